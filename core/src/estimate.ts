@@ -1,0 +1,52 @@
+/** Where a number comes from. Printed beside it as a small constant mark. */
+export type Source = 'typical' | 'label' | 'typed' | 'swatch' | 'piece';
+
+/**
+ * A figure with what is known of it: the middle of the forecast and the range that holds nine times out of ten.
+ * The unit is the field's own (mm, m or g), as the place where the estimate stands says.
+ */
+export interface Estimate {
+  readonly mid: number;
+  readonly low: number;
+  readonly high: number;
+  readonly source: Source;
+}
+
+/** A figure of lognormal spread. @param sd standard deviation of the logarithm */
+export function spread(mid: number, sd: number, source: Source): Estimate {
+  const factor = Math.exp(ninety * sd);
+  return { mid, low: mid / factor, high: mid * factor, source };
+}
+
+/** The z of a range that holds 90 %. */
+export const ninety = 1.6449;
+
+export function plus(estimate: Estimate, constant: number): Estimate {
+  return { ...estimate, mid: estimate.mid + constant, low: estimate.low + constant, high: estimate.high + constant };
+}
+
+export function times(estimate: Estimate, factor: number): Estimate {
+  return { ...estimate, mid: estimate.mid * factor, low: estimate.low * factor, high: estimate.high * factor };
+}
+
+/**
+ * The one way an estimate becomes words: a typical figure is always a range, and ends in “typical”.
+ * @param write how one number is written, without its unit
+ * @param always a range whatever the source, as yarn is until it has been weighed
+ */
+export function printEstimate(
+  estimate: Estimate,
+  write: (value: number) => string,
+  unit: string,
+  always: 'range' | 'single',
+): string {
+  const { low, high } = estimate;
+  if (estimate.source !== 'typical' && always === 'single') return `${write(estimate.mid)} ${unit}`;
+  const mark = estimate.source === 'typical' ? ' typical' : '';
+  return `${printRange(low, high, write)} ${unit}${mark}`;
+}
+
+/** `34–40`; where both ends are written alike the high end is drawn one last digit up, so a range stays a range. */
+export function printRange(low: number, high: number, write: (value: number) => string): string {
+  return `${write(low)}–${write(high)}`;
+}

@@ -1,0 +1,108 @@
+import { type Estimate, times } from '../estimate.ts';
+import type { BoundPattern } from '../patterns/bind.ts';
+import { good, type Problem, type Result, refused } from '../problem.ts';
+import { admits, around, nearest, neighbours, type Progression, progression } from './progression.ts';
+
+/** How the last row is to come out. */
+export type EndRule = 'any' | 'whole' | 'as-begun';
+
+export type WishedHeight =
+  | { readonly by: 'length'; readonly mm: number }
+  | { readonly by: 'rows'; readonly count: number }
+  | { readonly by: 'repeats'; readonly count: number };
+
+/** One height the ending allows. */
+export interface HeightOffer {
+  readonly rows: number;
+  /** mm */
+  readonly height: Estimate;
+  /** Finished less wished, mm. */
+  readonly difference: number;
+  /** The last row ends a whole block. */
+  readonly whole: boolean;
+  /** The cloth ends in the colour it began with. */
+  readonly asBegun: boolean;
+  readonly why: readonly string[];
+}
+
+export interface UpFit {
+  readonly offers: readonly HeightOffer[];
+  readonly chosen: HeightOffer;
+  readonly warnings: readonly Problem[];
+}
+
+export interface UpRequest {
+  readonly bound: BoundPattern;
+  readonly ending: EndRule;
+  /** mm */
+  readonly rowHeight: Estimate;
+  readonly wish: WishedHeight;
+}
+
+/** The row counts that an ending admits. */
+export function heightRule(bound: BoundPattern, ending: EndRule): Progression {
+  const { works, alike } = bound.up;
+  if (ending === 'any') return progression(1, 0, 1);
+  const { multiple, extra } = ending === 'whole' ? works : alike;
+  return progression(multiple, extra, 1);
+}
+
+function why(bound: BoundPattern, rows: number): string[] {
+  const { works, alike, word } = bound.up;
+  const k = (rows - works.extra) / works.multiple;
+  const lines = Number.isInteger(k) && k > 0 ? [`${k} ${word} × ${works.multiple} = ${rows} rows`] : [`${rows} rows`];
+  if (admits(progression(alike.multiple, alike.extra, 1), rows)) {
+    lines.push(
+      alike.multiple === 2 * works.multiple
+        ? `an odd number of ${word}: it ends in the colour it began with`
+        : 'it ends in the colour it began with',
+    );
+  }
+  return lines;
+}
+
+/** The offer of one height; it is for the caller to know that the height is admitted. */
+export function offerHeight(request: UpRequest, rows: number): HeightOffer {
+  const { bound } = request;
+  const height = times(request.rowHeight, rows);
+  const wished = request.wish.by === 'length' ? request.wish.mm : height.mid;
+  return {
+    rows,
+    height,
+    difference: height.mid - wished,
+    whole: admits(heightRule(bound, 'whole'), rows),
+    asBegun: admits(heightRule(bound, 'as-begun'), rows),
+    why: why(bound, rows),
+  };
+}
+
+/**
+ * Every height that the ending allows near a wish.
+ * @returns a problem with the nearest legal row counts when a typed count does not end as asked
+ */
+export function fitUp(request: UpRequest): Result<UpFit> {
+  const { bound, wish, ending } = request;
+  const rule = heightRule(bound, ending);
+  if (wish.by === 'length') {
+    const wished = wish.mm / request.rowHeight.mid;
+    const offers = around(rule, wished).map((n) => offerHeight(request, n));
+    return good({ offers, chosen: offerHeight(request, nearest(rule, wished)), warnings: [] });
+  }
+  const asked = wish.by === 'rows' ? wish.count : wish.count * bound.up.works.multiple + bound.up.works.extra;
+  if (!admits(rule, asked)) {
+    const instead = neighbours(rule, asked);
+    const ends = ending === 'whole' ? `whole ${bound.up.word}` : 'the colour it began with';
+    return refused({
+      code: 'rows-illegal',
+      path: 'count',
+      message: `${asked} rows do not end with ${ends}.`,
+      hint: `Take ${instead.join(' or ')} rows, or let it end anywhere.`,
+      instead,
+    });
+  }
+  return good({
+    offers: around(rule, asked).map((n) => offerHeight(request, n)),
+    chosen: offerHeight(request, asked),
+    warnings: [],
+  });
+}

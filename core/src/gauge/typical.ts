@@ -1,0 +1,129 @@
+/** Columns of the typical table. Linen counts stitch and chain each as one; granny counts clusters; block counts both ways. */
+export type GaugeKey = 'sc' | 'hdc' | 'dc' | 'houndstooth' | 'linen' | 'mosaic' | 'granny' | 'block';
+
+/** Yarn weight classes, 1 super fine to 6 super bulky. */
+export type WeightClass = 1 | 2 | 3 | 4 | 5 | 6;
+
+export type Fibre = 'cotton' | 'acrylic' | 'wool';
+
+/** Metres in 100 g: usual, and the range in which yarns of the class lie. */
+export interface MetresPer100g {
+  readonly usual: number;
+  readonly least: number;
+  readonly most: number;
+}
+
+interface TypicalYarn {
+  readonly name: string;
+  /** Effective yarn diameter in the fabric, mm. */
+  readonly diameter: number;
+  readonly metres: Readonly<Record<Fibre, MetresPer100g>>;
+  /** Usual hook, mm. */
+  readonly hook: number;
+  /** Stitches × rows in 100 mm, without strands carried inside. */
+  readonly per100mm: Readonly<Record<GaugeKey, readonly [number, number]>>;
+}
+
+function metres(usual: number, least: number, most: number): MetresPer100g {
+  return { usual, least, most };
+}
+
+/** Typical values by weight class (docs/craft.md, “Typical gauge”): to be used only until a gauge is measured. */
+export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
+  1: {
+    name: 'super fine',
+    diameter: 1.4,
+    metres: { cotton: metres(360, 320, 420), acrylic: metres(400, 350, 450), wool: metres(410, 370, 450) },
+    hook: 3,
+    per100mm: {
+      sc: [24, 27.5],
+      hdc: [23, 18.5],
+      dc: [23, 12.5],
+      houndstooth: [23, 17],
+      linen: [26, 27.5],
+      mosaic: [24, 25],
+      granny: [7.5, 13.5],
+      block: [7.5, 7.5],
+    },
+  },
+  2: {
+    name: 'fine',
+    diameter: 1.6,
+    metres: { cotton: metres(285, 250, 320), acrylic: metres(320, 290, 350), wool: metres(310, 280, 350) },
+    hook: 3.5,
+    per100mm: {
+      sc: [20, 23],
+      hdc: [19.5, 15.5],
+      dc: [19, 10.5],
+      houndstooth: [19.5, 14.5],
+      linen: [21.5, 23],
+      mosaic: [20, 21],
+      granny: [6.5, 11.5],
+      block: [6.5, 6.5],
+    },
+  },
+  3: {
+    name: 'light (DK)',
+    diameter: 1.8,
+    metres: { cotton: metres(230, 205, 250), acrylic: metres(270, 240, 300), wool: metres(235, 215, 270) },
+    hook: 4,
+    per100mm: {
+      sc: [17, 19.5],
+      hdc: [16.5, 13],
+      dc: [16, 9],
+      houndstooth: [16.5, 12],
+      linen: [18, 19.5],
+      mosaic: [17, 17.5],
+      granny: [5.5, 9.5],
+      block: [5.5, 5.5],
+    },
+  },
+  4: {
+    name: 'medium (worsted)',
+    diameter: 2,
+    metres: { cotton: metres(180, 155, 205), acrylic: metres(195, 165, 220), wool: metres(190, 160, 215) },
+    hook: 5,
+    per100mm: {
+      sc: [14, 16],
+      hdc: [13.5, 11],
+      dc: [13.5, 7.5],
+      houndstooth: [13.5, 10],
+      linen: [15, 16],
+      mosaic: [14, 14.5],
+      granny: [4.5, 8],
+      block: [4.5, 4.5],
+    },
+  },
+  5: {
+    name: 'bulky',
+    diameter: 2.55,
+    metres: { cotton: metres(115, 95, 140), acrylic: metres(130, 105, 155), wool: metres(120, 100, 145) },
+    hook: 6.5,
+    per100mm: {
+      sc: [11, 12.5],
+      hdc: [10.5, 8.5],
+      dc: [10.5, 6],
+      houndstooth: [10.5, 7.5],
+      linen: [11.5, 12.5],
+      mosaic: [11, 11.5],
+      granny: [3.5, 6],
+      block: [3.5, 3.5],
+    },
+  },
+  6: {
+    name: 'super bulky',
+    diameter: 3.3,
+    metres: { cotton: metres(70, 50, 90), acrylic: metres(80, 55, 95), wool: metres(70, 45, 90) },
+    hook: 10,
+    per100mm: {
+      sc: [8, 9],
+      hdc: [7.5, 6],
+      dc: [7.5, 4.25],
+      houndstooth: [7.5, 5.5],
+      linen: [8.5, 9],
+      mosaic: [8, 8.25],
+      granny: [2.5, 4.5],
+      block: [2.5, 2.5],
+    },
+  },
+};

@@ -1,0 +1,54 @@
+import { normalBelow } from './normal.ts';
+
+/** What is known of how this hand's yarn compares with the model, before anything was weighed. */
+const handShared = 0.09;
+const handFamily = 0.07;
+const fromTable = 0.1;
+const drift = 0.02;
+/** A label's metres per gram are off by this much. */
+const labelError = 0.03;
+const ballWeightError = 0.015;
+
+/** Tail of one yarn end, m. */
+export const tailMetres = 0.15;
+/** Yarn lost at each join of a new ball, m. */
+export const joinMetres = 0.3;
+
+/** Relative sd of the yarn that remains to be used, before any weighing. docs/craft.md, “How sure the yarn is”. */
+export function forecastError(gauge: 'measured' | 'typical'): number {
+  const table = gauge === 'typical' ? fromTable : 0;
+  return Math.hypot(handShared, handFamily, table, drift);
+}
+
+export interface BallQuestion {
+  /** Predicted metres without tails. */
+  readonly metres: number;
+  /** Relative sd of those metres (`forecastError`). */
+  readonly error: number;
+  /** Yarn ends of the work in this colour, each with a tail. */
+  readonly ends: number;
+  readonly ballGrams: number;
+  readonly metresPerGram: number;
+  /** Relative sd of metres per gram: the label's own, or more where there is no label. */
+  readonly meterageError?: number;
+}
+
+/** Chance that so many new balls are enough. A new ball after the first brings two ends and a join. */
+export function chanceEnough(question: BallQuestion, balls: number): number {
+  const { metres, error, ends, ballGrams, metresPerGram } = question;
+  if (metres <= 0) return 1;
+  const grams = balls * ballGrams;
+  const usable = grams * metresPerGram - tailMetres * (ends + 2 * (balls - 1)) - joinMetres * (balls - 1);
+  if (usable <= 0) return 0;
+  const weighing = ballWeightError / Math.sqrt(balls);
+  return normalBelow(Math.log(usable / metres) / Math.hypot(error, weighing, question.meterageError ?? labelError));
+}
+
+/** Fewest whole balls whose chance of being enough is at least `sure` (0.95 for buying). */
+export function ballsNeeded(question: BallQuestion, sure = 0.95): { balls: number; chance: number } {
+  const least = question.metres / (question.ballGrams * question.metresPerGram);
+  let balls = Math.max(1, Math.floor(least));
+  let chance = chanceEnough(question, balls);
+  while (chance < sure && balls < 10000) chance = chanceEnough(question, ++balls);
+  return { balls, chance };
+}

@@ -1,0 +1,107 @@
+import { good, type Problem, type Result, refused } from '../problem.ts';
+import { type StitchKey, stitchCode } from '../stitches/kinds.ts';
+import { evaluate, type Numbers } from './count.ts';
+import type { Extent, Multiple, StitchPattern } from './model.ts';
+
+/** The maker's choices within a pattern. */
+export interface PatternChoice {
+  readonly stitch?: string | undefined;
+  readonly numbers?: Numbers | undefined;
+}
+
+export interface BoundMultiple {
+  readonly multiple: number;
+  readonly extra: number;
+}
+
+export interface BoundExtent {
+  readonly word: string;
+  readonly works: BoundMultiple;
+  readonly alike: BoundMultiple;
+}
+
+/** A pattern with all its numbers chosen. */
+export interface BoundPattern {
+  readonly pattern: StitchPattern;
+  readonly numbers: Numbers;
+  /** The stitch of runs that name none, and of the first stitch of a row. */
+  readonly stitch: StitchKey;
+  readonly across: BoundExtent;
+  readonly up: BoundExtent;
+  /** Stitches in one whole repeat, all colours of it. */
+  readonly repeatStitches: number;
+  /** Courses in one whole repeat of stitch and colour. */
+  readonly repeatCourses: number;
+}
+
+function bindMultiple(multiple: Multiple, numbers: Numbers): BoundMultiple {
+  return { multiple: evaluate(multiple.multiple, numbers), extra: evaluate(multiple.extra, numbers) };
+}
+
+function bindExtent(extent: Extent, numbers: Numbers): BoundExtent {
+  return { word: extent.word, works: bindMultiple(extent.works, numbers), alike: bindMultiple(extent.alike, numbers) };
+}
+
+function chooseNumbers(pattern: StitchPattern, chosen: Numbers, problems: Problem[]): Numbers {
+  const numbers: Record<string, number> = {};
+  for (const number of pattern.numbers) {
+    const value = chosen[number.name] ?? number.usual;
+    if (!Number.isInteger(value) || value < number.least || value > number.most) {
+      problems.push({
+        code: 'out-of-range',
+        path: `numbers.${number.name}`,
+        message: `${value} ${number.meaning} cannot be worked.`,
+        hint: `Choose a whole number from ${number.least} to ${number.most}.`,
+      });
+    }
+    numbers[number.name] = value;
+  }
+  for (const name of Object.keys(chosen)) {
+    if (pattern.numbers.some((number) => number.name === name)) continue;
+    problems.push({
+      code: 'field-unknown',
+      path: `numbers.${name}`,
+      message: `${pattern.name} has no number “${name}”.`,
+      hint: pattern.numbers.length
+        ? `It has: ${pattern.numbers.map((n) => `${n.name} (${n.meaning})`).join(', ')}.`
+        : 'It has none to choose.',
+    });
+  }
+  return numbers;
+}
+
+function chooseStitch(pattern: StitchPattern, chosen: string | undefined, problems: Problem[]): StitchKey {
+  const offered = pattern.stitches;
+  const firstRun = pattern.rows[0]?.start[0] ?? pattern.rows[0]?.unit[0];
+  const stitch = offered.length ? (chosen ?? offered[0] ?? 'sc') : (firstRun?.stitch ?? 'sc');
+  if ((offered.length && !offered.includes(stitch)) || (!offered.length && chosen !== undefined && chosen !== stitch)) {
+    problems.push({
+      code: 'stitch-not-offered',
+      path: 'stitch',
+      message: `${pattern.name} is not made in ${chosen}.`,
+      hint: offered.length ? `Choose ${offered.join(' or ')}.` : 'Leave the stitch out: the pattern sets its own.',
+    });
+  } else if (stitchCode(stitch) === undefined)
+    throw new Error(`${pattern.key} is made in ${stitch}, which is no stitch`);
+  return stitch as StitchKey;
+}
+
+/** A pattern with the maker's numbers put in, or what is wrong with them. */
+export function bindPattern(pattern: StitchPattern, choice: PatternChoice = {}): Result<BoundPattern> {
+  const problems: Problem[] = [];
+  const numbers = chooseNumbers(pattern, choice.numbers ?? {}, problems);
+  const stitch = chooseStitch(pattern, choice.stitch, problems);
+  if (problems.length) return refused(...problems);
+  const width = (row: StitchPattern['rows'][number]) =>
+    row.unit.reduce((sum, run) => sum + evaluate(run.count, numbers), 0);
+  const rows = pattern.rows.filter((row) => row.role === 'row');
+  return good({
+    pattern,
+    numbers,
+    stitch,
+    across: bindExtent(pattern.across, numbers),
+    up: bindExtent(pattern.up, numbers),
+    repeatStitches: Math.max(...rows.map(width)),
+    repeatCourses: rows.reduce((sum, row) => sum + evaluate(row.courses, numbers), 0),
+  });
+}

@@ -1,0 +1,90 @@
+import type { Count } from './count.ts';
+
+/** The techniques of the craft that the notation can write (docs/pattern-notation.md has an example of each). */
+export const techniqueKeys = [
+  'carried',
+  'wide-hdc',
+  'stripes',
+  'linen',
+  'step-check',
+  'chain-space',
+  'granny',
+  'mosaic',
+  'mesh',
+  'corner-to-corner',
+  'wedge-circle',
+  'flecks',
+  'tube',
+] as const;
+export type TechniqueKey = (typeof techniqueKeys)[number];
+
+/** How a piece is made: it decides the direction of each course. */
+export const makings = ['flat', 'right-side', 'rounds', 'turned-rounds', 'diagonals'] as const;
+export type Making = (typeof makings)[number];
+
+/** A stitch pattern as data: everything a person wrote in the notation, and nothing computed from it. */
+export interface StitchPattern {
+  readonly key: string;
+  readonly name: string;
+  /** One sentence for the maker. */
+  readonly about: string;
+  readonly technique: TechniqueKey;
+  readonly made: Making;
+  /** The main stitch: what a run without a stitch of its own is worked in; the first is the default. */
+  readonly stitches: readonly string[];
+  /** Letters of the colours; A is the lighter of two unless the maker says otherwise. */
+  readonly colours: readonly string[];
+  readonly numbers: readonly PatternNumber[];
+  /** The widths: stitches that can be worked, and those whose two edges look alike. */
+  readonly across: Extent;
+  /** The heights: courses that end a whole block, and those that end in the colour they began with. */
+  readonly up: Extent;
+  /** `seen`: a row is written as it lies, from the edge where row 1 begins. `worked`: each row in its own direction. */
+  readonly read: 'seen' | 'worked';
+  readonly rows: readonly PatternRow[];
+  /** A drawn chart, the last-worked row on top; rows of cells with one mark each. */
+  readonly chart: readonly string[];
+}
+
+/** A number the maker may choose, such as the width of a block. */
+export interface PatternNumber {
+  readonly name: string;
+  readonly usual: number;
+  readonly least: number;
+  readonly most: number;
+  readonly meaning: string;
+}
+
+/** `multiple · k + extra`, as it can be worked and as it looks whole. */
+export interface Extent {
+  /** What the multiple counts, in the plural: blocks, bands, pairs. */
+  readonly word: string;
+  readonly works: Multiple;
+  readonly alike: Multiple;
+}
+
+export interface Multiple {
+  readonly multiple: Count;
+  readonly extra: Count;
+}
+
+export interface PatternRow {
+  /** A set-up row is worked once at the beginning, a closing row once at the end, the others by turns. */
+  readonly role: 'setup' | 'row' | 'close';
+  /** How many courses in a stretch are worked from this line. */
+  readonly courses: Count;
+  /** The colour of the whole row where its runs name none. */
+  readonly colour?: string;
+  readonly start: readonly Run[];
+  readonly unit: readonly Run[];
+  readonly end: readonly Run[];
+}
+
+/** So many stitches of one kind in one colour. */
+export interface Run {
+  readonly count: Count;
+  readonly stitch?: string;
+  /** Where the stitches are worked, when not into the top of the course below. */
+  readonly place?: string;
+  readonly colour?: string;
+}

@@ -1,0 +1,284 @@
+import { good, type Result, refused } from '../problem.ts';
+import { type Count, type CountTerm, namesIn } from './count.ts';
+import { LineReader, PatternSyntaxError } from './lines.ts';
+import {
+  type Extent,
+  type Making,
+  type Multiple,
+  makings,
+  type PatternNumber,
+  type PatternRow,
+  type Run,
+  type StitchPattern,
+  type TechniqueKey,
+  techniqueKeys,
+} from './model.ts';
+
+/** A pattern while it is being read: every part may still be missing. */
+type Draft = { -readonly [K in keyof StitchPattern]?: StitchPattern[K] } & {
+  numbers: PatternNumber[];
+  rows: PatternRow[];
+  chart: string[];
+};
+
+const one: Count = { terms: [{ times: 1 }] };
+const zero: Count = { terms: [{ times: 0 }] };
+
+function quoted(line: LineReader, what: string): string {
+  const match = line.expect(/^"([^"]*)"/, `${what} in quotes`, 'Put the words between straight double quotes.');
+  return match[1] ?? '';
+}
+
+function term(line: LineReader, sign: number): CountTerm | undefined {
+  const match = line.take(/^(\d+)([a-z](?![a-z]))?|^([a-z])(?![a-z])/);
+  if (!match) return undefined;
+  const name = match[2] ?? match[3];
+  const times = sign * Number(match[1] ?? 1);
+  return name === undefined ? { times } : { times, of: name };
+}
+
+/** A sum such as `2b+1`, or nothing where no number stands. */
+function maybeSum(line: LineReader): Count | undefined {
+  const first = term(line, 1);
+  if (!first) return undefined;
+  const terms = [first];
+  for (let sign = line.take(/^[+-]/); sign; sign = line.take(/^[+-]/)) {
+    const next = term(line, sign[0] === '-' ? -1 : 1);
+    if (!next) throw line.wrong('a number after the sign', 'Write a sum such as 2b+1.');
+    terms.push(next);
+  }
+  return { terms };
+}
+
+function sum(line: LineReader, what: string): Count {
+  const found = maybeSum(line);
+  if (!found) throw line.wrong(what, 'Write a number, a named number such as b, or a sum such as 2b+1.');
+  return found;
+}
+
+function multiple(line: LineReader): Multiple {
+  const many = sum(line, 'a multiple');
+  return { multiple: many, extra: line.take(/^plus\b/) ? sum(line, 'what is added to the multiple') : zero };
+}
+
+function extent(line: LineReader): Extent {
+  const works = multiple(line);
+  const word = line.take(/^"([a-z ]+)"/)?.[1] ?? 'repeats';
+  return { word, works, alike: line.take(/^,\s*alike\b/) ? multiple(line) : works };
+}
+
+function run(line: LineReader): Run {
+  let count = one;
+  if (line.take(/^\(/)) {
+    count = sum(line, 'a count');
+    line.expect(/^\)/, 'a closing bracket', 'Close the bracket: (2b+1)A.');
+  } else {
+    const only = term(line, 1);
+    if (only) count = { terms: [only] };
+  }
+  const colour = line.take(/^[A-H](?![A-Za-z])/)?.[0];
+  if (colour) return { count, colour };
+  const stitch = line.expect(
+    /^[a-z][a-z0-9]*(?:-[a-z0-9]+)*/,
+    'a stitch or the letter of a colour',
+    'Write runs such as 4A, 1sc, (b)dc or 2dc:B.',
+  )[0];
+  const place = line.take(/^@([a-z0-9-]+)/)?.[1];
+  const own = line.take(/^:([A-H])(?![A-Za-z])/)?.[1];
+  return { count, stitch, ...(place ? { place } : {}), ...(own ? { colour: own } : {}) };
+}
+
+function runs(line: LineReader): Run[] {
+  const found: Run[] = [];
+  while (!line.done && !line.rest.startsWith('|')) found.push(run(line));
+  return found;
+}
+
+function row(line: LineReader, role: PatternRow['role']): PatternRow {
+  const courses = maybeSum(line) ?? one;
+  const colour = line.take(/^[A-H](?![A-Za-z])/)?.[0];
+  line.expect(/^:/, 'a colon before the runs', 'Write row: | 4A 4B |, or row 2 A: | 1sc 1dc |.');
+  const first = runs(line);
+  if (line.done) return { role, courses, ...(colour ? { colour } : {}), start: [], unit: first, end: [] };
+  line.expect(/^\|/, 'a bar before the repeat', 'Put the repeat between two bars: | 4A 4B |.');
+  const unit = runs(line);
+  line.expect(/^\|/, 'a bar after the repeat', 'Put the repeat between two bars: | 4A 4B |.');
+  return { role, courses, ...(colour ? { colour } : {}), start: first, unit, end: runs(line) };
+}
+
+function choice<T extends string>(line: LineReader, options: readonly T[], what: string): T {
+  const word = line.take(/^[a-z][a-z0-9-]*/)?.[0];
+  const found = options.find((option) => option === word);
+  if (found) return found;
+  if (word !== undefined) line.putBack();
+  throw line.wrong(what, `One of: ${options.join(', ')}.`);
+}
+
+function number(line: LineReader): PatternNumber {
+  const name = line.expect(/^[a-z](?![a-z])/, 'a one-letter name', 'Write number b = 4, 1 to 40, "stitches".')[0];
+  const figure = (before: RegExp, what: string) => {
+    line.expect(before, what, 'Write number b = 4, 1 to 40, "stitches in a block".');
+    return Number(line.expect(/^\d+/, 'a number', 'Write a whole number.')[0]);
+  };
+  const usual = figure(/^=/, 'an equals sign');
+  const least = figure(/^,/, 'a comma and the least value');
+  const most = figure(/^to\b/, 'the word “to” and the greatest value');
+  line.expect(/^,/, 'a comma and the meaning', 'Say what the number counts, in quotes.');
+  return { name, usual, least, most, meaning: quoted(line, 'the meaning') };
+}
+
+const statements: Readonly<Record<string, (line: LineReader, draft: Draft) => void>> = {
+  pattern(line, draft) {
+    draft.key = line.expect(/^[a-z][a-z0-9-]*/, 'a key', 'A key is small letters and dashes: block-check.')[0];
+    draft.name = quoted(line, 'the name');
+  },
+  about: (line, draft) => {
+    draft.about = quoted(line, 'one sentence');
+  },
+  technique: (line, draft) => {
+    draft.technique = choice<TechniqueKey>(line, techniqueKeys, 'a technique');
+  },
+  made: (line, draft) => {
+    draft.made = choice<Making>(line, makings, 'how it is made');
+  },
+  stitch(line, draft) {
+    const stitches: string[] = [];
+    do stitches.push(line.expect(/^[a-z]+/, 'a stitch', 'Write stitch sc or hdc.')[0]);
+    while (line.take(/^or\b/));
+    draft.stitches = stitches;
+  },
+  colours(line, draft) {
+    const letters: string[] = [];
+    do letters.push(line.expect(/^[A-H](?![A-Za-z])/, 'a letter from A to H', 'Write colours A B.')[0]);
+    while (!line.done);
+    draft.colours = letters;
+  },
+  number: (line, draft) => {
+    draft.numbers.push(number(line));
+  },
+  across: (line, draft) => {
+    draft.across = extent(line);
+  },
+  up: (line, draft) => {
+    draft.up = extent(line);
+  },
+  read: (line, draft) => {
+    draft.read = choice(line, ['seen', 'worked'] as const, 'how rows are read');
+  },
+  setup: (line, draft) => {
+    draft.rows.push(row(line, 'setup'));
+  },
+  row: (line, draft) => {
+    draft.rows.push(row(line, 'row'));
+  },
+  close: (line, draft) => {
+    draft.rows.push(row(line, 'close'));
+  },
+};
+
+function readLines(text: string): Draft {
+  const draft: Draft = { numbers: [], rows: [], chart: [] };
+  let chart: number | undefined;
+  text.split(/\r?\n/).forEach((raw, index) => {
+    const line = new LineReader(raw.replace(/(^|\s)#.*$/, ''), index + 1);
+    if (line.done) return;
+    if (chart !== undefined) {
+      const cells = line.expect(/^\S+$|^\S+/, 'a row of marks', 'Finish the chart with a line “end”.')[0];
+      if (cells === 'end') chart = undefined;
+      else if (draft.chart[0] !== undefined && cells.length !== draft.chart[0].length) {
+        throw line.wrong(`a row of ${draft.chart[0].length} marks`, `This one has ${cells.length}.`);
+      } else draft.chart.push(cells);
+    } else {
+      const word = line.take(/^[a-z]+/)?.[0] ?? '';
+      if (word === 'chart') chart = index + 1;
+      else {
+        const read = statements[word];
+        if (!read) {
+          if (word) line.putBack();
+          throw line.wrong('a statement', `One of: ${[...Object.keys(statements), 'chart'].join(', ')}.`);
+        }
+        read(line, draft);
+      }
+    }
+    if (!line.done) throw line.wrong('the end of the line', 'Put what follows on a line of its own.');
+  });
+  if (chart !== undefined) {
+    throw new LineReader('', chart).wrong('the end of the chart', 'Finish the chart with a line “end”.');
+  }
+  return draft;
+}
+
+function complete(draft: Draft, lastLine: number): StitchPattern {
+  const end = new LineReader('', lastLine);
+  const need = <K extends keyof StitchPattern>(part: K, example: string): StitchPattern[K] => {
+    const value = draft[part];
+    if (value === undefined) throw end.wrong(`a line “${example}” somewhere above`, `Add ${example}.`);
+    return value as StitchPattern[K];
+  };
+  const pattern: StitchPattern = {
+    key: need('key', 'pattern key "Name"'),
+    name: need('name', 'pattern key "Name"'),
+    about: need('about', 'about "…"'),
+    technique: need('technique', 'technique carried'),
+    made: draft.made ?? 'flat',
+    stitches: draft.stitches ?? [],
+    colours: need('colours', 'colours A B'),
+    numbers: draft.numbers,
+    across: need('across', 'across 4'),
+    up: need('up', 'up 2'),
+    read: draft.read ?? 'seen',
+    rows: draft.rows,
+    chart: draft.chart,
+  };
+  if (!pattern.rows.some((each) => each.role === 'row') && pattern.chart.length === 0) {
+    throw end.wrong('at least one row or a chart', 'Add a line such as row: | 4A 4B |.');
+  }
+  namesAreKnown(pattern, end);
+  return pattern;
+}
+
+/** `i` is the number of the course itself and needs no declaration. */
+function namesAreKnown(pattern: StitchPattern, end: LineReader): void {
+  const known = new Set(['i', ...pattern.numbers.map((n) => n.name)]);
+  const counts = [pattern.across, pattern.up].flatMap((e) => [e.works, e.alike]).flatMap((m) => [m.multiple, m.extra]);
+  const all = pattern.rows.flatMap((each) => [...each.start, ...each.unit, ...each.end]);
+  counts.push(...pattern.rows.map((each) => each.courses), ...all.map((each) => each.count));
+  for (const name of counts.flatMap(namesIn)) {
+    if (!known.has(name)) {
+      throw end.wrong(
+        `a line “number ${name} = …” somewhere above`,
+        `The pattern uses ${name} without saying what it is.`,
+      );
+    }
+  }
+  for (const each of all) {
+    if (each.colour && !pattern.colours.includes(each.colour)) {
+      throw end.wrong(`colour ${each.colour} among the colours`, `Add ${each.colour} to the line “colours”.`);
+    }
+  }
+}
+
+/**
+ * Reads a stitch pattern from the notation (docs/pattern-notation.md).
+ * @returns the pattern, or one problem with line, column, what was expected and a hint
+ */
+export function readPattern(text: string): Result<StitchPattern> {
+  try {
+    return good(complete(readLines(text), text.split('\n').length));
+  } catch (error) {
+    if (error instanceof PatternSyntaxError) return refused(error.problem);
+    throw error;
+  }
+}
+
+/** Several patterns in one text, each beginning with its line `pattern`. */
+export function readPatterns(text: string): Result<StitchPattern[]> {
+  const found: StitchPattern[] = [];
+  for (const part of text.split(/^(?=pattern )/m)) {
+    if (part.trim() === '') continue;
+    const read = readPattern(part);
+    if (!read.ok) return read;
+    found.push(read.value);
+  }
+  return good(found);
+}

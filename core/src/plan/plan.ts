@@ -1,0 +1,71 @@
+import { offerWidth, type WidthOffer } from '../fit/across.ts';
+import { type HeightOffer, offerHeight } from '../fit/up.ts';
+import type { Wish } from '../formats/wish.ts';
+import { at, good, type Problem, type Result, refused } from '../problem.ts';
+import type { WriteRequest } from '../write/rows.ts';
+import { chartOf, StrandBook } from '../write/strandOrders.ts';
+import type { Hand, Terms } from '../write/terms.ts';
+import { makePiece, type Piece } from './piece.ts';
+import { type Prepared, prepare } from './prepare.ts';
+import { acrossRequest, fitSizes, type Sizes, upRequest } from './sizes.ts';
+
+/** A whole plan of one flat piece. */
+export interface Plan {
+  readonly prepared: Prepared;
+  readonly sizes: Sizes;
+  readonly width: WidthOffer;
+  readonly height: HeightOffer;
+  readonly piece: Piece;
+  readonly warnings: readonly Problem[];
+}
+
+/** The size the maker chose, or the one nearest to the wish; a choice passes through the same rules as a wish. */
+function chosenSize(prepared: Prepared, sizes: Sizes): Result<{ width: WidthOffer; height: HeightOffer }> {
+  const { choice } = prepared.wish;
+  if (!choice) return good({ width: sizes.across.chosen, height: sizes.up.chosen });
+  const asked = fitSizes({
+    ...prepared,
+    width: { by: 'stitches', count: choice.stitches },
+    height: { by: 'rows', count: choice.rows },
+  });
+  if (!asked.ok) return refused(...asked.problems.map((problem) => at('choice', problem)));
+  return good({
+    width: offerWidth(acrossRequest(prepared), choice.stitches),
+    height: offerHeight(upRequest(prepared), choice.rows),
+  });
+}
+
+/** Runs the whole pipe for the chosen size of a wish, or the nearest one. */
+export function planWish(wish: Wish): Result<Plan> {
+  const prepared = prepare(wish);
+  if (!prepared.ok) return prepared;
+  const sizes = fitSizes(prepared.value);
+  if (!sizes.ok) return sizes;
+  const size = chosenSize(prepared.value, sizes.value);
+  if (!size.ok) return size;
+  const piece = makePiece(prepared.value, size.value.width.stitches, size.value.height.rows);
+  if (!piece.ok) return piece;
+  return good({
+    prepared: prepared.value,
+    sizes: sizes.value,
+    width: size.value.width,
+    height: size.value.height,
+    piece: piece.value,
+    warnings: sizes.value.warnings,
+  });
+}
+
+/** What `writeRow` needs of a plan. */
+export function writing(plan: Plan, terms: Terms, hand: Hand): WriteRequest {
+  const { bound, technique, foundation } = plan.prepared;
+  const { fabric, strands } = plan.piece;
+  return {
+    fabric,
+    bound,
+    technique,
+    foundation,
+    strands: new StrandBook(chartOf(fabric), strands.moves, bound),
+    terms,
+    hand,
+  };
+}

@@ -1,0 +1,41 @@
+/** One item, or a group of items worked several times. */
+export type Compressed = { readonly items: readonly string[]; readonly times: number };
+
+const longestGroup = 4;
+
+/** How often the group that begins at `start` follows itself. */
+function timesFrom(words: readonly string[], start: number, length: number): number {
+  let times = 1;
+  while (
+    start + (times + 1) * length <= words.length &&
+    words.slice(start, start + length).every((word, i) => words[start + times * length + i] === word)
+  ) {
+    times++;
+  }
+  return times;
+}
+
+/** Words that come again and again, gathered into groups; spelled out again they are the same words in the same order. */
+export function compress(words: readonly string[]): Compressed[] {
+  const found: Compressed[] = [];
+  for (let i = 0; i < words.length; ) {
+    let best = { length: 1, times: 1 };
+    for (let length = 1; length <= longestGroup; length++) {
+      const times = timesFrom(words, i, length);
+      if (times > 1 && length * times > best.length * best.times) best = { length, times };
+    }
+    const open = found.at(-1);
+    if (best.times === 1 && open?.times === 1) {
+      found[found.length - 1] = { items: [...open.items, words[i] as string], times: 1 };
+    } else found.push({ items: words.slice(i, i + best.length), times: best.times });
+    i += best.length * best.times;
+  }
+  return found;
+}
+
+/** Groups as a row of words: `(4 A, 4 B) × 4, 4 A`. */
+export function printCompressed(groups: readonly Compressed[]): string {
+  return groups
+    .map(({ items, times }) => (times === 1 ? items.join(', ') : `(${items.join(', ')}) × ${times}`))
+    .join(', ');
+}

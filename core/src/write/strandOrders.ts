@@ -1,0 +1,181 @@
+import { colourLetter, type Fabric } from '../lay/fabric.ts';
+import type { BoundPattern } from '../patterns/bind.ts';
+import { type Chart, direction, eachRun } from '../route/chart.ts';
+import { hangingMap, movesByRow, OFF } from '../route/hangs.ts';
+import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, type MoveList } from '../route/moves.ts';
+import { edgeWord, type Hand } from './terms.ts';
+
+/** What is done with one idle colour in one row, in working numbers: stitch 1 is the first one worked. */
+export interface StrandOrder {
+  readonly colour: string;
+  /** Stitches it is carried inside, from the first to the last of each stretch. */
+  readonly carried: readonly { readonly from: number; readonly to: number }[];
+  readonly words: string;
+}
+
+/** Where one strand waits after a row. */
+export interface HangingStrand {
+  readonly colour: string;
+  /** Stitches of this row between its start and the strand. */
+  readonly afterStitch: number;
+  readonly place: 'start of the row' | 'end of the row' | 'inside';
+}
+
+/** Everything the strands do, row by row; made once for a plan. */
+export class StrandBook {
+  private readonly chart: Chart;
+  private readonly moves: MoveList;
+  private readonly bound: BoundPattern;
+  private readonly byRow: Int32Array[];
+  private readonly map: Int32Array;
+
+  constructor(chart: Chart, moves: MoveList, bound: BoundPattern) {
+    this.chart = chart;
+    this.moves = moves;
+    this.bound = bound;
+    this.byRow = movesByRow(moves, chart.rows);
+    this.map = hangingMap(chart, moves);
+  }
+
+  /** Strands that are attached after a row. @param row from 0 */
+  hanging(row: number): HangingStrand[] {
+    const { columns, colourCount } = this.chart;
+    const found: HangingStrand[] = [];
+    for (let colour = 0; colour < colourCount; colour++) {
+      const boundary = this.map[row * colourCount + colour] as number;
+      if (boundary === OFF) continue;
+      const afterStitch = this.working(row, boundary);
+      const place = afterStitch === 0 ? 'start of the row' : afterStitch === columns ? 'end of the row' : 'inside';
+      found.push({ colour: colourLetter(this.bound, colour), afterStitch, place });
+    }
+    return found;
+  }
+
+  /** The orders of a row, a colour each that is to be thought of. @param row from 0 */
+  orders(row: number): StrandOrder[] {
+    const orders: StrandOrder[] = [];
+    for (let colour = 0; colour < this.chart.colourCount; colour++) {
+      const order = this.orderOf(row, colour);
+      if (order) orders.push(order);
+    }
+    return orders;
+  }
+
+  /** Where the strands hang, in words for the end of a row. */
+  hangingWords(row: number, hand: Hand): string[] {
+    const { columns } = this.chart;
+    return this.hanging(row).map((strand) => {
+      if (strand.place === 'inside') return `${strand.colour} waits after stitch ${strand.afterStitch}`;
+      const boundary = this.boundary(row, strand.afterStitch);
+      return `${strand.colour} at the ${edgeWord(boundary, columns, hand)}`;
+    });
+  }
+
+  private working(row: number, boundary: number): number {
+    return direction(this.chart.construction, row) === 1 ? boundary : this.chart.columns - boundary;
+  }
+
+  private boundary(row: number, working: number): number {
+    return this.working(row, working);
+  }
+
+  private orderOf(row: number, colour: number): StrandOrder | undefined {
+    const { moves } = this;
+    const letter = colourLetter(this.bound, colour);
+    const carried: { from: number; to: number }[] = [];
+    const words: string[] = [];
+    const uses = this.uses(row, colour);
+    for (const i of this.byRow[row] as Int32Array) {
+      if (moves.colour[i] !== colour) continue;
+      const from = this.working(row, moves.from[i] as number);
+      const to = this.working(row, moves.to[i] as number);
+      if (moves.kind[i] === CARRY) carried.push({ from: from + 1, to });
+      else words.push(...this.otherWords(moves.kind[i] as number, row, i, letter));
+    }
+    carried.sort((a, b) => a.from - b.from);
+    const joined = join(carried);
+    if (carried.length) words.unshift(this.carryWords(letter, joined, uses));
+    const last = row === this.lastUse(colour);
+    if (last) words.push(`fasten off ${letter} after its last stitch`);
+    if (!words.length) return undefined;
+    return { colour: letter, carried: joined, words: words.join('; ') };
+  }
+
+  private lastUse(colour: number): number {
+    return Math.floor(this.chart.colours.lastIndexOf(colour) / this.chart.columns);
+  }
+
+  /** Working numbers of the stitches at which the colour's runs begin and end in a row. */
+  private uses(row: number, colour: number): { from: number; to: number }[] {
+    const found: { from: number; to: number }[] = [];
+    eachRun(this.chart, row, (own, start, end) => {
+      if (own === colour) found.push({ from: this.working(row, start) + 1, to: this.working(row, end) });
+    });
+    return found;
+  }
+
+  private carryWords(
+    letter: string,
+    carried: readonly { from: number; to: number }[],
+    uses: readonly { from: number; to: number }[],
+  ): string {
+    const { columns } = this.chart;
+    const last = carried.at(-1) as { from: number; to: number };
+    if (uses.length === 0) {
+      const all = carried.length === 1 && last.from === 1 && last.to === columns;
+      if (all) return `carry ${letter} inside the whole row`;
+      return last.to === columns
+        ? `carry ${letter} inside from stitch ${last.from} to the end of the row`
+        : `carry ${letter} inside stitches ${last.from}–${last.to} and leave it there`;
+    }
+    const firstUse = (uses[0] as { from: number }).from;
+    const lastUse = (uses.at(-1) as { to: number }).to;
+    const words: string[] = [];
+    const before = carried.some((each) => each.from < firstUse);
+    const after = carried.filter((each) => each.from > lastUse);
+    const between = carried.filter((each) => each.from > firstUse && each.from <= lastUse).length;
+    if (before) words.push('from the start of the row');
+    if (between) words.push(between === uses.length - 1 ? 'between its own stitches' : 'where it is next needed');
+    for (const each of after) {
+      words.push(each.to === columns ? 'on to the end of the row' : `on to stitch ${each.to} and leave it there`);
+    }
+    return `carry ${letter} inside ${words.join(', ')}`;
+  }
+
+  private otherWords(kind: number, row: number, i: number, letter: string): string[] {
+    const { moves } = this;
+    const from = this.working(row, moves.from[i] as number);
+    if (kind === CLIMB) return [`${letter} climbs the edge`];
+    if (kind === FLOAT_UP) return [`let ${letter} hang on the back after stitch ${from}`];
+    if (kind === FLOAT || kind === FLOAT_RISING) {
+      const to = this.working(row, moves.to[i] as number);
+      return [`bring ${letter} across the back from stitch ${from} to stitch ${to}`];
+    }
+    if (kind !== CUT) return [];
+    const next = moves.to[i] as number;
+    const again = next === row ? 'at its next stitch of this row' : `in row ${next + 1}`;
+    return [`cut ${letter} after stitch ${from}, leave 15 cm, join it again ${again}`];
+  }
+}
+
+/** Carries that go on where another ended are one. */
+function join(carried: readonly { from: number; to: number }[]): { from: number; to: number }[] {
+  const joined: { from: number; to: number }[] = [];
+  for (const each of carried) {
+    const open = joined.at(-1);
+    if (open && each.from === open.to + 1) open.to = each.to;
+    else joined.push({ ...each });
+  }
+  return joined;
+}
+
+/** The chart that routing reads from a fabric. */
+export function chartOf(fabric: Fabric): Chart {
+  return {
+    rows: fabric.courses,
+    columns: fabric.stitches,
+    colours: fabric.colours,
+    colourCount: fabric.colourCount,
+    construction: 'flat',
+  };
+}

@@ -1,0 +1,19 @@
+/** Unit and server tests. The web's own logic is tested here too; its screens are tested in e2e. */
+export default {
+  testMatch: ['<rootDir>/{core,server,web,demo,bench,tools}/**/*.test.ts'],
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  testEnvironment: 'node',
+  transform: {
+    '^.+\\.tsx?$': [
+      '@swc/jest',
+      {
+        swcrc: false,
+        jsc: { target: 'es2023', parser: { syntax: 'typescript', tsx: false } },
+        module: { type: 'es6' },
+        sourceMaps: 'inline',
+      },
+    ],
+  },
+  modulePathIgnorePatterns: ['<rootDir>/.cache', '<rootDir>/web/dist', '<rootDir>/server/dist'],
+  testTimeout: 30000,
+};
