@@ -32,11 +32,12 @@ function compareTicks(a: Tick, b: Tick): number {
  * Where the work stands after all its ticks, whatever the order in which they came in and however often.
  * A step forward never takes back what another device has already worked. A step back counts only for a maker
  * who saw the work as it then stood; if another device has gone on meanwhile, that stands.
+ * @param from where the work stood before these ticks, all of which come after those that led there
  */
-export function reached(ticks: Iterable<Tick>): Position {
+export function reached(ticks: Iterable<Tick>, from = begun): Position {
   const once = new Map<string, Tick>();
   for (const tick of ticks) once.set(tick.id, tick);
-  let position = begun;
+  let position = from;
   for (const tick of [...once.values()].sort(compareTicks)) {
     const forward = comparePositions(tick.to, tick.from) > 0;
     if (forward) {

@@ -1,0 +1,68 @@
+import type { PGlite } from '@electric-sql/pglite';
+import express, { type Express } from 'express';
+import helmet from 'helmet';
+import type { Logger } from 'pino';
+import { answerErrors, Refusal } from './http/answers.ts';
+import { planRoutes } from './plan/routes.ts';
+import { preferenceRoutes } from './preferences/routes.ts';
+import { progressRoutes } from './progress/routes.ts';
+import { workRoutes } from './works/routes.ts';
+
+export interface AppParts {
+  readonly db: PGlite;
+  readonly log: Logger;
+  /** Folder of the built pages; without it only the API is served. */
+  readonly pages?: string | undefined;
+}
+
+const localNames = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
+
+/** The whole server as an Express app, listening to nobody yet. */
+export function createApp({ db, log, pages }: AppParts): Express {
+  const app = express();
+  app.disable('x-powered-by');
+  app.use(
+    helmet({
+      strictTransportSecurity: false,
+      contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null } },
+    }),
+  );
+  app.use((request, response, next) => {
+    const started = performance.now();
+    response.on('finish', () => {
+      const { method, originalUrl: url } = request;
+      log.info({ method, url, status: response.statusCode, ms: Math.round(performance.now() - started) }, 'answered');
+    });
+    // A page elsewhere that names this machine must not be able to speak to it.
+    if (localNames.test(request.headers.host ?? '')) next();
+    else response.status(403).end('Puntada answers on this machine only.');
+  });
+  app.use('/api', express.json({ limit: '256kb' }));
+  app.get('/api/health', (_request, response) => {
+    response.json({ ok: true });
+  });
+  app.use('/api/works', workRoutes(db), progressRoutes(db));
+  app.use('/api/preferences', preferenceRoutes(db));
+  app.use('/api/plan', planRoutes());
+  app.use('/api', () => {
+    throw new Refusal(404, [
+      {
+        code: 'field-wrong',
+        path: '',
+        message: 'There is nothing at this address.',
+        hint: 'See docs/developing.md for the API.',
+      },
+    ]);
+  });
+  if (pages) servePages(app, pages);
+  app.use(answerErrors((error) => log.error({ err: error }, 'broke')));
+  return app;
+}
+
+function servePages(app: Express, pages: string): void {
+  app.use('/assets', express.static(`${pages}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }));
+  app.use(express.static(pages, { index: false, cacheControl: false }));
+  app.get('/{*path}', (_request, response) => {
+    response.sendFile('index.html', { root: pages, cacheControl: false });
+  });
+}

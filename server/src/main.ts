@@ -1,0 +1,39 @@
+import { resolve } from 'node:path';
+import { pino } from 'pino';
+import { createApp } from './app.ts';
+import { FolderHeldError } from './db/lock.ts';
+import { openDatabase } from './db/open.ts';
+
+const folder = resolve(process.env.PUNTADA_DATA ?? '.data/own');
+const port = Number(process.env.PUNTADA_PORT ?? 4310);
+const pages = process.env.PUNTADA_PAGES;
+const log = pino({ level: process.env.PUNTADA_LOG ?? 'warn' });
+
+function stop(message: string): never {
+  process.stderr.write(`${message}\n`);
+  process.exit(1);
+}
+
+const database = await openDatabase(folder).catch((error: unknown) => {
+  if (error instanceof FolderHeldError) stop(error.message);
+  throw error;
+});
+
+const server = createApp({ db: database.db, log, pages }).listen(port, '127.0.0.1', (error?: Error) => {
+  if (error) {
+    const busy = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
+    stop(busy ? `Port ${port} is taken. Set PUNTADA_PORT to another number.` : error.message);
+  }
+  const address = server.address();
+  const at = typeof address === 'object' && address ? address.port : port;
+  process.stdout.write(`Puntada is ready: http://127.0.0.1:${at}\n`);
+});
+
+async function close(): Promise<void> {
+  server.closeAllConnections();
+  server.close();
+  await database.close();
+  process.exit(0);
+}
+process.on('SIGINT', close);
+process.on('SIGTERM', close);

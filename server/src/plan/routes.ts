@@ -1,0 +1,16 @@
+import { planDocument, planWish, wishSchema } from '@puntada/core';
+import { Router } from 'express';
+import { accept, bodyOf, handler } from '../http/answers.ts';
+
+/** The plan of a wish, without storing anything: the same document as the command line prints. */
+export function planRoutes(): Router {
+  const router = Router();
+  router.post(
+    '/',
+    handler((request, response) => {
+      const wish = bodyOf(wishSchema, request);
+      response.json(planDocument(accept(planWish(wish))));
+    }),
+  );
+  return router;
+}

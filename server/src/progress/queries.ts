@@ -1,0 +1,71 @@
+import { begun, type Position, reached, type Tick } from '@puntada/core';
+import { z } from 'zod';
+import { type Db, row, rows } from '../db/database.ts';
+import { progressRow, tickRow } from './schema.ts';
+
+/** Stores ticks, each once. @returns the ids that were new */
+async function insertTicks(db: Db, workId: string, ticks: readonly Tick[]): Promise<Set<string>> {
+  const list = <T>(pick: (tick: Tick) => T) => ticks.map(pick);
+  const stored = await rows(
+    db,
+    z.object({ id: z.uuid() }),
+    `insert into ticks (work_id, id, at, from_rows, from_runs, to_rows, to_runs)
+     select $1, * from unnest($2::uuid[], $3::bigint[], $4::integer[], $5::integer[], $6::integer[], $7::integer[])
+     on conflict do nothing
+     returning id`,
+    [
+      workId,
+      list((tick) => tick.id),
+      list((tick) => tick.at),
+      list((tick) => tick.from.rows),
+      list((tick) => tick.from.runs),
+      list((tick) => tick.to.rows),
+      list((tick) => tick.to.runs),
+    ],
+  );
+  return new Set(stored.map((each) => each.id));
+}
+
+/** All ticks of a work, in no particular order. */
+export async function ticksOf(db: Db, workId: string): Promise<Tick[]> {
+  const found = await rows(
+    db,
+    tickRow,
+    'select id, at, from_rows, from_runs, to_rows, to_runs from ticks where work_id = $1',
+    [workId],
+  );
+  return found.map((each) => ({
+    id: each.id,
+    at: each.at,
+    from: { rows: each.from_rows, runs: each.from_runs },
+    to: { rows: each.to_rows, runs: each.to_runs },
+  }));
+}
+
+function isAfter(tick: Tick, last: z.output<typeof progressRow>): boolean {
+  return tick.at > last.last_at || (tick.at === last.last_at && tick.id > last.last_id);
+}
+
+/**
+ * Stores ticks and where they lead, in the transaction given. Ticks that come late are put in their order:
+ * then the whole way is walked again, else it goes on from where it stood.
+ */
+export async function addTicks(db: Db, workId: string, ticks: readonly Tick[]): Promise<Position> {
+  const last = await row(db, progressRow, 'select * from progress where work_id = $1', [workId]);
+  const fresh = await insertTicks(db, workId, ticks);
+  const added = ticks.filter((tick) => fresh.has(tick.id));
+  const stood = last ? { rows: last.rows_worked, runs: last.runs_worked } : begun;
+  if (added.length === 0) return stood;
+  const inOrder = !last || added.every((tick) => isAfter(tick, last));
+  const position = inOrder ? reached(added, stood) : reached(await ticksOf(db, workId));
+  await db.query(
+    `insert into progress (work_id, rows_worked, runs_worked, last_at, last_id)
+     select $1, $2, $3, at, id from ticks where work_id = $1 order by at desc, id desc limit 1
+     on conflict (work_id) do update
+     set rows_worked = excluded.rows_worked, runs_worked = excluded.runs_worked,
+         last_at = excluded.last_at, last_id = excluded.last_id`,
+    [workId, position.rows, position.runs],
+  );
+  await db.query('update works set changed_at = now() where id = $1', [workId]);
+  return position;
+}

@@ -1,0 +1,77 @@
+import type { PGlite } from '@electric-sql/pglite';
+import { type FrozenWork, type Position, type Problem, type Tick, thaw, workCourse } from '@puntada/core';
+import { type Request, Router } from 'express';
+import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
+import { workOf } from '../works/find.ts';
+import { addTicks } from './queries.ts';
+import { ticksBody } from './schema.ts';
+
+/** How many runs each row of a begun work has; row counts do not change once it is begun. */
+function runsOfRows(begun: FrozenWork): number[] {
+  const { fabric, bound, foundation } = accept(thaw(begun), 500);
+  return Array.from(
+    { length: fabric.courses },
+    (_, course) => workCourse(fabric, bound, foundation, course).runs.length,
+  );
+}
+
+function outside(position: Position, runs: readonly number[]): boolean {
+  if (position.rows === runs.length) return position.runs !== 0;
+  return position.rows > runs.length || position.runs >= (runs[position.rows] ?? 0);
+}
+
+function refuseOutside(ticks: readonly Tick[], runs: readonly number[]): void {
+  const problems = ticks.flatMap((tick, i): Problem[] =>
+    (['from', 'to'] as const)
+      .filter((end) => outside(tick[end], runs))
+      .map((end) => ({
+        code: 'out-of-range',
+        path: `ticks.${i}.${end}`,
+        message: `Row ${tick[end].rows + 1}, run ${tick[end].runs + 1} is not in this work, which has ${runs.length} rows.`,
+        hint: 'Reload the work; the tick belongs to another one.',
+      })),
+  );
+  if (problems.length) throw new Refusal(422, problems);
+}
+
+function notBegun(): Refusal {
+  return new Refusal(409, [
+    {
+      code: 'field-wrong',
+      path: 'state',
+      message: 'This work is not begun, so no row of it can be worked.',
+      hint: 'Begin it from the mat first.',
+    },
+  ]);
+}
+
+/** Progress of a begun work: ticks in, position out. A tick is acknowledged only when it is stored. */
+export function progressRoutes(db: PGlite): Router {
+  const router = Router();
+  const runsKnown = new Map<string, number[]>();
+
+  /** The runs of each row of a begun work; read once, for a begun work does not change. */
+  async function runsOf(request: Request): Promise<{ id: string; runs: readonly number[] }> {
+    const id = String(request.params.id);
+    const known = runsKnown.get(id);
+    if (known) return { id, runs: known };
+    const work = await workOf(db, request);
+    if (!work.begun) throw notBegun();
+    const runs = runsOfRows(work.begun);
+    runsKnown.set(work.id, runs);
+    return { id: work.id, runs };
+  }
+
+  router.post(
+    '/:id/ticks',
+    handler(async (request, response) => {
+      const { ticks } = bodyOf(ticksBody, request);
+      const { id, runs } = await runsOf(request);
+      refuseOutside(ticks, runs);
+      const progress = await db.transaction((tx) => addTicks(tx, id, ticks));
+      response.json({ progress, stored: ticks.map((tick) => tick.id) });
+    }),
+  );
+
+  return router;
+}

@@ -1,0 +1,28 @@
+import { z } from 'zod';
+
+const position = z.strictObject({ rows: z.number().int().min(0), runs: z.number().int().min(0) });
+
+export const tickSchema = z.strictObject({
+  id: z.uuid(),
+  at: z.number().int().min(0).max(8.64e15),
+  from: position,
+  to: position,
+});
+
+export const ticksBody = z.strictObject({ ticks: z.array(tickSchema).min(1).max(500) });
+
+export const tickRow = z.object({
+  id: z.uuid(),
+  at: z.union([z.number(), z.bigint()]).transform(Number),
+  from_rows: z.number().int(),
+  from_runs: z.number().int(),
+  to_rows: z.number().int(),
+  to_runs: z.number().int(),
+});
+
+export const progressRow = z.object({
+  rows_worked: z.number().int(),
+  runs_worked: z.number().int(),
+  last_at: z.union([z.number(), z.bigint()]).transform(Number),
+  last_id: z.uuid(),
+});

@@ -1,0 +1,20 @@
+import type { Request } from 'express';
+import type { Db } from '../db/database.ts';
+import { Refusal } from '../http/answers.ts';
+import { findWork, type WorkDetail } from './queries.ts';
+import { workId } from './schema.ts';
+
+/** The work a request names. @throws Refusal 404 */
+export async function workOf(db: Db, request: Request): Promise<WorkDetail> {
+  const id = workId.safeParse(request.params.id);
+  const work = id.success ? await findWork(db, id.data) : undefined;
+  if (work) return work;
+  throw new Refusal(404, [
+    {
+      code: 'field-wrong',
+      path: 'id',
+      message: 'There is no such work here.',
+      hint: 'Go back to the bench and open it from there.',
+    },
+  ]);
+}

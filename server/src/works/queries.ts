@@ -1,0 +1,95 @@
+import { randomUUID } from 'node:crypto';
+import type { FrozenWork, Position, Wish } from '@puntada/core';
+import type { z } from 'zod';
+import { type Db, row, rows } from '../db/database.ts';
+import { begunRow, workRow } from './schema.ts';
+
+/** A work as the API tells it. */
+export interface WorkSummary {
+  readonly id: string;
+  readonly state: 'wished' | 'begun' | 'finished';
+  readonly revision: number;
+  readonly wish: Wish;
+  readonly progress: Position;
+  /** Size of the begun fabric; null while it is only wished for. */
+  readonly size: { readonly stitches: number; readonly rows: number } | null;
+  readonly changedAt: string;
+}
+
+export interface WorkDetail extends WorkSummary {
+  readonly begun: FrozenWork | null;
+}
+
+const columns = `
+  works.id, works.state, works.revision, works.wish, works.changed_at,
+  jsonb_array_length(works.begun -> 'courses') as rows,
+  (works.begun ->> 'stitches')::integer as stitches,
+  progress.rows_worked, progress.runs_worked
+`;
+const from = 'from works left join progress on progress.work_id = works.id';
+
+function summary(found: z.output<typeof workRow>): WorkSummary {
+  const { id, state, revision, wish } = found;
+  return {
+    id,
+    state,
+    revision,
+    wish,
+    progress: { rows: found.rows_worked ?? 0, runs: found.runs_worked ?? 0 },
+    size: found.rows && found.stitches ? { rows: found.rows, stitches: found.stitches } : null,
+    changedAt: found.changed_at.toISOString(),
+  };
+}
+
+/** All works, the latest changed first. */
+export async function listWorks(db: Db): Promise<WorkSummary[]> {
+  const found = await rows(db, workRow, `select ${columns} ${from} order by works.changed_at desc, works.id`);
+  return found.map(summary);
+}
+
+export async function findWork(db: Db, id: string): Promise<WorkDetail | undefined> {
+  const found = await row(db, workRow, `select ${columns} ${from} where works.id = $1`, [id]);
+  if (!found) return undefined;
+  const begun = await row(db, begunRow, 'select begun from works where id = $1', [id]);
+  return { ...summary(found), begun: begun?.begun ?? null };
+}
+
+/** Stores a new wish. @returns its id */
+export async function addWork(db: Db, wish: Wish): Promise<string> {
+  const id = randomUUID();
+  await db.query("insert into works (id, state, revision, wish) values ($1, 'wished', 1, $2)", [
+    id,
+    JSON.stringify(wish),
+  ]);
+  return id;
+}
+
+/** Replaces a wish made on this very revision. @returns whether it was; nothing is changed otherwise */
+export async function changeWish(db: Db, id: string, revision: number, wish: Wish): Promise<boolean> {
+  const { affectedRows } = await db.query(
+    `update works set wish = $3, revision = revision + 1, changed_at = now()
+     where id = $1 and revision = $2 and state = 'wished'`,
+    [id, revision, JSON.stringify(wish)],
+  );
+  return affectedRows === 1;
+}
+
+/** Freezes the laid fabric with the work. @returns whether this revision was still the newest and only wished for */
+export async function beginWork(db: Db, id: string, revision: number, wish: Wish, begun: FrozenWork): Promise<boolean> {
+  const { affectedRows } = await db.query(
+    `update works set state = 'begun', wish = $3, begun = $4, revision = revision + 1, changed_at = now()
+     where id = $1 and revision = $2 and state = 'wished'`,
+    [id, revision, JSON.stringify(wish), JSON.stringify(begun)],
+  );
+  return affectedRows === 1;
+}
+
+/** Marks a begun work finished. */
+export async function finishWork(db: Db, id: string, revision: number): Promise<boolean> {
+  const { affectedRows } = await db.query(
+    `update works set state = 'finished', revision = revision + 1, changed_at = now()
+     where id = $1 and revision = $2 and state = 'begun'`,
+    [id, revision],
+  );
+  return affectedRows === 1;
+}

@@ -1,0 +1,101 @@
+import type { PGlite } from '@electric-sql/pglite';
+import { freeze, type Problem, planWish } from '@puntada/core';
+import { Router } from 'express';
+import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
+import { workOf } from './find.ts';
+import { addWork, beginWork, changeWish, findWork, finishWork, listWorks, type WorkDetail } from './queries.ts';
+import { changedWork, newWork, revisionOnly } from './schema.ts';
+
+/** The refusal of a change made on a stale copy: it brings the fresh state along and overwrites nothing. */
+function stale(work: WorkDetail, given: number): Refusal {
+  const problem: Problem =
+    work.revision === given
+      ? {
+          code: 'field-wrong',
+          path: 'state',
+          message: `This work is already ${work.state}; its plan is no longer changed.`,
+          hint: 'Start a new wish from it, or go on working.',
+        }
+      : {
+          code: 'field-wrong',
+          path: 'revision',
+          message: `This plan was changed elsewhere meanwhile (revision ${work.revision}, yours was ${given}). Nothing was overwritten.`,
+          hint: 'Look at the fresh plan, then make your change again.',
+        };
+  return new Refusal(409, [problem], work);
+}
+
+/** Works: a wish with its gauge and yarns, wished, begun or finished. */
+export function workRoutes(db: PGlite): Router {
+  const router = Router();
+
+  router.get(
+    '/',
+    handler(async (_request, response) => {
+      response.json(await listWorks(db));
+    }),
+  );
+
+  router.post(
+    '/',
+    handler(async (request, response) => {
+      const { wish } = bodyOf(newWork, request);
+      accept(planWish(wish));
+      const id = await addWork(db, wish);
+      response.status(201).json(await findWork(db, id));
+    }),
+  );
+
+  router.get(
+    '/:id',
+    handler(async (request, response) => {
+      response.json(await workOf(db, request));
+    }),
+  );
+
+  router.put(
+    '/:id',
+    handler(async (request, response) => {
+      const { revision, wish } = bodyOf(changedWork, request);
+      const work = await workOf(db, request);
+      accept(planWish(wish));
+      if (!(await changeWish(db, work.id, revision, wish))) throw stale(await workOf(db, request), revision);
+      response.json(await findWork(db, work.id));
+    }),
+  );
+
+  router.post(
+    '/:id/begin',
+    handler(async (request, response) => {
+      const { revision, wish } = bodyOf(changedWork, request);
+      const work = await workOf(db, request);
+      const plan = accept(planWish(wish));
+      const choice = { stitches: plan.piece.stitches, rows: plan.piece.rows };
+      const begun = await beginWork(db, work.id, revision, { ...wish, choice }, freeze(plan));
+      if (!begun) throw stale(await workOf(db, request), revision);
+      response.json(await findWork(db, work.id));
+    }),
+  );
+
+  router.post(
+    '/:id/finish',
+    handler(async (request, response) => {
+      const { revision } = bodyOf(revisionOnly, request);
+      const work = await workOf(db, request);
+      if (work.size && work.progress.rows < work.size.rows) {
+        throw new Refusal(409, [
+          {
+            code: 'field-wrong',
+            path: 'progress',
+            message: `Row ${work.progress.rows + 1} of ${work.size.rows} is still to be worked.`,
+            hint: 'Finish the last row first.',
+          },
+        ]);
+      }
+      if (!(await finishWork(db, work.id, revision))) throw stale(await workOf(db, request), revision);
+      response.json(await findWork(db, work.id));
+    }),
+  );
+
+  return router;
+}

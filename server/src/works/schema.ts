@@ -1,0 +1,25 @@
+import { frozenSchema, wishSchema } from '@puntada/core';
+import { z } from 'zod';
+
+export const workStates = ['wished', 'begun', 'finished'] as const;
+
+const position = { rows_worked: z.number().nullable(), runs_worked: z.number().nullable() };
+
+/** A row of the list of works. */
+export const workRow = z.object({
+  id: z.uuid(),
+  state: z.enum(workStates),
+  revision: z.number().int(),
+  wish: wishSchema,
+  rows: z.number().int().nullable(),
+  stitches: z.number().int().nullable(),
+  changed_at: z.date(),
+  ...position,
+});
+
+export const begunRow = z.object({ begun: frozenSchema.nullable() });
+
+export const newWork = z.strictObject({ wish: wishSchema });
+export const changedWork = z.strictObject({ revision: z.number().int(), wish: wishSchema });
+export const revisionOnly = z.strictObject({ revision: z.number().int() });
+export const workId = z.uuid();
