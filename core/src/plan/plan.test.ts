@@ -109,7 +109,7 @@ describe('rows in words', () => {
     const first = writeRow(request, 1);
     expect(first.start).toBe('first sc in the 2nd chain from the hook');
     expect(first.work).toBe('(4 sc A, 4 sc B) × 4, 4 sc A');
-    expect(first.end).toContain('36 sc (20 A, 16 B); last one a sc in A');
+    expect(first.end).toContain('36 sc (20 A, 16 B); last one an sc in A');
     const fifth = writeRow(request, 5);
     expect(fifth.side).toBe('RS');
     expect(fifth.start).toBe('ch 1 in B, turn');
@@ -121,8 +121,8 @@ describe('rows in words', () => {
     // Row 4 is worked back: A ends at its far block, and row 5 begins with B at this edge.
     const fourth = writeRow(request, 4);
     expect(fourth.strands.join(' ')).toContain('carry B inside between its own stitches');
-    expect(fourth.end).toContain('A at the right edge');
-    expect(writeRow({ ...request, hand: 'left' }, 4).end).toContain('A at the left edge');
+    expect(fourth.end).toContain('A and B at the right edge');
+    expect(writeRow({ ...request, hand: 'left' }, 4).end).toContain('A and B at the left edge');
   });
 
   it('UK terms change the words and nothing else', () => {

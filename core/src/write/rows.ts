@@ -5,7 +5,7 @@ import type { Technique } from '../techniques/technique.ts';
 import { type WorkedCourse, type WorkedRun, workCourse } from './course.ts';
 import { compress, printCompressed } from './repeats.ts';
 import type { StrandBook } from './strandOrders.ts';
-import { type Hand, stitchWord, type Terms } from './terms.ts';
+import { type Hand, oneStitch, stitchWord, type Terms } from './terms.ts';
 
 export interface WriteRequest {
   readonly fabric: Fabric;
@@ -77,7 +77,7 @@ function endWords(course: WorkedCourse, request: WriteRequest): string {
   const { terms, strands, hand } = request;
   const colours = course.byColour.map(({ colour, count }) => `${count} ${colour}`).join(', ');
   const kinds = course.byKind.map(({ kind, count }) => `${count} ${stitchWord(kind, terms)}`).join(', ');
-  const last = `last one a ${stitchWord(course.last.kind, terms)} in ${course.last.colour}`;
+  const last = `last one ${oneStitch(course.last.kind, terms)} in ${course.last.colour}`;
   const hanging = strands.hangingWords(course.number - 1, hand);
   const head = course.byKind.length > 1 ? `${course.stitches} stitches: ${kinds}` : kinds;
   return `${head} (${colours}); ${last}${hanging.length ? `; ${hanging.join(', ')}` : ''}`;

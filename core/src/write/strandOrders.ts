@@ -61,14 +61,16 @@ export class StrandBook {
     return orders;
   }
 
-  /** Where the strands hang, in words for the end of a row. */
+  /** Where the strands hang, in words for the end of a row: `A and B at the left edge`. */
   hangingWords(row: number, hand: Hand): string[] {
     const { columns } = this.chart;
-    return this.hanging(row).map((strand) => {
-      if (strand.place === 'inside') return `${strand.colour} waits after stitch ${strand.afterStitch}`;
-      const boundary = this.boundary(row, strand.afterStitch);
-      return `${strand.colour} at the ${edgeWord(boundary, columns, hand)}`;
-    });
+    const places = new Map<string, string[]>();
+    for (const strand of this.hanging(row)) {
+      const edge = edgeWord(this.boundary(row, strand.afterStitch), columns, hand);
+      const place = strand.place === 'inside' ? `waiting after stitch ${strand.afterStitch}` : `at the ${edge}`;
+      places.set(place, [...(places.get(place) ?? []), strand.colour]);
+    }
+    return [...places].map(([place, colours]) => `${colours.join(' and ')} ${place}`);
   }
 
   private working(row: number, boundary: number): number {

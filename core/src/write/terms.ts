@@ -12,6 +12,12 @@ export function stitchWord(key: StitchKey, terms: Terms): string {
   return terms === 'US' ? kind.us : kind.uk;
 }
 
+/** The stitch with its article: `an sc`, `a dc`. */
+export function oneStitch(key: StitchKey, terms: Terms): string {
+  const word = stitchWord(key, terms);
+  return `${/^[sh]/.test(word) ? 'an' : 'a'} ${word}`;
+}
+
 /** The way the hook goes across a row, as the maker sees it: every turned row is worked away from the working hand. */
 export function handDirection(hand: Hand): 'right to left' | 'left to right' {
   return hand === 'right' ? 'right to left' : 'left to right';

@@ -1,0 +1,353 @@
+// One command sets everything up: installs what is missing, builds what has changed, and runs.
+// Plain Node without packages, since on a fresh machine there are none yet.
+import { spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { cpSync, existsSync, mkdirSync, readdirSync, readFileSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)));
+const cache = join(root, '.cache');
+const [task = 'help', ...rest] = process.argv.slice(2);
+const npm = process.platform === 'win32' ? 'npm.cmd' : 'npm';
+const chromium = process.env.CHROMIUM ?? '/usr/bin/chromium';
+
+function say(text) {
+  process.stderr.write(`${text}\n`);
+}
+
+function stop(text) {
+  say(text);
+  process.exit(1);
+}
+
+/** Runs a command to its end. What it prints goes to stderr, so that `plan` can keep stdout for itself. */
+function run(command, args, options = {}) {
+  const done = spawnSync(command, args, { cwd: root, stdio: ['ignore', 2, 2], ...options });
+  if (done.error) stop(`${command}: ${done.error.message}`);
+  return done.status ?? 1;
+}
+
+function bin(name) {
+  return join(root, 'node_modules', '.bin', process.platform === 'win32' ? `${name}.cmd` : name);
+}
+
+function* filesIn(folder) {
+  for (const entry of readdirSync(folder, { withFileTypes: true }).sort((a, b) => (a.name < b.name ? -1 : 1))) {
+    if (['node_modules', 'dist', '.cache', '.data'].includes(entry.name)) continue;
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) yield* filesIn(path);
+    else yield path;
+  }
+}
+
+function fingerprint(paths) {
+  const hash = createHash('sha256');
+  for (const path of paths) {
+    const full = join(root, path);
+    if (!existsSync(full)) continue;
+    for (const file of statSync(full).isDirectory() ? filesIn(full) : [full]) {
+      hash.update(file.slice(root.length)).update('\0').update(readFileSync(file)).update('\0');
+    }
+  }
+  return hash.digest('hex');
+}
+
+function isMade(name, print) {
+  const mark = join(cache, name);
+  return existsSync(mark) && readFileSync(mark, 'utf8') === print;
+}
+
+function markMade(name, print) {
+  mkdirSync(cache, { recursive: true });
+  writeFileSync(join(cache, name), print);
+}
+
+function needNode() {
+  const [major = 0, minor = 0] = process.versions.node.split('.').map(Number);
+  if (major > 20 || (major === 20 && minor >= 19)) return;
+  stop(`Puntada needs Node 20.19 or newer; this is ${process.versions.node}.`);
+}
+
+/** Packages, exactly as the lock file has them. */
+function install() {
+  const print = fingerprint(['package-lock.json']);
+  if (existsSync(join(root, 'node_modules')) && isMade('installed', print)) return;
+  say('Installing packages …');
+  const args = ['ci', '--no-audit', '--no-fund', '--loglevel=error'];
+  if (run(npm, args) !== 0) stop('The packages could not be installed: npm ci failed. See above.');
+  markMade('installed', print);
+}
+
+/** The pages and the server, when their sources have changed. */
+function build() {
+  const print = fingerprint(['core', 'server', 'web', 'package-lock.json']);
+  if (
+    isMade('built', print) &&
+    existsSync(join(root, 'web/dist/index.html')) &&
+    existsSync(join(root, 'server/dist/main.mjs'))
+  ) {
+    return;
+  }
+  say('Building …');
+  if (run(bin('vite'), ['build', '--logLevel', 'error'], { cwd: join(root, 'web') }) !== 0)
+    stop('The pages could not be built.');
+  buildServer();
+  markMade('built', print);
+}
+
+function buildServer() {
+  const out = join(root, 'server/dist');
+  rmSync(out, { recursive: true, force: true });
+  bundle('server/src/main.ts', 'server/dist/main.mjs');
+  cpSync(join(root, 'server/src/db/sql'), join(out, 'sql'), { recursive: true });
+}
+
+/** One file of ours, packages left outside. */
+function bundle(from, to) {
+  const core = join(root, 'core/src/index.ts');
+  const args = [from, `--outfile=${to}`, '--bundle', '--packages=external', `--alias:@puntada/core=${core}`];
+  args.push('--format=esm', '--platform=node', '--target=node20', '--sourcemap', '--log-level=error');
+  if (run(bin('esbuild'), args) !== 0) stop(`${from} could not be built.`);
+}
+
+function serverEnv(folder) {
+  return {
+    ...process.env,
+    PUNTADA_DATA: process.env.PUNTADA_DATA ?? join(root, '.data', folder),
+    PUNTADA_PAGES: join(root, 'web/dist'),
+  };
+}
+
+/** Runs until it is stopped; a stop of this is a stop of that. */
+function keepRunning(command, args, options) {
+  const child = spawn(command, args, { cwd: root, stdio: 'inherit', ...options });
+  for (const signal of ['SIGINT', 'SIGTERM']) process.on(signal, () => child.kill(signal));
+  child.on('exit', (code, signal) => process.exit(code ?? (signal ? 1 : 0)));
+  return child;
+}
+
+function setUp() {
+  needNode();
+  install();
+  build();
+}
+
+function startServer(folder) {
+  keepRunning(process.execPath, ['server/dist/main.mjs'], { env: serverEnv(folder) });
+}
+
+async function freePort() {
+  return new Promise((done) => {
+    const probe = createServer();
+    probe.listen(0, '127.0.0.1', () => {
+      const { port } = probe.address();
+      probe.close(() => done(port));
+    });
+  });
+}
+
+/** Fills a new data folder through the public API, on a port of its own, then lets go of it. */
+async function loadDemo(env) {
+  if (existsSync(join(env.PUNTADA_DATA, 'demo-loaded'))) return;
+  say('Laying out the demo works …');
+  const port = String(await freePort());
+  const server = spawn(process.execPath, ['server/dist/main.mjs'], {
+    cwd: root,
+    stdio: ['ignore', 'pipe', 'inherit'],
+    env: { ...env, PUNTADA_PORT: port },
+  });
+  const gone = new Promise((done) => server.on('exit', done));
+  await new Promise((done) => {
+    server.stdout.once('data', done);
+    gone.then(done);
+  });
+  bundle('demo/src/load.ts', '.cache/demo/load.mjs');
+  const status = run(process.execPath, ['.cache/demo/load.mjs', `http://127.0.0.1:${port}`]);
+  server.kill('SIGTERM');
+  await gone;
+  if (status !== 0) stop('The demo works could not be laid out. Try: npm run demo -- --fresh');
+  writeFileSync(join(env.PUNTADA_DATA, 'demo-loaded'), `${new Date().toISOString()}\n`);
+}
+
+async function demo() {
+  setUp();
+  const env = serverEnv('demo');
+  if (rest.includes('--fresh')) {
+    const held = join(env.PUNTADA_DATA, 'held-by');
+    if (existsSync(held) && isAlive(Number.parseInt(readFileSync(held, 'utf8'), 10))) {
+      stop('The demo is running. Stop it before starting over.');
+    }
+    rmSync(env.PUNTADA_DATA, { recursive: true, force: true });
+  }
+  await loadDemo(env);
+  keepRunning(process.execPath, ['server/dist/main.mjs'], { env });
+}
+
+function isAlive(pid) {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
+function plan() {
+  needNode();
+  install();
+  const print = fingerprint(['core', 'tools/plan.ts']);
+  if (!isMade('plan', print)) {
+    bundle('tools/plan.ts', '.cache/plan.mjs');
+    markMade('plan', print);
+  }
+  const done = spawnSync(process.execPath, [join(cache, 'plan.mjs'), ...rest], {
+    stdio: 'inherit',
+    cwd: process.env.INIT_CWD ?? root,
+  });
+  process.exit(done.status ?? 1);
+}
+
+function dev() {
+  needNode();
+  install();
+  const api = spawn(process.execPath, ['--import', 'tsx', '--watch', 'server/src/main.ts'], {
+    cwd: root,
+    stdio: 'inherit',
+    env: { ...serverEnv('dev'), PUNTADA_PAGES: '' },
+  });
+  process.on('exit', () => api.kill());
+  keepRunning(bin('vite'), [], { cwd: join(root, 'web') });
+}
+
+/** Chromium for the tests of the real interface. */
+function needChromium() {
+  if (existsSync(chromium)) return true;
+  const debian = existsSync('/usr/bin/apt-get');
+  const admin = process.getuid?.() === 0;
+  if (debian && admin) {
+    say('Installing Chromium …');
+    const quiet = { stdio: ['ignore', 'ignore', 2], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
+    run('apt-get', ['update'], quiet);
+    run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], quiet);
+    if (existsSync(chromium)) return true;
+  }
+  say(
+    'The tests of the real interface need Chromium. On Debian: sudo apt-get install chromium. Elsewhere set CHROMIUM to its path.',
+  );
+  return false;
+}
+
+const tally = { passed: 0, failed: 0 };
+
+/** One check that counts as one test. */
+function check(name, command, args) {
+  const started = Date.now();
+  const ok = run(command, args) === 0;
+  tally[ok ? 'passed' : 'failed']++;
+  say(`${ok ? '✓' : '✗'} ${name} (${((Date.now() - started) / 1000).toFixed(1)} s)`);
+}
+
+function jest() {
+  const report = join(cache, 'jest.json');
+  rmSync(report, { force: true });
+  const args = ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js'];
+  run(process.execPath, [...args, '--json', `--outputFile=${report}`, '--silent']);
+  if (!existsSync(report)) {
+    tally.failed++;
+    return;
+  }
+  const { numPassedTests, numFailedTests, numRuntimeErrorTestSuites } = JSON.parse(readFileSync(report, 'utf8'));
+  tally.passed += numPassedTests;
+  tally.failed += numFailedTests + numRuntimeErrorTestSuites;
+}
+
+function playwright() {
+  if (!needChromium()) {
+    tally.failed++;
+    return;
+  }
+  const report = join(cache, 'playwright.json');
+  rmSync(report, { force: true });
+  const env = { ...process.env, CHROMIUM: chromium, PLAYWRIGHT_JSON_OUTPUT_FILE: report, NODE_OPTIONS: '' };
+  run(bin('playwright'), ['test', '--config', 'e2e/playwright.config.ts'], { env });
+  if (!existsSync(report)) {
+    tally.failed++;
+    return;
+  }
+  const { stats } = JSON.parse(readFileSync(report, 'utf8'));
+  tally.passed += stats.expected + stats.flaky;
+  tally.failed += stats.unexpected;
+}
+
+function lintAndTypes() {
+  check('formatted and linted', bin('biome'), ['check', '.', '--log-level=warn']);
+  check('types', bin('tsc'), ['-b']);
+  check('dependency rule', bin('depcruise'), [
+    '--config',
+    '.dependency-cruiser.cjs',
+    '--output-type',
+    'err',
+    'core/src',
+    'server/src',
+    'web/src',
+    'demo/src',
+    'tools',
+  ]);
+  check('nothing dead', bin('knip'), ['--no-progress']);
+}
+
+function test() {
+  needNode();
+  install();
+  mkdirSync(cache, { recursive: true });
+  lintAndTypes();
+  jest();
+  build();
+  playwright();
+  process.stdout.write(`${tally.passed} passed, ${tally.failed} failed\n`);
+  process.exit(tally.failed ? 1 : 0);
+}
+
+function bench() {
+  setUp();
+  needChromium();
+  mkdirSync(join(cache, 'bench'), { recursive: true });
+  bundle('bench/pipeline.ts', '.cache/bench/pipeline.mjs');
+  run(process.execPath, ['.cache/bench/pipeline.mjs'], { stdio: 'inherit' });
+  const env = { ...process.env, CHROMIUM: chromium, NODE_OPTIONS: '' };
+  process.exit(
+    run(bin('playwright'), ['test', '--config', 'bench/playwright.config.ts', '--reporter=line'], {
+      env,
+      stdio: 'inherit',
+    }),
+  );
+}
+
+const tasks = {
+  demo,
+  start() {
+    setUp();
+    startServer('own');
+  },
+  dev,
+  test,
+  plan,
+  bench,
+  check() {
+    needNode();
+    install();
+    lintAndTypes();
+    process.exit(tally.failed ? 1 : 0);
+  },
+};
+
+const chosen = tasks[task];
+if (!chosen) stop(`Usage: node tools/run.mjs ${Object.keys(tasks).join(' | ')}`);
+process.chdir(root);
+try {
+  await chosen();
+} catch (error) {
+  stop(error instanceof Error ? (error.stack ?? error.message) : String(error));
+}

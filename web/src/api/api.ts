@@ -1,0 +1,123 @@
+import type { FrozenWork, Hand, LengthUnit, Position, Problem, Terms, Tick, Wish } from '@puntada/core';
+import { createApi } from '@reduxjs/toolkit/query/react';
+import { askOrKept } from './keptCopies.ts';
+
+export interface Preferences {
+  readonly units: LengthUnit;
+  readonly terms: Terms;
+  readonly hand: Hand;
+}
+
+export const usualPreferences: Preferences = { units: 'cm', terms: 'US', hand: 'right' };
+
+export interface WorkSummary {
+  readonly id: string;
+  readonly state: 'wished' | 'begun' | 'finished';
+  readonly revision: number;
+  readonly wish: Wish;
+  readonly progress: Position;
+  readonly size: { readonly stitches: number; readonly rows: number } | null;
+  readonly changedAt: string;
+}
+
+export interface Work extends WorkSummary {
+  readonly begun: FrozenWork | null;
+}
+
+/** A change of a wish, and the revision it was made on. */
+export interface Change {
+  readonly id: string;
+  readonly revision: number;
+  readonly wish: Wish;
+}
+
+/** The server's resources, and this browser's copies of them. */
+export const api = createApi({
+  baseQuery: askOrKept,
+  tagTypes: ['Works', 'Work', 'Preferences'],
+  refetchOnFocus: true,
+  refetchOnReconnect: true,
+  endpoints: (build) => ({
+    works: build.query<WorkSummary[], void>({ query: () => '/works', providesTags: ['Works'] }),
+    work: build.query<Work, string>({
+      query: (id) => `/works/${id}`,
+      providesTags: (_work, _error, id) => [{ type: 'Work', id }],
+    }),
+    addWork: build.mutation<Work, Wish>({
+      query: (wish) => ({ url: '/works', method: 'POST', body: { wish } }),
+      invalidatesTags: ['Works'],
+    }),
+    changeWork: build.mutation<Work, Change>({
+      query: ({ id, revision, wish }) => ({ url: `/works/${id}`, method: 'PUT', body: { revision, wish } }),
+      invalidatesTags: ['Works'],
+      async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => undefined);
+        if (answer) dispatch(api.util.upsertQueryData('work', id, answer.data));
+      },
+    }),
+    beginWork: build.mutation<Work, Change>({
+      query: ({ id, revision, wish }) => ({ url: `/works/${id}/begin`, method: 'POST', body: { revision, wish } }),
+      invalidatesTags: ['Works'],
+      async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => undefined);
+        if (answer) dispatch(api.util.upsertQueryData('work', id, answer.data));
+      },
+    }),
+    finishWork: build.mutation<Work, { id: string; revision: number }>({
+      query: ({ id, revision }) => ({ url: `/works/${id}/finish`, method: 'POST', body: { revision } }),
+      invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
+    }),
+    sendTicks: build.mutation<{ progress: Position; stored: string[] }, { id: string; ticks: readonly Tick[] }>({
+      query: ({ id, ticks }) => ({ url: `/works/${id}/ticks`, method: 'POST', body: { ticks } }),
+      async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => undefined);
+        if (!answer) return;
+        dispatch(
+          api.util.updateQueryData('work', id, (work) => ({ ...work, progress: answer.data.progress }) as typeof work),
+        );
+      },
+      invalidatesTags: ['Works'],
+    }),
+    preferences: build.query<Preferences, void>({ query: () => '/preferences', providesTags: ['Preferences'] }),
+    setPreferences: build.mutation<Preferences, Preferences>({
+      query: (body) => ({ url: '/preferences', method: 'PUT', body }),
+      async onQueryStarted(wanted, { dispatch, queryFulfilled }) {
+        const shown = dispatch(api.util.upsertQueryData('preferences', undefined, wanted));
+        await Promise.all([shown, queryFulfilled]).catch(() => undefined);
+      },
+    }),
+  }),
+});
+
+export const {
+  useWorksQuery,
+  useWorkQuery,
+  useAddWorkMutation,
+  useChangeWorkMutation,
+  useBeginWorkMutation,
+  useFinishWorkMutation,
+  useSendTicksMutation,
+  usePreferencesQuery,
+  useSetPreferencesMutation,
+} = api;
+
+/** The problems a refused request brought along, or one that says the server is away. */
+export function problemsOf(error: unknown): readonly Problem[] {
+  if (!error || typeof error !== 'object') return [];
+  const { data, status } = error as { data?: { problems?: Problem[] }; status?: unknown };
+  if (data?.problems?.length) return data.problems;
+  const away = status === 'FETCH_ERROR';
+  return [
+    {
+      code: 'field-wrong',
+      path: '',
+      message: away ? 'Puntada’s server does not answer.' : 'The server could not do that.',
+      hint: away ? 'Start it again with npm run demo; nothing typed here is lost.' : 'Try again.',
+    },
+  ];
+}
+
+/** How the maker reads; the usual until the server has told. */
+export function usePreferences(): Preferences {
+  return usePreferencesQuery().data ?? usualPreferences;
+}

@@ -1,0 +1,41 @@
+import {
+  type BaseQueryFn,
+  type FetchArgs,
+  type FetchBaseQueryError,
+  fetchBaseQuery,
+} from '@reduxjs/toolkit/query/react';
+
+const shelf = 'puntada-kept-copies';
+const ask = fetchBaseQuery({ baseUrl: '/api' });
+
+async function keep(path: string, value: unknown): Promise<void> {
+  if (!('caches' in globalThis)) return;
+  const cache = await caches.open(shelf);
+  await cache.put(
+    `/api${path}`,
+    new Response(JSON.stringify(value), { headers: { 'content-type': 'application/json' } }),
+  );
+}
+
+async function kept(path: string): Promise<unknown> {
+  if (!('caches' in globalThis)) return undefined;
+  const found = await (await caches.open(shelf)).match(`/api${path}`);
+  return found?.json();
+}
+
+/**
+ * Asks the server; keeps a copy of what it read, and reads the copy when the server is away. Changes are never
+ * answered from a copy.
+ */
+export const askOrKept: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (args, api, extra) => {
+  const answer = await ask(args, api, extra);
+  const path = typeof args === 'string' ? args : undefined;
+  if (path === undefined) return answer;
+  if (!answer.error) {
+    await keep(path, answer.data).catch(() => undefined);
+    return answer;
+  }
+  const away = answer.error.status === 'FETCH_ERROR' || answer.error.status === 502 || answer.error.status === 504;
+  const copy = away ? await kept(path).catch(() => undefined) : undefined;
+  return copy === undefined ? answer : { data: copy };
+};

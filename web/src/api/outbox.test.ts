@@ -1,0 +1,48 @@
+import { dropTicks, keepTick, type Shelf, waitingTicks } from './outbox.ts';
+
+class MemoryShelf implements Shelf {
+  private readonly entries = new Map<string, string>();
+  get length() {
+    return this.entries.size;
+  }
+  key(i: number) {
+    return [...this.entries.keys()][i] ?? null;
+  }
+  getItem(key: string) {
+    return this.entries.get(key) ?? null;
+  }
+  setItem(key: string, value: string) {
+    this.entries.set(key, value);
+  }
+  removeItem(key: string) {
+    this.entries.delete(key);
+  }
+}
+
+const at = (rows: number) => ({ rows, runs: 0 });
+
+describe('ticks that wait for the server', () => {
+  it('keep their order even when the clock stands still or is set back', () => {
+    const shelf = new MemoryShelf();
+    keepTick(shelf, 'w', at(0), at(1), 1000, 'c');
+    keepTick(shelf, 'w', at(1), at(2), 1000, 'b');
+    keepTick(shelf, 'w', at(2), at(3), 400, 'a');
+    expect(waitingTicks(shelf, 'w').map((tick) => tick.to.rows)).toEqual([1, 2, 3]);
+  });
+
+  it('are dropped when acknowledged, and only those', () => {
+    const shelf = new MemoryShelf();
+    const first = keepTick(shelf, 'w', at(0), at(1), 1, 'a');
+    keepTick(shelf, 'w', at(1), at(2), 2, 'b');
+    keepTick(shelf, 'other', at(0), at(1), 3, 'c');
+    dropTicks(shelf, 'w', [first]);
+    expect(waitingTicks(shelf, 'w').map((tick) => tick.id)).toEqual(['b']);
+    expect(waitingTicks(shelf, 'other')).toHaveLength(1);
+  });
+
+  it('of a work whose name begins alike are not mixed up', () => {
+    const shelf = new MemoryShelf();
+    keepTick(shelf, 'w', at(0), at(1), 1, 'a');
+    expect(waitingTicks(shelf, 'w1')).toEqual([]);
+  });
+});

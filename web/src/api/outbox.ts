@@ -1,0 +1,48 @@
+import type { Position, Tick } from '@puntada/core';
+
+/**
+ * Ticks that the server has not yet acknowledged, kept in the browser's storage: one entry each, so that two tabs
+ * never overwrite one another's.
+ */
+const prefix = 'puntada.tick.';
+const clockPrefix = 'puntada.clock.';
+
+/** What this needs of the browser's storage. */
+export type Shelf = Pick<Storage, 'getItem' | 'setItem' | 'removeItem' | 'key' | 'length'>;
+
+function keyOf(workId: string, tick: Tick): string {
+  return `${prefix}${workId}.${String(tick.at).padStart(16, '0')}.${tick.id}`;
+}
+
+/** A time later than any this browser has given or seen for the work, so that steps keep their order. */
+function nextTime(shelf: Shelf, workId: string, now: number): number {
+  const last = Number(shelf.getItem(clockPrefix + workId) ?? 0);
+  const time = Math.max(now, last + 1);
+  shelf.setItem(clockPrefix + workId, String(time));
+  return time;
+}
+
+/** Makes a tick and keeps it until it is acknowledged. */
+export function keepTick(shelf: Shelf, workId: string, from: Position, to: Position, now: number, id: string): Tick {
+  const tick: Tick = { id, at: nextTime(shelf, workId, now), from, to };
+  shelf.setItem(keyOf(workId, tick), JSON.stringify(tick));
+  return tick;
+}
+
+/** All ticks of a work that wait, in their order. */
+export function waitingTicks(shelf: Shelf, workId: string): Tick[] {
+  const keys: string[] = [];
+  for (let i = 0; i < shelf.length; i++) {
+    const key = shelf.key(i);
+    if (key?.startsWith(`${prefix}${workId}.`)) keys.push(key);
+  }
+  return keys.sort().flatMap((key) => {
+    const text = shelf.getItem(key);
+    return text === null ? [] : [JSON.parse(text) as Tick];
+  });
+}
+
+/** Drops acknowledged ticks. */
+export function dropTicks(shelf: Shelf, workId: string, ticks: readonly Tick[]): void {
+  for (const tick of ticks) shelf.removeItem(keyOf(workId, tick));
+}

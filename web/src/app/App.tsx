@@ -1,0 +1,32 @@
+import { lazy, Suspense } from 'react';
+import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { BenchView } from '../views/bench/BenchView.tsx';
+import { MatView } from '../views/mat/MatView.tsx';
+import { RowsView } from '../views/rows/RowsView.tsx';
+import { WorkView } from '../views/work/WorkView.tsx';
+import { Shell } from './Shell.tsx';
+
+const WishView = lazy(() => import('../views/wish/WishView.tsx'));
+
+const router = createBrowserRouter([
+  {
+    element: <Shell />,
+    children: [
+      { path: '/', element: <BenchView /> },
+      { path: '/wish', element: <WishView /> },
+      { path: '/works/:id/wish', element: <WishView /> },
+      { path: '/works/:id/size', element: <MatView /> },
+      { path: '/works/:id/rows', element: <RowsView /> },
+      { path: '/works/:id/work', element: <WorkView /> },
+      { path: '*', element: <Navigate to="/" replace /> },
+    ],
+  },
+]);
+
+export function App() {
+  return (
+    <Suspense fallback={<p className="p-6 text-soft">Opening…</p>}>
+      <RouterProvider router={router} />
+    </Suspense>
+  );
+}

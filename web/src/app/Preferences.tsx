@@ -1,0 +1,71 @@
+import { SlidersHorizontal } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { usePreferences, useSetPreferencesMutation } from '../api/api.ts';
+import { Choice } from '../parts/Choice.tsx';
+
+/** Units, terms and hand: every view obeys them at once. */
+export function Preferences() {
+  const preferences = usePreferences();
+  const [set] = useSetPreferencesMutation();
+  const { units, terms, hand } = preferences;
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="inline-flex min-h-11 items-center gap-2 rounded-md border border-transparent px-2 text-[15px] text-soft hover:border-edge hover:text-ink">
+        <SlidersHorizontal aria-hidden className="size-4" />
+        <span>
+          {units} · {terms} · {hand} hand
+        </span>
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          className="z-20 grid gap-3 rounded-md border border-ink bg-paper p-4 shadow-[0_6px_18px_rgb(43_27_48/0.16)]"
+        >
+          <Row label="Units of new wishes">
+            <Choice
+              label="Units of new wishes"
+              value={units}
+              options={[
+                { value: 'cm', words: 'cm, m, g' },
+                { value: 'in', words: 'in, yd, oz' },
+              ]}
+              onChange={(next) => void set({ ...preferences, units: next })}
+            />
+          </Row>
+          <Row label="Terms">
+            <Choice
+              label="Terms"
+              value={terms}
+              options={[
+                { value: 'US', words: 'US (sc, dc)' },
+                { value: 'UK', words: 'UK (dc, tr)' },
+              ]}
+              onChange={(next) => void set({ ...preferences, terms: next })}
+            />
+          </Row>
+          <Row label="Hook in the">
+            <Choice
+              label="Hook in the"
+              value={hand}
+              options={[
+                { value: 'right', words: 'Right hand' },
+                { value: 'left', words: 'Left hand' },
+              ]}
+              onChange={(next) => void set({ ...preferences, hand: next })}
+            />
+          </Row>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}
+
+function Row({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <div>
+      <p className="label">{label}</p>
+      {children}
+    </div>
+  );
+}

@@ -1,0 +1,46 @@
+import { Link, Outlet } from 'react-router';
+import { Preferences } from './Preferences.tsx';
+
+/** The mark: three stitches of a running seam under a hook's bend. */
+function Mark() {
+  return <img src="/mark.svg" alt="" className="size-9" />;
+}
+
+/** What stands around every view: the way home, and how the maker reads. Views put their own heading beside it. */
+export function Shell() {
+  return (
+    <div className="flex min-h-dvh flex-col">
+      <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-paper focus:p-3">
+        Skip to the work
+      </a>
+      <Outlet />
+    </div>
+  );
+}
+
+/** The head of a view. */
+export function Head({
+  title,
+  under,
+  children,
+}: {
+  title: string;
+  under?: string | undefined;
+  children?: React.ReactNode;
+}) {
+  return (
+    <header className="border-b border-rule bg-paper">
+      <div className="mx-auto flex max-w-[1440px] flex-wrap items-center gap-x-5 gap-y-2 px-6 py-3">
+        <Link to="/" aria-label="Bench: all works" className="rounded-md">
+          <Mark />
+        </Link>
+        <div className="min-w-0 flex-1">
+          <h1 className="truncate text-[24px]">{title}</h1>
+          {under ? <p className="truncate text-[15px] text-soft">{under}</p> : null}
+        </div>
+        {children}
+        <Preferences />
+      </div>
+    </header>
+  );
+}

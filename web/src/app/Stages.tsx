@@ -1,0 +1,59 @@
+import { NavLink } from 'react-router';
+import type { Work } from '../api/api.ts';
+
+const stages = ['wish', 'size', 'rows', 'work'] as const;
+type Stage = (typeof stages)[number];
+const words: Readonly<Record<Stage, string>> = { wish: 'Wish', size: 'Size', rows: 'Rows', work: 'Work' };
+
+/** The order of work as a running seam: what is settled is sewn, what is to come is only marked. */
+export function Stages({ work, here }: { work: Work; here: Stage }) {
+  const settled = work.state === 'wished' ? 1 : 3;
+  return (
+    <nav aria-label="Stages of this work">
+      <ol className="flex">
+        {stages.map((stage, i) => {
+          const current = stage === here;
+          const sewn = i < settled;
+          const open = work.state !== 'wished' || stage !== 'work';
+          const dot = current
+            ? 'border-ink bg-paper border-[3px] size-4'
+            : sewn
+              ? 'border-verdigris bg-verdigris size-3'
+              : 'border-edge bg-paper size-3';
+          const inside = (
+            <>
+              <span className="relative flex h-5 w-full items-center justify-center">
+                {i < stages.length - 1 ? <Seam sewn={i < settled} /> : null}
+                <span className={`relative rounded-full border-2 ${dot}`} />
+              </span>
+              <span className={current ? 'font-semibold text-ink' : 'text-soft'}>{words[stage]}</span>
+            </>
+          );
+          const look = 'flex min-h-11 w-[74px] flex-col items-center text-[14px] no-underline';
+          return (
+            <li key={stage}>
+              {open ? (
+                <NavLink to={`/works/${work.id}/${stage}`} className={`${look} rounded-md hover:bg-sheet`}>
+                  {inside}
+                </NavLink>
+              ) : (
+                <span className={look} title="Begin the work first">
+                  {inside}
+                </span>
+              )}
+            </li>
+          );
+        })}
+      </ol>
+    </nav>
+  );
+}
+
+/** The thread from one stage to the next. */
+function Seam({ sewn }: { sewn: boolean }) {
+  return (
+    <span
+      className={`absolute top-1/2 left-1/2 -mt-px w-full border-t-2 border-dashed ${sewn ? 'border-verdigris' : 'border-rule'}`}
+    />
+  );
+}

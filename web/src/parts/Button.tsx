@@ -1,0 +1,57 @@
+import type { ButtonHTMLAttributes, ReactNode } from 'react';
+import { Link } from 'react-router';
+
+type Kind = 'next' | 'plain' | 'quiet';
+
+const looks: Readonly<Record<Kind, string>> = {
+  next: 'bg-madder text-white hover:bg-madder-deep border border-madder disabled:bg-edge disabled:border-edge',
+  plain: 'bg-paper text-ink border border-ink hover:bg-sheet disabled:border-edge disabled:text-soft',
+  quiet: 'bg-transparent text-ink border border-transparent underline underline-offset-4 hover:bg-sheet',
+};
+
+const base =
+  'inline-flex min-h-11 items-center justify-center gap-3 rounded-md px-4 text-[16px] font-semibold leading-tight no-underline';
+
+interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
+  readonly kind?: Kind;
+  readonly shortcut?: string;
+}
+
+/** A button says what it does. `next` is the one thing to do now; there is one of it on a screen. */
+export function Button({ kind = 'plain', shortcut, className = '', children, type = 'button', ...rest }: Props) {
+  return (
+    <button type={type} className={`${base} ${looks[kind]} ${className}`} {...rest}>
+      {children}
+      {shortcut ? <Key inverse={kind === 'next'}>{shortcut}</Key> : null}
+    </button>
+  );
+}
+
+export function ButtonLink({
+  to,
+  kind = 'plain',
+  className = '',
+  children,
+}: {
+  to: string;
+  kind?: Kind;
+  className?: string;
+  children: ReactNode;
+}) {
+  return (
+    <Link to={to} className={`${base} ${looks[kind]} ${className}`}>
+      {children}
+    </Link>
+  );
+}
+
+/** A key of the keyboard, shown where it acts. */
+export function Key({ children, inverse = false }: { children: ReactNode; inverse?: boolean }) {
+  return (
+    <kbd
+      className={`rounded-sm border px-1.5 py-0.5 font-mono text-[13px] font-medium leading-none ${inverse ? 'border-white/80' : 'border-edge'}`}
+    >
+      {children}
+    </kbd>
+  );
+}

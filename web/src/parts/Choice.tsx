@@ -1,0 +1,38 @@
+import { ToggleGroup } from 'radix-ui';
+import type { ReactNode } from 'react';
+
+interface Option<T extends string> {
+  readonly value: T;
+  readonly words: ReactNode;
+}
+
+interface Props<T extends string> {
+  readonly label: string;
+  readonly value: T;
+  readonly options: readonly Option<T>[];
+  readonly onChange: (value: T) => void;
+  readonly small?: boolean;
+}
+
+/** One of a few: all of them in sight, the chosen one told by ink and a heavier edge. */
+export function Choice<T extends string>({ label, value, options, onChange, small = false }: Props<T>) {
+  return (
+    <ToggleGroup.Root
+      type="single"
+      aria-label={label}
+      value={value}
+      onValueChange={(next) => next && onChange(next as T)}
+      className="inline-flex flex-wrap gap-0"
+    >
+      {options.map((option) => (
+        <ToggleGroup.Item
+          key={option.value}
+          value={option.value}
+          className={`-ml-px min-h-11 border border-edge bg-white px-3 first:ml-0 first:rounded-l-md last:rounded-r-md hover:bg-sheet data-[state=on]:relative data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-paper ${small ? 'text-[14px]' : 'text-[16px]'}`}
+        >
+          {option.words}
+        </ToggleGroup.Item>
+      ))}
+    </ToggleGroup.Root>
+  );
+}

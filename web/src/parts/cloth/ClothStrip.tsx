@@ -1,0 +1,63 @@
+import type { Fabric, Hand } from '@puntada/core';
+import { useEffect, useRef } from 'react';
+import { useWidth } from '../useWidth.ts';
+import { clothPicture } from './paintCloth.ts';
+
+interface Props {
+  readonly fabric: Fabric;
+  readonly shades: readonly string[];
+  readonly hand: Hand;
+  /** Stitch width and row height, mm; only their proportion matters. */
+  readonly proportion: number;
+  readonly rowsWorked: number;
+  readonly height: number;
+  readonly label: string;
+}
+
+const largestRow = 13;
+const smallestRow = 2;
+
+/**
+ * A work as a strip of its own cloth, lying on its side: row 1 at the left, worked rows as cloth, the rest in chalk.
+ */
+export function ClothStrip({ fabric, shades, hand, proportion, rowsWorked, height, label }: Props) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const [box, width] = useWidth<HTMLDivElement>();
+  useEffect(() => {
+    const element = canvas.current;
+    if (!element || width <= 0) return;
+    const dpr = window.devicePixelRatio || 1;
+    const row = Math.max(smallestRow, Math.min(largestRow, Math.floor(width / fabric.courses)));
+    const shown = Math.min(fabric.courses, Math.floor(width / row));
+    element.width = shown * row * dpr;
+    element.height = height * dpr;
+    element.style.width = `${shown * row}px`;
+    const ctx = element.getContext('2d') as CanvasRenderingContext2D;
+    const cellHeight = Math.max(1, Math.round(row * dpr));
+    const cellWidth = Math.max(1, Math.round(row * proportion * dpr));
+    const picture = clothPicture(fabric, { shades, hand, cellWidth, cellHeight });
+    // Turned a quarter to the right, the bottom of the cloth is at the left.
+    const along = shown * row * dpr;
+    ctx.save();
+    ctx.translate(along, 0);
+    ctx.rotate(Math.PI / 2);
+    ctx.drawImage(picture, 0, picture.height - along, height * dpr, along, 0, 0, height * dpr, along);
+    ctx.restore();
+    const worked = Math.min(shown, rowsWorked) * row * dpr;
+    ctx.fillStyle = 'rgb(251 252 250 / 0.8)';
+    ctx.fillRect(worked, 0, along - worked, element.height);
+    ctx.strokeStyle = '#8b8590';
+    ctx.lineWidth = dpr;
+    ctx.setLineDash([5 * dpr, 4 * dpr]);
+    ctx.strokeRect(worked + dpr / 2, dpr / 2, Math.max(0, along - worked - dpr), element.height - dpr);
+    if (rowsWorked > 0 && rowsWorked < shown) {
+      ctx.fillStyle = '#2b1b30';
+      ctx.fillRect(worked - dpr, 0, 2 * dpr, element.height);
+    }
+  }, [fabric, shades, hand, proportion, rowsWorked, height, width]);
+  return (
+    <div ref={box} className="min-w-0 overflow-hidden" style={{ height }}>
+      <canvas ref={canvas} role="img" aria-label={label} style={{ height }} className="block" />
+    </div>
+  );
+}

@@ -1,0 +1,50 @@
+/** Shades of one yarn: how it looks where light falls on it, in its body, and in its hollows. */
+export interface Shades {
+  readonly light: string;
+  readonly body: string;
+  readonly dark: string;
+  readonly hollow: string;
+}
+
+export type Rgb = readonly [number, number, number];
+
+export function readShade(hex: string): Rgb {
+  const n = Number.parseInt(hex.slice(1), 16);
+  return [(n >> 16) & 255, (n >> 8) & 255, n & 255];
+}
+
+function mix(a: Rgb, b: Rgb, part: number): string {
+  const [r, g, bl] = a.map((value, i) => Math.round(value + ((b[i] as number) - value) * part));
+  return `rgb(${r} ${g} ${bl})`;
+}
+
+/** Relative luminance, 0 black to 1 white. */
+export function luminance(hex: string): number {
+  const [r, g, b] = readShade(hex).map((value) => {
+    const part = value / 255;
+    return part <= 0.04045 ? part / 12.92 : ((part + 0.055) / 1.055) ** 2.4;
+  }) as [number, number, number];
+  return 0.2126 * r + 0.7152 * g + 0.0722 * b;
+}
+
+/** Contrast of two shades, 1 to 21. */
+export function contrast(a: string, b: string): number {
+  const [high, low] = [luminance(a), luminance(b)].sort((x, y) => y - x) as [number, number];
+  return (high + 0.05) / (low + 0.05);
+}
+
+/** Ink or paper, whichever reads better on a shade. */
+export function onShade(hex: string): '#2b1b30' | '#fbfcfa' {
+  return contrast(hex, '#2b1b30') >= contrast(hex, '#fbfcfa') ? '#2b1b30' : '#fbfcfa';
+}
+
+export function shadesOf(hex: string): Shades {
+  const yarn = readShade(hex);
+  const deep = luminance(hex) < 0.12;
+  return {
+    light: mix(yarn, [255, 255, 255], deep ? 0.24 : 0.5),
+    body: mix(yarn, [255, 255, 255], deep ? 0.08 : 0.12),
+    dark: mix(yarn, [24, 12, 20], deep ? 0.34 : 0.24),
+    hollow: mix(yarn, [24, 12, 20], deep ? 0.52 : 0.42),
+  };
+}

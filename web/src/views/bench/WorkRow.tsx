@@ -1,0 +1,59 @@
+import { Link } from 'react-router';
+import { usePreferences, useWorkQuery, type WorkSummary } from '../../api/api.ts';
+import { ButtonLink } from '../../parts/Button.tsx';
+import { ClothStrip } from '../../parts/cloth/ClothStrip.tsx';
+import { useWorkCloth } from '../../parts/useWorkCloth.ts';
+import { nextStep } from './nextStep.ts';
+
+/** One work on the bench: its name, its next row, and its cloth as far as it has come. */
+export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: boolean }) {
+  const { terms, hand } = usePreferences();
+  const { data: work } = useWorkQuery(summary.id);
+  const cloth = useWorkCloth(work);
+  const { progress, size, state, wish } = summary;
+  const left = size ? size.rows - progress.rows : undefined;
+  const place = state === 'wished' ? 'size' : 'work';
+  const action = state === 'wished' ? 'Choose the size' : left === 0 ? 'Look at it' : `Work row ${progress.rows + 1}`;
+  return (
+    <li className="grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 gap-y-3 border-b border-rule py-4 lg:grid-cols-[300px_minmax(0,1fr)_176px]">
+      <div className="min-w-0">
+        <h3 className="line-clamp-2 text-[20px]">
+          <Link to={`/works/${summary.id}/${place}`} className="no-underline hover:underline">
+            {wish.title}
+          </Link>
+        </h3>
+        <p className="mt-1 text-[15px] text-soft">{work && cloth ? nextStep(work, cloth, terms) : '…'}</p>
+      </div>
+      <div className="order-last col-span-2 min-w-0 lg:order-none lg:col-span-1">
+        {cloth ? (
+          <ClothStrip
+            fabric={cloth.fabric}
+            shades={cloth.shades}
+            hand={hand}
+            proportion={cloth.proportion}
+            rowsWorked={progress.rows}
+            height={84}
+            label={`${wish.title}: ${progress.rows} of ${cloth.fabric.courses} rows worked`}
+          />
+        ) : (
+          <div className="h-[84px]" />
+        )}
+      </div>
+      <div className="flex flex-col items-end gap-1.5">
+        {size && left !== undefined ? (
+          <p className="text-[15px] text-soft">
+            <span className="count text-[22px] text-ink">{left}</span> {left === 1 ? 'row' : 'rows'} left of{' '}
+            <span className="count text-[15px] font-medium">{size.rows}</span>
+          </p>
+        ) : null}
+        <ButtonLink
+          to={`/works/${summary.id}/${place}`}
+          kind={isNext ? 'next' : 'plain'}
+          className="w-full whitespace-nowrap"
+        >
+          {action}
+        </ButtonLink>
+      </div>
+    </li>
+  );
+}

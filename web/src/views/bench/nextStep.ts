@@ -1,0 +1,23 @@
+import { type Terms, type WorkedCourse, workCourse } from '@puntada/core';
+import type { Work } from '../../api/api.ts';
+import { runLabel } from '../../parts/runWords.ts';
+import type { WorkCloth } from '../../parts/useWorkCloth.ts';
+
+/** What is to be done next in a work, in one line. */
+export function nextStep(work: Work, cloth: WorkCloth, terms: Terms): string {
+  const { fabric, bound, foundation } = cloth;
+  if (work.state === 'wished') {
+    return work.wish.choice ? `Chain ${fabric.stitches + foundation.beyond} to begin.` : 'Choose its size on the mat.';
+  }
+  const { rows } = work.progress;
+  if (rows >= fabric.courses) return work.state === 'finished' ? 'Finished.' : 'All rows worked: weave in the ends.';
+  const course = workCourse(fabric, bound, foundation, rows);
+  return `Row ${course.number}, ${course.side}: ${runsLine(course, terms)}`;
+}
+
+const shown = 3;
+
+function runsLine(course: WorkedCourse, terms: Terms): string {
+  const words = course.runs.slice(0, shown).map((run) => runLabel(run, terms));
+  return course.runs.length > shown ? `${words.join(', ')} …` : words.join(', ');
+}

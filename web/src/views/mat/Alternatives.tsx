@@ -1,0 +1,103 @@
+import { ballsText, differenceText, type LengthUnit, metresText, type SizeChoice, sizeText } from '@puntada/core';
+import type { PieceFigures } from '../../worker/planner.worker.ts';
+import { sizeKey } from '../../worker/useFigures.ts';
+
+interface Props {
+  readonly choices: readonly SizeChoice[];
+  readonly figures: ReadonlyMap<string, PieceFigures>;
+  readonly chosen: { readonly stitches: number; readonly rows: number };
+  readonly units: LengthUnit;
+  readonly onChoose: (choice: SizeChoice) => void;
+}
+
+/** The best sizes near the wish, with what each costs. */
+export function Alternatives({ choices, figures, chosen, units, onChoose }: Props) {
+  const letters = [...figures.values()][0]?.yarn.map((need) => need.letter) ?? [];
+  const hasBalls = [...figures.values()].some((each) => each.yarn.some((need) => need.balls));
+  const typical = choices.some((choice) => choice.width.width.source === 'typical');
+  const yarnUnit = units === 'cm' ? 'm' : 'yd';
+  const heads = [
+    'Chains',
+    'Rows',
+    `Finished, ${units}`,
+    // A range less a wish is a range again: in the ticket there is room for it, here there is not.
+    ...(typical ? [] : ['Off the wish']),
+    ...letters.map((letter) => `${letter}, ${yarnUnit}`),
+    ...(hasBalls ? ['Balls'] : []),
+    'Ends',
+  ];
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse text-[15px]">
+        <caption className="sr-only">Sizes near the wish</caption>
+        <thead>
+          <tr className="text-[14px] text-soft">
+            <th scope="col" className="min-w-[200px] py-2 pl-3 text-left font-normal">
+              {typical ? 'Also possible (typical figures)' : 'Also possible'}
+            </th>
+            {heads.map((head) => (
+              <th key={head} scope="col" className="px-2 py-2 text-right font-normal whitespace-nowrap">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {choices.map((choice) => {
+            const { width, height, reasons } = choice;
+            const size = { stitches: width.stitches, rows: height.rows };
+            const own = figures.get(sizeKey(size));
+            const here = size.stitches === chosen.stitches && size.rows === chosen.rows;
+            const off = (offer: { difference: number }, estimate: SizeChoice['width']['width']) =>
+              differenceText(estimate, offer.difference, units).replace(` ${units}`, '').replace(' typical', '');
+            return (
+              <tr key={sizeKey(size)} className={`border-t border-rule ${here ? 'bg-sheet' : ''}`}>
+                <th
+                  scope="row"
+                  className={`p-0 text-left font-normal ${here ? 'border-l-4 border-ink' : 'border-l-4 border-transparent'}`}
+                >
+                  <button
+                    type="button"
+                    onClick={() => onChoose(choice)}
+                    aria-pressed={here}
+                    className={`min-h-11 w-full px-2 text-left hover:underline ${here ? 'font-semibold' : ''}`}
+                  >
+                    {reasons.slice(0, 2).join('; ')}
+                  </button>
+                </th>
+                <Cell>{width.chains}</Cell>
+                <Cell>{height.rows}</Cell>
+                <Cell>
+                  {sizeText(width.width, height.height, units).replace(` ${units}`, '').replace(' typical', '')}
+                </Cell>
+                {typical ? null : (
+                  <Cell>
+                    {off(width, width.width)} / {off(height, height.height)}
+                  </Cell>
+                )}
+                {letters.map((letter, i) => {
+                  const need = own?.yarn[i];
+                  return (
+                    <Cell key={letter}>{need ? metresText(need.metres, units).replace(/ (m|yd).*/, '') : '…'}</Cell>
+                  );
+                })}
+                {hasBalls ? (
+                  <Cell>
+                    {own?.yarn
+                      .map((need) => (need.balls ? ballsText(need.balls).replace(/ ball.*/, '') : '–'))
+                      .join(' + ')}
+                  </Cell>
+                ) : null}
+                <Cell>{own ? own.ends : '…'}</Cell>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Cell({ children }: { children: React.ReactNode }) {
+  return <td className="count px-2 text-right text-[14px] font-medium whitespace-nowrap">{children}</td>;
+}

@@ -1,0 +1,303 @@
+import {
+  type HeightOffer,
+  type LengthUnit,
+  layPiece,
+  lengthNumber,
+  lengthText,
+  type Prepared,
+  type Sizes,
+  type WidthOffer,
+} from '@puntada/core';
+import { type KeyboardEvent, type PointerEvent, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
+import { usePreferences } from '../../api/api.ts';
+import { clothPicture } from '../../parts/cloth/paintCloth.ts';
+import { useBox } from '../../parts/useWidth.ts';
+import { type MatGeometry, matGeometry, nearestNotch, stepNotch } from './matGeometry.ts';
+import { paintClothOnMat, paintMat } from './paintMat.ts';
+import { Tape, tapeThickness } from './Tape.tsx';
+
+interface Props {
+  readonly prepared: Prepared;
+  readonly sizes: Sizes;
+  readonly width: WidthOffer;
+  readonly height: HeightOffer;
+  readonly units: LengthUnit;
+  readonly onWidth: (offer: WidthOffer) => void;
+  readonly onHeight: (offer: HeightOffer) => void;
+}
+
+/** The cloth on the cutting mat: drag an edge or press arrow keys, and it goes from notch to notch. */
+export function Mat(props: Props) {
+  const { prepared, sizes, width, height, units, onWidth, onHeight } = props;
+  const box = useBox<HTMLDivElement>();
+  const widths = sizes.across.offers;
+  const heights = sizes.up.offers;
+  const wish = wishedSize(prepared, width, height);
+  const mat = useMemo(
+    () => matGeometry(box.width - tapeThickness.left, box.height - tapeThickness.top, widths, heights, wish),
+    [box.width, box.height, widths, heights, wish],
+  );
+  const typical = prepared.gauge.source === 'typical';
+  const notchesAcross = widths.map((offer) => ({
+    key: offer.stitches,
+    at: mat.originX + offer.width.mid * mat.scale,
+    label: typical ? String(offer.stitches) : lengthNumber(offer.width.mid, units),
+    long: offer.alike,
+    chosen: offer.stitches === width.stitches,
+  }));
+  const notchesUp = heights.map((offer) => ({
+    key: offer.rows,
+    at: mat.originY - offer.height.mid * mat.scale,
+    label: typical ? String(offer.rows) : lengthNumber(offer.height.mid, units),
+    long: offer.asBegun,
+    chosen: offer.rows === height.rows,
+  }));
+  const step = (event: KeyboardEvent) => {
+    const across = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
+    const up = { ArrowDown: -1, ArrowUp: 1 }[event.key];
+    const toWidth = across && stepNotch(widths, (offer) => offer.stitches === width.stitches, across);
+    const toHeight = up && stepNotch(heights, (offer) => offer.rows === height.rows, up);
+    if (toWidth) onWidth(toWidth);
+    if (toHeight) onHeight(toHeight);
+    if (toWidth || toHeight) event.preventDefault();
+  };
+  return (
+    // biome-ignore lint/a11y/useSemanticElements: a fieldset would not be a stage
+    <div
+      ref={box.ref}
+      role="group"
+      aria-label="Cutting mat"
+      onKeyDown={step}
+      className="relative h-[clamp(360px,52dvh,640px)] w-full overflow-hidden rounded-md bg-mat"
+    >
+      {mat.width > 0 ? (
+        <>
+          <div
+            className="absolute top-0 left-0 bg-tape text-[12px] leading-none text-soft"
+            style={{ width: tapeThickness.left, height: tapeThickness.top }}
+          >
+            <span className="absolute top-4 right-1.5">{typical ? 'stitches' : units}</span>
+            {typical ? <span className="absolute bottom-1 left-1.5">rows</span> : null}
+          </div>
+          <div className="absolute top-0" style={{ left: tapeThickness.left }}>
+            <Tape
+              along="top"
+              length={mat.width}
+              notches={notchesAcross}
+              onChoose={(key) => choose(widths, (o) => o.stitches === key, onWidth)}
+            />
+          </div>
+          <div className="absolute left-0" style={{ top: tapeThickness.top }}>
+            <Tape
+              along="left"
+              length={mat.height}
+              notches={notchesUp}
+              onChoose={(key) => choose(heights, (o) => o.rows === key, onHeight)}
+            />
+          </div>
+          <div
+            className="absolute"
+            style={{ left: tapeThickness.left, top: tapeThickness.top, width: mat.width, height: mat.height }}
+          >
+            <Ground mat={mat} units={units} />
+            <Cloth {...props} mat={mat} wish={wish} />
+            <WishLabel mat={mat} prepared={prepared} width={width} height={height} units={units} />
+            <Edge
+              label="Width"
+              text={`${width.stitches} stitches, ${lengthText(width.width, units)}`}
+              orientation="horizontal"
+              index={widths.findIndex((offer) => offer.stitches === width.stitches)}
+              count={widths.length}
+              x={mat.originX + width.width.mid * mat.scale}
+              y={mat.originY - (height.height.mid * mat.scale) / 2}
+              onDrag={(x) => {
+                const near = nearestNotch(widths, (offer) => offer.width.mid, (x - mat.originX) / mat.scale);
+                if (near && near.stitches !== width.stitches) onWidth(near);
+              }}
+            />
+            <Edge
+              label="Height"
+              text={`${height.rows} rows, ${lengthText(height.height, units)}`}
+              orientation="vertical"
+              index={heights.findIndex((offer) => offer.rows === height.rows)}
+              count={heights.length}
+              x={mat.originX + (width.width.mid * mat.scale) / 2}
+              y={mat.originY - height.height.mid * mat.scale}
+              onDrag={(_x, y) => {
+                const near = nearestNotch(heights, (offer) => offer.height.mid, (mat.originY - y) / mat.scale);
+                if (near && near.rows !== height.rows) onHeight(near);
+              }}
+            />
+          </div>
+        </>
+      ) : null}
+    </div>
+  );
+}
+
+function choose<T>(offers: readonly T[], isIt: (offer: T) => boolean, take: (offer: T) => void): void {
+  const found = offers.find(isIt);
+  if (found) take(found);
+}
+
+/** The wish in mm, or the chosen size where the wish is a count; the same object while nothing changes. */
+function wishedSize(prepared: Prepared, width: WidthOffer, height: HeightOffer): { width: number; height: number } {
+  const across = prepared.width.by === 'length' ? prepared.width.mm : 0;
+  const up = prepared.height.by === 'length' ? prepared.height.mm : 0;
+  const key = `${across || width.width.mid} ${up || height.height.mid}`;
+  const known = wishes.get(key);
+  if (known) return known;
+  const made = { width: across || width.width.mid, height: up || height.height.mid };
+  if (wishes.size > 50) wishes.clear();
+  wishes.set(key, made);
+  return made;
+}
+const wishes = new Map<string, { width: number; height: number }>();
+
+function sizeCanvas(canvas: HTMLCanvasElement, mat: MatGeometry, dpr: number): void {
+  const [width, height] = [Math.round(mat.width * dpr), Math.round(mat.height * dpr)];
+  if (canvas.width !== width) canvas.width = width;
+  if (canvas.height !== height) canvas.height = height;
+}
+
+function Ground({ mat, units }: { mat: MatGeometry; units: LengthUnit }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useLayoutEffect(() => {
+    const ctx = canvas.current?.getContext('2d');
+    if (!canvas.current || !ctx) return;
+    const dpr = window.devicePixelRatio || 1;
+    sizeCanvas(canvas.current, mat, dpr);
+    paintMat(ctx, mat, units, dpr);
+  }, [mat, units]);
+  return (
+    <canvas ref={canvas} aria-hidden className="absolute inset-0" style={{ width: mat.width, height: mat.height }} />
+  );
+}
+
+/** The picture of the largest cloth on offer; every smaller one is a part of it. Centred cloths are cut anew. */
+function usePicture(props: Props & { mat: MatGeometry }) {
+  const { prepared, sizes, mat, width } = props;
+  const { hand } = usePreferences();
+  const { bound, foundation, wish, gauge, yarns } = prepared;
+  const shades = yarns.map((yarn) => yarn.shade).join();
+  const most = Math.max(...sizes.across.offers.map((offer) => offer.stitches), width.stitches);
+  const stitches = wish.edges === 'centred' ? width.stitches : most;
+  const courses = Math.max(...sizes.up.offers.map((offer) => offer.rows), props.height.rows);
+  const cell = (mm: number) => Math.max(1, Math.ceil(mm * mat.scale * (window.devicePixelRatio || 1)));
+  const cellWidth = cell(gauge.stitchWidth.mid);
+  const cellHeight = cell(gauge.rowHeight.mid);
+  const picture = useMemo(() => {
+    const fabric = layPiece({ bound, foundation, edges: wish.edges, stitches, courses });
+    return clothPicture(fabric, { shades: shades.split(','), hand, cellWidth, cellHeight });
+  }, [bound, foundation, wish.edges, stitches, courses, shades, hand, cellWidth, cellHeight]);
+  return { picture, stitches, courses, cellWidth, cellHeight, hand };
+}
+
+function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height: number } }) {
+  const { mat, width, height, prepared } = props;
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const drawn = usePicture(props);
+  useEffect(() => {
+    const ctx = canvas.current?.getContext('2d');
+    if (!canvas.current || !ctx) return;
+    const dpr = window.devicePixelRatio || 1;
+    sizeCanvas(canvas.current, mat, dpr);
+    const { picture, cellWidth, cellHeight, hand } = drawn;
+    const crop = {
+      x: hand === 'right' ? (drawn.stitches - width.stitches) * cellWidth : 0,
+      y: (drawn.courses - height.rows) * cellHeight,
+      width: width.stitches * cellWidth,
+      height: height.rows * cellHeight,
+    };
+    const frame = requestAnimationFrame(() =>
+      paintClothOnMat(
+        ctx,
+        mat,
+        {
+          picture,
+          crop,
+          width: width.width.mid,
+          height: height.height.mid,
+          widthRange: [width.width.low, width.width.high],
+          heightRange: [height.height.low, height.height.high],
+          wishWidth: prepared.width.by === 'length' ? prepared.width.mm : undefined,
+          wishHeight: prepared.height.by === 'length' ? prepared.height.mm : undefined,
+        },
+        dpr,
+      ),
+    );
+    return () => cancelAnimationFrame(frame);
+  }, [mat, width, height, prepared, drawn]);
+  return (
+    <canvas ref={canvas} aria-hidden className="absolute inset-0" style={{ width: mat.width, height: mat.height }} />
+  );
+}
+
+/** What the chalk outline is, in words beside it. */
+function WishLabel({
+  mat,
+  prepared,
+  width,
+  height,
+  units,
+}: Pick<Props, 'prepared' | 'width' | 'height' | 'units'> & { mat: MatGeometry }) {
+  const { width: across, height: up } = prepared;
+  if (across.by !== 'length' || up.by !== 'length') return null;
+  const right = Math.max(across.mm, width.width.high) * mat.scale;
+  const top = mat.originY - up.mm * mat.scale;
+  const roomRight = mat.width - mat.originX - right > 120;
+  const place = roomRight
+    ? { left: mat.originX + right + 10, top: Math.max(4, top - 4) }
+    : { left: mat.originX + 4, top: Math.max(2, Math.min(top, mat.originY - height.height.high * mat.scale) - 22) };
+  return (
+    <p className="pointer-events-none absolute rounded-sm bg-mat/80 px-1 text-[14px] text-chalk" style={place}>
+      wish {lengthNumber(across.mm, units)} × {lengthNumber(up.mm, units)} {units}
+    </p>
+  );
+}
+
+interface EdgeProps {
+  readonly label: string;
+  readonly text: string;
+  readonly orientation: 'horizontal' | 'vertical';
+  readonly index: number;
+  readonly count: number;
+  readonly x: number;
+  readonly y: number;
+  readonly onDrag: (x: number, y: number) => void;
+}
+
+/** A free edge of the cloth as a slider of its notches. */
+function Edge({ label, text, orientation, index, count, x, y, onDrag }: EdgeProps) {
+  const across = orientation === 'horizontal';
+  const drag = (event: PointerEvent<HTMLDivElement>) => {
+    if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
+    const parent = event.currentTarget.parentElement?.getBoundingClientRect();
+    if (parent) onDrag(event.clientX - parent.left, event.clientY - parent.top);
+  };
+  return (
+    <div
+      role="slider"
+      tabIndex={0}
+      aria-label={label}
+      aria-orientation={orientation}
+      aria-valuemin={0}
+      aria-valuemax={count - 1}
+      aria-valuenow={index}
+      aria-valuetext={text}
+      onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
+      onPointerMove={drag}
+      className={`absolute flex touch-none items-center justify-center outline-offset-[-4px] focus-visible:outline-white ${across ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
+      style={{
+        left: x - (across ? 22 : 40),
+        top: y - (across ? 40 : 22),
+        width: across ? 44 : 80,
+        height: across ? 80 : 44,
+      }}
+    >
+      <span
+        className={`rounded-full border border-mat bg-white shadow-[0_1px_4px_rgb(0_0_0/0.5)] ${across ? 'h-14 w-[7px]' : 'h-[7px] w-14'}`}
+      />
+    </div>
+  );
+}

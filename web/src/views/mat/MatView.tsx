@@ -1,0 +1,197 @@
+import {
+  chooseSizes,
+  fitSizes,
+  type HeightOffer,
+  type Prepared,
+  prepare,
+  type Sizes,
+  type WidthOffer,
+  type Wish,
+} from '@puntada/core';
+import { useEffect, useMemo } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
+import { Head } from '../../app/Shell.tsx';
+import { Stages } from '../../app/Stages.tsx';
+import { Button, ButtonLink } from '../../parts/Button.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { sizeKey, useFigures } from '../../worker/useFigures.ts';
+import { Alternatives } from './Alternatives.tsx';
+import { Mat } from './Mat.tsx';
+import { Rules } from './Rules.tsx';
+import { Ticket } from './Ticket.tsx';
+import { type SaveState, useDraft } from './useDraft.ts';
+
+/** The fit mat: only the sizes that the pattern allows, and what each comes to. */
+export function MatView() {
+  const { id = '' } = useParams();
+  const { data: work, error } = useWorkQuery(id);
+  if (work) return <MatOfWork key={work.id} work={work} />;
+  return (
+    <>
+      <Head title="Size" />
+      <main id="main" className="p-6">
+        {error ? <Problems problems={problemsOf(error)} /> : <p className="text-soft">Unrolling the mat…</p>}
+      </main>
+    </>
+  );
+}
+
+/** The chosen notches: the wish's choice where it is still on offer, else the nearest. */
+function chosenOffers(wish: Wish, sizes: Sizes): { width: WidthOffer; height: HeightOffer } {
+  const { choice } = wish;
+  return {
+    width: sizes.across.offers.find((offer) => offer.stitches === choice?.stitches) ?? sizes.across.chosen,
+    height: sizes.up.offers.find((offer) => offer.rows === choice?.rows) ?? sizes.up.chosen,
+  };
+}
+
+const savedWords: Readonly<Record<SaveState, string>> = {
+  saved: 'Saved',
+  saving: 'Saving…',
+  unsaved: 'Not saved yet',
+  stale: 'Changed elsewhere',
+};
+
+function MatOfWork({ work }: { work: Work }) {
+  const draft = useDraft(work);
+  const { wish } = draft;
+  const settled = work.state !== 'wished';
+  // The choice alone moves no notch, so it is left out of what the sizes hang on.
+  const rulesKey = JSON.stringify({ ...wish, choice: undefined });
+  const fit = useMemo(() => {
+    const prepared = prepare(JSON.parse(rulesKey) as Wish);
+    return prepared.ok ? { prepared: prepared.value, sizes: fitSizes(prepared.value) } : undefined;
+  }, [rulesKey]);
+  const sizes = fit?.sizes.ok ? fit.sizes.value : undefined;
+  return (
+    <>
+      <Head title={wish.title} under={fit ? patternLine(fit.prepared) : undefined}>
+        <p className="text-[14px] text-soft" aria-live="polite">
+          {savedWords[draft.state]}
+        </p>
+        <Stages work={work} here="size" />
+      </Head>
+      <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-3 pb-8">
+        {draft.problems.length ? (
+          <div className="mb-3 flex flex-wrap items-center gap-3">
+            <Problems problems={draft.problems} />
+            {draft.state === 'stale' ? <Button onClick={draft.takeFresh}>Show the fresh plan</Button> : null}
+          </div>
+        ) : null}
+        {fit && !fit.sizes.ok ? (
+          <div className="grid max-w-[70ch] gap-4 py-4">
+            <Problems problems={fit.sizes.problems} />
+            <ButtonLink to={`/works/${work.id}/wish`}>Change the wish</ButtonLink>
+          </div>
+        ) : null}
+        {fit && sizes ? (
+          <SizeChooser work={work} prepared={fit.prepared} sizes={sizes} wish={wish} draft={draft} settled={settled} />
+        ) : null}
+      </main>
+    </>
+  );
+}
+
+function patternLine(prepared: Prepared): string {
+  const { bound } = prepared;
+  const { b, r } = bound.numbers;
+  const blocks = b !== undefined && r !== undefined ? ` ${b} × ${r}, ${bound.stitch}` : '';
+  return `${bound.pattern.name}${blocks}`;
+}
+
+interface ChooserProps {
+  readonly work: Work;
+  readonly prepared: Prepared;
+  readonly sizes: Sizes;
+  readonly wish: Wish;
+  readonly draft: ReturnType<typeof useDraft>;
+  readonly settled: boolean;
+}
+
+function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserProps) {
+  const navigate = useNavigate();
+  const { units } = usePreferences();
+  const [begin, beginning] = useBeginWorkMutation();
+  const { width, height } = chosenOffers(wish, sizes);
+  const chosen = { stitches: width.stitches, rows: height.rows };
+  const choices = useMemo(() => chooseSizes(prepared, sizes), [prepared, sizes]);
+  const wanted = [chosen, ...choices.map((choice) => ({ stitches: choice.width.stitches, rows: choice.height.rows }))];
+  const figures = useFigures(wish, wanted);
+  const choose = (part: Partial<typeof chosen>) => {
+    if (!settled) draft.change({ choice: { ...chosen, ...part } });
+  };
+  const start = async () => {
+    draft.handOver();
+    const answer = await begin({ id: work.id, revision: draft.revision, wish: { ...wish, choice: chosen } });
+    if (answer.data) navigate(`/works/${work.id}/work`);
+  };
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      const target = event.target as HTMLElement | null;
+      if (event.key !== 'Enter' || settled || target?.closest('button, a, input, select')) return;
+      void start();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  });
+  return (
+    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_344px]">
+      <div className="min-w-0">
+        {settled ? (
+          <p className="pb-3 text-[15px] text-soft">This work is {work.state}; its size is settled.</p>
+        ) : (
+          <Rules wish={wish} bound={prepared.bound} onChange={draft.change} />
+        )}
+        <Mat
+          prepared={prepared}
+          sizes={sizes}
+          width={width}
+          height={height}
+          units={units}
+          onWidth={(offer) => choose({ stitches: offer.stitches })}
+          onHeight={(offer) => choose({ rows: offer.rows })}
+        />
+        <p className="mt-2 text-[14px] text-soft">
+          Drag an edge, or press ← → ↑ ↓ on it. Long notches: both edges alike, ends as it began.
+        </p>
+        <div className="mt-3">
+          <Alternatives
+            choices={choices}
+            figures={figures}
+            chosen={chosen}
+            units={units}
+            onChoose={(choice) => choose({ stitches: choice.width.stitches, rows: choice.height.rows })}
+          />
+        </div>
+      </div>
+      <div className="grid content-start gap-4 pt-1">
+        <Problems problems={sizes.warnings} kind="warning" />
+        <Ticket
+          prepared={prepared}
+          sizes={sizes}
+          width={width}
+          height={height}
+          figures={figures.get(sizeKey(chosen))}
+          units={units}
+        />
+        {settled ? (
+          <ButtonLink to={`/works/${work.id}/work`} kind="next">
+            Go on working
+          </ButtonLink>
+        ) : (
+          <Button
+            kind="next"
+            shortcut="Enter"
+            onClick={start}
+            disabled={beginning.isLoading || draft.state === 'saving'}
+            className="w-full justify-between text-[19px]"
+          >
+            Begin: chain {width.chains}
+          </Button>
+        )}
+        {beginning.error ? <Problems problems={problemsOf(beginning.error)} /> : null}
+      </div>
+    </div>
+  );
+}

@@ -1,0 +1,72 @@
+import type { BoundPattern, EdgeRule, EndRule, Policy, Wish } from '@puntada/core';
+import { Choice } from '../../parts/Choice.tsx';
+
+interface Props {
+  readonly wish: Wish;
+  readonly bound: BoundPattern;
+  readonly onChange: (part: Partial<Wish>) => void;
+}
+
+/** How the edges, the last row and the idle strand are to be. */
+export function Rules({ wish, bound, onChange }: Props) {
+  const cuts = bound.across.works.multiple !== bound.across.alike.multiple;
+  const edges: readonly { value: EdgeRule; words: string }[] = [
+    { value: 'mirrored', words: 'Alike' },
+    { value: 'whole', words: `Whole ${bound.across.word}` },
+    { value: 'centred', words: 'Centred' },
+  ];
+  const endings: readonly { value: EndRule; words: string }[] = [
+    { value: 'as-begun', words: 'As begun' },
+    { value: 'whole', words: `Whole ${bound.up.word}` },
+    { value: 'any', words: 'Any row' },
+  ];
+  const policies: readonly { value: Policy; words: string }[] = [
+    { value: 'as-needed', words: 'Carry as needed' },
+    { value: 'carry-always', words: 'Carry always' },
+    { value: 'cut-always', words: 'Cut' },
+  ];
+  return (
+    <div className="flex flex-wrap gap-x-6 gap-y-2 pb-3">
+      {cuts ? (
+        <Rule label="Side edges">
+          <Choice
+            small
+            label="Side edges"
+            value={wish.edges}
+            options={edges}
+            onChange={(next) => onChange({ edges: next, choice: undefined })}
+          />
+        </Rule>
+      ) : null}
+      <Rule label="Last row">
+        <Choice
+          small
+          label="Last row"
+          value={wish.ending}
+          options={endings}
+          onChange={(next) => onChange({ ending: next, choice: undefined })}
+        />
+      </Rule>
+      <Rule label="Idle strand">
+        <Choice
+          small
+          label="Idle strand"
+          value={wish.policy}
+          options={policies}
+          onChange={(next) => onChange({ policy: next })}
+        />
+      </Rule>
+    </div>
+  );
+}
+
+function Rule({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <div>
+      <p aria-hidden className="mb-0.5 text-[14px] text-soft">
+        {label}
+      </p>
+      {children}
+    </div>
+  );
+}

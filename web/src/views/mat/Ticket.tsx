@@ -1,0 +1,163 @@
+import {
+  ballsText,
+  differenceText,
+  type HeightOffer,
+  type LengthUnit,
+  lengthText,
+  metresText,
+  type Prepared,
+  type Sizes,
+  sourceWords,
+  type WidthOffer,
+  type YarnNeed,
+} from '@puntada/core';
+import { Collapsible } from 'radix-ui';
+import { Figure } from '../../parts/Figure.tsx';
+import { YarnChip, yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
+import type { PieceFigures } from '../../worker/planner.worker.ts';
+
+interface Props {
+  readonly prepared: Prepared;
+  readonly sizes: Sizes;
+  readonly width: WidthOffer;
+  readonly height: HeightOffer;
+  readonly figures: PieceFigures | undefined;
+  readonly units: LengthUnit;
+}
+
+/** Every number of the chosen size, and where it comes from. */
+export function Ticket({ prepared, sizes, width, height, figures, units }: Props) {
+  const first = prepared.yarns[0];
+  const { foundation } = prepared;
+  return (
+    <section aria-label="Ticket of this size" className="grid content-start">
+      <div className="flex items-end gap-3">
+        <p
+          className="font-display text-[84px] leading-[0.8] font-bold tracking-tight tabular-nums"
+          data-testid="chains"
+        >
+          {width.chains}
+        </p>
+        <p className="pb-0.5 leading-tight">
+          <span className="block text-[18px] font-semibold">chains in {first?.letter}</span>
+          <span className="text-[15px] text-soft">
+            {width.stitches} stitches + {foundation.beyond} to turn
+          </span>
+        </p>
+      </div>
+      <Why width={width} height={height} sizes={sizes} />
+      <dl>
+        <Line term="Rows" value={String(height.rows)} note={height.asBegun ? 'ends as it began' : undefined} />
+        <Line
+          term="Width"
+          value={lengthText(width.width, units)}
+          note={wishNote(prepared.width.by, width.width, width.difference, units)}
+        />
+        <Line
+          term="Height"
+          value={lengthText(height.height, units)}
+          note={wishNote(prepared.height.by, height.height, height.difference, units)}
+        />
+      </dl>
+      <ul className="border-b border-rule" aria-busy={!figures}>
+        {prepared.yarns.map((yarn, i) => (
+          <YarnLine
+            key={yarn.letter}
+            yarn={yarn}
+            need={figures?.yarn[i]}
+            stitches={figures?.share[i]}
+            of={width.stitches * height.rows}
+            units={units}
+          />
+        ))}
+      </ul>
+      <dl>
+        <Line term="Ends to weave in" value={figures ? String(figures.ends) : '…'} />
+      </dl>
+      <p className="mt-2 text-[14px] text-soft">
+        Yarn is a forecast until it is weighed: nine times out of ten it lies in this range. Balls are enough 19 times
+        in 20.
+      </p>
+    </section>
+  );
+}
+
+/** How far from the wish, and where the figure comes from. */
+function wishNote(by: string, size: WidthOffer['width'], difference: number, units: LengthUnit): string {
+  if (by !== 'length') return sourceWords[size.source];
+  const from = size.source === 'typical' ? '' : ` · ${sourceWords[size.source]}`;
+  return `${differenceText(size, difference, units).replace(' typical', '')} from the wish${from}`;
+}
+
+/** The arithmetic behind the count, in a line each. */
+function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>) {
+  const { works, alike } = sizes.across.multiples;
+  return (
+    <div className="mt-4 border-l-4 border-verdigris bg-verdigris-pale px-3 py-2 text-[15px] leading-snug">
+      {[...width.why, ...height.why.slice(0, 1)].map((line) => (
+        <p key={line}>{line}</p>
+      ))}
+      <Collapsible.Root>
+        <Collapsible.Trigger className="min-h-8 text-[14px] text-verdigris underline underline-offset-3">
+          Which counts work at all?
+        </Collapsible.Trigger>
+        <Collapsible.Content className="text-[14px]">
+          <p>
+            Can be worked on {works.stitches} stitches ({works.chains} chains).
+          </p>
+          <p>
+            Both edges alike on {alike.stitches} stitches ({alike.chains} chains).
+          </p>
+        </Collapsible.Content>
+      </Collapsible.Root>
+    </div>
+  );
+}
+
+function Line({ term, value, note }: { term: string; value: string; note?: string | undefined }) {
+  return (
+    <div className="flex items-baseline justify-between gap-3 border-b border-rule py-[7px]">
+      <dt className="text-[16px]">{term}</dt>
+      <dd className="text-right leading-tight">
+        <Figure text={value} className="block text-[18px]" />
+        {note ? <span className="text-[14px] text-soft">{note}</span> : null}
+      </dd>
+    </div>
+  );
+}
+
+interface YarnLineProps {
+  readonly yarn: Prepared['yarns'][number];
+  readonly need: YarnNeed | undefined;
+  readonly stitches: number | undefined;
+  readonly of: number;
+  readonly units: LengthUnit;
+}
+
+/** One colour: what it takes, and its share of the cloth as a bar of its own yarn. */
+function YarnLine({ yarn, need, stitches, of, units }: YarnLineProps) {
+  const share = stitches === undefined ? 0 : stitches / of;
+  return (
+    <li className="flex items-start gap-3 border-t border-rule py-2 first:border-t-0">
+      <YarnChip letter={yarn.letter} shade={yarn.shade} size={38} />
+      <div className="min-w-0 flex-1">
+        <p className="flex items-baseline justify-between gap-2">
+          <span className="truncate text-[16px]">{yarn.name}</span>
+          <Figure text={need ? metresText(need.metres, units) : '…'} className="shrink-0 text-[18px]" />
+        </p>
+        <p className="flex justify-between gap-2 text-[14px] text-soft">
+          <span>
+            {stitches ?? '…'} stitches, {Math.round(share * 100)} %
+          </span>
+          <span>{need?.balls ? ballsText(need.balls).replace(' typical', '') : null}</span>
+        </p>
+        <div className="mt-1 h-2 border border-rule bg-sheet">
+          <div
+            className={`${yarnClass(yarn.letter)} h-full`}
+            style={{ ...yarnStyle(yarn.shade), width: `${share * 100}%` }}
+          />
+        </div>
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,131 @@
+import type { LengthUnit } from '@puntada/core';
+import type { MatGeometry } from './matGeometry.ts';
+
+const inch = 25.4;
+
+/** The cutting mat with its grid: 1 cm and 5 cm lines, or inches and 6 inches. Painted once for a size. */
+export function paintMat(ctx: CanvasRenderingContext2D, mat: MatGeometry, units: LengthUnit, dpr: number): void {
+  ctx.fillStyle = '#16382f';
+  ctx.fillRect(0, 0, mat.width * dpr, mat.height * dpr);
+  const small = (units === 'cm' ? 10 : inch) * mat.scale;
+  const every = units === 'cm' ? 5 : 6;
+  // Lines closer than this would be a haze; then only the bold ones are drawn.
+  if (small >= 5) grid(ctx, mat, small, 1, dpr, '#1f463b', 1);
+  grid(ctx, mat, small, every, dpr, '#2f5c50', 1);
+  if (small * every < 40) grid(ctx, mat, small, every * 4, dpr, '#3c6d60', 1);
+}
+
+function grid(
+  ctx: CanvasRenderingContext2D,
+  mat: MatGeometry,
+  small: number,
+  every: number,
+  dpr: number,
+  colour: string,
+  thick: number,
+): void {
+  const step = small * every;
+  ctx.strokeStyle = colour;
+  ctx.lineWidth = thick * dpr;
+  ctx.beginPath();
+  for (let x = mat.originX % step; x < mat.width; x += step) {
+    const at = Math.round(x * dpr) + 0.5;
+    ctx.moveTo(at, 0);
+    ctx.lineTo(at, mat.height * dpr);
+  }
+  for (let y = mat.originY % step; y < mat.height; y += step) {
+    const at = Math.round(y * dpr) + 0.5;
+    ctx.moveTo(0, at);
+    ctx.lineTo(mat.width * dpr, at);
+  }
+  ctx.stroke();
+}
+
+export interface ClothOnMat {
+  readonly picture: OffscreenCanvas | undefined;
+  /** The part of the picture that is the cloth, px. */
+  readonly crop: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+  /** mm */
+  readonly width: number;
+  readonly height: number;
+  /** How far gauge may move the edges, mm; nothing where it is certain. */
+  readonly widthRange: readonly [number, number];
+  readonly heightRange: readonly [number, number];
+  /** mm; undefined where the wish is a count. */
+  readonly wishWidth: number | undefined;
+  readonly wishHeight: number | undefined;
+}
+
+/** Everything that moves while an edge is dragged. */
+export function paintClothOnMat(ctx: CanvasRenderingContext2D, mat: MatGeometry, cloth: ClothOnMat, dpr: number): void {
+  ctx.clearRect(0, 0, mat.width * dpr, mat.height * dpr);
+  const x = mat.originX * dpr;
+  const bottom = mat.originY * dpr;
+  const px = mat.scale * dpr;
+  const width = cloth.width * px;
+  const height = cloth.height * px;
+  ghosts(ctx, cloth, x, bottom, px, dpr);
+  for (const [spread, alpha] of [
+    [10, 0.1],
+    [6, 0.12],
+    [3, 0.16],
+  ] as const) {
+    ctx.fillStyle = `rgb(0 0 0 / ${alpha})`;
+    ctx.fillRect(
+      x - spread * 0.4 * dpr,
+      bottom - height - spread * 0.1 * dpr,
+      width + spread * dpr,
+      height + spread * 0.8 * dpr,
+    );
+  }
+  const { picture, crop } = cloth;
+  if (picture) {
+    ctx.imageSmoothingQuality = 'high';
+    ctx.drawImage(picture, crop.x, crop.y, crop.width, crop.height, x, bottom - height, width, height);
+  }
+  chalk(ctx, cloth, x, bottom, px, dpr);
+}
+
+/** A pale band on each free edge: as far as the gauge leaves it open. */
+function ghosts(
+  ctx: CanvasRenderingContext2D,
+  cloth: ClothOnMat,
+  x: number,
+  bottom: number,
+  px: number,
+  dpr: number,
+): void {
+  const [narrow, wide] = cloth.widthRange;
+  const [low, high] = cloth.heightRange;
+  if (wide - narrow < 0.5 && high - low < 0.5) return;
+  ctx.fillStyle = 'rgb(238 243 234 / 0.13)';
+  ctx.fillRect(x, bottom - high * px, wide * px, high * px);
+  ctx.strokeStyle = 'rgb(238 243 234 / 0.55)';
+  ctx.lineWidth = dpr;
+  ctx.setLineDash([2 * dpr, 4 * dpr]);
+  ctx.strokeRect(x, bottom - high * px, wide * px, high * px);
+  ctx.setLineDash([]);
+}
+
+/** The wish as a chalk outline. */
+function chalk(
+  ctx: CanvasRenderingContext2D,
+  cloth: ClothOnMat,
+  x: number,
+  bottom: number,
+  px: number,
+  dpr: number,
+): void {
+  const { wishWidth, wishHeight } = cloth;
+  if (wishWidth === undefined && wishHeight === undefined) return;
+  const width = (wishWidth ?? cloth.width) * px;
+  const height = (wishHeight ?? cloth.height) * px;
+  ctx.setLineDash([7 * dpr, 5 * dpr]);
+  ctx.lineWidth = 3.5 * dpr;
+  ctx.strokeStyle = 'rgb(22 56 47 / 0.6)';
+  ctx.strokeRect(x, bottom - height, width, height);
+  ctx.lineWidth = 1.6 * dpr;
+  ctx.strokeStyle = '#f6faf2';
+  ctx.strokeRect(x, bottom - height, width, height);
+  ctx.setLineDash([]);
+}

@@ -1,0 +1,73 @@
+import type { Problem, Wish } from '@puntada/core';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { problemsOf, useChangeWorkMutation, type Work } from '../../api/api.ts';
+
+export type SaveState = 'saved' | 'saving' | 'unsaved' | 'stale';
+
+interface Draft {
+  readonly wish: Wish;
+  readonly change: (part: Partial<Wish>) => void;
+  readonly state: SaveState;
+  readonly problems: readonly Problem[];
+  /** The revision that the next change is made on. */
+  readonly revision: number;
+  /** Leaves what is not yet sent to a request that carries the whole wish itself. */
+  readonly handOver: () => void;
+  /** Drops what is unsaved here and shows what the server has. */
+  readonly takeFresh: () => void;
+}
+
+const wait = 400;
+
+/** A wish while its size is being chosen: shown at once, saved a moment later, never over a change made elsewhere. */
+export function useDraft(work: Work): Draft {
+  const [wish, setWish] = useState(work.wish);
+  const [state, setState] = useState<SaveState>('saved');
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [save] = useChangeWorkMutation();
+  const revision = useRef(work.revision);
+  const latest = useRef(work.wish);
+  const running = useRef(false);
+  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
+  const id = work.id;
+
+  const flush = useCallback(async () => {
+    if (running.current) return;
+    running.current = true;
+    setState('saving');
+    const sent = latest.current;
+    const answer = await save({ id, revision: revision.current, wish: sent });
+    running.current = false;
+    if (answer.data) {
+      revision.current = answer.data.revision;
+      setProblems([]);
+      if (latest.current === sent) setState('saved');
+      else void flush();
+      return;
+    }
+    const stale = (answer.error as { status?: number } | undefined)?.status === 409;
+    setProblems(problemsOf(answer.error));
+    setState(stale ? 'stale' : 'unsaved');
+  }, [id, save]);
+
+  const change = useCallback(
+    (part: Partial<Wish>) => {
+      latest.current = { ...latest.current, ...part };
+      setWish(latest.current);
+      setState((before) => (before === 'stale' ? before : 'unsaved'));
+      clearTimeout(timer.current);
+      timer.current = setTimeout(() => void flush(), wait);
+    },
+    [flush],
+  );
+
+  useEffect(() => () => clearTimeout(timer.current), []);
+
+  const takeFresh = useCallback(() => {
+    location.reload();
+  }, []);
+
+  const handOver = useCallback(() => clearTimeout(timer.current), []);
+
+  return { wish, change, handOver, state, problems, revision: revision.current, takeFresh };
+}

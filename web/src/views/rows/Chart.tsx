@@ -1,0 +1,82 @@
+import type { Hand } from '@puntada/core';
+import { type MouseEvent, useCallback, useEffect, useRef } from 'react';
+import { useBox } from '../../parts/useWidth.ts';
+import type { WorkCloth } from '../../parts/useWorkCloth.ts';
+import { chartSize, footer, gutter, paintChart, rowAt } from './paintChart.ts';
+
+interface Props {
+  readonly cloth: WorkCloth;
+  readonly hand: Hand;
+  readonly selected: number;
+  readonly inHand: number | undefined;
+  readonly onSelect: (row: number) => void;
+  /** px of a cell, or undefined to fit the width. */
+  readonly zoom: number | undefined;
+  readonly onCell: (cell: number) => void;
+}
+
+/** The chart on a canvas that holds only what is in sight, so that a blanket scrolls as quickly as a cloth. */
+export function Chart({ cloth, hand, selected, inHand, onSelect, zoom, onCell }: Props) {
+  const { fabric, shades, bound } = cloth;
+  const box = useBox<HTMLDivElement>();
+  const canvas = useRef<HTMLCanvasElement>(null);
+  const fitting = Math.floor((box.width - 2 * gutter) / fabric.stitches);
+  const cell = zoom ?? Math.max(11, Math.min(26, fitting));
+  useEffect(() => {
+    if (box.width) onCell(cell);
+  }, [box.width, cell, onCell]);
+  const size = chartSize(fabric, cell);
+
+  const paint = useCallback(() => {
+    const [element, frame] = [canvas.current, box.ref.current];
+    const ctx = element?.getContext('2d');
+    if (!element || !frame || !ctx || !box.width) return;
+    const dpr = window.devicePixelRatio || 1;
+    const [width, height] = [Math.round(box.width * dpr), Math.round(box.height * dpr)];
+    if (element.width !== width) element.width = width;
+    if (element.height !== height) element.height = height;
+    const view = { left: frame.scrollLeft, top: frame.scrollTop, width: box.width, height: box.height };
+    const look = { shades, letters: bound.pattern.colours, hand, cell, selected, inHand };
+    paintChart(ctx, fabric, look, view, dpr);
+  }, [box.ref, box.width, box.height, fabric, shades, bound, hand, cell, selected, inHand]);
+
+  useEffect(() => {
+    paint();
+    // The mono font may come after the first painting.
+    void document.fonts.ready.then(paint);
+  }, [paint]);
+
+  useEffect(() => {
+    const frame = box.ref.current;
+    if (!frame || !box.height) return;
+    const y = (fabric.courses - selected) * cell;
+    if (y < frame.scrollTop + cell || y > frame.scrollTop + box.height - 3 * cell - footer) {
+      frame.scrollTop = y - box.height / 2;
+    }
+  }, [selected, cell, fabric, box.ref, box.height]);
+
+  const pick = (event: MouseEvent<HTMLDivElement>) => {
+    const frame = box.ref.current;
+    if (!frame) return;
+    const row = rowAt(fabric, cell, event.clientY - frame.getBoundingClientRect().top + frame.scrollTop);
+    if (row !== undefined) onSelect(row);
+  };
+
+  return (
+    <div className="relative h-full min-h-0 rounded-md border border-rule">
+      {/* biome-ignore lint/a11y/useKeyWithClickEvents: the list beside it carries the keyboard */}
+      {/* biome-ignore lint/a11y/noStaticElementInteractions: the list beside it says the same in words */}
+      <div ref={box.ref} onScroll={paint} onClick={pick} className="h-full overflow-auto" data-testid="chart">
+        <div style={{ width: Math.max(size.width, 1), height: size.height }}>
+          <canvas
+            ref={canvas}
+            role="img"
+            aria-label={`Chart of ${fabric.courses} rows by ${fabric.stitches} stitches, row ${selected} selected`}
+            className="sticky top-0 left-0 block"
+            style={{ width: box.width, height: box.height }}
+          />
+        </div>
+      </div>
+    </div>
+  );
+}

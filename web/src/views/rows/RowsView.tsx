@@ -1,0 +1,133 @@
+import { chartOf, StrandBook, techniqueOf, type WriteRequest } from '@puntada/core';
+import { ZoomIn, ZoomOut } from 'lucide-react';
+import { type ReactNode, useMemo, useState } from 'react';
+import { useParams } from 'react-router';
+import { problemsOf, usePreferences, useSetPreferencesMutation, useWorkQuery, type Work } from '../../api/api.ts';
+import { Head } from '../../app/Shell.tsx';
+import { Stages } from '../../app/Stages.tsx';
+import { Choice } from '../../parts/Choice.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
+import { YarnChip } from '../../parts/YarnChip.tsx';
+import { Chart } from './Chart.tsx';
+import { WrittenRows } from './WrittenRows.tsx';
+
+/** Chart and written rows side by side, one selection. */
+export function RowsView() {
+  const { id = '' } = useParams();
+  const { data: work, error } = useWorkQuery(id);
+  const cloth = useWorkCloth(work);
+  if (work && cloth) return <Rows key={work.id} work={work} cloth={cloth} />;
+  return (
+    <>
+      <Head title="Rows">{work ? <Stages work={work} here="rows" /> : null}</Head>
+      <main id="main" className="p-6">
+        {error ? (
+          <Problems problems={problemsOf(error)} />
+        ) : (
+          <p className="text-soft">{work ? 'No size of this wish can be laid yet.' : 'Writing the rows…'}</p>
+        )}
+      </main>
+    </>
+  );
+}
+
+function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
+  const preferences = usePreferences();
+  const [setPreferences] = useSetPreferencesMutation();
+  const { terms, hand } = preferences;
+  const { fabric, bound, foundation } = cloth;
+  const begun = work.state !== 'wished';
+  const inHand = begun && work.progress.rows < fabric.courses ? work.progress.rows + 1 : undefined;
+  const [selected, setSelected] = useState(inHand ?? 1);
+  const [zoom, setZoom] = useState<number>();
+  const [cell, setCell] = useState(16);
+  const zoomBy = (by: number) => setZoom(Math.max(smallestCell, Math.min(largestCell, Math.round(cell * by))));
+  const request = useMemo((): WriteRequest | undefined => {
+    const technique = techniqueOf(bound.pattern);
+    if (!technique.ok) return undefined;
+    const strands = new StrandBook(chartOf(fabric), cloth.moves, bound);
+    return { fabric, bound, technique: technique.value, foundation, strands, terms, hand };
+  }, [fabric, bound, foundation, cloth.moves, terms, hand]);
+  return (
+    <div className="flex h-dvh min-h-[560px] flex-col">
+      <Head
+        title={work.wish.title}
+        under={`${fabric.stitches + foundation.beyond} chains, ${fabric.stitches} stitches, ${fabric.courses} rows`}
+      >
+        <Stages work={work} here="rows" />
+      </Head>
+      <main id="main" className="mx-auto flex min-h-0 w-full max-w-[1440px] flex-1 flex-col px-6 pt-3 pb-5">
+        <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pb-3">
+          <Choice
+            small
+            label="Terms"
+            value={terms}
+            options={[
+              { value: 'US', words: 'US terms' },
+              { value: 'UK', words: 'UK terms' },
+            ]}
+            onChange={(next) => void setPreferences({ ...preferences, terms: next })}
+          />
+          <Choice
+            small
+            label="Hook in the"
+            value={hand}
+            options={[
+              { value: 'right', words: 'Right hand' },
+              { value: 'left', words: 'Left hand' },
+            ]}
+            onChange={(next) => void setPreferences({ ...preferences, hand: next })}
+          />
+          <ul className="flex gap-5">
+            {work.wish.yarns.map((yarn) => (
+              <li key={yarn.letter} className="flex items-center gap-2 text-[15px]">
+                <YarnChip letter={yarn.letter} shade={yarn.shade} size={26} />
+                {yarn.name}
+              </li>
+            ))}
+          </ul>
+          <p className="text-[14px] text-soft">Seen from the right side; a number stands where its row begins.</p>
+          <div className="ml-auto flex">
+            <ZoomButton label="Smaller cells" onClick={() => zoomBy(1 / 1.3)}>
+              <ZoomOut aria-hidden className="size-5" />
+            </ZoomButton>
+            <ZoomButton label="Larger cells" onClick={() => zoomBy(1.3)}>
+              <ZoomIn aria-hidden className="size-5" />
+            </ZoomButton>
+          </div>
+        </div>
+        <div className="grid min-h-0 flex-1 grid-rows-[minmax(260px,1fr)_minmax(260px,1fr)] gap-4 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] lg:grid-rows-1">
+          <Chart
+            cloth={cloth}
+            hand={hand}
+            selected={selected}
+            inHand={inHand}
+            onSelect={setSelected}
+            zoom={zoom}
+            onCell={setCell}
+          />
+          {request ? (
+            <WrittenRows request={request} selected={selected} inHand={inHand} onSelect={setSelected} />
+          ) : null}
+        </div>
+      </main>
+    </div>
+  );
+}
+
+const smallestCell = 4;
+const largestCell = 44;
+
+function ZoomButton({ label, onClick, children }: { label: string; onClick: () => void; children: ReactNode }) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      onClick={onClick}
+      className="-ml-px flex size-11 items-center justify-center border border-edge bg-white first:rounded-l-md last:rounded-r-md hover:bg-sheet"
+    >
+      {children}
+    </button>
+  );
+}

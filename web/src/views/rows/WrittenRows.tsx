@@ -1,0 +1,106 @@
+import { type WriteRequest, writeRow } from '@puntada/core';
+import { useVirtualizer } from '@tanstack/react-virtual';
+import { type KeyboardEvent, useEffect, useRef } from 'react';
+
+interface Props {
+  readonly request: WriteRequest;
+  readonly selected: number;
+  readonly inHand: number | undefined;
+  readonly onSelect: (row: number) => void;
+}
+
+/** Every row in words. Only the rows in sight are written. */
+export function WrittenRows({ request, selected, inHand, onSelect }: Props) {
+  const frame = useRef<HTMLDivElement>(null);
+  const count = request.fabric.courses;
+  const list = useVirtualizer({
+    count,
+    getScrollElement: () => frame.current,
+    estimateSize: () => 132,
+    overscan: 4,
+  });
+  useEffect(() => {
+    list.scrollToIndex(selected - 1, { align: 'auto' });
+  }, [selected, list]);
+  const step = (event: KeyboardEvent) => {
+    const by = { ArrowUp: -1, ArrowDown: 1, PageUp: -10, PageDown: 10, Home: -count, End: count }[event.key];
+    if (by === undefined) return;
+    event.preventDefault();
+    onSelect(Math.max(1, Math.min(count, selected + by)));
+  };
+  return (
+    <div
+      ref={frame}
+      role="listbox"
+      aria-label="Rows in words"
+      aria-activedescendant={`row-${selected}`}
+      tabIndex={0}
+      onKeyDown={step}
+      className="h-full overflow-auto rounded-md border border-rule"
+    >
+      <div className="relative" style={{ height: list.getTotalSize() }}>
+        {list.getVirtualItems().map((item) => (
+          <div
+            key={item.key}
+            ref={list.measureElement}
+            data-index={item.index}
+            className="absolute top-0 left-0 w-full"
+            style={{ transform: `translateY(${item.start}px)` }}
+          >
+            <Row
+              request={request}
+              number={item.index + 1}
+              selected={item.index + 1 === selected}
+              inHand={item.index + 1 === inHand}
+              onSelect={onSelect}
+            />
+          </div>
+        ))}
+      </div>
+    </div>
+  );
+}
+
+interface RowProps {
+  readonly request: WriteRequest;
+  readonly number: number;
+  readonly selected: boolean;
+  readonly inHand: boolean;
+  readonly onSelect: (row: number) => void;
+}
+
+function Row({ request, number, selected, inHand, onSelect }: RowProps) {
+  const row = writeRow(request, number);
+  return (
+    // biome-ignore lint/a11y/useKeyWithClickEvents: the list as a whole carries the keyboard
+    <div
+      id={`row-${number}`}
+      role="option"
+      tabIndex={-1}
+      aria-selected={selected}
+      onClick={() => onSelect(number)}
+      className={`grid cursor-pointer grid-cols-[62px_minmax(0,1fr)] gap-3 border-b border-rule py-3 pr-4 pl-3 ${selected ? 'border-l-[5px] border-l-ink bg-sheet' : 'border-l-[5px] border-l-transparent hover:bg-sheet/60'}`}
+    >
+      <div className="text-center leading-none">
+        <p className="count text-[26px]">{number}</p>
+        <p className="mt-1.5 text-[13px] text-soft">{row.side}</p>
+        {inHand ? <p className="mt-1.5 text-[13px] font-semibold text-verdigris">in hand</p> : null}
+      </div>
+      <div className="min-w-0 text-[16px] leading-snug">
+        <p className="text-soft">{row.start}</p>
+        <p className="font-mono text-[17px] font-medium">{row.work}</p>
+        {row.change ? <p className="mt-1 text-[15px]">{upper(row.change)}.</p> : null}
+        {row.strands.map((order) => (
+          <p key={order} className="text-[15px]">
+            {upper(order)}.
+          </p>
+        ))}
+        <p className="mt-1 text-[15px] text-soft">At its end: {row.end}.</p>
+      </div>
+    </div>
+  );
+}
+
+function upper(words: string): string {
+  return words.replace(/^./, (letter) => letter.toUpperCase());
+}

@@ -1,0 +1,214 @@
+import { type Fabric, type Hand, runsForward, type StitchKey, stitchKind } from '@puntada/core';
+import { onShade } from '../../parts/cloth/shades.ts';
+
+/** Room for row numbers at either side and for stitch numbers below, px. */
+export const gutter = 44;
+export const footer = 26;
+
+export interface ChartLook {
+  readonly shades: readonly string[];
+  readonly letters: readonly string[];
+  readonly hand: Hand;
+  /** px of a cell */
+  readonly cell: number;
+  /** Rows from 1. */
+  readonly selected: number;
+  /** The first row not yet worked, where the work is begun. */
+  readonly inHand: number | undefined;
+}
+
+export interface Viewport {
+  readonly left: number;
+  readonly top: number;
+  readonly width: number;
+  readonly height: number;
+}
+
+export function chartSize(fabric: Fabric, cell: number): { width: number; height: number } {
+  return { width: fabric.stitches * cell + 2 * gutter, height: fabric.courses * cell + footer };
+}
+
+/** The row (from 1) at a height of the chart, or undefined beside it. */
+export function rowAt(fabric: Fabric, cell: number, y: number): number | undefined {
+  const row = fabric.courses - Math.floor(y / cell);
+  return row >= 1 && row <= fabric.courses ? row : undefined;
+}
+
+type Ctx = CanvasRenderingContext2D;
+
+/** Paints the part of a chart that is in sight, row 1 at the bottom, seen from the right side. */
+export function paintChart(ctx: Ctx, fabric: Fabric, look: ChartLook, view: Viewport, dpr: number): void {
+  ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
+  ctx.fillStyle = '#fbfcfa';
+  ctx.fillRect(0, 0, view.width, view.height);
+  ctx.translate(-view.left, -view.top);
+  const { cell } = look;
+  const firstRow = Math.max(1, fabric.courses - Math.ceil((view.top + view.height) / cell) + 1);
+  const lastRow = Math.min(fabric.courses, fabric.courses - Math.floor(view.top / cell));
+  const firstPlace = Math.max(0, Math.floor((view.left - gutter) / cell));
+  const lastPlace = Math.min(fabric.stitches, Math.ceil((view.left + view.width - gutter) / cell));
+  const kinds = new Set(fabric.kinds.subarray(0, fabric.stitches));
+  for (let row = firstRow; row <= lastRow; row++) {
+    paintRow(ctx, fabric, look, row, firstPlace, lastPlace, kinds.size > 1);
+  }
+  paintLines(ctx, fabric, look, firstRow, lastRow, firstPlace, lastPlace);
+  paintSelected(ctx, fabric, look);
+  for (let row = firstRow; row <= lastRow; row++) paintRowNumber(ctx, fabric, look, row);
+  paintStitchNumbers(ctx, fabric, look, view, firstPlace, lastPlace);
+}
+
+function columnOf(fabric: Fabric, hand: Hand, place: number): number {
+  return hand === 'right' ? fabric.stitches - 1 - place : place;
+}
+
+function topOf(fabric: Fabric, look: ChartLook, row: number): number {
+  return (fabric.courses - row) * look.cell;
+}
+
+function paintRow(
+  ctx: Ctx,
+  fabric: Fabric,
+  look: ChartLook,
+  row: number,
+  from: number,
+  to: number,
+  mixed: boolean,
+): void {
+  const { cell, shades, letters } = look;
+  const base = (row - 1) * fabric.stitches;
+  const y = topOf(fabric, look, row);
+  ctx.textAlign = 'center';
+  ctx.textBaseline = 'middle';
+  for (let place = from; place < to; place++) {
+    const at = base + columnOf(fabric, look.hand, place);
+    const colour = fabric.colours[at] as number;
+    const shade = shades[colour] ?? '#888888';
+    const x = gutter + place * cell;
+    ctx.fillStyle = shade;
+    ctx.fillRect(x, y, cell, cell);
+    if (cell < 12) {
+      if (colour > 0 && cell >= 7) hatch(ctx, x, y, cell, onShade(shade));
+      continue;
+    }
+    ctx.fillStyle = onShade(shade);
+    ctx.strokeStyle = onShade(shade);
+    if (mixed) stitchSign(ctx, stitchKind(fabric.kinds[at] as number).key, x, y, cell);
+    else {
+      ctx.globalAlpha = 0.75;
+      ctx.font = `600 ${Math.round(cell * 0.5)}px "Atkinson Hyperlegible Mono Variable", monospace`;
+      ctx.fillText(letters[colour] ?? '?', x + cell / 2, y + cell / 2 + 0.5);
+      ctx.globalAlpha = 1;
+    }
+  }
+}
+
+/** A stroke across the cell: the texture of a second colour where there is no room for its letter. */
+function hatch(ctx: Ctx, x: number, y: number, cell: number, ink: string): void {
+  ctx.strokeStyle = ink;
+  ctx.globalAlpha = 0.4;
+  ctx.lineWidth = 1;
+  ctx.beginPath();
+  ctx.moveTo(x + 1.5, y + cell - 1.5);
+  ctx.lineTo(x + cell - 1.5, y + 1.5);
+  ctx.stroke();
+  ctx.globalAlpha = 1;
+}
+
+/** The international signs: a cross for single, a T for half double, a T with a bar for double. */
+export function stitchSign(ctx: Ctx, stitch: StitchKey, x: number, y: number, cell: number): void {
+  const [middle, high, low, arm] = [x + cell / 2, y + cell * 0.2, y + cell * 0.8, cell * 0.24];
+  ctx.lineWidth = Math.max(1.2, cell * 0.08);
+  ctx.beginPath();
+  const line = (x1: number, y1: number, x2: number, y2: number) => {
+    ctx.moveTo(x1, y1);
+    ctx.lineTo(x2, y2);
+  };
+  if (stitch === 'hdc-ch2') ctx.ellipse(middle, y + cell / 2, cell * 0.16, cell * 0.28, 0, 0, Math.PI * 2);
+  else if (stitch === 'sc') {
+    line(middle, y + cell * 0.28, middle, y + cell * 0.72);
+    line(middle - arm * 0.9, y + cell / 2, middle + arm * 0.9, y + cell / 2);
+  } else {
+    line(middle, high, middle, low);
+    line(middle - arm, high, middle + arm, high);
+    if (stitch === 'dc') line(middle - arm * 0.8, y + cell * 0.58, middle + arm * 0.8, y + cell * 0.42);
+  }
+  ctx.stroke();
+}
+
+/** Fine lines between cells where there is room, bold ones every ten, counted from where row 1 begins. */
+function paintLines(
+  ctx: Ctx,
+  fabric: Fabric,
+  look: ChartLook,
+  firstRow: number,
+  lastRow: number,
+  from: number,
+  to: number,
+): void {
+  const { cell, hand } = look;
+  const [top, bottom] = [topOf(fabric, look, lastRow), topOf(fabric, look, firstRow) + cell];
+  const [left, right] = [gutter + from * cell, gutter + to * cell];
+  const rule = (bold: boolean) => {
+    ctx.beginPath();
+    for (let place = from; place <= to; place++) {
+      const counted = hand === 'right' ? fabric.stitches - place : place;
+      if ((counted % 10 === 0) !== bold) continue;
+      ctx.moveTo(gutter + place * cell, top);
+      ctx.lineTo(gutter + place * cell, bottom);
+    }
+    for (let row = firstRow - 1; row <= lastRow; row++) {
+      if ((row % 10 === 0) !== bold) continue;
+      ctx.moveTo(left, topOf(fabric, look, row));
+      ctx.lineTo(right, topOf(fabric, look, row));
+    }
+    ctx.strokeStyle = bold ? 'rgb(43 27 48 / 0.75)' : 'rgb(43 27 48 / 0.22)';
+    ctx.lineWidth = bold ? 1.5 : 0.75;
+    ctx.stroke();
+  };
+  if (cell >= 6) rule(false);
+  rule(true);
+}
+
+function paintSelected(ctx: Ctx, fabric: Fabric, look: ChartLook): void {
+  const { cell, selected } = look;
+  const y = topOf(fabric, look, selected);
+  const width = fabric.stitches * cell;
+  ctx.strokeStyle = '#fbfcfa';
+  ctx.lineWidth = 5;
+  ctx.strokeRect(gutter - 2, y - 2, width + 4, cell + 4);
+  ctx.strokeStyle = '#2b1b30';
+  ctx.lineWidth = 3;
+  ctx.strokeRect(gutter - 2, y - 2, width + 4, cell + 4);
+}
+
+/** Each row's number stands where the row begins, with the way it runs. */
+function paintRowNumber(ctx: Ctx, fabric: Fabric, look: ChartLook, row: number): void {
+  const { cell, selected, inHand } = look;
+  const bold = row % 10 === 0 || row === selected || row === inHand;
+  if (cell < 11 && !bold) return;
+  const atRight = runsForward(row - 1) === (look.hand === 'right');
+  const x = atRight ? gutter + fabric.stitches * cell + 6 : gutter - 6;
+  ctx.fillStyle = row === selected ? '#2b1b30' : '#655a69';
+  ctx.textAlign = atRight ? 'left' : 'right';
+  ctx.textBaseline = 'middle';
+  ctx.font = `${bold ? 700 : 450} ${Math.min(15, Math.max(10, cell * 0.62))}px "Atkinson Hyperlegible Mono Variable", monospace`;
+  const way = atRight ? `←${row}` : `${row}→`;
+  ctx.fillText(row === selected ? way : String(row), x, topOf(fabric, look, row) + cell / 2 + 0.5);
+}
+
+/** Stitch numbers, counted from where row 1 begins, along the foot of what is in sight. */
+function paintStitchNumbers(ctx: Ctx, fabric: Fabric, look: ChartLook, view: Viewport, from: number, to: number): void {
+  const { cell } = look;
+  const y = Math.min(fabric.courses * cell + footer, view.top + view.height) - footer;
+  ctx.fillStyle = '#fbfcfa';
+  ctx.fillRect(view.left, y, view.width, footer);
+  ctx.fillStyle = '#655a69';
+  ctx.textAlign = 'center';
+  ctx.textBaseline = 'middle';
+  ctx.font = '500 12px "Atkinson Hyperlegible Mono Variable", monospace';
+  for (let place = from; place < to; place++) {
+    const counted = columnOf(fabric, look.hand, place) + 1;
+    if (counted % 10 && counted !== 1) continue;
+    ctx.fillText(String(counted), gutter + (place + 0.5) * cell, y + footer / 2 + 1);
+  }
+}

@@ -1,0 +1,74 @@
+import { typicalYarns, type WeightClass } from '@puntada/core';
+import { useFormContext } from 'react-hook-form';
+import { contrast } from '../../parts/cloth/shades.ts';
+import { YarnChip } from '../../parts/YarnChip.tsx';
+import { Field, FieldError, Part } from './Field.tsx';
+import type { WishFormValues } from './wishForm.ts';
+
+const weights = [1, 2, 3, 4, 5, 6] as const satisfies readonly WeightClass[];
+
+function verdict(ratio: number): string {
+  if (ratio >= 3) return `Lightness differs ${ratio.toFixed(1)} : 1. The pattern will read well, in grey too.`;
+  if (ratio >= 1.8) return `Lightness differs ${ratio.toFixed(1)} : 1. The pattern will be soft; from far it may blur.`;
+  return `Lightness differs only ${ratio.toFixed(1)} : 1. The pattern will hardly be seen. Take a lighter A or a darker B.`;
+}
+
+/** The yarns: name, shade and letter, and what the label says as far as there is one. */
+export function ColoursPart() {
+  const { watch, register } = useFormContext<WishFormValues>();
+  const { yarns } = watch();
+  const [a, b] = yarns;
+  return (
+    <Part title="Yarns" hint="A is the lighter. Leave the label empty if it is lost.">
+      <div className="grid gap-4">
+        {yarns.map((yarn, i) => (
+          <div key={yarn.letter} className="grid grid-cols-[44px_minmax(0,1fr)] gap-3">
+            <label className="relative mt-[23px] block size-11 cursor-pointer" title={`Shade of ${yarn.letter}`}>
+              <span className="sr-only">Shade of {yarn.letter}</span>
+              <YarnChip letter={yarn.letter} shade={yarn.shade} size={44} />
+              <input
+                type="color"
+                aria-label={`Shade of ${yarn.letter}`}
+                className="absolute inset-0 size-full cursor-pointer opacity-0"
+                {...register(`yarns.${i}.shade`)}
+              />
+            </label>
+            <div className="grid gap-3 sm:grid-cols-[minmax(0,1.3fr)_minmax(0,1.7fr)_minmax(0,1fr)_80px_80px]">
+              <Field name={`yarns.${i}.name`} label={`Name of ${yarn.letter}`} />
+              <Select name={`yarns.${i}.weight`} label="Weight">
+                {weights.map((weight) => (
+                  <option key={weight} value={weight}>
+                    {weight} {typicalYarns[weight].name}
+                  </option>
+                ))}
+              </Select>
+              <Select name={`yarns.${i}.fibre`} label="Fibre">
+                <option value="cotton">cotton</option>
+                <option value="acrylic">acrylic</option>
+                <option value="wool">wool</option>
+              </Select>
+              <Field name={`yarns.${i}.ballMetres`} label="m a ball" inputMode="decimal" className="count" />
+              <Field name={`yarns.${i}.ballGrams`} label="g a ball" inputMode="decimal" className="count" />
+            </div>
+          </div>
+        ))}
+        <FieldError name="yarns" />
+        {a && b ? <p className="text-[15px] text-soft">{verdict(contrast(a.shade, b.shade))}</p> : null}
+      </div>
+    </Part>
+  );
+}
+
+function Select({ name, label, children }: { name: string; label: string; children: React.ReactNode }) {
+  const { register } = useFormContext<WishFormValues>();
+  return (
+    <div className="min-w-0">
+      <label htmlFor={name} className="label">
+        {label}
+      </label>
+      <select id={name} className="field" {...register(name as 'title')}>
+        {children}
+      </select>
+    </div>
+  );
+}

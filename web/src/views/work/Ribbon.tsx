@@ -1,0 +1,118 @@
+import { type Hand, oneStitch, stitchWord, type Terms, type WorkedCourse, type WorkedRun } from '@puntada/core';
+import { runStitches } from '../../parts/runWords.ts';
+import { yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
+
+interface Props {
+  readonly course: WorkedCourse;
+  /** Runs of this row already worked. */
+  readonly done: number;
+  readonly terms: Terms;
+  readonly hand: Hand;
+  readonly shadeOf: (letter: string) => string;
+  readonly idle: readonly string[];
+  readonly onDone: () => void;
+}
+
+const shownBefore = 3;
+const shownAfter = 5;
+
+/** The row in hand as a ribbon of runs, in the direction of the hand; the run in hand is what is read from afar. */
+export function Ribbon({ course, done, terms, hand, shadeOf, idle, onDone }: Props) {
+  const { runs } = course;
+  const current = runs[done];
+  const before = runs.slice(Math.max(0, done - shownBefore), done);
+  const after = runs.slice(done + 1, done + 1 + shownAfter);
+  const hiddenBefore = done - before.length;
+  const hiddenAfter = runs.length - done - 1 - after.length;
+  const flow = hand === 'right' ? 'flex-row-reverse' : 'flex-row';
+  return (
+    <section
+      aria-label={`Row ${course.number}, run ${done + 1} of ${runs.length}`}
+      className={`flex items-stretch gap-2 overflow-hidden ${flow}`}
+    >
+      {hiddenBefore > 0 ? <More count={hiddenBefore} /> : null}
+      {before.map((run) => (
+        <Small key={run.from} run={run} terms={terms} shade={shadeOf(run.colour)} worked />
+      ))}
+      {current ? (
+        <button
+          type="button"
+          onClick={onDone}
+          aria-label={`${currentWords(current, terms)}. Run done`}
+          className={`${yarnClass(current.colour)} flex min-h-[212px] min-w-[min(100%,420px)] flex-1 flex-wrap items-center justify-center gap-x-8 gap-y-1 rounded-md border-4 border-paper px-6 py-3 text-left outline-4 outline-ink -outline-offset-0 m-1`}
+          style={yarnStyle(shadeOf(current.colour))}
+        >
+          <span className="font-display text-[172px] leading-[0.8] font-bold tabular-nums" data-testid="run-count">
+            {current.count}
+          </span>
+          <span className="leading-tight">
+            <span className="block text-[60px] leading-none font-bold">
+              <span className="count">{current.colour}</span>
+            </span>
+            <span className="mt-1 block text-[30px] font-semibold">{kindWords(current, terms)}</span>
+            <span className="mt-1 block text-[24px]">{closeWords(current, terms)}</span>
+          </span>
+        </button>
+      ) : null}
+      {after.map((run) => (
+        <Small key={run.from} run={run} terms={terms} shade={shadeOf(run.colour)} />
+      ))}
+      {hiddenAfter > 0 ? <More count={hiddenAfter} /> : null}
+      <span className="sr-only">{idle.join('; ')}</span>
+    </section>
+  );
+}
+
+function More({ count }: { count: number }) {
+  return <span className="flex items-center px-1 text-[17px] text-soft">+{count}</span>;
+}
+
+/** A run beside the one in hand: worked ones sink, those to come stand ready. */
+function Small({
+  run,
+  terms,
+  shade,
+  worked = false,
+}: {
+  run: WorkedRun;
+  terms: Terms;
+  shade: string;
+  worked?: boolean;
+}) {
+  return (
+    <span
+      className={`${yarnClass(run.colour)} count flex min-w-[64px] flex-col items-center justify-center self-end rounded-sm border border-ink/30 px-2 text-[24px] leading-none ${worked ? 'h-[64px] opacity-60' : 'h-[96px]'}`}
+      style={yarnStyle(shade)}
+    >
+      <span>
+        {run.count}
+        {run.colour}
+      </span>
+      {run.kinds[0] === 'hdc-ch2' ? <span className="mt-1 text-[14px]">{stitchWord('hdc-ch2', terms)}</span> : null}
+    </span>
+  );
+}
+
+function kindWords(run: WorkedRun, terms: Terms): string {
+  return run.kinds.length > 1 ? `${runStitches(run, terms)} by turns` : runStitches(run, terms);
+}
+
+function currentWords(run: WorkedRun, terms: Terms): string {
+  return `${run.count} ${kindWords(run, terms)} in ${run.colour}, ${closeWords(run, terms)}`;
+}
+
+/** The change is announced on the stitch that finishes in the new colour. */
+function closeWords(run: WorkedRun, terms: Terms): string {
+  if (run.changeTo) {
+    return run.count === 1 ? `close it in ${run.changeTo}` : `close the ${ordinal(run.count)} in ${run.changeTo}`;
+  }
+  return run.kinds.length > 1
+    ? `the last one is ${oneStitch(run.kinds[(run.count - 1) % run.kinds.length] ?? 'sc', terms)}`
+    : 'no change';
+}
+
+function ordinal(n: number): string {
+  const teen = n % 100 >= 11 && n % 100 <= 13;
+  const end = teen ? 'th' : ({ 1: 'st', 2: 'nd', 3: 'rd' }[n % 10] ?? 'th');
+  return `${n}${end}`;
+}

@@ -1,0 +1,53 @@
+import { stitchWord, type Terms, type WorkedCourse } from '@puntada/core';
+
+interface Props {
+  readonly course: WorkedCourse;
+  readonly hanging: readonly string[];
+  readonly terms: Terms;
+  readonly last: boolean;
+  readonly turn: number;
+}
+
+/** What there should be at the end of the row in hand. */
+export function RowEnd({ course, hanging, terms, last, turn }: Props) {
+  const kinds = course.byKind.length > 1;
+  return (
+    <aside
+      aria-label={`At the end of row ${course.number}`}
+      className="border-t border-rule px-6 py-3 lg:border-t-0 lg:border-l"
+    >
+      <h2 className="pb-1 text-[17px]">At the end of row {course.number}</h2>
+      <dl className="text-[16px]">
+        <Line term="Stitches" value={String(course.stitches)} big />
+        {kinds ? (
+          <Line
+            term="Of which"
+            value={course.byKind.map(({ kind, count }) => `${count} ${stitchWord(kind, terms)}`).join(', ')}
+          />
+        ) : null}
+        <Line
+          term={course.byColour.map(({ colour }) => `in ${colour}`).join(' / ')}
+          value={course.byColour.map(({ count }) => count).join(' / ')}
+        />
+        <Line term="Last stitch" value={`${stitchWord(course.last.kind, terms)} in ${course.last.colour}`} />
+        <Line term="Then" value={last ? 'fasten off' : `ch ${turn} in ${course.inHand}, turn`} />
+        {hanging.map((words) => (
+          <Line
+            key={words}
+            term={words.replace(/ (at|waiting) .*/, '')}
+            value={words.replace(/^.*? (?=at|waiting)/, '')}
+          />
+        ))}
+      </dl>
+    </aside>
+  );
+}
+
+function Line({ term, value, big = false }: { term: string; value: string; big?: boolean }) {
+  return (
+    <div className="flex items-baseline justify-between gap-3 border-t border-rule py-1.5">
+      <dt className="text-soft">{term}</dt>
+      <dd className={`count text-right ${big ? 'text-[24px]' : 'text-[16px]'}`}>{value}</dd>
+    </div>
+  );
+}

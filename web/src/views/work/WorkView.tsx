@@ -1,0 +1,245 @@
+import {
+  afterRow,
+  afterRun,
+  backRun,
+  chartOf,
+  type Position,
+  StrandBook,
+  stitchWord,
+  type WorkedCourse,
+  workCourse,
+} from '@puntada/core';
+import { CloudOff } from 'lucide-react';
+import { useCallback, useEffect, useMemo } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { problemsOf, useFinishWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
+import { Head } from '../../app/Shell.tsx';
+import { Button, ButtonLink, Key } from '../../parts/Button.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
+import { idleWords } from './idleWords.ts';
+import { Ribbon } from './Ribbon.tsx';
+import { RowEnd } from './RowEnd.tsx';
+import { type Counter, useCounter } from './useCounter.ts';
+import { WorkedCloth } from './WorkedCloth.tsx';
+
+/** The row in hand. */
+export function WorkView() {
+  const { id = '' } = useParams();
+  const { data: work, error } = useWorkQuery(id, { pollingInterval: 15000 });
+  const cloth = useWorkCloth(work);
+  if (work && cloth && work.state !== 'wished') return <AtWork key={work.id} work={work} cloth={cloth} />;
+  return (
+    <>
+      <Head title="Work" />
+      <main id="main" className="grid max-w-[70ch] gap-4 p-6">
+        {error ? <Problems problems={problemsOf(error)} /> : null}
+        {work?.state === 'wished' ? (
+          <>
+            <p>This work is not begun yet. Choose its size first.</p>
+            <ButtonLink to={`/works/${id}/size`} kind="next">
+              Choose the size
+            </ButtonLink>
+          </>
+        ) : null}
+        {!error && !work ? <p className="text-soft">Taking up the work…</p> : null}
+      </main>
+    </>
+  );
+}
+
+function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
+  const { terms, hand } = usePreferences();
+  const counter = useCounter(work);
+  const { fabric, bound, foundation } = cloth;
+  const { position } = counter;
+  const finished = position.rows >= fabric.courses;
+  const course = useMemo(
+    () => (finished ? undefined : workCourse(fabric, bound, foundation, position.rows)),
+    [fabric, bound, foundation, position.rows, finished],
+  );
+  const strands = useMemo(() => new StrandBook(chartOf(fabric), cloth.moves, bound), [fabric, cloth.moves, bound]);
+  const steps = useSteps(cloth, counter, course);
+  const orders = course ? strands.orders(course.number - 1) : [];
+  const run = course?.runs[position.runs];
+  const shadeOf = (letter: string) => work.wish.yarns.find((yarn) => yarn.letter === letter)?.shade ?? '#888888';
+  const idle = course ? idleWords(course, position.runs, orders, bound.pattern.colours) : [];
+  return (
+    <div className="flex min-h-dvh flex-col lg:h-dvh">
+      <WorkHead work={work} counter={counter} />
+      <main id="main" className="flex min-h-0 flex-1 flex-col">
+        {course && run ? (
+          <>
+            <section className="px-6 pt-4 pb-3">
+              <p className="flex flex-wrap items-baseline gap-x-4 pb-2">
+                <span className="font-display text-[46px] leading-none font-bold tabular-nums" data-testid="row-number">
+                  Row {course.number}
+                </span>
+                <span className="count text-[22px] font-medium text-soft">of {fabric.courses}</span>
+                <span className="rounded-sm border-2 border-ink px-2 text-[19px] font-semibold">{course.side}</span>
+                <span className="text-[22px]">{hand === 'right' ? '← right to left' : 'left to right →'}</span>
+                {position.runs === 0 ? (
+                  <span className="text-[22px] text-soft">{startWords(course, foundation.firstInto)}</span>
+                ) : null}
+              </p>
+              <Ribbon
+                course={course}
+                done={position.runs}
+                terms={terms}
+                hand={hand}
+                shadeOf={shadeOf}
+                idle={idle}
+                onDone={steps.run}
+              />
+              <p className="flex flex-wrap gap-x-8 gap-y-1 pt-3 text-[24px] leading-tight">
+                {idle.map((words) => (
+                  <span key={words}>{words}</span>
+                ))}
+                <span className="text-soft">
+                  <span className="count font-medium">{course.stitches - run.from + 1}</span> stitches left in the row
+                </span>
+              </p>
+            </section>
+            <section className="grid min-h-[220px] flex-1 lg:grid-cols-[minmax(0,1fr)_330px]">
+              <WorkedCloth
+                fabric={fabric}
+                shades={cloth.shades}
+                hand={hand}
+                proportion={cloth.proportion}
+                rows={position.rows}
+                stitchesDone={run.from - 1}
+                stitchesInHand={run.count}
+              />
+              <RowEnd
+                course={course}
+                hanging={strands.hangingWords(course.number - 1, hand)}
+                terms={terms}
+                last={course.number === fabric.courses}
+                turn={foundation.turn}
+              />
+            </section>
+          </>
+        ) : (
+          <AllWorked work={work} cloth={cloth} />
+        )}
+      </main>
+      <footer className="flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-rule bg-paper px-6 py-3">
+        <Button onClick={steps.back} disabled={!steps.canGoBack} className="min-h-14">
+          One back <Key>Backspace</Key>
+        </Button>
+        <span className="flex-1" />
+        {course ? (
+          <>
+            <Button onClick={steps.row} className="min-h-14">
+              Row {course.number} done <Key>Enter</Key>
+            </Button>
+            <Button
+              kind="next"
+              onClick={steps.run}
+              shortcut="Space"
+              className="min-h-14 min-w-[220px] justify-between text-[20px]"
+            >
+              Run done
+            </Button>
+          </>
+        ) : null}
+      </footer>
+    </div>
+  );
+}
+
+function startWords(course: WorkedCourse, firstInto: number): string {
+  if (course.number === 1) return `begin in the ${firstInto === 2 ? '2nd' : '3rd'} chain from the hook`;
+  return `ch ${course.turn} in ${course.runs[0]?.colour}${course.turnCounts ? ', the first stitch' : ''}, turn`;
+}
+
+interface Steps {
+  readonly run: () => void;
+  readonly row: () => void;
+  readonly back: () => void;
+  readonly canGoBack: boolean;
+}
+
+/** The steps of the counter, by button and by key. */
+function useSteps(cloth: WorkCloth, counter: Counter, course: WorkedCourse | undefined): Steps {
+  const { fabric, bound, foundation } = cloth;
+  const { position, step } = counter;
+  const runsBefore = useCallback(
+    (at: Position) => (at.rows > 0 ? workCourse(fabric, bound, foundation, at.rows - 1).runs.length : 0),
+    [fabric, bound, foundation],
+  );
+  const run = useCallback(
+    () => step(course && afterRun(position, course.runs.length, fabric.courses)),
+    [course, position, fabric, step],
+  );
+  const row = useCallback(() => step(afterRow(position, fabric.courses)), [position, fabric, step]);
+  const back = useCallback(() => step(backRun(position, runsBefore(position))), [position, runsBefore, step]);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;
+      const target = event.target as HTMLElement | null;
+      // A button that has the focus keeps its own keys, but for the big ones that mean the same.
+      if (target?.closest('a, input, select, [role="dialog"]')) return;
+      const action = { ' ': run, Enter: row, Backspace: back }[event.key];
+      if (!action) return;
+      event.preventDefault();
+      action();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [run, row, back]);
+  return { run, row, back, canGoBack: position.rows > 0 || position.runs > 0 };
+}
+
+function WorkHead({ work, counter }: { work: Work; counter: Counter }) {
+  return (
+    <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-6 py-2">
+      <h1 className="min-w-0 flex-1 truncate text-[22px]">{work.wish.title}</h1>
+      <p role="status" className="flex items-center gap-2 text-[15px] text-soft">
+        {counter.refused ? (
+          <span className="text-brick">✕ {counter.refused} The step is kept here.</span>
+        ) : counter.waiting && counter.away ? (
+          <span className="flex items-center gap-2 text-ochre">
+            <CloudOff aria-hidden className="size-4" />
+            No server. {counter.waiting} {counter.waiting === 1 ? 'step' : 'steps'} kept here until it is back.
+          </span>
+        ) : counter.waiting ? (
+          'Storing…'
+        ) : (
+          <span className="text-verdigris">✓ Stored</span>
+        )}
+      </p>
+      <Link to={`/works/${work.id}/rows`} className="inline-flex min-h-11 items-center px-2">
+        All rows
+      </Link>
+      <ButtonLink to="/">Leave</ButtonLink>
+    </header>
+  );
+}
+
+function AllWorked({ work, cloth }: { work: Work; cloth: WorkCloth }) {
+  const [finish, finishing] = useFinishWorkMutation();
+  const navigate = useNavigate();
+  const last = workCourse(cloth.fabric, cloth.bound, cloth.foundation, cloth.fabric.courses - 1);
+  const done = async () => {
+    const answer = await finish({ id: work.id, revision: work.revision });
+    if (answer.data) navigate('/');
+  };
+  return (
+    <section className="grid max-w-[60ch] content-start gap-4 p-6 text-[19px]">
+      <h2 className="text-[34px]">All {cloth.fabric.courses} rows are worked</h2>
+      <p>
+        {last.stitches} {stitchWord(last.last.kind, 'US')} should stand in the last row. Cut 15 cm, draw the end through
+        the last loop, and weave each end in inside its own colour.
+      </p>
+      {work.state === 'begun' ? (
+        <Button kind="next" onClick={done} className="justify-self-start">
+          Mark it finished
+        </Button>
+      ) : (
+        <p className="text-verdigris">✓ Finished.</p>
+      )}
+      {finishing.error ? <Problems problems={problemsOf(finishing.error)} /> : null}
+    </section>
+  );
+}

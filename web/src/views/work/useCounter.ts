@@ -1,0 +1,83 @@
+import { type Position, reached } from '@puntada/core';
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { problemsOf, useSendTicksMutation, type Work } from '../../api/api.ts';
+import { dropTicks, keepTick, waitingTicks } from '../../api/outbox.ts';
+
+export interface Counter {
+  readonly position: Position;
+  /** Steps that the server has not yet acknowledged. */
+  readonly waiting: number;
+  /** The last try to send found no server. */
+  readonly away: boolean;
+  /** What the server refused, with its reason; it is kept. */
+  readonly refused: string | undefined;
+  readonly step: (to: Position | undefined) => void;
+}
+
+const retryAfter = 1500;
+const most = 400;
+
+/**
+ * The row counter of a work. Each step is kept in the browser first, shown at once, and sent until the server
+ * acknowledges it.
+ */
+export function useCounter(work: Work): Counter {
+  const [send] = useSendTicksMutation();
+  const [, redraw] = useState(0);
+  const [away, setAway] = useState(false);
+  const [refused, setRefused] = useState<string>();
+  const sending = useRef(false);
+  const { id, progress } = work;
+  const ticks = waitingTicks(localStorage, id);
+  const position = reached(ticks, progress);
+  const here = useRef(position);
+  here.current = position;
+
+  const deliver = useCallback(async () => {
+    if (sending.current) return;
+    const batch = waitingTicks(localStorage, id).slice(0, most);
+    if (!batch.length) return;
+    sending.current = true;
+    const answer = await send({ id, ticks: batch });
+    sending.current = false;
+    if (answer.data) {
+      dropTicks(localStorage, id, batch);
+      setAway(false);
+      setRefused(undefined);
+      redraw((n) => n + 1);
+      if (waitingTicks(localStorage, id).length) void deliver();
+      return;
+    }
+    const status = (answer.error as { status?: unknown } | undefined)?.status;
+    const noServer = typeof status !== 'number' || status >= 500;
+    setAway(noServer);
+    if (!noServer) setRefused(problemsOf(answer.error)[0]?.message);
+  }, [id, send]);
+
+  useEffect(() => {
+    void deliver();
+    const timer = setInterval(() => void deliver(), retryAfter);
+    const onStorage = () => redraw((n) => n + 1);
+    const onOnline = () => void deliver();
+    window.addEventListener('storage', onStorage);
+    window.addEventListener('online', onOnline);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('storage', onStorage);
+      window.removeEventListener('online', onOnline);
+    };
+  }, [deliver]);
+
+  const step = useCallback(
+    (to: Position | undefined) => {
+      if (!to) return;
+      keepTick(localStorage, id, here.current, to, Date.now(), crypto.randomUUID());
+      here.current = to;
+      redraw((n) => n + 1);
+      void deliver();
+    },
+    [id, deliver],
+  );
+
+  return { position, waiting: ticks.length, away, refused, step };
+}

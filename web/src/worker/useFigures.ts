@@ -1,0 +1,58 @@
+import type { Wish } from '@puntada/core';
+import { wrap } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
+import type { PieceFigures, Planner } from './planner.worker.ts';
+
+const planner = wrap<Planner>(new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }));
+
+interface Size {
+  readonly stitches: number;
+  readonly rows: number;
+}
+
+/** What is measured does not hang on the size that the wish has chosen. */
+function keyOf(wish: Wish): string {
+  return JSON.stringify({ ...wish, choice: undefined, title: undefined });
+}
+
+/**
+ * Figures of sizes, measured in the worker and remembered for as long as the wish is the same. While a new size is
+ * measured its entry is missing; what a late answer brings for an older wish is dropped.
+ */
+export function useFigures(wish: Wish, sizes: readonly Size[]): ReadonlyMap<string, PieceFigures> {
+  const [known, setKnown] = useState<ReadonlyMap<string, PieceFigures>>(new Map());
+  const asked = useRef(new Set<string>());
+  const wishKey = keyOf(wish);
+  const current = useRef('');
+  if (current.current !== wishKey) {
+    current.current = wishKey;
+    asked.current = new Set();
+  }
+  const wanted = sizes.filter((size) => !asked.current.has(sizeKey(size)));
+  const wantedKey = wanted.map(sizeKey).join();
+
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the keys stand for the wish and the sizes
+  useEffect(() => {
+    if (!wanted.length) return;
+    for (const size of wanted) asked.current.add(sizeKey(size));
+    void planner.measureSizes(wish, wanted).then((found) => {
+      if (current.current !== wishKey) return;
+      setKnown((before) => {
+        const next = new Map(before);
+        for (const figures of found) next.set(wishKey + sizeKey(figures), figures);
+        return next;
+      });
+    });
+  }, [wishKey, wantedKey]);
+
+  const own = new Map<string, PieceFigures>();
+  for (const size of sizes) {
+    const figures = known.get(wishKey + sizeKey(size));
+    if (figures) own.set(sizeKey(size), figures);
+  }
+  return own;
+}
+
+export function sizeKey({ stitches, rows }: Size): string {
+  return `${stitches}×${rows}`;
+}

@@ -1,0 +1,36 @@
+import tailwindcss from '@tailwindcss/vite';
+import react from '@vitejs/plugin-react';
+import { defineConfig } from 'vite';
+import { VitePWA } from 'vite-plugin-pwa';
+
+/** The pages, kept in the browser so that a row can be worked while the server is away. */
+export default defineConfig({
+  root: import.meta.dirname,
+  plugins: [
+    react(),
+    tailwindcss(),
+    VitePWA({
+      registerType: 'autoUpdate',
+      injectRegister: 'script',
+      manifest: {
+        name: 'Puntada',
+        short_name: 'Puntada',
+        description: 'The planning bench and logbook of a person who crochets in two colours',
+        theme_color: '#fbfcfa',
+        background_color: '#fbfcfa',
+        display: 'standalone',
+        icons: [{ src: '/mark.svg', sizes: 'any', type: 'image/svg+xml' }],
+      },
+      workbox: {
+        globPatterns: ['**/*.{js,css,html,svg,woff2}'],
+        navigateFallback: '/index.html',
+        navigateFallbackDenylist: [/^\/api\//],
+        clientsClaim: true,
+        skipWaiting: true,
+      },
+    }),
+  ],
+  worker: { format: 'es' },
+  build: { target: 'es2023', chunkSizeWarningLimit: 900 },
+  server: { proxy: { '/api': 'http://127.0.0.1:4310' } },
+});
