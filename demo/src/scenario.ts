@@ -61,6 +61,7 @@ export const scenario: readonly DemoWork[] = [
         { letter: 'A', name: 'Foam', shade: '#e4e6e0', weight: 5, fibre: 'wool', ballMetres: 120, ballGrams: 100 },
         { letter: 'B', name: 'Wet slate', shade: '#3d4a4f', weight: 5, fibre: 'wool', ballMetres: 120, ballGrams: 100 },
       ],
+      policy: 'carry-always',
     },
     rowsWorked: 31,
   },

@@ -4,7 +4,7 @@ import type { BoundPattern } from '../patterns/bind.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { type WorkedCourse, type WorkedRun, workCourse } from './course.ts';
 import { compress, printCompressed } from './repeats.ts';
-import type { StrandBook } from './strandOrders.ts';
+import type { StrandBook, StrandOrder } from './strandOrders.ts';
 import { type Hand, oneStitch, stitchWord, type Terms } from './terms.ts';
 
 export interface WriteRequest {
@@ -83,6 +83,11 @@ function endWords(course: WorkedCourse, request: WriteRequest): string {
   return `${head} (${colours}); ${last}${hanging.length ? `; ${hanging.join(', ')}` : ''}`;
 }
 
+/** An order as one sentence. */
+export function orderWords(order: StrandOrder): string {
+  return [order.carry, ...order.other].filter(Boolean).join('; ');
+}
+
 /** One row in words. @param number from 1 */
 export function writeRow(request: WriteRequest, number: number): WrittenRow {
   const { fabric, bound, foundation, terms } = request;
@@ -93,7 +98,7 @@ export function writeRow(request: WriteRequest, number: number): WrittenRow {
     start: startWords(course, request),
     work: printCompressed(compress(course.runs.map((run) => runWords(run, terms)))),
     change: changeWords(course, terms),
-    strands: request.strands.orders(number - 1).map((order) => order.words),
+    strands: request.strands.orders(number - 1).map(orderWords),
     end: endWords(course, request),
   };
 }

@@ -10,7 +10,10 @@ export interface StrandOrder {
   readonly colour: string;
   /** Stitches it is carried inside, from the first to the last of each stretch. */
   readonly carried: readonly { readonly from: number; readonly to: number }[];
-  readonly words: string;
+  /** The carrying in words; empty where there is none. */
+  readonly carry: string;
+  /** Whatever else is done with it: climbing, floating, cutting, fastening off. */
+  readonly other: readonly string[];
 }
 
 /** Where one strand waits after a row. */
@@ -96,11 +99,11 @@ export class StrandBook {
     }
     carried.sort((a, b) => a.from - b.from);
     const joined = join(carried);
-    if (carried.length) words.unshift(this.carryWords(letter, joined, uses));
     const last = row === this.lastUse(colour);
     if (last) words.push(`fasten off ${letter} after its last stitch`);
-    if (!words.length) return undefined;
-    return { colour: letter, carried: joined, words: words.join('; ') };
+    if (!words.length && !carried.length) return undefined;
+    const carry = carried.length ? this.carryWords(letter, joined, uses) : '';
+    return { colour: letter, carried: joined, carry, other: words };
   }
 
   private lastUse(colour: number): number {

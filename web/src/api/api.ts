@@ -48,7 +48,13 @@ export const api = createApi({
       invalidatesTags: ['Works'],
     }),
     changeWork: build.mutation<Work, Change>({
-      query: ({ id, revision, wish }) => ({ url: `/works/${id}`, method: 'PUT', body: { revision, wish } }),
+      // Kept alive, so that a change made just before the page is closed still arrives.
+      query: ({ id, revision, wish }) => ({
+        url: `/works/${id}`,
+        method: 'PUT',
+        body: { revision, wish },
+        keepalive: true,
+      }),
       invalidatesTags: ['Works'],
       async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
         const answer = await queryFulfilled.catch(() => undefined);

@@ -23,6 +23,12 @@ async function kept(path: string): Promise<unknown> {
   return found?.json();
 }
 
+/** Changes a kept copy, so that it is as far as the server has acknowledged. Nothing happens where there is none. */
+export async function changeKept(path: string, change: (copy: object) => object): Promise<void> {
+  const copy = await kept(path).catch(() => undefined);
+  if (copy && typeof copy === 'object') await keep(path, change(copy)).catch(() => undefined);
+}
+
 /**
  * Asks the server; keeps a copy of what it read, and reads the copy when the server is away. Changes are never
  * answered from a copy.

@@ -12,7 +12,7 @@ export function Preferences() {
     <Popover.Root>
       <Popover.Trigger className="inline-flex min-h-11 items-center gap-2 rounded-md border border-transparent px-2 text-[15px] text-soft hover:border-edge hover:text-ink">
         <SlidersHorizontal aria-hidden className="size-4" />
-        <span>
+        <span className="max-sm:sr-only">
           {units} · {terms} · {hand} hand
         </span>
       </Popover.Trigger>

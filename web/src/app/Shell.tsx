@@ -38,7 +38,9 @@ export function Head({
           <h1 className="truncate text-[24px]">{title}</h1>
           {under ? <p className="truncate text-[15px] text-soft">{under}</p> : null}
         </div>
-        {children}
+        <div className="order-last flex flex-wrap items-center gap-x-5 gap-y-2 max-lg:basis-full lg:order-none">
+          {children}
+        </div>
         <Preferences />
       </div>
     </header>

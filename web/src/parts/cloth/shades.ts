@@ -33,9 +33,16 @@ export function contrast(a: string, b: string): number {
   return (high + 0.05) / (low + 0.05);
 }
 
-/** Ink or paper, whichever reads better on a shade. */
-export function onShade(hex: string): '#2b1b30' | '#fbfcfa' {
-  return contrast(hex, '#2b1b30') >= contrast(hex, '#fbfcfa') ? '#2b1b30' : '#fbfcfa';
+const inks = new Map<string, Ink>();
+type Ink = '#2b1b30' | '#fbfcfa';
+
+/** Ink or paper, whichever reads better on a shade. Remembered: a chart asks for every cell. */
+export function onShade(hex: string): Ink {
+  const known = inks.get(hex);
+  if (known) return known;
+  const ink = contrast(hex, '#2b1b30') >= contrast(hex, '#fbfcfa') ? '#2b1b30' : '#fbfcfa';
+  inks.set(hex, ink);
+  return ink;
 }
 
 export function shadesOf(hex: string): Shades {

@@ -68,7 +68,7 @@ export function Mat(props: Props) {
       role="group"
       aria-label="Cutting mat"
       onKeyDown={step}
-      className="relative h-[clamp(360px,52dvh,640px)] w-full overflow-hidden rounded-md bg-mat"
+      className="relative h-[clamp(380px,60dvh,720px)] w-full overflow-hidden rounded-md bg-mat"
     >
       {mat.width > 0 ? (
         <>

@@ -185,12 +185,16 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
             shortcut="Enter"
             onClick={start}
             disabled={beginning.isLoading || draft.state === 'saving'}
-            className="w-full justify-between text-[19px]"
+            className="w-full justify-between text-[19px] lg:sticky lg:bottom-3"
           >
             Begin: chain {width.chains}
           </Button>
         )}
         {beginning.error ? <Problems problems={problemsOf(beginning.error)} /> : null}
+        <p className="text-[14px] text-soft">
+          Yarn is a forecast until it is weighed: nine times out of ten it lies in this range. Balls are enough 19 times
+          in 20.
+        </p>
       </div>
     </div>
   );

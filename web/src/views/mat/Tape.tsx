@@ -15,10 +15,10 @@ interface Props {
   readonly onChoose: (key: number) => void;
 }
 
-export const tapeThickness = { top: 46, left: 58 } as const;
+export const tapeThickness = { top: 46, left: 74 } as const;
 
 /** Labels nearer to one another than this would run together, px. */
-const room = { top: 46, left: 22 } as const;
+const room = { top: 42, left: 22 } as const;
 
 /** Which notches get a label: the chosen one always, then long ones, then short ones where there is room. */
 function labelled(notches: readonly Notch[], along: Props['along']): Set<number> {

@@ -74,10 +74,6 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
       <dl>
         <Line term="Ends to weave in" value={figures ? String(figures.ends) : '…'} />
       </dl>
-      <p className="mt-2 text-[14px] text-soft">
-        Yarn is a forecast until it is weighed: nine times out of ten it lies in this range. Balls are enough 19 times
-        in 20.
-      </p>
     </section>
   );
 }
@@ -93,7 +89,7 @@ function wishNote(by: string, size: WidthOffer['width'], difference: number, uni
 function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>) {
   const { works, alike } = sizes.across.multiples;
   return (
-    <div className="mt-4 border-l-4 border-verdigris bg-verdigris-pale px-3 py-2 text-[15px] leading-snug">
+    <div className="mt-3 border-l-4 border-verdigris bg-verdigris-pale px-3 py-2 text-[15px] leading-snug">
       {[...width.why, ...height.why.slice(0, 1)].map((line) => (
         <p key={line}>{line}</p>
       ))}
@@ -116,7 +112,7 @@ function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>
 
 function Line({ term, value, note }: { term: string; value: string; note?: string | undefined }) {
   return (
-    <div className="flex items-baseline justify-between gap-3 border-b border-rule py-[7px]">
+    <div className="flex items-baseline justify-between gap-3 border-b border-rule py-[5px]">
       <dt className="text-[16px]">{term}</dt>
       <dd className="text-right leading-tight">
         <Figure text={value} className="block text-[18px]" />
@@ -138,7 +134,7 @@ interface YarnLineProps {
 function YarnLine({ yarn, need, stitches, of, units }: YarnLineProps) {
   const share = stitches === undefined ? 0 : stitches / of;
   return (
-    <li className="flex items-start gap-3 border-t border-rule py-2 first:border-t-0">
+    <li className="flex items-start gap-3 border-t border-rule py-1.5 first:border-t-0">
       <YarnChip letter={yarn.letter} shade={yarn.shade} size={38} />
       <div className="min-w-0 flex-1">
         <p className="flex items-baseline justify-between gap-2">

@@ -56,18 +56,37 @@ export function useDraft(work: Work): Draft {
       setWish(latest.current);
       setState((before) => (before === 'stale' ? before : 'unsaved'));
       clearTimeout(timer.current);
-      timer.current = setTimeout(() => void flush(), wait);
+      timer.current = setTimeout(() => {
+        timer.current = undefined;
+        void flush();
+      }, wait);
     },
     [flush],
   );
 
-  useEffect(() => () => clearTimeout(timer.current), []);
+  // What was changed a moment ago is sent when the maker leaves this view or closes the page.
+  useEffect(() => {
+    const sendNow = () => {
+      if (timer.current === undefined) return;
+      clearTimeout(timer.current);
+      timer.current = undefined;
+      void flush();
+    };
+    window.addEventListener('pagehide', sendNow);
+    return () => {
+      window.removeEventListener('pagehide', sendNow);
+      sendNow();
+    };
+  }, [flush]);
 
   const takeFresh = useCallback(() => {
     location.reload();
   }, []);
 
-  const handOver = useCallback(() => clearTimeout(timer.current), []);
+  const handOver = useCallback(() => {
+    clearTimeout(timer.current);
+    timer.current = undefined;
+  }, []);
 
   return { wish, change, handOver, state, problems, revision: revision.current, takeFresh };
 }

@@ -50,7 +50,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
     return { fabric, bound, technique: technique.value, foundation, strands, terms, hand };
   }, [fabric, bound, foundation, cloth.moves, terms, hand]);
   return (
-    <div className="flex h-dvh min-h-[560px] flex-col">
+    <div className="flex min-h-dvh flex-col lg:h-dvh">
       <Head
         title={work.wish.title}
         under={`${fabric.stitches + foundation.beyond} chains, ${fabric.stitches} stitches, ${fabric.courses} rows`}
@@ -97,7 +97,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             </ZoomButton>
           </div>
         </div>
-        <div className="grid min-h-0 flex-1 grid-rows-[minmax(260px,1fr)_minmax(260px,1fr)] gap-4 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] lg:grid-rows-1">
+        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] grid-rows-[minmax(260px,1fr)_minmax(260px,1fr)] gap-4 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] lg:grid-rows-1">
           <Chart
             cloth={cloth}
             hand={hand}

@@ -74,44 +74,60 @@ function paintRow(
   to: number,
   mixed: boolean,
 ): void {
-  const { cell, shades, letters } = look;
+  const { cell, shades } = look;
   const base = (row - 1) * fabric.stitches;
   const y = topOf(fabric, look, row);
+  const colourAt = (place: number) => fabric.colours[base + columnOf(fabric, look.hand, place)] as number;
+  for (let place = from; place < to; ) {
+    const colour = colourAt(place);
+    const start = place++;
+    while (place < to && colourAt(place) === colour) place++;
+    const shade = shades[colour] ?? '#888888';
+    const [x, width] = [gutter + start * cell, (place - start) * cell];
+    ctx.fillStyle = shade;
+    ctx.fillRect(x, y, width, cell);
+    if (colour > 0 && cell >= 7 && cell < smallestSign) {
+      ctx.fillStyle = hatch(ctx, cell, onShade(shade));
+      ctx.translate(x, y);
+      ctx.fillRect(0, 0, width, cell);
+      ctx.translate(-x, -y);
+    }
+  }
+  if (cell < smallestSign) return;
   ctx.textAlign = 'center';
   ctx.textBaseline = 'middle';
+  ctx.font = `600 ${Math.round(cell * 0.5)}px "Atkinson Hyperlegible Mono Variable", monospace`;
   for (let place = from; place < to; place++) {
     const at = base + columnOf(fabric, look.hand, place);
-    const colour = fabric.colours[at] as number;
-    const shade = shades[colour] ?? '#888888';
+    const ink = onShade(shades[fabric.colours[at] as number] ?? '#888888');
     const x = gutter + place * cell;
-    ctx.fillStyle = shade;
-    ctx.fillRect(x, y, cell, cell);
-    if (cell < 12) {
-      if (colour > 0 && cell >= 7) hatch(ctx, x, y, cell, onShade(shade));
-      continue;
-    }
-    ctx.fillStyle = onShade(shade);
-    ctx.strokeStyle = onShade(shade);
+    ctx.fillStyle = ink;
+    ctx.strokeStyle = ink;
     if (mixed) stitchSign(ctx, stitchKind(fabric.kinds[at] as number).key, x, y, cell);
-    else {
-      ctx.globalAlpha = 0.75;
-      ctx.font = `600 ${Math.round(cell * 0.5)}px "Atkinson Hyperlegible Mono Variable", monospace`;
-      ctx.fillText(letters[colour] ?? '?', x + cell / 2, y + cell / 2 + 0.5);
-      ctx.globalAlpha = 1;
-    }
+    else ctx.fillText(look.letters[fabric.colours[at] as number] ?? '?', x + cell / 2, y + cell / 2 + 0.5);
   }
 }
 
-/** A stroke across the cell: the texture of a second colour where there is no room for its letter. */
-function hatch(ctx: Ctx, x: number, y: number, cell: number, ink: string): void {
-  ctx.strokeStyle = ink;
-  ctx.globalAlpha = 0.4;
-  ctx.lineWidth = 1;
-  ctx.beginPath();
-  ctx.moveTo(x + 1.5, y + cell - 1.5);
-  ctx.lineTo(x + cell - 1.5, y + 1.5);
-  ctx.stroke();
-  ctx.globalAlpha = 1;
+/** Cells of this size and more have room for a letter or a sign; smaller ones tell a second colour by its texture. */
+const smallestSign = 12;
+
+const hatches = new Map<string, CanvasPattern>();
+
+/** A stroke across each cell. */
+function hatch(ctx: Ctx, cell: number, ink: string): CanvasPattern {
+  const key = `${cell} ${ink}`;
+  const known = hatches.get(key);
+  if (known) return known;
+  const tile = new OffscreenCanvas(cell, cell);
+  const pen = tile.getContext('2d') as OffscreenCanvasRenderingContext2D;
+  pen.strokeStyle = ink;
+  pen.globalAlpha = 0.4;
+  pen.moveTo(1.5, cell - 1.5);
+  pen.lineTo(cell - 1.5, 1.5);
+  pen.stroke();
+  const pattern = ctx.createPattern(tile, 'repeat') as CanvasPattern;
+  hatches.set(key, pattern);
+  return pattern;
 }
 
 /** The international signs: a cross for single, a T for half double, a T with a bar for double. */

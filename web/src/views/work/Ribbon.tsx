@@ -1,5 +1,6 @@
 import { type Hand, oneStitch, stitchWord, type Terms, type WorkedCourse, type WorkedRun } from '@puntada/core';
 import { runStitches } from '../../parts/runWords.ts';
+import { useWidth } from '../../parts/useWidth.ts';
 import { yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
 
 interface Props {
@@ -13,12 +14,15 @@ interface Props {
   readonly onDone: () => void;
 }
 
-const shownBefore = 3;
-const shownAfter = 5;
+/** px under which there is room for only one run on either side. */
+const narrow = 760;
 
 /** The row in hand as a ribbon of runs, in the direction of the hand; the run in hand is what is read from afar. */
 export function Ribbon({ course, done, terms, hand, shadeOf, idle, onDone }: Props) {
   const { runs } = course;
+  const [box, width] = useWidth<HTMLElement>();
+  const isNarrow = width > 0 && width < narrow;
+  const [shownBefore, shownAfter] = isNarrow ? [1, 1] : [3, 5];
   const current = runs[done];
   const before = runs.slice(Math.max(0, done - shownBefore), done);
   const after = runs.slice(done + 1, done + 1 + shownAfter);
@@ -27,6 +31,7 @@ export function Ribbon({ course, done, terms, hand, shadeOf, idle, onDone }: Pro
   const flow = hand === 'right' ? 'flex-row-reverse' : 'flex-row';
   return (
     <section
+      ref={box}
       aria-label={`Row ${course.number}, run ${done + 1} of ${runs.length}`}
       className={`flex items-stretch gap-2 overflow-hidden ${flow}`}
     >
@@ -39,10 +44,13 @@ export function Ribbon({ course, done, terms, hand, shadeOf, idle, onDone }: Pro
           type="button"
           onClick={onDone}
           aria-label={`${currentWords(current, terms)}. Run done`}
-          className={`${yarnClass(current.colour)} flex min-h-[212px] min-w-[min(100%,420px)] flex-1 flex-wrap items-center justify-center gap-x-8 gap-y-1 rounded-md border-4 border-paper px-6 py-3 text-left outline-4 outline-ink -outline-offset-0 m-1`}
+          className={`${yarnClass(current.colour)} flex min-h-[212px] min-w-0 flex-1 flex-wrap items-center justify-center gap-x-8 gap-y-2 rounded-md border-4 border-paper px-3 sm:px-6 py-3 text-left outline-4 outline-ink -outline-offset-0 m-1`}
           style={yarnStyle(shadeOf(current.colour))}
         >
-          <span className="font-display text-[172px] leading-[0.8] font-bold tabular-nums" data-testid="run-count">
+          <span
+            className="font-display text-[clamp(96px,13.5vw,172px)] leading-[0.8] font-bold tabular-nums"
+            data-testid="run-count"
+          >
             {current.count}
           </span>
           <span className="leading-tight">

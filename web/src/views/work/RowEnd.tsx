@@ -3,13 +3,15 @@ import { stitchWord, type Terms, type WorkedCourse } from '@puntada/core';
 interface Props {
   readonly course: WorkedCourse;
   readonly hanging: readonly string[];
+  /** What is to be done with strands besides carrying them. */
+  readonly others: readonly string[];
   readonly terms: Terms;
   readonly last: boolean;
   readonly turn: number;
 }
 
 /** What there should be at the end of the row in hand. */
-export function RowEnd({ course, hanging, terms, last, turn }: Props) {
+export function RowEnd({ course, hanging, others, terms, last, turn }: Props) {
   const kinds = course.byKind.length > 1;
   return (
     <aside
@@ -39,6 +41,11 @@ export function RowEnd({ course, hanging, terms, last, turn }: Props) {
           />
         ))}
       </dl>
+      {others.map((words) => (
+        <p key={words} className="border-t border-rule py-1.5 text-[16px]">
+          {words.replace(/^./, (letter) => letter.toUpperCase())}.
+        </p>
+      ))}
     </aside>
   );
 }

@@ -5,6 +5,7 @@ import {
   chartOf,
   type Position,
   StrandBook,
+  type StrandOrder,
   stitchWord,
   type WorkedCourse,
   workCourse,
@@ -63,7 +64,10 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const orders = course ? strands.orders(course.number - 1) : [];
   const run = course?.runs[position.runs];
   const shadeOf = (letter: string) => work.wish.yarns.find((yarn) => yarn.letter === letter)?.shade ?? '#888888';
-  const idle = course ? idleWords(course, position.runs, orders, bound.pattern.colours) : [];
+  const idle = course
+    ? idleWords(course, position.runs, orders, attachedIn(course, position.runs, strands, orders))
+    : [];
+  const others = orders.flatMap((order) => order.other);
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
       <WorkHead work={work} counter={counter} />
@@ -113,6 +117,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               <RowEnd
                 course={course}
                 hanging={strands.hangingWords(course.number - 1, hand)}
+                others={others}
                 terms={terms}
                 last={course.number === fabric.courses}
                 turn={foundation.turn}
@@ -146,6 +151,20 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
       </footer>
     </div>
   );
+}
+
+/**
+ * Colours that hang on the work while a run is worked: those that hung after the row below, those used since, and
+ * those that are laid in to be carried from here.
+ */
+function attachedIn(course: WorkedCourse, run: number, strands: StrandBook, orders: readonly StrandOrder[]): string[] {
+  const current = course.runs[run];
+  if (!current) return [];
+  const last = current.from + current.count - 1;
+  const before = course.number > 1 ? strands.hanging(course.number - 2).map((strand) => strand.colour) : [];
+  const used = course.runs.slice(0, run).map((each) => each.colour);
+  const laidIn = orders.filter((order) => order.carried.some((each) => each.from <= last)).map((order) => order.colour);
+  return [...new Set([...before, ...used, ...laidIn])].sort();
 }
 
 function startWords(course: WorkedCourse, firstInto: number): string {
@@ -194,7 +213,7 @@ function useSteps(cloth: WorkCloth, counter: Counter, course: WorkedCourse | und
 function WorkHead({ work, counter }: { work: Work; counter: Counter }) {
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-6 py-2">
-      <h1 className="min-w-0 flex-1 truncate text-[22px]">{work.wish.title}</h1>
+      <h1 className="min-w-0 flex-1 truncate text-[22px] max-sm:basis-full">{work.wish.title}</h1>
       <p role="status" className="flex items-center gap-2 text-[15px] text-soft">
         {counter.refused ? (
           <span className="text-brick">✕ {counter.refused} The step is kept here.</span>

@@ -1,17 +1,17 @@
 import type { StrandOrder, WorkedCourse } from '@puntada/core';
 
-/** What each idle colour does while one run is worked, short. @param run from 0 */
+/** What each idle colour that is attached does while one run is worked, short. @param run from 0 */
 export function idleWords(
   course: WorkedCourse,
   run: number,
   orders: readonly StrandOrder[],
-  letters: readonly string[],
+  attached: readonly string[],
 ): string[] {
   const current = course.runs[run];
   if (!current) return [];
   const first = current.from;
   const last = current.from + current.count - 1;
-  return letters
+  return attached
     .filter((letter) => letter !== current.colour)
     .map((letter) => {
       const carried = orders.find((order) => order.colour === letter)?.carried ?? [];

@@ -1,6 +1,7 @@
 import { type Position, reached } from '@puntada/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { problemsOf, useSendTicksMutation, type Work } from '../../api/api.ts';
+import { changeKept } from '../../api/keptCopies.ts';
 import { dropTicks, keepTick, waitingTicks } from '../../api/outbox.ts';
 
 export interface Counter {
@@ -39,15 +40,19 @@ export function useCounter(work: Work): Counter {
     if (!batch.length) return;
     sending.current = true;
     const answer = await send({ id, ticks: batch });
-    sending.current = false;
     if (answer.data) {
+      // First the copy, then the ticks: whatever happens between the two, a tick is told twice rather than lost.
+      const { progress: stored } = answer.data;
+      await changeKept(`/works/${id}`, (copy) => ({ ...copy, progress: stored }));
       dropTicks(localStorage, id, batch);
+      sending.current = false;
       setAway(false);
       setRefused(undefined);
       redraw((n) => n + 1);
       if (waitingTicks(localStorage, id).length) void deliver();
       return;
     }
+    sending.current = false;
     const status = (answer.error as { status?: unknown } | undefined)?.status;
     const noServer = typeof status !== 'number' || status >= 500;
     setAway(noServer);

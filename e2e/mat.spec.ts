@@ -1,0 +1,100 @@
+import { expect, test, wishedCloth } from './server.ts';
+
+test('arrow keys go from notch to notch, and the choice is kept', async ({ page, server }) => {
+  const id = await wishedCloth(server);
+  await page.goto(`${server.address}/works/${id}/size`);
+  const width = page.getByRole('slider', { name: 'Width' });
+  const height = page.getByRole('slider', { name: 'Height' });
+  await width.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(width).toHaveAttribute('aria-valuetext', '44 stitches, 27.5 cm');
+  await page.keyboard.press('ArrowDown');
+  await expect(height).toHaveAttribute('aria-valuetext', '36 rows, 20.0 cm');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.reload();
+  await expect(page.getByRole('slider', { name: 'Width' })).toHaveAttribute('aria-valuetext', '44 stitches, 27.5 cm');
+  await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '36 rows, 20.0 cm');
+});
+
+test('edge, ending and strand rules change what is offered', async ({ page, server }) => {
+  const id = await wishedCloth(server);
+  await page.goto(`${server.address}/works/${id}/size`);
+  const width = page.getByRole('slider', { name: 'Width' });
+  await page.getByRole('radio', { name: 'Whole blocks' }).click();
+  // 24 cm are 38.4 stitches: of 36 and 40 the second is nearer.
+  await expect(width).toHaveAttribute('aria-valuetext', '40 stitches, 25.0 cm');
+  await expect(page.getByText('an even number of blocks: the two edges differ in colour')).toBeVisible();
+  await page.getByRole('radio', { name: 'Centred' }).click();
+  await width.focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(width).toHaveAttribute('aria-valuetext', '36 stitches, 22.5 cm');
+  await page.getByRole('radio', { name: 'Whole bands' }).click();
+  await page.getByRole('slider', { name: 'Height' }).focus();
+  await page.keyboard.press('ArrowDown');
+  await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '40 rows, 22.2 cm');
+  await page.getByRole('radio', { name: 'Any row' }).click();
+  await page.keyboard.press('Tab');
+  const ticket = page.getByRole('region', { name: 'Ticket of this size' });
+  await expect(ticket.getByText('Ends to weave in').locator('..')).toContainText('4');
+  // Cut at every change: far more ends.
+  await page.getByRole('radio', { name: 'Cut' }).click();
+  await expect(ticket.getByText('Ends to weave in').locator('..')).toContainText(/\d{3}/);
+  await page.getByRole('radio', { name: 'Carry always' }).click();
+  await expect(ticket.getByText('Ends to weave in').locator('..')).toContainText('4');
+});
+
+test('an alternative is taken with one tap, and the counts that work are told', async ({ page, server }) => {
+  const id = await wishedCloth(server);
+  await page.goto(`${server.address}/works/${id}/size`);
+  await page.getByRole('button', { name: 'Squarest, edges alike' }).click();
+  // 275 mm × 289 mm is the squarest with both edges alike and as begun.
+  await expect(page.getByRole('slider', { name: 'Width' })).toHaveAttribute('aria-valuetext', '44 stitches, 27.5 cm');
+  await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '52 rows, 28.9 cm');
+  await page.getByRole('button', { name: 'Which counts work at all?' }).click();
+  await expect(page.getByText('Can be worked on a multiple of 4 stitches (a multiple of 4 + 1 chains).')).toBeVisible();
+  await expect(
+    page.getByText('Both edges alike on a multiple of 8 + 4 stitches (a multiple of 8 + 5 chains).'),
+  ).toBeVisible();
+});
+
+test('a notch of the tape can be tapped', async ({ page, server }) => {
+  const id = await wishedCloth(server);
+  await page.goto(`${server.address}/works/${id}/size`);
+  await page.getByText('27.5', { exact: true }).first().click();
+  await expect(page.getByTestId('chains')).toHaveText('45');
+});
+
+test('a change made on a stale copy is refused, and the fresh plan is shown on request', async ({ page, server }) => {
+  const id = await wishedCloth(server);
+  await page.goto(`${server.address}/works/${id}/size`);
+  await expect(page.getByTestId('chains')).toHaveText('37');
+  const work = await server.get<{ wish: { width: unknown } }>(`/works/${id}`);
+  const elsewhere = { revision: 1, wish: { ...work.wish, width: { by: 'length', length: '40 cm' } } };
+  await fetch(`${server.address}/api/works/${id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify(elsewhere),
+  });
+  await page.getByRole('slider', { name: 'Width' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(page.getByRole('alert')).toContainText('changed elsewhere');
+  expect((await server.get<{ wish: { width: unknown } }>(`/works/${id}`)).wish.width).toEqual({
+    by: 'length',
+    length: '40 cm',
+  });
+  await page.getByRole('button', { name: 'Show the fresh plan' }).click();
+  await expect(page.getByTestId('chains')).toHaveText('61');
+});
+
+test('inches: the mat and the ticket follow the maker', async ({ page, server }) => {
+  const id = await wishedCloth(server);
+  await page.goto(`${server.address}/works/${id}/size`);
+  await expect(page.getByTestId('chains')).toHaveText('37');
+  await page.getByRole('button', { name: /cm · US/ }).click();
+  await page.getByRole('radio', { name: 'in, yd, oz' }).click();
+  await page.keyboard.press('Escape');
+  // 225 mm are 8.858 in, to the quarter 8 3/4; 240 mm are 9.449, to the quarter 9 1/2.
+  await expect(page.getByRole('slider', { name: 'Width' })).toHaveAttribute('aria-valuetext', '36 stitches, 8 3/4 in');
+  await expect(page.getByText('wish 9 1/2 × 9 1/2 in')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Ticket of this size' })).toContainText(/\d+–\d+ yd/);
+});

@@ -1,0 +1,29 @@
+import { defineConfig } from '@playwright/test';
+
+/** The real interface in Debian's Chromium, against the built server. Each test starts a server of its own. */
+export default defineConfig({
+  testDir: '.',
+  testMatch: '*.spec.ts',
+  globalSetup: './template.ts',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 90_000,
+  retries: 0,
+  outputDir: '../test-results',
+  reporter: [['list'], ['json']],
+  use: {
+    viewport: { width: 1280, height: 800 },
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? '/usr/bin/chromium',
+      args: [
+        '--no-sandbox',
+        '--disable-gpu',
+        '--disable-quic',
+        '--no-first-run',
+        '--disable-background-networking',
+        '--disable-component-update',
+        '--disable-sync',
+      ],
+    },
+  },
+});

@@ -1,0 +1,163 @@
+import { type ChildProcess, spawn } from 'node:child_process';
+import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { createServer } from 'node:net';
+import { tmpdir } from 'node:os';
+import { dirname, join } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { test as plain } from '@playwright/test';
+
+const root = dirname(dirname(fileURLToPath(import.meta.url)));
+
+async function freePort(): Promise<number> {
+  return new Promise((done, fail) => {
+    const probe = createServer();
+    probe.listen(0, '127.0.0.1', () => {
+      const address = probe.address();
+      probe.close(() => (address && typeof address === 'object' ? done(address.port) : fail(new Error('no port'))));
+    });
+  });
+}
+
+/** A built server with a data folder of its own, that can be killed and started again at the same address. */
+export class TestServer {
+  readonly address: string;
+  private readonly port: number;
+  private readonly data = mkdtempSync(join(tmpdir(), 'puntada-e2e-'));
+  private child: ChildProcess | undefined;
+
+  private constructor(port: number) {
+    this.port = port;
+    this.address = `http://127.0.0.1:${port}`;
+  }
+
+  /** @param template a data folder to begin with, since making a new one takes seconds */
+  static async create(template?: string): Promise<TestServer> {
+    const server = new TestServer(await freePort());
+    if (template) cpSync(template, server.data, { recursive: true });
+    await server.start();
+    return server;
+  }
+
+  async start(): Promise<void> {
+    const child = spawn(process.execPath, ['server/dist/main.mjs'], {
+      cwd: root,
+      stdio: ['ignore', 'pipe', 'inherit'],
+      env: {
+        ...process.env,
+        PUNTADA_DATA: this.data,
+        PUNTADA_PORT: String(this.port),
+        PUNTADA_PAGES: join(root, 'web/dist'),
+      },
+    });
+    this.child = child;
+    await new Promise<void>((done, fail) => {
+      child.stdout?.once('data', () => done());
+      child.once('exit', (code) => fail(new Error(`the server ended with ${code}`)));
+    });
+  }
+
+  /** As when the plug is pulled. */
+  async kill(): Promise<void> {
+    const { child } = this;
+    if (!child || child.exitCode !== null || child.signalCode !== null) return;
+    const gone = new Promise((done) => child.once('exit', done));
+    child.kill('SIGKILL');
+    await gone;
+  }
+
+  /** Stops as a person would stop it. @returns its data folder */
+  async stop(): Promise<string> {
+    const { child } = this;
+    if (child) {
+      const gone = new Promise((done) => child.once('exit', done));
+      child.kill('SIGTERM');
+      await gone;
+    }
+    return this.data;
+  }
+
+  async remove(): Promise<void> {
+    await this.kill();
+    rmSync(this.data, { recursive: true, force: true });
+  }
+
+  async post<T>(path: string, body: unknown): Promise<T> {
+    const response = await fetch(`${this.address}/api${path}`, {
+      method: 'POST',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify(body),
+    });
+    if (!response.ok) throw new Error(`${path}: ${await response.text()}`);
+    return (await response.json()) as T;
+  }
+
+  async get<T>(path: string): Promise<T> {
+    return (await (await fetch(`${this.address}/api${path}`)).json()) as T;
+  }
+}
+
+interface Usual {
+  /** A server of this test's own, empty, that may be killed. */
+  ownServer: TestServer;
+  /** A server that tests share, with usual preferences; it may hold works of other tests. */
+  server: TestServer;
+}
+
+export const test = plain.extend<Usual, { sharedServer: TestServer }>({
+  sharedServer: [
+    // biome-ignore lint/correctness/noEmptyPattern: the runner reads the names of its fixtures from this pattern
+    async ({}, use) => {
+      const server = await TestServer.create(process.env.PUNTADA_E2E_TEMPLATE);
+      await use(server);
+      await server.remove();
+    },
+    { scope: 'worker' },
+  ],
+  server: async ({ sharedServer }, use) => {
+    await fetch(`${sharedServer.address}/api/preferences`, {
+      method: 'PUT',
+      headers: { 'content-type': 'application/json' },
+      body: JSON.stringify({ units: 'cm', terms: 'US', hand: 'right' }),
+    });
+    await use(sharedServer);
+  },
+  // biome-ignore lint/correctness/noEmptyPattern: as above
+  ownServer: async ({}, use) => {
+    const server = await TestServer.create(process.env.PUNTADA_E2E_TEMPLATE);
+    await use(server);
+    await server.remove();
+  },
+});
+
+export { expect } from '@playwright/test';
+
+/** The galley cloth as it is wished for: 24 × 24 cm, block check 4 × 4 in sc, 16 × 18 to 10 cm. */
+export const galleyCloth = {
+  title: 'Galley cloth',
+  item: 'dishcloth',
+  width: { by: 'length', length: '24 cm' },
+  height: { by: 'length', length: '24 cm' },
+  pattern: { key: 'block-check', stitch: 'sc', numbers: { b: 4, r: 4 } },
+  gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
+  yarns: [
+    { letter: 'A', name: 'Oat', shade: '#e9dfc4', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 },
+    { letter: 'B', name: 'Ferry blue', shade: '#24476b', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 },
+  ],
+};
+
+interface Made {
+  readonly id: string;
+  readonly wish: unknown;
+}
+
+/** A cloth only wished for. @returns its id */
+export async function wishedCloth(server: TestServer, change: object = {}): Promise<string> {
+  return (await server.post<Made>('/works', { wish: { ...galleyCloth, ...change } })).id;
+}
+
+/** A cloth begun. @returns its id */
+export async function begunCloth(server: TestServer, change: object = {}): Promise<string> {
+  const made = await server.post<Made>('/works', { wish: { ...galleyCloth, ...change } });
+  await server.post(`/works/${made.id}/begin`, { revision: 1, wish: made.wish });
+  return made.id;
+}

@@ -1,0 +1,93 @@
+import { expect, test, wishedCloth } from './server.ts';
+
+test('a chain already made: 52 is refused with its nearest, 41 is legal but not alike', async ({ page, server }) => {
+  await page.goto(`${server.address}/wish`);
+  await page.getByRole('radio', { name: 'A chain already made' }).click();
+  await page.getByLabel('Chains made').fill('52');
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  const wrong = page.locator('#width-wrong');
+  await expect(wrong).toContainText('52 chains make 51 stitches');
+  await expect(wrong).toContainText('Take 49 or 53 chains.');
+  await expect(page.getByLabel('Chains made')).toBeFocused();
+
+  await page.getByLabel('Chains made').fill('41');
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await expect(page.getByTestId('chains')).toHaveText('41');
+  await expect(page.getByText(/the two edges will not look alike/)).toContainText('37 or 45 chains');
+});
+
+const wrongs: [
+  string,
+  (field: (label: string) => ReturnType<import('@playwright/test').Page['getByLabel']>) => Promise<void>,
+  RegExp,
+][] = [
+  ['letters in a width', (field) => field('Width').fill('wide'), /is not a length|is not a number/],
+  ['a width under nothing', (field) => field('Width').fill('-24'), /under 1 cm/],
+  ['an absurd height', (field) => field('Height').fill('90 m'), /over 5 m/],
+  ['a width narrower than one repeat', (field) => field('Width').fill('3 cm'), /narrower than one repeat/],
+  ['a block of no stitches', (field) => field('Stitches in a block').fill('0'), /cannot be worked/],
+  ['letters in a block', (field) => field('Rows in a block').fill('four'), /must be a number/],
+  ['no name', (field) => field('What you call it').fill(''), /Give the work a name/],
+];
+
+for (const [what, fill, sentence] of wrongs) {
+  test(`${what} is refused at its field and stores nothing`, async ({ page, server }) => {
+    const before = await server.get<unknown[]>('/works');
+    await page.goto(`${server.address}/wish`);
+    await fill((label) => page.getByLabel(label, { exact: true }));
+    await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+    await expect(page.getByRole('alert').first()).toContainText(sentence);
+    await expect(page).toHaveURL(/\/wish$/);
+    expect(await server.get<unknown[]>('/works')).toHaveLength(before.length);
+  });
+}
+
+test('a gauge of zero is refused at its field', async ({ page, server }) => {
+  await page.goto(`${server.address}/wish`);
+  await page.getByRole('radio', { name: 'Counted on my swatch' }).click();
+  await page.getByLabel('Stitches', { exact: true }).fill('0');
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await expect(page.locator('#stitchCount-wrong')).toContainText('count at least one');
+});
+
+test('inches, yarns and the foundation of hdc are kept as they were chosen', async ({ page, server }) => {
+  await page.goto(`${server.address}/wish`);
+  await page.getByRole('radio', { name: 'in', exact: true }).click();
+  await page.getByLabel('Width', { exact: true }).fill('9 1/2');
+  await page.getByLabel('Height', { exact: true }).fill('10½');
+  await page.getByRole('radio', { name: 'hdc' }).click();
+  await page
+    .getByLabel('The first hdc goes into')
+    .selectOption({ label: 'the 3rd chain from the hook, ch 2 to turn, not a stitch (loose)' });
+  await page.getByLabel('Name of B').fill('Kelp');
+  await page.getByLabel('Shade of B', { exact: true }).last().fill('#2f5a45');
+  await page.getByLabel('m a ball').first().fill('85');
+  await page.getByLabel('g a ball').first().fill('50');
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await expect(page.getByText('+ 2 to turn').first()).toBeVisible();
+  const [work] = await server.get<{ wish: Record<string, unknown> }[]>('/works');
+  expect(work?.wish).toMatchObject({
+    units: 'in',
+    width: { by: 'length', length: '9 1/2' },
+    height: { by: 'length', length: '10½' },
+    foundation: 'hdc-3rd',
+    yarns: [
+      { letter: 'A', ballMetres: 85, ballGrams: 50 },
+      { letter: 'B', name: 'Kelp', shade: '#2f5a45' },
+    ],
+  });
+});
+
+test('a wish can be changed later, and its form holds what was stored', async ({ page, server }) => {
+  const id = await wishedCloth(server);
+  await page.goto(`${server.address}/works/${id}/wish`);
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('24 cm');
+  await expect(page.getByLabel('Span of the stitches')).toHaveValue('10 cm');
+  await page.getByRole('radio', { name: 'Rows', exact: true }).click();
+  await page.getByLabel('Rows', { exact: true }).first().fill('36');
+  await page.getByRole('radio', { name: 'Stitches', exact: true }).click();
+  await page.getByLabel('Stitches across').fill('44');
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await expect(page.getByTestId('chains')).toHaveText('45');
+  await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '36 rows, 20.0 cm');
+});
