@@ -335,6 +335,13 @@ const tasks = {
   test,
   plan,
   bench,
+  schema() {
+    needNode();
+    install();
+    bundle('tools/schema.ts', '.cache/schema.mjs');
+    mkdirSync(join(root, 'docs/schema'), { recursive: true });
+    process.exit(run(process.execPath, [join(cache, 'schema.mjs')]));
+  },
   check() {
     needNode();
     install();

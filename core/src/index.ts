@@ -1,4 +1,7 @@
+export { checkFabric } from './check/fabric.ts';
+export { checkStrands } from './check/strands.ts';
 export * from './estimate.ts';
+export * from './figures.ts';
 export * from './fit/across.ts';
 export * from './fit/foundation.ts';
 export * from './fit/up.ts';
@@ -31,7 +34,6 @@ export { techniqueOf } from './techniques/register.ts';
 export * from './units/length.ts';
 export * from './units/yarn.ts';
 export * from './write/course.ts';
-export * from './write/figures.ts';
 export * from './write/rows.ts';
 export * from './write/strandOrders.ts';
 export * from './write/terms.ts';

@@ -1,9 +1,9 @@
 import { type Estimate, times } from '../estimate.ts';
+import { lengthText } from '../figures.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { type LengthUnit, printLength } from '../units/length.ts';
-import { lengthText } from '../write/figures.ts';
 import type { Foundation } from './foundation.ts';
 import { admits, around, nearest, neighbours, type Progression, progression } from './progression.ts';
 

@@ -1,8 +1,8 @@
 import { z } from 'zod';
 import type { Estimate } from '../estimate.ts';
+import { ballsText, differenceText, gramsText, lengthText, metresText } from '../figures.ts';
 import type { Plan } from '../plan/plan.ts';
 import { writing } from '../plan/plan.ts';
-import { ballsText, differenceText, gramsText, lengthText, metresText } from '../write/figures.ts';
 import { rowLine, writeRow } from '../write/rows.ts';
 import type { Hand, Terms } from '../write/terms.ts';
 

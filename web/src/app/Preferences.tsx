@@ -1,10 +1,11 @@
 import { SlidersHorizontal } from 'lucide-react';
 import { Popover } from 'radix-ui';
+import { memo } from 'react';
 import { usePreferences, useSetPreferencesMutation } from '../api/api.ts';
 import { Choice } from '../parts/Choice.tsx';
 
 /** Units, terms and hand: every view obeys them at once. */
-export function Preferences() {
+export const Preferences = memo(function Preferences() {
   const preferences = usePreferences();
   const [set] = useSetPreferencesMutation();
   const { units, terms, hand } = preferences;
@@ -59,7 +60,7 @@ export function Preferences() {
       </Popover.Portal>
     </Popover.Root>
   );
-}
+});
 
 function Row({ label, children }: { label: string; children: React.ReactNode }) {
   return (

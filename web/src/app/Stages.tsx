@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { NavLink } from 'react-router';
 import type { Work } from '../api/api.ts';
 
@@ -6,7 +7,7 @@ type Stage = (typeof stages)[number];
 const words: Readonly<Record<Stage, string>> = { wish: 'Wish', size: 'Size', rows: 'Rows', work: 'Work' };
 
 /** The order of work as a running seam: what is settled is sewn, what is to come is only marked. */
-export function Stages({ work, here }: { work: Work; here: Stage }) {
+export const Stages = memo(function Stages({ work, here }: { work: Work; here: Stage }) {
   const settled = work.state === 'wished' ? 1 : 3;
   return (
     <nav aria-label="Stages of this work">
@@ -47,7 +48,7 @@ export function Stages({ work, here }: { work: Work; here: Stage }) {
       </ol>
     </nav>
   );
-}
+});
 
 /** The thread from one stage to the next. */
 function Seam({ sewn }: { sewn: boolean }) {

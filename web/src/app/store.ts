@@ -9,5 +9,3 @@ export const store = configureStore({
 });
 
 setupListeners(store.dispatch);
-
-export type AppDispatch = typeof store.dispatch;

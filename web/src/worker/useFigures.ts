@@ -1,6 +1,6 @@
 import type { Wish } from '@puntada/core';
 import { wrap } from 'comlink';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import type { PieceFigures, Planner } from './planner.worker.ts';
 
 const planner = wrap<Planner>(new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }));
@@ -34,24 +34,36 @@ export function useFigures(wish: Wish, sizes: readonly Size[]): ReadonlyMap<stri
   // biome-ignore lint/correctness/useExhaustiveDependencies: the keys stand for the wish and the sizes
   useEffect(() => {
     if (!wanted.length) return;
-    for (const size of wanted) asked.current.add(sizeKey(size));
-    void planner.measureSizes(wish, wanted).then((found) => {
-      if (current.current !== wishKey) return;
-      setKnown((before) => {
-        const next = new Map(before);
-        for (const figures of found) next.set(wishKey + sizeKey(figures), figures);
-        return next;
+    const measureNow = () => {
+      for (const size of wanted) asked.current.add(sizeKey(size));
+      void planner.measureSizes(wish, wanted).then((found) => {
+        if (current.current !== wishKey) return;
+        setKnown((before) => {
+          const next = new Map(before);
+          for (const figures of found) next.set(wishKey + sizeKey(figures), figures);
+          return next;
+        });
       });
-    });
+    };
+    // While an edge is dragged the sizes fly past; only where it rests is it measured.
+    const timer = setTimeout(measureNow, rest);
+    return () => clearTimeout(timer);
   }, [wishKey, wantedKey]);
 
-  const own = new Map<string, PieceFigures>();
-  for (const size of sizes) {
-    const figures = known.get(wishKey + sizeKey(size));
-    if (figures) own.set(sizeKey(size), figures);
-  }
-  return own;
+  const sizesKey = sizes.map(sizeKey).join();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the keys stand for the wish and the sizes
+  return useMemo(() => {
+    const own = new Map<string, PieceFigures>();
+    for (const size of sizes) {
+      const figures = known.get(wishKey + sizeKey(size));
+      if (figures) own.set(sizeKey(size), figures);
+    }
+    return own;
+  }, [known, wishKey, sizesKey]);
 }
+
+/** ms without a new size before it is measured. */
+const rest = 60;
 
 export function sizeKey({ stitches, rows }: Size): string {
   return `${stitches}×${rows}`;

@@ -1,4 +1,5 @@
 import {
+  type Hand,
   type HeightOffer,
   type LengthUnit,
   layPiece,
@@ -8,7 +9,7 @@ import {
   type Sizes,
   type WidthOffer,
 } from '@puntada/core';
-import { type KeyboardEvent, type PointerEvent, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
+import { type KeyboardEvent, memo, type PointerEvent, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { clothPicture } from '../../parts/cloth/paintCloth.ts';
 import { useBox } from '../../parts/useWidth.ts';
@@ -160,7 +161,7 @@ function sizeCanvas(canvas: HTMLCanvasElement, mat: MatGeometry, dpr: number): v
   if (canvas.height !== height) canvas.height = height;
 }
 
-function Ground({ mat, units }: { mat: MatGeometry; units: LengthUnit }) {
+const Ground = memo(function Ground({ mat, units }: { mat: MatGeometry; units: LengthUnit }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useLayoutEffect(() => {
     const ctx = canvas.current?.getContext('2d');
@@ -172,10 +173,10 @@ function Ground({ mat, units }: { mat: MatGeometry; units: LengthUnit }) {
   return (
     <canvas ref={canvas} aria-hidden className="absolute inset-0" style={{ width: mat.width, height: mat.height }} />
   );
-}
+});
 
 /** The picture of the largest cloth on offer; every smaller one is a part of it. Centred cloths are cut anew. */
-function usePicture(props: Props & { mat: MatGeometry }) {
+function usePicture(props: Props & { mat: MatGeometry }): DrawnCloth {
   const { prepared, sizes, mat, width } = props;
   const { hand } = usePreferences();
   const { bound, foundation, wish, gauge, yarns } = prepared;
@@ -186,11 +187,30 @@ function usePicture(props: Props & { mat: MatGeometry }) {
   const cell = (mm: number) => Math.max(1, Math.ceil(mm * mat.scale * (window.devicePixelRatio || 1)));
   const cellWidth = cell(gauge.stitchWidth.mid);
   const cellHeight = cell(gauge.rowHeight.mid);
-  const picture = useMemo(() => {
+  const perStitch = gauge.stitchWidth.mid * mat.scale * (window.devicePixelRatio || 1);
+  const perRow = gauge.rowHeight.mid * mat.scale * (window.devicePixelRatio || 1);
+  return useMemo((): DrawnCloth => {
     const fabric = layPiece({ bound, foundation, edges: wish.edges, stitches, courses });
-    return clothPicture(fabric, { shades: shades.split(','), hand, cellWidth, cellHeight });
-  }, [bound, foundation, wish.edges, stitches, courses, shades, hand, cellWidth, cellHeight]);
-  return { picture, stitches, courses, cellWidth, cellHeight, hand };
+    const whole = clothPicture(fabric, { shades: shades.split(','), hand, cellWidth, cellHeight });
+    const picture = fitted(whole, stitches * perStitch, courses * perRow);
+    return { picture, stitches, courses, hand };
+  }, [bound, foundation, wish.edges, stitches, courses, shades, hand, cellWidth, cellHeight, perStitch, perRow]);
+}
+
+interface DrawnCloth {
+  readonly picture: OffscreenCanvas;
+  readonly stitches: number;
+  readonly courses: number;
+  readonly hand: Hand;
+}
+
+/** The picture at the very size at which it will lie on the mat, so that a drag only copies it. */
+function fitted(whole: OffscreenCanvas, width: number, height: number): OffscreenCanvas {
+  const picture = new OffscreenCanvas(Math.max(1, Math.round(width)), Math.max(1, Math.round(height)));
+  const ctx = picture.getContext('2d') as OffscreenCanvasRenderingContext2D;
+  ctx.imageSmoothingQuality = 'high';
+  ctx.drawImage(whole, 0, 0, picture.width, picture.height);
+  return picture;
 }
 
 function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height: number } }) {
@@ -202,7 +222,9 @@ function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height:
     if (!canvas.current || !ctx) return;
     const dpr = window.devicePixelRatio || 1;
     sizeCanvas(canvas.current, mat, dpr);
-    const { picture, cellWidth, cellHeight, hand } = drawn;
+    const { picture, hand } = drawn;
+    const cellWidth = picture.width / drawn.stitches;
+    const cellHeight = picture.height / drawn.courses;
     const crop = {
       x: hand === 'right' ? (drawn.stitches - width.stitches) * cellWidth : 0,
       y: (drawn.courses - height.rows) * cellHeight,

@@ -141,7 +141,13 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
         {settled ? (
           <p className="pb-3 text-[15px] text-soft">This work is {work.state}; its size is settled.</p>
         ) : (
-          <Rules wish={wish} bound={prepared.bound} onChange={draft.change} />
+          <Rules
+            edges={wish.edges}
+            ending={wish.ending}
+            policy={wish.policy}
+            bound={prepared.bound}
+            onChange={draft.change}
+          />
         )}
         <Mat
           prepared={prepared}

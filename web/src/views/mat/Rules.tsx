@@ -1,14 +1,17 @@
 import type { BoundPattern, EdgeRule, EndRule, Policy, Wish } from '@puntada/core';
+import { memo } from 'react';
 import { Choice } from '../../parts/Choice.tsx';
 
 interface Props {
-  readonly wish: Wish;
+  readonly edges: EdgeRule;
+  readonly ending: EndRule;
+  readonly policy: Policy;
   readonly bound: BoundPattern;
   readonly onChange: (part: Partial<Wish>) => void;
 }
 
 /** How the edges, the last row and the idle strand are to be. */
-export function Rules({ wish, bound, onChange }: Props) {
+export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, onChange }: Props) {
   const cuts = bound.across.works.multiple !== bound.across.alike.multiple;
   const edges: readonly { value: EdgeRule; words: string }[] = [
     { value: 'mirrored', words: 'Alike' },
@@ -32,7 +35,7 @@ export function Rules({ wish, bound, onChange }: Props) {
           <Choice
             small
             label="Side edges"
-            value={wish.edges}
+            value={edge}
             options={edges}
             onChange={(next) => onChange({ edges: next, choice: undefined })}
           />
@@ -42,7 +45,7 @@ export function Rules({ wish, bound, onChange }: Props) {
         <Choice
           small
           label="Last row"
-          value={wish.ending}
+          value={ending}
           options={endings}
           onChange={(next) => onChange({ ending: next, choice: undefined })}
         />
@@ -51,14 +54,14 @@ export function Rules({ wish, bound, onChange }: Props) {
         <Choice
           small
           label="Idle strand"
-          value={wish.policy}
+          value={policy}
           options={policies}
           onChange={(next) => onChange({ policy: next })}
         />
       </Rule>
     </div>
   );
-}
+});
 
 function Rule({ label, children }: { label: string; children: React.ReactNode }) {
   return (

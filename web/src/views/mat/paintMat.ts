@@ -80,7 +80,6 @@ export function paintClothOnMat(ctx: CanvasRenderingContext2D, mat: MatGeometry,
   }
   const { picture, crop } = cloth;
   if (picture) {
-    ctx.imageSmoothingQuality = 'high';
     ctx.drawImage(picture, crop.x, crop.y, crop.width, crop.height, x, bottom - height, width, height);
   }
   chalk(ctx, cloth, x, bottom, px, dpr);

@@ -1,6 +1,6 @@
-import { type Estimate, printEstimate, printRange, type Source } from '../estimate.ts';
-import { type LengthUnit, lengthNumber } from '../units/length.ts';
-import { massNumber, massUnit, yarnLengthNumber, yarnLengthUnit } from '../units/yarn.ts';
+import { type Estimate, printEstimate, printRange, type Source } from './estimate.ts';
+import { type LengthUnit, lengthNumber } from './units/length.ts';
+import { massNumber, massUnit, yarnLengthNumber, yarnLengthUnit } from './units/yarn.ts';
 
 /** The small constant mark of where a figure comes from. */
 export const sourceWords: Readonly<Record<Source, string>> = {

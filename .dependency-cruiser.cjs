@@ -1,0 +1,62 @@
+/** The dependency rule: web → core ← server, and nothing out of core. */
+module.exports = {
+  forbidden: [
+    {
+      name: 'core-imports-nobody',
+      comment: 'The craft is computed without screen, server, Node or packages; only its formats use a schema package.',
+      severity: 'error',
+      from: { path: '^core/src', pathNot: '(^core/src/formats|\\.test\\.ts$)' },
+      to: { pathNot: '^core/src' },
+    },
+    {
+      name: 'core-formats-use-schemas-only',
+      severity: 'error',
+      from: { path: '^core/src/formats' },
+      to: { pathNot: '^(core/src|node_modules/zod)' },
+    },
+    {
+      name: 'core-through-its-door',
+      comment: 'Others see the public index of core, never its insides.',
+      severity: 'error',
+      from: { path: '^(web|server|demo|tools|bench)/' },
+      to: { path: '^core/src', pathNot: '^core/src/index\\.ts$' },
+    },
+    { name: 'web-knows-no-server', severity: 'error', from: { path: '^web/' }, to: { path: '^server/' } },
+    { name: 'server-knows-no-web', severity: 'error', from: { path: '^server/' }, to: { path: '^web/' } },
+    {
+      name: 'views-apart',
+      comment: 'Views share through parts, api and core, never through one another.',
+      severity: 'error',
+      from: { path: '^web/src/views/([^/]+)/' },
+      to: { path: '^web/src/views/([^/]+)/', pathNot: '^web/src/views/$1/' },
+    },
+    {
+      name: 'parts-below-views',
+      severity: 'error',
+      from: { path: '^web/src/(parts|api|worker)/' },
+      to: { path: '^web/src/(views|app)/' },
+    },
+    {
+      name: 'no-circles',
+      severity: 'error',
+      from: {},
+      to: { circular: true },
+    },
+    {
+      name: 'only-declared-packages',
+      severity: 'error',
+      from: { pathNot: '\\.test\\.ts$' },
+      to: { dependencyTypes: ['npm-no-pkg', 'unknown'] },
+    },
+  ],
+  options: {
+    doNotFollow: { path: 'node_modules' },
+    tsPreCompilationDeps: true,
+    tsConfig: { fileName: 'tsconfig.base.json' },
+    enhancedResolveOptions: {
+      exportsFields: ['exports'],
+      conditionNames: ['types', 'import', 'default'],
+      extensions: ['.ts', '.tsx', '.js', '.mjs'],
+    },
+  },
+};

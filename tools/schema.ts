@@ -1,0 +1,14 @@
+import { writeFileSync } from 'node:fs';
+import { planDocumentSchema, wishSchema } from '@puntada/core';
+import { z } from 'zod';
+
+/** Writes the JSON Schemas of the open formats to docs/schema, from the schemas that the doors use. */
+const schemas = {
+  'wish.schema.json': z.toJSONSchema(wishSchema, { io: 'input' }),
+  'plan.schema.json': z.toJSONSchema(planDocumentSchema),
+};
+
+const folder = process.argv[2] ?? 'docs/schema';
+for (const [name, schema] of Object.entries(schemas)) {
+  writeFileSync(`${folder}/${name}`, `${JSON.stringify(schema, null, 2)}\n`);
+}
