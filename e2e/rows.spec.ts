@@ -11,10 +11,11 @@ test('one selection over chart and words; terms and hand change at once', async 
   for (let i = 0; i < 4; i++) await page.keyboard.press('ArrowDown');
   await expect(list.getByRole('option', { selected: true })).toContainText('(4 dc B, 4 dc A) × 4, 4 dc B');
   await expect(page.getByRole('img', { name: /row 5 selected/ })).toBeVisible();
-  // Row 5 is worked on the right side: it ends at the left for a right hand, at the right for a left one.
-  await expect(list.getByRole('option', { selected: true })).toContainText('A and B at the left edge');
+  // Row 5 is worked on the right side: on the chart it runs to the left for a right hand, to the right for a left one.
+  await expect(list.getByRole('option', { selected: true })).toContainText('A and B at this edge');
+  await expect(list.getByRole('option', { selected: true })).toContainText('right to left');
   await page.getByRole('radio', { name: 'Left hand' }).click();
-  await expect(list.getByRole('option', { selected: true })).toContainText('A and B at the right edge');
+  await expect(list.getByRole('option', { selected: true })).toContainText('left to right');
   const chart = page.getByTestId('chart');
   const box = await chart.boundingBox();
   if (!box) throw new Error('no chart');

@@ -16,7 +16,7 @@ test('the run in hand, the change announced, and what there should be at the end
   await expect(end).toContainText('20 / 16');
   await expect(end).toContainText('sc in A');
   await expect(end).toContainText('ch 1 in A, turn');
-  await expect(end).toContainText('at the left edge');
+  await expect(end).toContainText('at this edge');
   await page.keyboard.press('Space');
   await expect(page.getByText('close the 4th in A')).toBeVisible();
   await page.keyboard.press('Backspace');

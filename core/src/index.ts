@@ -8,6 +8,7 @@ export * from './fit/up.ts';
 export * from './formats/frozen.ts';
 export * from './formats/planDocument.ts';
 export * from './formats/readJson.ts';
+export { tickSchema } from './formats/tick.ts';
 export * from './formats/wish.ts';
 export * from './gauge/gauge.ts';
 export * from './gauge/typical.ts';

@@ -121,8 +121,15 @@ describe('rows in words', () => {
     // Row 4 is worked back: A ends at its far block, and row 5 begins with B at this edge.
     const fourth = writeRow(request, 4);
     expect(fourth.strands.join(' ')).toContain('carry B inside between its own stitches');
-    expect(fourth.end).toContain('A and B at the right edge');
-    expect(writeRow({ ...request, hand: 'left' }, 4).end).toContain('A and B at the left edge');
+    expect(fourth.end).toContain('A and B at this edge');
+  });
+
+  it('even rows lie the other way on the chart, and all of them for the other hand', () => {
+    expect([writeRow(request, 3).direction, writeRow(request, 4).direction]).toEqual([
+      'right to left',
+      'left to right',
+    ]);
+    expect(writeRow({ ...request, hand: 'left' }, 3).direction).toBe('left to right');
   });
 
   it('UK terms change the words and nothing else', () => {

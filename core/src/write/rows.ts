@@ -5,7 +5,7 @@ import type { Technique } from '../techniques/technique.ts';
 import { type WorkedCourse, type WorkedRun, workCourse } from './course.ts';
 import { compress, printCompressed } from './repeats.ts';
 import type { StrandBook, StrandOrder } from './strandOrders.ts';
-import { type Hand, oneStitch, stitchWord, type Terms } from './terms.ts';
+import { chartDirection, type Hand, oneStitch, stitchWord, type Terms } from './terms.ts';
 
 export interface WriteRequest {
   readonly fabric: Fabric;
@@ -21,6 +21,8 @@ export interface WriteRequest {
 export interface WrittenRow {
   readonly number: number;
   readonly side: 'RS' | 'WS';
+  /** How it lies on the chart of the right side. */
+  readonly direction: ReturnType<typeof chartDirection>;
   /** How the row begins: `ch 1, turn`. */
   readonly start: string;
   /** The runs, repeats gathered. */
@@ -74,11 +76,11 @@ function changeWords(course: WorkedCourse, terms: Terms): string {
 }
 
 function endWords(course: WorkedCourse, request: WriteRequest): string {
-  const { terms, strands, hand } = request;
+  const { terms, strands } = request;
   const colours = course.byColour.map(({ colour, count }) => `${count} ${colour}`).join(', ');
   const kinds = course.byKind.map(({ kind, count }) => `${count} ${stitchWord(kind, terms)}`).join(', ');
   const last = `last one ${oneStitch(course.last.kind, terms)} in ${course.last.colour}`;
-  const hanging = strands.hangingWords(course.number - 1, hand);
+  const hanging = strands.hangingWords(course.number - 1);
   const head = course.byKind.length > 1 ? `${course.stitches} stitches: ${kinds}` : kinds;
   return `${head} (${colours}); ${last}${hanging.length ? `; ${hanging.join(', ')}` : ''}`;
 }
@@ -95,6 +97,7 @@ export function writeRow(request: WriteRequest, number: number): WrittenRow {
   return {
     number,
     side: course.side,
+    direction: chartDirection(course.side, request.hand),
     start: startWords(course, request),
     work: printCompressed(compress(course.runs.map((run) => runWords(run, terms)))),
     change: changeWords(course, terms),

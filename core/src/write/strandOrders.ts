@@ -3,7 +3,6 @@ import type { BoundPattern } from '../patterns/bind.ts';
 import { type Chart, direction, eachRun } from '../route/chart.ts';
 import { hangingMap, movesByRow, OFF } from '../route/hangs.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, type MoveList } from '../route/moves.ts';
-import { edgeWord, type Hand } from './terms.ts';
 
 /** What is done with one idle colour in one row, in working numbers: stitch 1 is the first one worked. */
 export interface StrandOrder {
@@ -23,6 +22,11 @@ export interface HangingStrand {
   readonly afterStitch: number;
   readonly place: 'start of the row' | 'end of the row' | 'inside';
 }
+
+const placeWords: Partial<Record<HangingStrand['place'], string>> = {
+  'end of the row': 'at this edge',
+  'start of the row': 'at the far edge',
+};
 
 /** Everything the strands do, row by row; made once for a plan. */
 export class StrandBook {
@@ -64,13 +68,11 @@ export class StrandBook {
     return orders;
   }
 
-  /** Where the strands hang, in words for the end of a row: `A and B at the left edge`. */
-  hangingWords(row: number, hand: Hand): string[] {
-    const { columns } = this.chart;
+  /** Where the strands hang when a row is done, in words: `A and B at this edge`. This edge is where the row ends. */
+  hangingWords(row: number): string[] {
     const places = new Map<string, string[]>();
     for (const strand of this.hanging(row)) {
-      const edge = edgeWord(this.boundary(row, strand.afterStitch), columns, hand);
-      const place = strand.place === 'inside' ? `waiting after stitch ${strand.afterStitch}` : `at the ${edge}`;
+      const place = placeWords[strand.place] ?? `waiting after stitch ${strand.afterStitch}`;
       places.set(place, [...(places.get(place) ?? []), strand.colour]);
     }
     return [...places].map(([place, colours]) => `${colours.join(' and ')} ${place}`);
@@ -78,10 +80,6 @@ export class StrandBook {
 
   private working(row: number, boundary: number): number {
     return direction(this.chart.construction, row) === 1 ? boundary : this.chart.columns - boundary;
-  }
-
-  private boundary(row: number, working: number): number {
-    return this.working(row, working);
   }
 
   private orderOf(row: number, colour: number): StrandOrder | undefined {

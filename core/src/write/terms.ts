@@ -18,18 +18,7 @@ export function oneStitch(key: StitchKey, terms: Terms): string {
   return `${/^[sh]/.test(word) ? 'an' : 'a'} ${word}`;
 }
 
-/** The way the hook goes across a row, as the maker sees it: every turned row is worked away from the working hand. */
-export function handDirection(hand: Hand): 'right to left' | 'left to right' {
-  return hand === 'right' ? 'right to left' : 'left to right';
-}
-
 /** The way a row lies on a chart of the right side: RS rows as worked, WS rows mirrored. */
 export function chartDirection(side: 'RS' | 'WS', hand: Hand): 'right to left' | 'left to right' {
   return (side === 'RS') === (hand === 'right') ? 'right to left' : 'left to right';
-}
-
-/** The edge, seen from the right side, at a boundary counted from where row 1 begins. */
-export function edgeWord(boundary: number, columns: number, hand: Hand): 'right edge' | 'left edge' | undefined {
-  if (boundary !== 0 && boundary !== columns) return undefined;
-  return (boundary === 0) === (hand === 'right') ? 'right edge' : 'left edge';
 }

@@ -1,13 +1,5 @@
+import { tickSchema } from '@puntada/core';
 import { z } from 'zod';
-
-const position = z.strictObject({ rows: z.number().int().min(0), runs: z.number().int().min(0) });
-
-export const tickSchema = z.strictObject({
-  id: z.uuid(),
-  at: z.number().int().min(0).max(8.64e15),
-  from: position,
-  to: position,
-});
 
 export const ticksBody = z.strictObject({ ticks: z.array(tickSchema).min(1).max(500) });
 

@@ -1,4 +1,4 @@
-import type { Position, Tick } from '@puntada/core';
+import { type Position, readJson, type Tick, tickSchema } from '@puntada/core';
 
 /**
  * Ticks that the server has not yet acknowledged, kept in the browser's storage: one entry each, so that two tabs
@@ -37,8 +37,9 @@ export function waitingTicks(shelf: Shelf, workId: string): Tick[] {
     if (key?.startsWith(`${prefix}${workId}.`)) keys.push(key);
   }
   return keys.sort().flatMap((key) => {
-    const text = shelf.getItem(key);
-    return text === null ? [] : [JSON.parse(text) as Tick];
+    // An entry that something else has damaged is left where it is and not sent.
+    const tick = readJson(tickSchema, shelf.getItem(key) ?? '');
+    return tick.ok ? [tick.value] : [];
   });
 }
 

@@ -1,5 +1,6 @@
-import { makePiece, prepare, type Wish, type YarnNeed } from '@puntada/core';
+import { makePiece, prepare, wishSchema, type YarnNeed } from '@puntada/core';
 import { expose } from 'comlink';
+import { z } from 'zod';
 
 /** The figures of one size, without its stitches. */
 export interface PieceFigures {
@@ -10,8 +11,16 @@ export interface PieceFigures {
   readonly ends: number;
 }
 
+const count = z.number().int().min(1);
+const request = z.strictObject({
+  wish: wishSchema,
+  sizes: z.array(z.strictObject({ stitches: count, rows: count })).max(50),
+});
+export type MeasureMessage = z.input<typeof request>;
+
 /** Lays, proves, routes and measures sizes away from the screen. A size that fails its proof is left out. */
-function measureSizes(wish: Wish, sizes: readonly { stitches: number; rows: number }[]): PieceFigures[] {
+function measureSizes(message: MeasureMessage): PieceFigures[] {
+  const { wish, sizes } = request.parse(message);
   const prepared = prepare(wish);
   if (!prepared.ok) return [];
   return sizes.flatMap(({ stitches, rows }) => {

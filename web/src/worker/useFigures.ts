@@ -36,7 +36,7 @@ export function useFigures(wish: Wish, sizes: readonly Size[]): ReadonlyMap<stri
     if (!wanted.length) return;
     const measureNow = () => {
       for (const size of wanted) asked.current.add(sizeKey(size));
-      void planner.measureSizes(wish, wanted).then((found) => {
+      void planner.measureSizes({ wish, sizes: wanted }).then((found) => {
         if (current.current !== wishKey) return;
         setKnown((before) => {
           const next = new Map(before);

@@ -11,7 +11,6 @@ import {
   type WidthOffer,
   type YarnNeed,
 } from '@puntada/core';
-import { Collapsible } from 'radix-ui';
 import { Figure } from '../../parts/Figure.tsx';
 import { YarnChip, yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
@@ -85,6 +84,11 @@ function wishNote(by: string, size: WidthOffer['width'], difference: number, uni
   return `${differenceText(size, difference, units).replace(' typical', '')} from the wish${from}`;
 }
 
+/** `6 + 4` of `a multiple of 6 + 4`. */
+function bare(multiple: string): string {
+  return multiple.replace('a multiple of ', '');
+}
+
 /** The arithmetic behind the count, in a line each. */
 function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>) {
   const { works, alike } = sizes.across.multiples;
@@ -93,19 +97,14 @@ function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>
       {[...width.why, ...height.why.slice(0, 1)].map((line) => (
         <p key={line}>{line}</p>
       ))}
-      <Collapsible.Root>
-        <Collapsible.Trigger className="min-h-8 text-[14px] text-verdigris underline underline-offset-3">
-          Which counts work at all?
-        </Collapsible.Trigger>
-        <Collapsible.Content className="text-[14px]">
-          <p>
-            Can be worked on {works.stitches} stitches ({works.chains} chains).
-          </p>
-          <p>
-            Both edges alike on {alike.stitches} stitches ({alike.chains} chains).
-          </p>
-        </Collapsible.Content>
-      </Collapsible.Root>
+      <p className="mt-1 border-t border-verdigris/30 pt-1 text-[14px]">
+        Works: {works.stitches.slice(2)}; chains {bare(works.chains)}.
+      </p>
+      {alike.stitches === works.stitches ? null : (
+        <p className="text-[14px]">
+          Edges alike: {alike.stitches.slice(2)}; chains {bare(alike.chains)}.
+        </p>
+      )}
     </div>
   );
 }

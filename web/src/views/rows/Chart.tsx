@@ -21,7 +21,7 @@ export function Chart({ cloth, hand, selected, inHand, onSelect, zoom, onCell }:
   const box = useBox<HTMLDivElement>();
   const canvas = useRef<HTMLCanvasElement>(null);
   const fitting = Math.floor((box.width - 2 * gutter) / fabric.stitches);
-  const cell = zoom ?? Math.max(11, Math.min(26, fitting));
+  const cell = zoom ?? Math.max(13, Math.min(26, fitting));
   useEffect(() => {
     if (box.width) onCell(cell);
   }, [box.width, cell, onCell]);
@@ -54,6 +54,12 @@ export function Chart({ cloth, hand, selected, inHand, onSelect, zoom, onCell }:
       frame.scrollTop = y - box.height / 2;
     }
   }, [selected, cell, fabric, box.ref, box.height]);
+
+  // A wide chart opens at the edge where row 1 begins.
+  useEffect(() => {
+    const frame = box.ref.current;
+    if (frame && box.width) frame.scrollLeft = hand === 'right' ? frame.scrollWidth : 0;
+  }, [hand, box.ref, box.width]);
 
   const pick = (event: MouseEvent<HTMLDivElement>) => {
     const frame = box.ref.current;

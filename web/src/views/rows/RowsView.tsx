@@ -97,7 +97,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             </ZoomButton>
           </div>
         </div>
-        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] grid-rows-[minmax(260px,1fr)_minmax(260px,1fr)] gap-4 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] lg:grid-rows-1">
+        <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] grid-rows-[minmax(280px,40dvh)_minmax(320px,46dvh)] gap-4 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] lg:grid-rows-1">
           <Chart
             cloth={cloth}
             hand={hand}

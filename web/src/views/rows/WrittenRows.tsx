@@ -83,7 +83,10 @@ function Row({ request, number, selected, inHand, onSelect }: RowProps) {
     >
       <div className="text-center leading-none">
         <p className="count text-[26px]">{number}</p>
-        <p className="mt-1.5 text-[13px] text-soft">{row.side}</p>
+        <p className="mt-1.5 text-[13px] text-soft">
+          {row.side} <span aria-hidden>{row.direction === 'right to left' ? '←' : '→'}</span>
+          <span className="sr-only">{row.direction}</span>
+        </p>
         {inHand ? <p className="mt-1.5 text-[13px] font-semibold text-verdigris">in hand</p> : null}
       </div>
       <div className="min-w-0 text-[16px] leading-snug">

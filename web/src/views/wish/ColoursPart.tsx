@@ -33,12 +33,12 @@ export function ColoursPart() {
                 {...register(`yarns.${i}.shade`)}
               />
             </label>
-            <div className="grid gap-3 sm:grid-cols-[minmax(0,1.3fr)_minmax(0,1.7fr)_minmax(0,1fr)_80px_80px]">
+            <div className="grid gap-3 sm:grid-cols-[minmax(0,1.3fr)_minmax(0,1.35fr)_112px_76px_76px]">
               <Field name={`yarns.${i}.name`} label={`Name of ${yarn.letter}`} />
               <Select name={`yarns.${i}.weight`} label="Weight">
                 {weights.map((weight) => (
                   <option key={weight} value={weight}>
-                    {weight} {typicalYarns[weight].name}
+                    {weight} {typicalYarns[weight].name.replace(/ \(.*/, '')}
                   </option>
                 ))}
               </Select>

@@ -92,7 +92,9 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
   const numbers = Object.fromEntries(
     (known?.numbers ?? []).map((each) => [each.name, number(form.numbers[each.name] ?? '')]),
   );
-  const { edges, ending, policy, floats } = before ?? {};
+  const { edges, ending, floats } = before ?? {};
+  // One rule and an even, strong cloth for what is scrubbed with; thinner and softer for all else.
+  const policy = before?.policy ?? (form.item === 'dishcloth' ? 'carry-always' : 'as-needed');
   return dropEmpty({
     title: form.title,
     item: form.item,

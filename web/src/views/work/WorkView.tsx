@@ -116,7 +116,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               />
               <RowEnd
                 course={course}
-                hanging={strands.hangingWords(course.number - 1, hand)}
+                hanging={strands.hangingWords(course.number - 1)}
                 others={others}
                 terms={terms}
                 last={course.number === fabric.courses}
