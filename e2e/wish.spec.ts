@@ -91,3 +91,18 @@ test('a wish can be changed later, and its form holds what was stored', async ({
   await expect(page.getByTestId('chains')).toHaveText('45');
   await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '36 rows, 20.0 cm');
 });
+
+test('a wish by blocks and bands comes to stitches and rows', async ({ page, server }) => {
+  await page.goto(`${server.address}/wish`);
+  await page.getByRole('radio', { name: 'Blocks', exact: true }).click();
+  await page.getByLabel('Blocks across').fill('11');
+  await page.getByRole('radio', { name: 'Bands' }).click();
+  await page.getByLabel('Bands up').fill('7');
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  // 11 blocks of 4 and one to turn; 7 bands of 4.
+  await expect(page.getByTestId('chains')).toHaveText('45');
+  await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', /^28 rows/);
+  await page.getByRole('link', { name: 'Wish' }).click();
+  await expect(page.getByLabel('Blocks across')).toHaveValue('11');
+  await expect(page.getByLabel('Bands up')).toHaveValue('7');
+});

@@ -10,7 +10,7 @@ test('the run in hand, the change announced, and what there should be at the end
   await expect(page.getByTestId('run-count')).toHaveText('4');
   await expect(page.getByText('close the 4th in B')).toBeVisible();
   await expect(page.getByText('B: carry it inside', { exact: true }).last()).toBeVisible();
-  await expect(page.getByText('begin in the 2nd chain from the hook')).toBeVisible();
+  await expect(page.getByText('chain 37 in A; first sc in the 2nd chain from the hook')).toBeVisible();
   const end = page.getByRole('complementary', { name: 'At the end of row 1' });
   await expect(end).toContainText('36');
   await expect(end).toContainText('20 / 16');
@@ -46,6 +46,19 @@ test('a button that was clicked does not swallow or double the keys', async ({ p
   await expect(page.getByRole('region', { name: 'Row 2, run 2 of 9' })).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('region', { name: 'Row 3, run 1 of 9' })).toBeVisible();
+});
+
+test('a button reached by the keyboard keeps its own keys', async ({ page, server }) => {
+  const id = await begunCloth(server);
+  await page.goto(`${server.address}/works/${id}/work`);
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('row-number')).toHaveText('Row 2');
+  const back = page.getByRole('button', { name: /One back/ });
+  for (let i = 0; i < 20 && !(await back.evaluate((each) => each === document.activeElement)); i++)
+    await page.keyboard.press('Tab');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('region', { name: 'Row 1, run 9 of 9' })).toBeVisible();
 });
 
 test('reloaded while the server is away it still opens, takes ticks, and delivers each once', async ({

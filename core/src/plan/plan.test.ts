@@ -107,7 +107,7 @@ describe('rows in words', () => {
   const request = writing(must(planWish(sampleWish())), 'US', 'right');
   it('row 1 and row 5', () => {
     const first = writeRow(request, 1);
-    expect(first.start).toBe('first sc in the 2nd chain from the hook');
+    expect(first.start).toBe('chain 37 in A; first sc in the 2nd chain from the hook');
     expect(first.work).toBe('(4 sc A, 4 sc B) × 4, 4 sc A');
     expect(first.end).toContain('36 sc (20 A, 16 B); last one an sc in A');
     const fifth = writeRow(request, 5);
@@ -135,7 +135,7 @@ describe('rows in words', () => {
   it('UK terms change the words and nothing else', () => {
     const uk = writeRow({ ...request, terms: 'UK' }, 1);
     expect(uk.work).toBe('(4 dc A, 4 dc B) × 4, 4 dc A');
-    expect(uk.start).toBe('first dc in the 2nd chain from the hook');
+    expect(uk.start).toBe('chain 37 in A; first dc in the 2nd chain from the hook');
   });
 
   it('houndstooth says which stitch comes last', () => {

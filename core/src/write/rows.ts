@@ -45,17 +45,18 @@ export function runWords(run: WorkedRun, terms: Terms): string {
   return `${turns}${run.count % 2 ? `, 1 ${words[0]}` : ''} ${run.colour}`;
 }
 
-/** How a row begins, before its first run. */
-function startWords(course: WorkedCourse, request: WriteRequest): string {
-  const { foundation, terms } = request;
-  if (course.number === 1) {
-    const stitch = stitchWord(foundation.stitch, terms);
-    if (foundation.counted)
-      return `the first 2 chains count as the first ${stitch}; begin in the ${ordinal(foundation.firstInto)} chain from the hook`;
-    return `first ${stitch} in the ${ordinal(foundation.firstInto)} chain from the hook`;
-  }
+/** How a row begins, before its first run; row 1 with its foundation chain. */
+export function startWords(course: WorkedCourse, foundation: Foundation, terms: Terms): string {
+  const stitch = stitchWord(foundation.stitch, terms);
   const colour = course.runs[0]?.colour;
-  const counts = course.turnCounts ? ` (counts as the first ${stitchWord(foundation.stitch, terms)})` : '';
+  if (course.number === 1) {
+    const chain = `chain ${course.stitches + foundation.beyond} in ${colour}`;
+    const into = `the ${ordinal(foundation.firstInto)} chain from the hook`;
+    return foundation.counted
+      ? `${chain}; the first 2 chains count as the first ${stitch}, the next goes into ${into}`
+      : `${chain}; first ${stitch} in ${into}`;
+  }
+  const counts = course.turnCounts ? ` (counts as the first ${stitch})` : '';
   return `ch ${course.turn} in ${colour}${counts}, turn`;
 }
 
@@ -98,7 +99,7 @@ export function writeRow(request: WriteRequest, number: number): WrittenRow {
     number,
     side: course.side,
     direction: chartDirection(course.side, request.hand),
-    start: startWords(course, request),
+    start: startWords(course, foundation, terms),
     work: printCompressed(compress(course.runs.map((run) => runWords(run, terms)))),
     change: changeWords(course, terms),
     strands: request.strands.orders(number - 1).map(orderWords),

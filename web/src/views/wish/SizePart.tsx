@@ -1,14 +1,34 @@
+import { patternBook } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
-import type { WishFormValues } from './wishForm.ts';
+import { usualSizes, type WishFormValues } from './wishForm.ts';
 
-const afterWidth = { length: '', chain: 'chains', stitches: 'stitches' } as const;
+function upper(word: string): string {
+  return word.replace(/^./, (letter) => letter.toUpperCase());
+}
 
 /** How big, in lengths or in counts; or what a chain already made would come to. */
 export function SizePart() {
   const { watch, setValue } = useFormContext<WishFormValues>();
-  const { units, widthBy, heightBy } = watch();
+  const { units, widthBy, heightBy, item, pattern: key, width, height } = watch();
+  const pattern = patternBook.find((each) => each.key === key);
+  const blocks = pattern?.across.word ?? 'repeats';
+  const bands = pattern?.up.word ?? 'repeats';
+  const [usualWidth, usualHeight] = usualSizes[item][units];
+  const widths = {
+    length: { label: 'Width', after: units, start: usualWidth },
+    chain: { label: 'Chains made', after: 'chains', start: '37' },
+    stitches: { label: 'Stitches across', after: 'stitches', start: '36' },
+    repeats: { label: `${upper(blocks)} across`, after: blocks, start: '9' },
+  } as const;
+  const heights = {
+    length: { label: 'Height', after: units, start: usualHeight },
+    rows: { label: 'Rows', after: 'rows', start: '44' },
+    repeats: { label: `${upper(bands)} up`, after: bands, start: '11' },
+  } as const;
+  // A unit that was typed needs no second one behind it.
+  const after = (by: string, text: string, words: string) => (by === 'length' && /[a-z"”]/i.test(text) ? '' : words);
   return (
     <Part title="About how big" hint="The mat then shows only the sizes that the pattern allows.">
       <div className="grid gap-4">
@@ -20,10 +40,11 @@ export function SizePart() {
               { value: 'length', words: 'A width' },
               { value: 'chain', words: 'A chain already made' },
               { value: 'stitches', words: 'Stitches' },
+              { value: 'repeats', words: upper(blocks) },
             ]}
             onChange={(next) => {
-              setValue('widthBy', next);
-              setValue('width', next === 'length' ? (units === 'cm' ? '24' : '9 1/2') : next === 'chain' ? '37' : '36');
+              setValue('widthBy', next, { shouldDirty: true });
+              setValue('width', widths[next].start);
             }}
           />
           <Choice
@@ -32,10 +53,11 @@ export function SizePart() {
             options={[
               { value: 'length', words: 'A height' },
               { value: 'rows', words: 'Rows' },
+              { value: 'repeats', words: upper(bands) },
             ]}
             onChange={(next) => {
-              setValue('heightBy', next);
-              setValue('height', next === 'length' ? (units === 'cm' ? '24' : '9 1/2') : '44');
+              setValue('heightBy', next, { shouldDirty: true });
+              setValue('height', heights[next].start);
             }}
           />
         </div>
@@ -43,8 +65,8 @@ export function SizePart() {
           <div className="w-[190px]">
             <Field
               name="width"
-              label={widthBy === 'length' ? 'Width' : widthBy === 'chain' ? 'Chains made' : 'Stitches across'}
-              after={widthBy === 'length' ? units : afterWidth[widthBy]}
+              label={widths[widthBy].label}
+              after={after(widthBy, width, widths[widthBy].after)}
               className="count text-[18px]"
               inputMode={widthBy === 'length' ? 'text' : 'numeric'}
             />
@@ -55,8 +77,8 @@ export function SizePart() {
           <div className="w-[190px]">
             <Field
               name="height"
-              label={heightBy === 'length' ? 'Height' : 'Rows'}
-              after={heightBy === 'length' ? units : 'rows'}
+              label={heights[heightBy].label}
+              after={after(heightBy, height, heights[heightBy].after)}
               className="count text-[18px]"
             />
           </div>

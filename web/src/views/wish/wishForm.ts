@@ -6,9 +6,9 @@ export interface WishFormValues {
   title: string;
   item: Item;
   units: Wish['units'];
-  widthBy: 'length' | 'chain' | 'stitches';
+  widthBy: 'length' | 'chain' | 'stitches' | 'repeats';
   width: string;
-  heightBy: 'length' | 'rows';
+  heightBy: 'length' | 'rows' | 'repeats';
   height: string;
   pattern: string;
   stitch: string;
@@ -104,7 +104,9 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
         ? { by: 'length', length: form.width }
         : { by: form.widthBy, count: number(form.width) },
     height:
-      form.heightBy === 'length' ? { by: 'length', length: form.height } : { by: 'rows', count: number(form.height) },
+      form.heightBy === 'length'
+        ? { by: 'length', length: form.height }
+        : { by: form.heightBy, count: number(form.height) },
     pattern: dropEmpty({ key: form.pattern, stitch, numbers }),
     foundation: stitch === 'hdc' && form.foundation ? form.foundation : undefined,
     gauge:
@@ -139,9 +141,9 @@ export function toForm(wish: Wish): WishFormValues {
     title: wish.title,
     item: wish.item,
     units: wish.units,
-    widthBy: width.by === 'repeats' ? 'stitches' : width.by,
+    widthBy: width.by,
     width: width.by === 'length' ? width.length : String(width.count),
-    heightBy: height.by === 'repeats' ? 'rows' : height.by,
+    heightBy: height.by,
     height: height.by === 'length' ? height.length : String(height.count),
     pattern: wish.pattern.key,
     stitch: wish.pattern.stitch ?? usual.stitch,

@@ -1,4 +1,5 @@
 import { type Hand, oneStitch, stitchWord, type Terms, type WorkedCourse, type WorkedRun } from '@puntada/core';
+import type { MouseEvent } from 'react';
 import { runStitches } from '../../parts/runWords.ts';
 import { useWidth } from '../../parts/useWidth.ts';
 import { yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
@@ -11,7 +12,7 @@ interface Props {
   readonly hand: Hand;
   readonly shadeOf: (letter: string) => string;
   readonly idle: readonly string[];
-  readonly onDone: () => void;
+  readonly onDone: (event: MouseEvent<HTMLButtonElement>) => void;
 }
 
 /** px under which there is room for only one run on either side. */

@@ -6,12 +6,13 @@ import {
   type Position,
   StrandBook,
   type StrandOrder,
+  startWords,
   stitchWord,
   type WorkedCourse,
   workCourse,
 } from '@puntada/core';
 import { CloudOff } from 'lucide-react';
-import { useCallback, useEffect, useMemo } from 'react';
+import { type MouseEvent, useCallback, useEffect, useMemo } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { problemsOf, useFinishWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -83,7 +84,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 <span className="rounded-sm border-2 border-ink px-2 text-[19px] font-semibold">{course.side}</span>
                 <span className="text-[22px]">{hand === 'right' ? '← right to left' : 'left to right →'}</span>
                 {position.runs === 0 ? (
-                  <span className="text-[22px] text-soft">{startWords(course, foundation.firstInto)}</span>
+                  <span className="text-[22px] text-soft">{startWords(course, foundation, terms)}</span>
                 ) : null}
               </p>
               <Ribbon
@@ -93,7 +94,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 hand={hand}
                 shadeOf={shadeOf}
                 idle={idle}
-                onDone={steps.run}
+                onDone={lettingGo(steps.run)}
               />
               <p className="flex flex-wrap gap-x-8 gap-y-1 pt-3 text-[24px] leading-tight">
                 {idle.map((words) => (
@@ -129,18 +130,18 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
         )}
       </main>
       <footer className="flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-rule bg-paper px-6 py-3">
-        <Button onClick={steps.back} disabled={!steps.canGoBack} className="min-h-14">
+        <Button onClick={lettingGo(steps.back)} disabled={!steps.canGoBack} className="min-h-14">
           One back <Key>Backspace</Key>
         </Button>
         <span className="flex-1" />
         {course ? (
           <>
-            <Button onClick={steps.row} className="min-h-14">
+            <Button onClick={lettingGo(steps.row)} className="min-h-14">
               Row {course.number} done <Key>Enter</Key>
             </Button>
             <Button
               kind="next"
-              onClick={steps.run}
+              onClick={lettingGo(steps.run)}
               shortcut="Space"
               className="min-h-14 min-w-[220px] justify-between text-[20px]"
             >
@@ -167,9 +168,12 @@ function attachedIn(course: WorkedCourse, run: number, strands: StrandBook, orde
   return [...new Set([...before, ...used, ...laidIn])].sort();
 }
 
-function startWords(course: WorkedCourse, firstInto: number): string {
-  if (course.number === 1) return `begin in the ${firstInto === 2 ? '2nd' : '3rd'} chain from the hook`;
-  return `ch ${course.turn} in ${course.runs[0]?.colour}${course.turnCounts ? ', the first stitch' : ''}, turn`;
+/** A button pressed by hand lets go of the focus, so that the keys count again; one pressed by key keeps it. */
+function lettingGo(action: () => void): (event: MouseEvent<HTMLButtonElement>) => void {
+  return (event) => {
+    if (event.detail > 0) event.currentTarget.blur();
+    action();
+  };
 }
 
 interface Steps {
@@ -197,8 +201,9 @@ function useSteps(cloth: WorkCloth, counter: Counter, course: WorkedCourse | und
     const onKey = (event: KeyboardEvent) => {
       if (event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;
       const target = event.target as HTMLElement | null;
-      // A button that has the focus keeps its own keys, but for the big ones that mean the same.
       if (target?.closest('a, input, select, [role="dialog"]')) return;
+      // A button reached by keyboard keeps its own keys; one that was clicked has let go of the focus.
+      if (event.key !== 'Backspace' && target?.closest('button')) return;
       const action = { ' ': run, Enter: row, Backspace: back }[event.key];
       if (!action) return;
       event.preventDefault();
