@@ -1,5 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { cpSync, mkdtempSync, rmSync } from 'node:fs';
+import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
@@ -132,18 +132,7 @@ export const test = plain.extend<Usual, { sharedServer: TestServer }>({
 export { expect } from '@playwright/test';
 
 /** The galley cloth as it is wished for: 24 × 24 cm, block check 4 × 4 in sc, 16 × 18 to 10 cm. */
-export const galleyCloth = {
-  title: 'Galley cloth',
-  item: 'dishcloth',
-  width: { by: 'length', length: '24 cm' },
-  height: { by: 'length', length: '24 cm' },
-  pattern: { key: 'block-check', stitch: 'sc', numbers: { b: 4, r: 4 } },
-  gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
-  yarns: [
-    { letter: 'A', name: 'Oat', shade: '#e9dfc4', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 },
-    { letter: 'B', name: 'Ferry blue', shade: '#24476b', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 },
-  ],
-};
+const galleyCloth = JSON.parse(readFileSync(join(root, 'docs/examples/galley-cloth.json'), 'utf8')) as object;
 
 interface Made {
   readonly id: string;

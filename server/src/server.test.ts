@@ -10,18 +10,7 @@ import { createApp } from './app.ts';
 import { FolderHeldError, holdFolder } from './db/lock.ts';
 import { type OpenDatabase, openDatabase } from './db/open.ts';
 
-const wish = {
-  title: 'Galley cloth',
-  item: 'dishcloth',
-  width: { by: 'length', length: '24 cm' },
-  height: { by: 'length', length: '24 cm' },
-  pattern: { key: 'block-check', numbers: { b: 4, r: 4 } },
-  gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
-  yarns: [
-    { letter: 'A', name: 'Oat', shade: '#e9dfc4', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 },
-    { letter: 'B', name: 'Ferry blue', shade: '#24476b', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 },
-  ],
-};
+const wish = JSON.parse(readFileSync(new URL('../../docs/examples/galley-cloth.json', import.meta.url), 'utf8'));
 
 interface Answer {
   readonly status: number;

@@ -1,5 +1,7 @@
 import { type Fabric, type Hand, runsForward, type StitchKey, stitchKind } from '@puntada/core';
-import { type Side, stitchTile, tileCells } from './stitchTile.ts';
+import { isStepped, meanHeight, steppedTops } from './steps.ts';
+import type { Side } from './stitchDrawings.ts';
+import { stitchTile, tileCells } from './stitchTile.ts';
 
 /** How a fabric is to be seen. */
 export interface ClothLook {
@@ -20,15 +22,6 @@ export interface CourseSpan {
 }
 
 type Canvas2d = CanvasRenderingContext2D | OffscreenCanvasRenderingContext2D;
-
-/** Whether two kinds of unlike height share a course; then each stitch stands on the one below, not on a line. */
-export function isStepped(fabric: Fabric): boolean {
-  const first = stitchKind(fabric.kinds[0] as number).height;
-  for (let i = 1; i < Math.min(fabric.kinds.length, fabric.stitches); i++) {
-    if (stitchKind(fabric.kinds[i] as number).height !== first) return true;
-  }
-  return false;
-}
 
 /** The column at a place from the left: a right hand begins row 1 at the right, and the other face is mirrored. */
 function columnAt(fabric: Fabric, look: ClothLook, place: number): number {
@@ -84,21 +77,6 @@ function paintLevel(ctx: Canvas2d, fabric: Fabric, look: ClothLook, span: Course
   }
 }
 
-/** Where each stitch of a stepped fabric ends above the bottom, in row heights, by column for one course. */
-export function steppedTops(fabric: Fabric, courses: number): Float64Array {
-  const { stitches, kinds } = fabric;
-  const tops = new Float64Array(stitches);
-  for (let course = 0; course < courses; course++) {
-    let mean = 0;
-    for (let x = 0; x < stitches; x++) mean += stitchKind(kinds[course * stitches + x] as number).height;
-    mean /= stitches;
-    for (let x = 0; x < stitches; x++) {
-      tops[x] = (tops[x] as number) + stitchKind(kinds[course * stitches + x] as number).height / mean;
-    }
-  }
-  return tops;
-}
-
 /** Courses of tall and short stitches by turns: each column is a stack. */
 function paintStepped(ctx: Canvas2d, fabric: Fabric, look: ClothLook, span: CourseSpan): void {
   const { stitches, kinds, colours } = fabric;
@@ -108,9 +86,7 @@ function paintStepped(ctx: Canvas2d, fabric: Fabric, look: ClothLook, span: Cour
   for (let course = span.from; course < span.to; course++) {
     const side = sideOf(course, look);
     const base = course * stitches;
-    let mean = 0;
-    for (let x = 0; x < stitches; x++) mean += stitchKind(kinds[base + x] as number).height;
-    mean /= stitches;
+    const mean = meanHeight(fabric, course);
     for (let place = 0; place < stitches; place++) {
       const x = columnAt(fabric, look, place);
       const kind = stitchKind(kinds[base + x] as number);

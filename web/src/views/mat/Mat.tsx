@@ -1,21 +1,19 @@
 import {
-  type Hand,
   type HeightOffer,
   type LengthUnit,
-  layPiece,
   lengthNumber,
   lengthText,
   type Prepared,
   type Sizes,
   type WidthOffer,
 } from '@puntada/core';
-import { type KeyboardEvent, memo, type PointerEvent, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
-import { usePreferences } from '../../api/api.ts';
-import { clothPicture } from '../../parts/cloth/paintCloth.ts';
+import { type KeyboardEvent, memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { useBox } from '../../parts/useWidth.ts';
+import { Edge } from './Edge.tsx';
 import { type MatGeometry, matGeometry, nearestNotch, stepNotch } from './matGeometry.ts';
 import { paintClothOnMat, paintMat } from './paintMat.ts';
 import { Tape, tapeThickness } from './Tape.tsx';
+import { useClothPicture } from './useClothPicture.ts';
 
 interface Props {
   readonly prepared: Prepared;
@@ -175,48 +173,10 @@ const Ground = memo(function Ground({ mat, units }: { mat: MatGeometry; units: L
   );
 });
 
-/** The picture of the largest cloth on offer; every smaller one is a part of it. Centred cloths are cut anew. */
-function usePicture(props: Props & { mat: MatGeometry }): DrawnCloth {
-  const { prepared, sizes, mat, width } = props;
-  const { hand } = usePreferences();
-  const { bound, foundation, wish, gauge, yarns } = prepared;
-  const shades = yarns.map((yarn) => yarn.shade).join();
-  const most = Math.max(...sizes.across.offers.map((offer) => offer.stitches), width.stitches);
-  const stitches = wish.edges === 'centred' ? width.stitches : most;
-  const courses = Math.max(...sizes.up.offers.map((offer) => offer.rows), props.height.rows);
-  const cell = (mm: number) => Math.max(1, Math.ceil(mm * mat.scale * (window.devicePixelRatio || 1)));
-  const cellWidth = cell(gauge.stitchWidth.mid);
-  const cellHeight = cell(gauge.rowHeight.mid);
-  const perStitch = gauge.stitchWidth.mid * mat.scale * (window.devicePixelRatio || 1);
-  const perRow = gauge.rowHeight.mid * mat.scale * (window.devicePixelRatio || 1);
-  return useMemo((): DrawnCloth => {
-    const fabric = layPiece({ bound, foundation, edges: wish.edges, stitches, courses });
-    const whole = clothPicture(fabric, { shades: shades.split(','), hand, cellWidth, cellHeight });
-    const picture = fitted(whole, stitches * perStitch, courses * perRow);
-    return { picture, stitches, courses, hand };
-  }, [bound, foundation, wish.edges, stitches, courses, shades, hand, cellWidth, cellHeight, perStitch, perRow]);
-}
-
-interface DrawnCloth {
-  readonly picture: OffscreenCanvas;
-  readonly stitches: number;
-  readonly courses: number;
-  readonly hand: Hand;
-}
-
-/** The picture at the very size at which it will lie on the mat, so that a drag only copies it. */
-function fitted(whole: OffscreenCanvas, width: number, height: number): OffscreenCanvas {
-  const picture = new OffscreenCanvas(Math.max(1, Math.round(width)), Math.max(1, Math.round(height)));
-  const ctx = picture.getContext('2d') as OffscreenCanvasRenderingContext2D;
-  ctx.imageSmoothingQuality = 'high';
-  ctx.drawImage(whole, 0, 0, picture.width, picture.height);
-  return picture;
-}
-
 function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height: number } }) {
   const { mat, width, height, prepared } = props;
   const canvas = useRef<HTMLCanvasElement>(null);
-  const drawn = usePicture(props);
+  const drawn = useClothPicture(props);
   useEffect(() => {
     const ctx = canvas.current?.getContext('2d');
     if (!canvas.current || !ctx) return;
@@ -275,51 +235,5 @@ function WishLabel({
     <p className="pointer-events-none absolute rounded-sm bg-mat/80 px-1 text-[14px] text-chalk" style={place}>
       wish {lengthNumber(across.mm, units)} × {lengthNumber(up.mm, units)} {units}
     </p>
-  );
-}
-
-interface EdgeProps {
-  readonly label: string;
-  readonly text: string;
-  readonly orientation: 'horizontal' | 'vertical';
-  readonly index: number;
-  readonly count: number;
-  readonly x: number;
-  readonly y: number;
-  readonly onDrag: (x: number, y: number) => void;
-}
-
-/** A free edge of the cloth as a slider of its notches. */
-function Edge({ label, text, orientation, index, count, x, y, onDrag }: EdgeProps) {
-  const across = orientation === 'horizontal';
-  const drag = (event: PointerEvent<HTMLDivElement>) => {
-    if (!event.currentTarget.hasPointerCapture(event.pointerId)) return;
-    const parent = event.currentTarget.parentElement?.getBoundingClientRect();
-    if (parent) onDrag(event.clientX - parent.left, event.clientY - parent.top);
-  };
-  return (
-    <div
-      role="slider"
-      tabIndex={0}
-      aria-label={label}
-      aria-orientation={orientation}
-      aria-valuemin={0}
-      aria-valuemax={count - 1}
-      aria-valuenow={index}
-      aria-valuetext={text}
-      onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
-      onPointerMove={drag}
-      className={`absolute flex touch-none items-center justify-center outline-offset-[-4px] focus-visible:outline-white ${across ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
-      style={{
-        left: x - (across ? 22 : 40),
-        top: y - (across ? 40 : 22),
-        width: across ? 44 : 80,
-        height: across ? 80 : 44,
-      }}
-    >
-      <span
-        className={`rounded-full border border-mat bg-white shadow-[0_1px_4px_rgb(0_0_0/0.5)] ${across ? 'h-14 w-[7px]' : 'h-[7px] w-14'}`}
-      />
-    </div>
   );
 }

@@ -1,0 +1,58 @@
+import { patternBook, planWish, readShape, type Wish, wishSchema } from '@puntada/core';
+import { fieldOf, newWish, toForm, toWish, usualSizes, type WishFormValues } from './wishForm.ts';
+
+function wishOf(form: WishFormValues): Wish {
+  const read = readShape(wishSchema, toWish(form));
+  if (!read.ok) throw new Error(read.problems.map((problem) => `${problem.path}: ${problem.message}`).join('\n'));
+  return read.value;
+}
+
+describe('a new wish', () => {
+  it('can be planned at once, for every item, pattern and unit', () => {
+    for (const units of ['cm', 'in'] as const) {
+      for (const [item, sizes] of Object.entries(usualSizes)) {
+        for (const pattern of patternBook) {
+          const [width, height] = sizes[units];
+          const form = { ...newWish(units), item: item as WishFormValues['item'], width, height, pattern: pattern.key };
+          expect(planWish(wishOf(form)).ok).toBe(true);
+        }
+      }
+    }
+  });
+
+  it('carries always for what is scrubbed with, as needed for the rest, and keeps what was chosen before', () => {
+    expect(wishOf(newWish('cm')).policy).toBe('carry-always');
+    expect(wishOf({ ...newWish('cm'), item: 'blanket' }).policy).toBe('as-needed');
+    const before = { ...wishOf(newWish('cm')), policy: 'cut-always', edges: 'centred', ending: 'any' } as Wish;
+    expect(toWish(newWish('cm'), before)).toMatchObject({ policy: 'cut-always', edges: 'centred', ending: 'any' });
+  });
+});
+
+describe('a wish in its form', () => {
+  const wishes: Partial<WishFormValues>[] = [
+    {},
+    { widthBy: 'chain', width: '41', heightBy: 'rows', height: '36' },
+    { widthBy: 'repeats', width: '9', heightBy: 'repeats', height: '11' },
+    { units: 'in', width: '9 1/2', height: '10½ in' },
+    { stitch: 'hdc', foundation: 'hdc-3rd', numbers: { b: '6', r: '3' } },
+    { gaugeFrom: 'counted', stitchCount: '14,5', stitchSpan: '12 cm', rowCount: '9', rowSpan: '4 in' },
+    { pattern: 'houndstooth' },
+  ];
+  it.each(wishes)('goes there and back without loss: %j', (change) => {
+    const wish = wishOf({ ...newWish('cm'), ...change });
+    expect(readShape(wishSchema, toWish(toForm(wish), wish))).toEqual({ ok: true, value: wish });
+  });
+
+  it('passes on what is no number as it was typed, for the schema to refuse at its field', () => {
+    const read = readShape(wishSchema, toWish({ ...newWish('cm'), widthBy: 'chain', width: 'x52' }));
+    expect(read.ok ? '' : fieldOf(read.problems[0]?.path ?? '')).toBe('width');
+    const block = readShape(wishSchema, toWish({ ...newWish('cm'), numbers: { b: 'four', r: '4' } }));
+    expect(block.ok ? '' : fieldOf(block.problems[0]?.path ?? '')).toBe('numbers.b');
+  });
+
+  it('knows the field of every path that planning can refuse', () => {
+    expect(
+      ['width.length', 'height.count', 'gauge.rows.over', 'pattern.numbers.b', 'pattern.key', 'yarns'].map(fieldOf),
+    ).toEqual(['width', 'height', 'rowSpan', 'numbers.b', 'pattern', 'yarns']);
+  });
+});
