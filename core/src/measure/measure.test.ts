@@ -29,6 +29,52 @@ describe('yarn in one stitch', () => {
   });
 });
 
+describe('what pieces of known size should take', () => {
+  /** Metres in the stitches alone of a piece so many mm wide and high, at so many stitches and rows to 10 cm. */
+  const piece = (
+    stitch: 'sc' | 'hdc' | 'dc',
+    stitches: number,
+    rows: number,
+    d: number,
+    wide: number,
+    high: number,
+  ) => {
+    const size = { width: 100 / stitches, height: 100 / rows, diameter: d };
+    return ((((wide / size.width) * high) / size.height) * yarnInStitch(stitch, size)) / 1000;
+  };
+
+  it.each([
+    ['a throw of 90 × 90 cm in sc 14 × 16', piece('sc', 14, 16, 2, 900, 900), 858, 700, 1000],
+    ['in sc 13 × 15', piece('sc', 13, 15, 2, 900, 900), 791, 700, 1000],
+    ['in hdc 13.5 × 11', piece('hdc', 13.5, 11, 2, 900, 900), 760, 700, 1000],
+    ['in hdc 13 × 10', piece('hdc', 13, 10, 2, 900, 900), 710, 700, 1000],
+    ['127 × 152 cm in dc 14 × 7.7', piece('dc', 14, 7.7, 2, 1270, 1520), 1711, 1300, 1900],
+    ['in dc 13.5 × 7.5', piece('dc', 13.5, 7.5, 2, 1270, 1520), 1645, 1300, 1900],
+    ['in dc 12 × 7', piece('dc', 12, 7, 2, 1270, 1520), 1456, 1300, 1900],
+    ['a light baby blanket of 75 × 90 cm in dc', piece('dc', 16, 9, 1.8, 750, 900), 693, 550, 850],
+    ['a bulky throw of 100 × 130 cm in hdc', piece('hdc', 10.5, 8.5, 2.55, 1000, 1300), 945, 750, 1150],
+    ['a bulky scarf of 20 × 180 cm in sc', piece('sc', 11, 12.5, 2.55, 200, 1800), 284, 220, 340],
+  ])('%s', (_what, metres, predicted, least, most) => {
+    expect(Math.abs(metres - predicted)).toBeLessThan(1);
+    expect(metres).toBeGreaterThan(least);
+    expect(metres).toBeLessThan(most);
+  });
+
+  it('a chain takes 3.26 to 3.34 times its own length', () => {
+    for (const [stitches, d] of [
+      [14, 2],
+      [17, 1.8],
+      [11, 2.55],
+      [8, 3.3],
+    ] as const) {
+      const width = 100 / stitches;
+      const ratio = yarnInStitch('ch', { width, height: 6, diameter: d }) / width;
+      expect(ratio).toBeGreaterThan(3.25);
+      expect(ratio).toBeLessThan(3.35);
+    }
+  });
+});
+
 describe('yarn in a piece', () => {
   it('a 25 cm cotton cloth of 40 × 45 sc takes 77.27 m', () => {
     const fabric = plainCloth(45, 40);

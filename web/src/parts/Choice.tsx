@@ -22,13 +22,13 @@ export function Choice<T extends string>({ label, value, options, onChange, smal
       aria-label={label}
       value={value}
       onValueChange={(next) => next && onChange(next as T)}
-      className="inline-flex flex-wrap gap-0"
+      className="inline-flex flex-wrap pt-px pl-px"
     >
       {options.map((option) => (
         <ToggleGroup.Item
           key={option.value}
           value={option.value}
-          className={`-ml-px min-h-11 border border-edge bg-white px-3 first:ml-0 first:rounded-l-md last:rounded-r-md hover:bg-sheet data-[state=on]:relative data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-paper ${small ? 'text-[14px]' : 'text-[16px]'}`}
+          className={`-mt-px -ml-px min-h-11 border border-edge bg-white px-3 first:rounded-l-md last:rounded-r-md hover:bg-sheet data-[state=on]:relative data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-paper ${small ? 'text-[14px]' : 'text-[16px]'}`}
         >
           {option.words}
         </ToggleGroup.Item>

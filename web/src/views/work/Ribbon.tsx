@@ -15,15 +15,17 @@ interface Props {
   readonly onDone: (event: MouseEvent<HTMLButtonElement>) => void;
 }
 
-/** px under which there is room for only one run on either side. */
-const narrow = 760;
+/** Runs shown before and after the one in hand, by the room there is, px. */
+function neighbours(width: number): readonly [number, number] {
+  if (width < 600) return [1, 1];
+  return width < 1000 ? [2, 2] : [3, 5];
+}
 
 /** The row in hand as a ribbon of runs, in the direction of the hand; the run in hand is what is read from afar. */
 export function Ribbon({ course, done, terms, hand, shadeOf, idle, onDone }: Props) {
   const { runs } = course;
   const [box, width] = useWidth<HTMLElement>();
-  const isNarrow = width > 0 && width < narrow;
-  const [shownBefore, shownAfter] = isNarrow ? [1, 1] : [3, 5];
+  const [shownBefore, shownAfter] = neighbours(width || 1000);
   const current = runs[done];
   const before = runs.slice(Math.max(0, done - shownBefore), done);
   const after = runs.slice(done + 1, done + 1 + shownAfter);
