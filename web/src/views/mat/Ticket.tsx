@@ -40,7 +40,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
         <p className="pb-0.5 leading-tight">
           <span className="block text-[18px] font-semibold">chains in {first?.letter}</span>
           <span className="text-[15px] text-soft">
-            {width.stitches} stitches + {foundation.beyond} to turn
+            {width.stitches} stitches + {foundation.beyond} {foundation.counted ? 'more' : 'to turn'}
           </span>
         </p>
       </div>
