@@ -1,10 +1,6 @@
+import { driftSd, firstBelief } from '../calibrate/belief.ts';
 import { normalBelow } from './normal.ts';
 
-/** What is known of how this hand's yarn compares with the model, before anything was weighed. */
-const handShared = 0.09;
-const handFamily = 0.07;
-const fromTable = 0.1;
-const drift = 0.02;
 /** A label's metres per gram are off by this much. */
 const labelError = 0.03;
 const ballWeightError = 0.015;
@@ -16,8 +12,7 @@ export const joinMetres = 0.3;
 
 /** Relative sd of the yarn that remains to be used, before any weighing. docs/craft.md, “How sure the yarn is”. */
 export function forecastError(gauge: 'measured' | 'typical'): number {
-  const table = gauge === 'typical' ? fromTable : 0;
-  return Math.hypot(handShared, handFamily, table, drift);
+  return Math.hypot(firstBelief(gauge).sd, driftSd);
 }
 
 export interface BallQuestion {

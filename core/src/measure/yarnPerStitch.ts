@@ -15,6 +15,8 @@ function path(a: number, b: number, c: number): YarnPath {
 export const yarnPaths = {
   ch: path(3, 0, 1),
   sl: path(3, 0, 3),
+  /** Slip stitch that joins a round: it brings no width of its own. */
+  join: path(2, 0, 3),
   sc: path(2, 4, 4),
   hdc: path(2, 4, 6),
   dc: path(2, 4, 8),

@@ -1,0 +1,146 @@
+import fc from 'fast-check';
+import { circleLies, flatIncrease, fullness, fullnessSoFar } from '../fit/circle.ts';
+import { cornerBlocks, cornerBlockYarn } from '../fit/cornerBlocks.ts';
+import { washed, withHook } from '../gauge/changes.ts';
+import { countedGauge } from '../gauge/gauge.ts';
+import { yarnInStitch } from '../measure/yarnPerStitch.ts';
+import { border, borderMetres, sideByGauge, sideByRule } from './border.ts';
+import { seamMetres, sewingLength } from './seam.ts';
+import { strapStretch, strapToMake, stretchAfterADay } from './strap.ts';
+
+/** Worsted: 14 × 16 sc to 10 cm, 2 mm. */
+const size = { width: 100 / 14, height: 6.25, diameter: 2 };
+
+describe('another hook', () => {
+  it('from 5.0 to 5.5 mm takes more a stitch and less a blanket', () => {
+    const gauge = countedGauge([{ count: 14, span: 100 }], [{ count: 16, span: 100 }]);
+    const { stitchWidth, rowHeight } = withHook(gauge, 5, 5.5);
+    expect(stitchWidth.mid).toBeCloseTo(7.456, 3);
+    expect(rowHeight.mid).toBeCloseTo(6.586, 3);
+    const before = yarnInStitch('sc', size);
+    const after = yarnInStitch('sc', { width: stitchWidth.mid, height: rowHeight.mid, diameter: 2 });
+    expect(after).toBeCloseTo(49.26, 2);
+    expect(after / before).toBeCloseTo(1.042, 3);
+    const area = after / (stitchWidth.mid * rowHeight.mid) / (before / (size.width * size.height));
+    expect(area).toBeCloseTo(0.947, 3);
+  });
+
+  it('and back again is the same', () => {
+    const gauge = countedGauge([{ count: 14, span: 100 }], [{ count: 16, span: 100 }]);
+    expect(withHook(withHook(gauge, 5, 6.5), 6.5, 5).rowHeight.mid).toBeCloseTo(6.25, 9);
+  });
+});
+
+describe('washing', () => {
+  it('cotton draws in, tumbled superwash wool grows, and the range opens', () => {
+    const gauge = countedGauge([{ count: 10, span: 100 }], [{ count: 10, span: 100 }]);
+    expect(washed(gauge, 'cotton-hot').stitchWidth.mid).toBeCloseTo(9.65, 9);
+    expect(washed(gauge, 'superwash-tumbled').rowHeight.mid).toBeCloseTo(10.55, 9);
+    const { low, high } = washed(gauge, 'acrylic').stitchWidth;
+    expect(high - low).toBeGreaterThan(gauge.stitchWidth.high - gauge.stitchWidth.low);
+  });
+});
+
+describe('flat circles', () => {
+  it('take 5.50 sc a round, 8.00 hdc, 11.44 dc, 15.83 tr', () => {
+    const added = (height: number) => flatIncrease(size.width, height).toFixed(2);
+    expect([6.25, 100 / 11, 13, 18].map(added)).toEqual(['5.50', '8.00', '11.44', '15.83']);
+  });
+
+  it('5, 6 and 8 sc a round: a shallow dome, flat, ruffles', () => {
+    const ratios = [5, 6, 8].map((added) => fullness(added, size.width, size.height));
+    expect(ratios.map((ratio) => ratio.toFixed(2))).toEqual(['0.91', '1.09', '1.46']);
+    expect(ratios.map(circleLies)).toEqual(['shallow dome', 'flat', 'ruffles']);
+    expect([0.5, 1.15].map(circleLies)).toEqual(['cups', 'edge waves']);
+  });
+
+  it('are judged on the way over four rounds', () => {
+    expect(fullnessSoFar(60, 36, size.width, size.height)).toBeCloseTo(fullness(6, size.width, size.height), 9);
+  });
+});
+
+describe('corner to corner', () => {
+  it('50 × 40 blocks, 4.5 to 10 cm: 927.1 m', () => {
+    const blocks = cornerBlocks(50, 40);
+    expect(blocks).toMatchObject({
+      growing: 45,
+      shrinking: 44,
+      ordinary: 1911,
+      diagonals: 89,
+      longest: 40,
+      longestTimes: 11,
+    });
+    const side = 100 / 4.5;
+    const yarn = (start: 'growing' | 'shrinking' | 'ordinary') => cornerBlockYarn(start, side, 2);
+    expect(yarn('ordinary')).toBeCloseTo(461.3, 1);
+    expect(yarn('growing')).toBeCloseTo(493.3, 1);
+    expect(yarn('shrinking')).toBeCloseTo(529.3, 1);
+    const metres = (45 * yarn('growing') + 44 * yarn('shrinking') + 1911 * yarn('ordinary')) / 1000;
+    expect(metres).toBeCloseTo(927.1, 1);
+  });
+
+  it('has as many blocks as its sides say, and a square n growing and n − 1 shrinking starts', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 90 }),
+        fc.integer({ min: 1, max: 90 }),
+        fc.boolean(),
+        (wide, high, level) => {
+          const { growing, shrinking, ordinary, diagonals } = cornerBlocks(wide, high, level);
+          expect(growing + shrinking + ordinary).toBe(wide * high);
+          expect(growing + shrinking).toBe(diagonals);
+        },
+      ),
+    );
+    expect(cornerBlocks(7, 7)).toMatchObject({ growing: 7, shrinking: 6, longestTimes: 1 });
+  });
+});
+
+describe('a border', () => {
+  it('of 4 rounds round a square of 90 cm in hdc takes 2112 sc and 100.04 m', () => {
+    const rows = 99;
+    expect(rows * (100 / 11)).toBeCloseTo(900, 9);
+    const side = sideByGauge(900, size.width);
+    expect(side).toBe(126);
+    expect(sideByRule('hdc', rows)).toBe(148.5);
+    expect(100 / 11 / size.width).toBeCloseTo(1.273, 3);
+    const made = border(126, side, 4);
+    expect(made.rounds).toEqual([516, 524, 532, 540]);
+    expect(made.stitches).toBe(2112);
+    expect(borderMetres(made, size)).toBeCloseTo(100.04, 2);
+  });
+
+  it('of the galley cloth by rule: 34 between the corners, 44 up each side, 12 in the corners', () => {
+    // 2 (36 − 2) + 2 · 44 + 12
+    expect(border(36 - 2, sideByRule('sc', 44), 2).rounds).toEqual([168, 176]);
+    expect(sideByRule('dc', 10)).toBe(20);
+  });
+});
+
+describe('seams of 126 stitches', () => {
+  it.each([
+    ['whipped', 2.41],
+    ['mattress', 1.93],
+    ['slip stitch', 3.96],
+    ['sc', 4.82],
+  ] as const)('%s takes %d m', (kind, metres) => {
+    expect(seamMetres(kind, 126, size)).toBeCloseTo(metres, 2);
+  });
+
+  it('are sewn with three times their length and 30 cm', () => {
+    expect(sewingLength(0.9)).toBeCloseTo(3, 9);
+  });
+});
+
+describe('a strap', () => {
+  it('of sc along, 40 mm wide under 30 N: 1100 mm wanted, 978 made', () => {
+    const stretch = strapStretch('sc along', 30, 40);
+    expect(stretch).toBeCloseTo(0.124, 3);
+    expect(Math.round(strapToMake(1100, stretch))).toBe(978);
+    expect(stretchAfterADay(0.12)).toBeCloseTo(0.16, 9);
+  });
+
+  it('of thicker yarn stretches less', () => {
+    expect(strapStretch('dc', 30, 40, 3)).toBeLessThan(strapStretch('dc', 30, 40));
+  });
+});

@@ -1,0 +1,29 @@
+export type StrapKind = 'slip stitch' | 'sc over a strand' | 'sc along' | 'sc across' | 'hdc' | 'dc';
+
+/** Stretch under a great load, each ± 40 %. */
+const stretches: Readonly<Record<StrapKind, number>> = {
+  'slip stitch': 0.08,
+  'sc over a strand': 0.08,
+  'sc along': 0.16,
+  'sc across': 0.22,
+  hdc: 0.24,
+  dc: 0.3,
+};
+const worstedLoad = 0.5;
+const worstedDiameter = 2;
+
+/** Relative stretch of a strap under load. @param load N @param width of the strap @param diameter of the yarn, mm */
+export function strapStretch(kind: StrapKind, load: number, width: number, diameter = worstedDiameter): number {
+  const half = (worstedLoad * diameter) / worstedDiameter;
+  return stretches[kind] * (1 - Math.exp(-load / width / half));
+}
+
+/** After a day under load it is a third longer still. */
+export function stretchAfterADay(stretch: number): number {
+  return stretch * (4 / 3);
+}
+
+/** Length to make for the length wanted under load, in the unit given. */
+export function strapToMake(wanted: number, stretch: number): number {
+  return wanted / (1 + stretch);
+}

@@ -1,0 +1,24 @@
+/** Stitches to add in each round for a circle that lies flat. docs/craft.md, “Flat circles”. @param height @param width mm */
+export function flatIncrease(width: number, height: number): number {
+  return (2 * Math.PI * height) / width;
+}
+
+export type CircleLie = 'cups' | 'shallow dome' | 'flat' | 'edge waves' | 'ruffles';
+
+/** What is added, as a part of what a flat circle takes. @param added stitches a round */
+export function fullness(added: number, width: number, height: number): number {
+  return added / flatIncrease(width, height);
+}
+
+/** How a circle will lie. */
+export function circleLies(ratio: number): CircleLie {
+  if (ratio < 0.85) return 'cups';
+  if (ratio < 0.93) return 'shallow dome';
+  if (ratio <= 1.1) return 'flat';
+  return ratio <= 1.2 ? 'edge waves' : 'ruffles';
+}
+
+/** The same of a circle being worked, over its last four rounds. @param now stitches in the last round @param before four rounds ago */
+export function fullnessSoFar(now: number, before: number, width: number, height: number): number {
+  return ((now - before) * width) / (8 * Math.PI * height);
+}
