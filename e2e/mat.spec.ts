@@ -95,3 +95,15 @@ test('inches: the mat and the ticket follow the maker', async ({ page, server })
   await expect(page.getByText('wish 9 1/2 × 9 1/2 in')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Ticket of this size' })).toContainText(/\d+–\d+ yd/);
 });
+
+test('a charted pattern: both edge rules, and the mat as the chart is drawn', async ({ page, server }) => {
+  const id = await wishedCloth(server, { pattern: { key: 'buoys', stitch: 'sc' } });
+  await page.goto(`${server.address}/works/${id}/size`);
+  const width = page.getByRole('slider', { name: 'Width' });
+  // 38.4 stitches are wished: 37 are 6 × 6 + 1.
+  await expect(width).toHaveAttribute('aria-valuetext', '37 stitches, 23.1 cm');
+  await expect(page.getByText('6 buoys × 6 + 1 = 37 stitches')).toBeVisible();
+  await page.getByRole('radio', { name: 'Whole buoys' }).click();
+  await expect(width).toHaveAttribute('aria-valuetext', '36 stitches, 22.5 cm');
+  await expect(page.getByText('the two edges end differently')).toBeVisible();
+});

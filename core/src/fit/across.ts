@@ -1,6 +1,6 @@
 import { type Estimate, times } from '../estimate.ts';
 import { lengthText } from '../figures.ts';
-import type { BoundPattern } from '../patterns/bind.ts';
+import type { BoundMultiple, BoundPattern } from '../patterns/bind.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { type LengthUnit, printLength } from '../units/length.ts';
@@ -71,33 +71,45 @@ function isAlike(request: AcrossRequest, stitches: number): boolean {
   return admits(rule, stitches);
 }
 
+/** `9 blocks × 4 + 1 = 37 stitches`, where the count is so many repeats and the extra. */
+function repeatsLine(word: string, { multiple, extra }: BoundMultiple, stitches: number): string | undefined {
+  const k = (stitches - extra) / multiple;
+  if (!Number.isInteger(k) || k < 1) return undefined;
+  return `${k} ${word} × ${multiple}${extra ? ` + ${extra}` : ''} = ${stitches} stitches`;
+}
+
+/** How the edges of a count come out, where blocks of two colours take turns. */
+function edgesLine(request: AcrossRequest, stitches: number): string | undefined {
+  const { works, alike, word } = request.bound.across;
+  if (alike.multiple === works.multiple && alike.extra === works.extra) return undefined;
+  if (alike.multiple !== 2 * works.multiple) {
+    return isAlike(request, stitches) ? 'both edges end in the same way' : 'the two edges end differently';
+  }
+  return ((stitches - works.extra) / works.multiple) % 2
+    ? `an odd number of ${word}: both edges in the same colour`
+    : `an even number of ${word}: the two edges differ in colour`;
+}
+
+function cutLine(request: AcrossRequest, stitches: number): string {
+  const { works, word } = request.bound.across;
+  const odd = Math.floor((stitches - works.extra) / works.multiple);
+  const whole = odd % 2 ? odd : odd - 1;
+  const cut = (stitches - whole * works.multiple) / 2;
+  return `${whole} whole ${word} × ${works.multiple} + ${cut} at each edge = ${stitches} stitches`;
+}
+
 function why(request: AcrossRequest, stitches: number): string[] {
   const { works, alike, word } = request.bound.across;
   const { beyond, counted } = request.foundation;
-  const lines: string[] = [];
-  const k = (stitches - works.extra) / works.multiple;
-  const extra = works.extra ? ` + ${works.extra}` : '';
-  if (Number.isInteger(k)) {
-    lines.push(`${k} ${word} × ${works.multiple}${extra} = ${stitches} stitches`);
-    if (alike.multiple === 2 * works.multiple) {
-      lines.push(
-        k % 2
-          ? `an odd number of ${word}: both edges in the same colour`
-          : `an even number of ${word}: the two edges differ in colour`,
-      );
-    }
-  } else {
-    const odd = Math.floor((stitches - works.extra) / works.multiple);
-    const whole = odd % 2 ? odd : odd - 1;
-    const cut = (stitches - whole * works.multiple) / 2;
-    lines.push(`${whole} whole ${word} × ${works.multiple} + ${cut} at each edge = ${stitches} stitches`);
-  }
-  lines.push(
+  const whole = repeatsLine(word, works, stitches) ?? repeatsLine(word, alike, stitches);
+  const edges = whole === undefined ? undefined : edgesLine(request, stitches);
+  return [
+    whole ?? cutLine(request, stitches),
+    ...(edges === undefined ? [] : [edges]),
     counted
       ? `${stitches} stitches + ${beyond} = ${stitches + beyond} chains: 2 of them stand for the first stitch`
       : `${stitches} stitches + ${beyond} to turn = ${stitches + beyond} chains`,
-  );
-  return lines;
+  ];
 }
 
 /** The offer of one width; it is for the caller to know that the width is admitted. */
@@ -203,7 +215,8 @@ export function fitAcross(request: AcrossRequest): Result<AcrossFit> {
     return good({ offers, chosen, multiples: multipleWords(request), warnings });
   }
   const workable = widthRule(request, request.edges === 'centred' ? 'centred' : 'whole');
-  if (!admits(workable, asked)) return refused(illegal(request, asked, workable));
+  const canBeWorked = admits(workable, asked) || admits(widthRule(request, 'mirrored'), asked);
+  if (!canBeWorked) return refused(illegal(request, asked, workable));
   if (!isAlike(request, asked)) warnings.push(notAlike(request, asked));
   const members = new Set([...around(rule, asked), asked]);
   const offers = [...members].sort((a, b) => a - b).map((n) => offerWidth(request, n));

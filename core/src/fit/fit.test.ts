@@ -107,6 +107,16 @@ describe('a chain already made', () => {
     expect(chains('hdc-3rd-counted')).toBe(37);
   });
 
+  it('buoys: 36 and 37 stitches can be worked, the second looks alike; 38 cannot', () => {
+    const whole = must(across({ by: 'stitches', count: 36 }, 'whole', 'buoys')).chosen;
+    expect(whole).toMatchObject({ chains: 37, alike: false });
+    expect(whole.why.slice(0, 2)).toEqual(['6 buoys × 6 = 36 stitches', 'the two edges end differently']);
+    const alike = must(across({ by: 'chain', count: 38 }, 'mirrored', 'buoys')).chosen;
+    expect(alike).toMatchObject({ stitches: 37, alike: true });
+    expect(alike.why.slice(0, 2)).toEqual(['6 buoys × 6 + 1 = 37 stitches', 'both edges end in the same way']);
+    expect(across({ by: 'stitches', count: 38 }, 'mirrored', 'buoys').ok).toBe(false);
+  });
+
   it('a wish narrower than one repeat is refused with the narrowest', () => {
     const fit = across({ by: 'length', mm: 40 }, 'mirrored');
     expect(fit.ok ? '' : fit.problems[0]?.code).toBe('narrower-than-repeat');
@@ -129,6 +139,18 @@ describe('heights for 24 cm at 18 rows to 10 cm', () => {
     expect(rows).toContain(44);
     expect(rows).not.toContain(40);
     expect(rows.every((n) => (n / 4) % 2 === 1)).toBe(true);
+  });
+
+  it('says its arithmetic upwards too', () => {
+    expect(up(240, 'whole').chosen.why).toEqual([
+      '11 bands × 4 = 44 rows',
+      'an odd number of bands: it ends in the colour it began with',
+    ]);
+    expect(up(240, 'as-begun', 'buoys').chosen.why).toEqual([
+      '5 rows of buoys × 8 + 1 = 41 rows',
+      'it ends in the colour it began with',
+    ]);
+    expect(up(240, 'any').chosen.why[0]).toBe('43 rows');
   });
 
   it('houndstooth that ends in its first colour has an odd number of rows', () => {

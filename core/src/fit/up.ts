@@ -1,5 +1,5 @@
 import { type Estimate, times } from '../estimate.ts';
-import type { BoundPattern } from '../patterns/bind.ts';
+import type { BoundMultiple, BoundPattern } from '../patterns/bind.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import { admits, around, nearest, neighbours, type Progression, progression } from './progression.ts';
 
@@ -47,10 +47,16 @@ export function heightRule(bound: BoundPattern, ending: EndRule): Progression {
   return progression(multiple, extra, 1);
 }
 
+/** `11 bands × 4 = 44 rows`, where the count is so many repeats and the extra. */
+function repeatsLine(word: string, { multiple, extra }: BoundMultiple, rows: number): string | undefined {
+  const k = (rows - extra) / multiple;
+  if (!Number.isInteger(k) || k < 1) return undefined;
+  return `${k} ${word} × ${multiple}${extra ? ` + ${extra}` : ''} = ${rows} rows`;
+}
+
 function why(bound: BoundPattern, rows: number): string[] {
   const { works, alike, word } = bound.up;
-  const k = (rows - works.extra) / works.multiple;
-  const lines = Number.isInteger(k) && k > 0 ? [`${k} ${word} × ${works.multiple} = ${rows} rows`] : [`${rows} rows`];
+  const lines = [repeatsLine(word, works, rows) ?? repeatsLine(word, alike, rows) ?? `${rows} rows`];
   if (admits(progression(alike.multiple, alike.extra, 1), rows)) {
     lines.push(
       alike.multiple === 2 * works.multiple

@@ -57,6 +57,39 @@ describe('houndstooth', () => {
   });
 });
 
+describe('a chart', () => {
+  it('is read from its right edge, the lowest row first', () => {
+    const { fabric } = laid('buoys', {}, { stitches: 7, courses: 9 });
+    const rows = Array.from({ length: 9 }, (_, course) => letters(fabric, course));
+    expect(rows).toEqual([
+      'AAAAAAA',
+      'AAAAAAA',
+      'AAABAAA',
+      'AABBBAA',
+      'AABBBAA',
+      'AAABAAA',
+      'AAAAAAA',
+      'AAAAAAA',
+      'AAAAAAA',
+    ]);
+  });
+
+  it('is mirrored on a multiple of 6 + 1, and centred on any odd count', () => {
+    for (const [edges, counts] of [
+      ['mirrored', [7, 13, 37]],
+      ['centred', [7, 9, 11, 15, 41]],
+    ] as const) {
+      for (const stitches of counts) {
+        const { fabric } = laid('buoys', {}, { stitches, courses: 8, edges });
+        for (let course = 0; course < 8; course++) {
+          const row = letters(fabric, course);
+          expect([...row].reverse().join('')).toBe(row);
+        }
+      }
+    }
+  });
+});
+
 describe('the laws of laid fabrics', () => {
   const numbers = fc.record({ b: fc.integer({ min: 1, max: 9 }), r: fc.integer({ min: 1, max: 9 }) });
   const k = fc.integer({ min: 1, max: 6 });

@@ -3,6 +3,7 @@ import type { Foundation } from '../fit/foundation.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
 import { evaluate } from '../patterns/count.ts';
 import type { PatternRow, Run } from '../patterns/model.ts';
+import { repeatedRows } from '../patterns/rows.ts';
 import { stitchCode } from '../stitches/kinds.ts';
 import { type Fabric, runsForward } from './fabric.ts';
 
@@ -39,7 +40,7 @@ function spreadRuns(bound: BoundPattern, runs: readonly Run[], rowColour: string
 function phase(request: LayRequest, unit: number): number {
   if (request.edges !== 'centred') return 0;
   const { works, alike } = request.bound.across;
-  if (alike.multiple === works.multiple) return 0;
+  if (alike.multiple === works.multiple && alike.extra === works.extra) return 0;
   const cut = (request.stitches - alike.extra) / 2;
   return ((-cut % unit) + unit) % unit;
 }
@@ -70,9 +71,9 @@ function layRow(request: LayRequest, row: PatternRow): Cells {
 
 /** The pattern's repeated rows, one entry a course of the repeat. */
 function courseRows(bound: BoundPattern): PatternRow[] {
-  return bound.pattern.rows
-    .filter((row) => row.role === 'row')
-    .flatMap((row) => new Array<PatternRow>(evaluate(row.courses, bound.numbers)).fill(row));
+  return repeatedRows(bound.pattern).flatMap((row) =>
+    new Array<PatternRow>(evaluate(row.courses, bound.numbers)).fill(row),
+  );
 }
 
 /**

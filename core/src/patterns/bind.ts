@@ -2,6 +2,7 @@ import { good, type Problem, type Result, refused } from '../problem.ts';
 import { type StitchKey, stitchCode } from '../stitches/kinds.ts';
 import { evaluate, type Numbers } from './count.ts';
 import type { Extent, Multiple, StitchPattern } from './model.ts';
+import { repeatedRows } from './rows.ts';
 
 /** The maker's choices within a pattern. */
 export interface PatternChoice {
@@ -94,7 +95,7 @@ export function bindPattern(pattern: StitchPattern, choice: PatternChoice = {}):
   if (problems.length) return refused(...problems);
   const width = (row: StitchPattern['rows'][number]) =>
     row.unit.reduce((sum, run) => sum + evaluate(run.count, numbers), 0);
-  const rows = pattern.rows.filter((row) => row.role === 'row');
+  const rows = repeatedRows(pattern);
   return good({
     pattern,
     numbers,

@@ -251,6 +251,11 @@ function namesAreKnown(pattern: StitchPattern, end: LineReader): void {
       );
     }
   }
+  for (const mark of new Set(pattern.technique === 'carried' ? pattern.chart.join('') : '')) {
+    if (!pattern.colours.includes(mark)) {
+      throw end.wrong(`colour ${mark} among the colours`, `The chart uses ${mark}; add it to the line “colours”.`);
+    }
+  }
   for (const each of all) {
     if (each.colour && !pattern.colours.includes(each.colour)) {
       throw end.wrong(`colour ${each.colour} among the colours`, `Add ${each.colour} to the line “colours”.`);

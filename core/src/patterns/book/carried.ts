@@ -13,4 +13,24 @@ up r "bands", alike 2r plus r
 read seen
 row r: | bA bB |
 row r: | bB bA |
+
+pattern buoys "Buoys"
+about "A row of small lozenges on plain ground, with plain rows between."
+technique carried
+made flat
+stitch sc or hdc
+colours A B
+across 6 "buoys", alike 6 plus 1
+up 8 "rows of buoys", alike 8 plus 1
+read seen
+chart
+  AAAAAA
+  AAAAAA
+  AABAAA
+  ABBBAA
+  ABBBAA
+  AABAAA
+  AAAAAA
+  AAAAAA
+end
 `;

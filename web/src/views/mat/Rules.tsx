@@ -12,7 +12,8 @@ interface Props {
 
 /** How the edges, the last row and the idle strand are to be. */
 export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, onChange }: Props) {
-  const cuts = bound.across.works.multiple !== bound.across.alike.multiple;
+  const { works, alike } = bound.across;
+  const cuts = works.multiple !== alike.multiple || works.extra !== alike.extra;
   const edges: readonly { value: EdgeRule; words: string }[] = [
     { value: 'mirrored', words: 'Alike' },
     { value: 'whole', words: `Whole ${bound.across.word}` },

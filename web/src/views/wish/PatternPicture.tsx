@@ -29,7 +29,7 @@ export function PatternPicture({ pattern: key, numbers, stitch, shades }: Props)
     if (!bound.ok) return undefined;
     const foundation = chooseFoundation(bound.value.stitch, undefined);
     if (!foundation.ok) return undefined;
-    const across = Math.min(mostCells, Math.max(12, bound.value.repeatStitches * 2));
+    const across = Math.min(mostCells, Math.max(12, bound.value.repeatStitches * 2, bound.value.repeatCourses * 2));
     return layPiece({
       bound: bound.value,
       foundation: foundation.value,

@@ -88,7 +88,8 @@ function dropEmpty<T extends object>(value: T): T {
 export function toWish(form: WishFormValues, before?: Wish): unknown {
   const pattern = findPattern(form.pattern);
   const known = pattern.ok ? pattern.value : undefined;
-  const stitch = known?.stitches.length ? form.stitch : undefined;
+  // A pattern that is not made in the stitch chosen for another falls back to its own.
+  const stitch = known?.stitches.find((each) => each === form.stitch) ?? known?.stitches[0];
   const numbers = Object.fromEntries(
     (known?.numbers ?? []).map((each) => [each.name, number(form.numbers[each.name] ?? '')]),
   );
