@@ -7,7 +7,9 @@ export default defineConfig({
   globalSetup: './template.ts',
   workers: 2,
   fullyParallel: true,
-  timeout: 90_000,
+  // Shared machines stall for seconds at a time; a test that waits longer has found something.
+  timeout: 150_000,
+  expect: { timeout: 20_000 },
   retries: 0,
   outputDir: '../test-results',
   reporter: [['list'], ['json']],
