@@ -75,7 +75,7 @@ export function Ribbon({ course, done, terms, hand, shadeOf, idle, onDone }: Pro
 }
 
 function More({ count }: { count: number }) {
-  return <span className="flex items-center px-1 text-[17px] text-soft">+{count}</span>;
+  return <span className="flex h-[64px] items-center self-end px-1 text-[17px] text-soft">+{count}</span>;
 }
 
 /** A run beside the one in hand: worked ones sink, those to come stand ready. */

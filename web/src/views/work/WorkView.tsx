@@ -129,7 +129,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
           <AllWorked work={work} cloth={cloth} />
         )}
       </main>
-      <footer className="flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-rule bg-paper px-6 py-3">
+      <footer className="sticky bottom-0 flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-rule bg-paper px-6 py-3">
         <Button onClick={lettingGo(steps.back)} disabled={!steps.canGoBack} className="min-h-14">
           One back <Key>Backspace</Key>
         </Button>
