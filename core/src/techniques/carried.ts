@@ -13,5 +13,4 @@ export const carried: Technique = {
     const under = stitchKinds.find((kind) => kind.key === below)?.standsFor;
     return under === undefined || own === under ? undefined : `a ${stitch} stands on a ${below}`;
   },
-  lookOver: (bound) => `every block stands squarely on the row below; the last ${bound.stitch} is in the last stitch`,
 };

@@ -9,5 +9,4 @@ export const stripes: Technique = {
   gaugeKey: () => 'houndstooth',
   refuses: (stitch, below) =>
     stitch === below ? `a ${stitch} stands on a ${below}, and the two must take turns` : undefined,
-  lookOver: () => 'the last stitch is a dc, worked into the sc that the row below began with',
 };

@@ -14,6 +14,4 @@ export interface Technique {
   gaugeKey(bound: BoundPattern): GaugeKey;
   /** Why `stitch` cannot stand on `below` in this technique, or nothing when it can. Row 1 stands on the chain. */
   refuses(stitch: StitchKey, below: StitchKey | undefined): string | undefined;
-  /** What a maker looks at, at the end of a row, to know that it is right. */
-  lookOver(bound: BoundPattern): string;
 }

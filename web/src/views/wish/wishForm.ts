@@ -54,7 +54,7 @@ export function newWish(units: Wish['units']): WishFormValues {
     foundation: '',
     numbers: { b: '4', r: '4' },
     gaugeFrom: 'typical',
-    stitchCount: units === 'cm' ? '16' : '16',
+    stitchCount: '16',
     stitchSpan: units === 'cm' ? '10 cm' : '4 in',
     rowCount: '18',
     rowSpan: units === 'cm' ? '10 cm' : '4 in',

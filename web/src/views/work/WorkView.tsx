@@ -7,7 +7,6 @@ import {
   StrandBook,
   type StrandOrder,
   startWords,
-  stitchWord,
   type WorkedCourse,
   workCourse,
 } from '@puntada/core';
@@ -253,8 +252,8 @@ function AllWorked({ work, cloth }: { work: Work; cloth: WorkCloth }) {
     <section className="grid max-w-[60ch] content-start gap-4 p-6 text-[19px]">
       <h2 className="text-[34px]">All {cloth.fabric.courses} rows are worked</h2>
       <p>
-        {last.stitches} {stitchWord(last.last.kind, 'US')} should stand in the last row. Cut 15 cm, draw the end through
-        the last loop, and weave each end in inside its own colour.
+        {last.stitches} stitches should stand in the last row. Cut 15 cm, draw the end through the last loop, and weave
+        each end in inside its own colour.
       </p>
       {work.state === 'begun' ? (
         <Button kind="next" onClick={done} className="justify-self-start">
