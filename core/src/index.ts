@@ -40,7 +40,6 @@ export * from './progress/progress.ts';
 export { type Policy, policies } from './route/costs.ts';
 export type { MoveList } from './route/moves.ts';
 export * from './stitches/kinds.ts';
-export { techniqueOf } from './techniques/register.ts';
 export * from './units/length.ts';
 export * from './units/yarn.ts';
 export * from './write/course.ts';

@@ -57,12 +57,11 @@ export function planWish(wish: Wish): Result<Plan> {
 
 /** What `writeRow` needs of a plan. */
 export function writing(plan: Plan, terms: Terms, hand: Hand): WriteRequest {
-  const { bound, technique, foundation } = plan.prepared;
+  const { bound, foundation } = plan.prepared;
   const { fabric, strands } = plan.piece;
   return {
     fabric,
     bound,
-    technique,
     foundation,
     strands: new StrandBook(chartOf(fabric), strands.moves, bound),
     terms,

@@ -1,7 +1,6 @@
 import type { Foundation } from '../fit/foundation.ts';
 import type { Fabric } from '../lay/fabric.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
-import type { Technique } from '../techniques/technique.ts';
 import { type WorkedCourse, type WorkedRun, workCourse } from './course.ts';
 import { compress, printCompressed } from './repeats.ts';
 import type { StrandBook, StrandOrder } from './strandOrders.ts';
@@ -10,7 +9,6 @@ import { chartDirection, type Hand, oneStitch, stitchWord, type Terms } from './
 export interface WriteRequest {
   readonly fabric: Fabric;
   readonly bound: BoundPattern;
-  readonly technique: Technique;
   readonly foundation: Foundation;
   readonly strands: StrandBook;
   readonly terms: Terms;

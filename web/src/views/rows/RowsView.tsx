@@ -1,4 +1,4 @@
-import { chartOf, StrandBook, techniqueOf, type WriteRequest } from '@puntada/core';
+import { chartOf, StrandBook, type WriteRequest } from '@puntada/core';
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
@@ -43,11 +43,9 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const [zoom, setZoom] = useState<number>();
   const [cell, setCell] = useState(16);
   const zoomBy = (by: number) => setZoom(Math.max(smallestCell, Math.min(largestCell, Math.round(cell * by))));
-  const request = useMemo((): WriteRequest | undefined => {
-    const technique = techniqueOf(bound.pattern);
-    if (!technique.ok) return undefined;
+  const request = useMemo((): WriteRequest => {
     const strands = new StrandBook(chartOf(fabric), cloth.moves, bound);
-    return { fabric, bound, technique: technique.value, foundation, strands, terms, hand };
+    return { fabric, bound, foundation, strands, terms, hand };
   }, [fabric, bound, foundation, cloth.moves, terms, hand]);
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
@@ -107,9 +105,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             zoom={zoom}
             onCell={setCell}
           />
-          {request ? (
-            <WrittenRows request={request} selected={selected} inHand={inHand} onSelect={setSelected} />
-          ) : null}
+          <WrittenRows request={request} selected={selected} inHand={inHand} onSelect={setSelected} />
         </div>
       </main>
     </div>
