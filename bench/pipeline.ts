@@ -62,9 +62,9 @@ function median(step: () => unknown, runs: number): number {
 const steps: [string, () => unknown][] = [
   ['fit', () => fitSizes(prepared)],
   ['lay', laid],
-  ['check', () => [checkFabric(fabric, bound, technique), checkStrands(chartOf(fabric), strands)]],
+  ['check', () => [checkFabric(fabric, { bound, technique, foundation }), checkStrands(chartOf(fabric), strands)]],
   ['route', () => routePiece(prepared, fabric)],
-  ['measure', () => measure({ fabric, strands, foundation, gauge, yarns })],
+  ['measure', () => measure({ fabric, strands, foundation, technique, gauge, yarns })],
 ];
 
 for (const [, step] of steps) median(step, 60);

@@ -25,6 +25,11 @@ export function plus(estimate: Estimate, constant: number): Estimate {
   return { ...estimate, mid: estimate.mid + constant, low: estimate.low + constant, high: estimate.high + constant };
 }
 
+/** Two figures together; the range is as wide as both. */
+export function added(a: Estimate, b: Estimate): Estimate {
+  return { ...a, mid: a.mid + b.mid, low: a.low + b.low, high: a.high + b.high };
+}
+
 export function times(estimate: Estimate, factor: number): Estimate {
   return { ...estimate, mid: estimate.mid * factor, low: estimate.low * factor, high: estimate.high * factor };
 }

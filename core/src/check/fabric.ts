@@ -1,4 +1,6 @@
-import { type Fabric, runsForward } from '../lay/fabric.ts';
+import { chainsFor, type Foundation } from '../fit/foundation.ts';
+import { distinctCourses } from '../lay/distinct.ts';
+import { courseCells, type Fabric, runsForward, stitchesMade, stitchesTaken } from '../lay/fabric.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import { stitchKinds } from '../stitches/kinds.ts';
@@ -6,32 +8,21 @@ import type { Technique } from '../techniques/technique.ts';
 
 const shownAtMost = 5;
 
-/** The proof of one fabric: what may stand on what, as a table over stitch codes. */
-function standsTable(technique: Technique): Uint8Array {
-  const kinds = stitchKinds.length;
-  const table = new Uint8Array((kinds + 1) * kinds);
-  for (let below = 0; below <= kinds; below++) {
-    for (let kind = 0; kind < kinds; kind++) {
-      const key = stitchKinds[kind]?.key;
-      if (key === undefined || !technique.stitches.includes(key)) continue;
-      if (technique.refuses(key, stitchKinds[below]?.key) === undefined) table[below * kinds + kind] = 1;
-    }
-  }
-  return table;
+/** What the proof of a fabric needs to know beside the fabric. */
+export interface FabricProof {
+  readonly bound: BoundPattern;
+  readonly technique: Technique;
+  readonly foundation: Foundation;
 }
 
-function broken(fabric: Fabric, technique: Technique, course: number, column: number): Problem {
-  const at = course * fabric.stitches + column;
-  const kind = stitchKinds[fabric.kinds[at] ?? -1]?.key;
-  const below = course ? stitchKinds[fabric.kinds[at - fabric.stitches] ?? -1]?.key : undefined;
-  const stitch = (runsForward(course) ? column : fabric.stitches - 1 - column) + 1;
-  const colour = fabric.colours[at] ?? 0;
-  const reason =
-    colour >= fabric.colourCount
-      ? `its colour is number ${colour + 1} of ${fabric.colourCount}`
-      : kind === undefined || !technique.stitches.includes(kind)
-        ? `${kind ?? 'an unknown stitch'} is not a stitch of ${technique.name}`
-        : (technique.refuses(kind, below) ?? 'it is not where a counted turning chain can be');
+interface Refusal {
+  readonly column: number;
+  readonly reason: string;
+}
+
+function broken(fabric: Fabric, course: number, { column, reason }: Refusal): Problem {
+  const cells = (fabric.starts[course + 1] as number) - (fabric.starts[course] as number);
+  const stitch = (runsForward(course, fabric.making) ? column : cells - 1 - column) + 1;
   return {
     code: 'fabric-broken',
     path: `row ${course + 1}, stitch ${stitch}`,
@@ -40,35 +31,92 @@ function broken(fabric: Fabric, technique: Technique, course: number, column: nu
   };
 }
 
+function countBroken(course: number, word: string, made: number, left: number, below: string): Problem {
+  return {
+    code: 'fabric-broken',
+    path: `row ${course + 1}`,
+    message: `Row ${course + 1} makes ${made} ${word} where ${below} left ${left}.`,
+    hint: 'Every row must take exactly the stitches that the row below left.',
+  };
+}
+
+/** Whether the course takes exactly what the course below left, or has the cells that its technique gives it. */
+function countProblem(fabric: Fabric, proof: FabricProof, course: number): Problem | undefined {
+  const { technique, foundation } = proof;
+  const cells = courseCells(fabric, course);
+  const below = course === 0 ? 'the foundation' : `row ${course}`;
+  if (technique.cells) {
+    const wanted = technique.cells(course, fabric.count, fabric.courses, foundation);
+    if (cells.kinds.length === wanted) return undefined;
+    const word = technique.width.word === 'blocks' ? 'blocks' : 'places';
+    return countBroken(course, word, cells.kinds.length, wanted, below);
+  }
+  const left = course === 0 ? fabric.count : stitchesMade(courseCells(fabric, course - 1));
+  const taken = stitchesTaken(cells);
+  return taken === left ? undefined : countBroken(course, 'stitches', taken, left, below);
+}
+
+function refusals(fabric: Fabric, proof: FabricProof, course: number): Refusal[] {
+  const { technique, bound, foundation } = proof;
+  const cells = courseCells(fabric, course);
+  const found: Refusal[] = [];
+  const refuse = (column: number, reason: string) => {
+    if (found.length < shownAtMost) found.push({ column, reason });
+  };
+  for (let x = 0; x < cells.kinds.length; x++) {
+    const kind = stitchKinds[cells.kinds[x] as number];
+    const colour = cells.colours[x] as number;
+    if (!kind || !technique.kinds.includes(kind.key)) {
+      refuse(x, `${kind?.key ?? 'an unknown stitch'} is not a stitch of ${technique.name}`);
+    } else if (colour >= fabric.colourCount) refuse(x, `its colour is number ${colour + 1} of ${fabric.colourCount}`);
+  }
+  if (found.length) return found;
+  technique.prove({
+    ...cells,
+    course,
+    courses: fabric.courses,
+    count: fabric.count,
+    forward: runsForward(course, fabric.making),
+    making: fabric.making,
+    below: course > 0 ? courseCells(fabric, course - 1) : undefined,
+    below2: course > 1 ? courseCells(fabric, course - 2) : undefined,
+    bound,
+    foundation,
+    refuse,
+  });
+  return found;
+}
+
 /**
- * Proves a flat fabric: each course takes exactly the stitches that the course below left, every stitch may stand
- * where it stands, and has a colour that there is. Linear in stitches.
+ * Proves a fabric stitch by stitch: each course takes exactly the stitches that the course below left, every stitch
+ * may stand where it stands, and has a colour that there is. Courses that are alike over alike courses are worked
+ * through once. Linear in stitches.
  */
-export function checkFabric(fabric: Fabric, bound: BoundPattern, technique: Technique): Result<Fabric> {
-  const { courses, stitches, kinds, colours } = fabric;
-  if (kinds.length !== courses * stitches || colours.length !== courses * stitches) {
+export function checkFabric(fabric: Fabric, proof: FabricProof): Result<Fabric> {
+  const { courses, starts, kinds, colours } = fabric;
+  if (starts.length !== courses + 1 || kinds.length !== starts[courses] || colours.length !== kinds.length) {
     return refused({
       code: 'fabric-broken',
       path: '',
-      message: `${bound.pattern.name}: ${kinds.length} stitches were laid where ${courses} rows of ${stitches} take ${courses * stitches}.`,
+      message: `${proof.bound.pattern.name}: ${kinds.length} stitches were laid where ${courses} rows take ${starts[courses]}.`,
       hint: 'Every row must take exactly the stitches that the row below left.',
     });
   }
-  const table = standsTable(technique);
-  const size = stitchKinds.length;
-  const counted = stitchKinds.findIndex((kind) => kind.key === 'hdc-ch2');
   const problems: Problem[] = [];
+  const { of } = distinctCourses(fabric);
+  const proved = new Set<string>();
   for (let course = 0; course < courses && problems.length < shownAtMost; course++) {
-    const base = course * stitches;
-    const first = runsForward(course) ? 0 : stitches - 1;
-    for (let x = 0; x < stitches; x++) {
-      const kind = kinds[base + x] as number;
-      const below = course ? (kinds[base + x - stitches] as number) : size;
-      const stands = kind < size && table[below * size + kind] === 1;
-      if (stands && (kind !== counted || x === first) && (colours[base + x] as number) < fabric.colourCount) continue;
-      problems.push(broken(fabric, technique, course, x));
-      if (problems.length === shownAtMost) break;
-    }
+    const place =
+      fabric.making === 'diagonals' ? course : `${Math.min(course, 2)} ${course % 4} ${course === courses - 1}`;
+    const key = `${of[course]} ${of[course - 1]} ${of[course - 2]} ${place}`;
+    if (proved.has(key)) continue;
+    const count = countProblem(fabric, proof, course);
+    const found = count ? [count] : refusals(fabric, proof, course).map((each) => broken(fabric, course, each));
+    if (found.length) problems.push(...found.slice(0, shownAtMost - problems.length));
+    else proved.add(key);
+  }
+  if (!Number.isInteger(chainsFor(proof.foundation, fabric.count))) {
+    problems.push(countBroken(0, 'stitches', fabric.count, chainsFor(proof.foundation, fabric.count), 'the chain'));
   }
   return problems.length ? refused(...problems) : good(fabric);
 }

@@ -1,5 +1,5 @@
 import { good, type Problem, type Result, refused } from '../problem.ts';
-import { type Chart, direction, eachRun, isRound } from '../route/chart.ts';
+import { type Chart, direction, EMPTY, eachRun, isRound } from '../route/chart.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP } from '../route/moves.ts';
 import type { Strands } from '../route/route.ts';
 
@@ -98,8 +98,34 @@ class Follower {
   }
 }
 
-/** Proves that every colour is where the hook wants it, and that the moves cost what the search claimed. */
-export function checkStrands(chart: Chart, strands: Strands): Result<Strands> {
+/** The first stitch whose colour no strand brings, or nothing. */
+function unserved(chart: Chart, strands: Strands): Problem | undefined {
+  const { columns, colours } = chart;
+  const served = strands.chart.colours;
+  const sameSize = served.length === colours.length;
+  for (let i = 0; i < colours.length; i++) {
+    const strand = served[i] as number;
+    if (sameSize && (strand === EMPTY ? EMPTY : strands.colourOf[strand]) === colours[i]) continue;
+    const row = Math.floor(i / columns);
+    const stitch = (direction(chart.construction, row) === 1 ? i % columns : columns - 1 - (i % columns)) + 1;
+    return {
+      code: 'strand-broken',
+      path: `row ${row + 1}, stitch ${stitch}`,
+      message: `Row ${row + 1}, stitch ${stitch}: colour ${(colours[i] as number) + 1} is wanted where its strand does not go.`,
+      hint: 'Change the colour there, or route the strands anew.',
+    };
+  }
+  return undefined;
+}
+
+/**
+ * Proves that every colour is where the hook wants it, and that the moves cost what the search claimed.
+ * @param whole the chart of the fabric
+ */
+export function checkStrands(whole: Chart, strands: Strands): Result<Strands> {
+  const missed = whole.colours === strands.chart.colours ? undefined : unserved(whole, strands);
+  if (missed) return refused(missed);
+  const { chart } = strands;
   const follower = new Follower(chart, strands);
   for (let row = 0; row < chart.rows; row++) {
     eachRun(chart, row, (colour, start, end) => follower.begin(row, colour, start, end));

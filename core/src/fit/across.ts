@@ -1,10 +1,11 @@
-import { type Estimate, times } from '../estimate.ts';
+import { added, type Estimate, times } from '../estimate.ts';
 import { lengthText } from '../figures.ts';
-import type { BoundMultiple, BoundPattern } from '../patterns/bind.ts';
+import type { BoundPattern } from '../patterns/bind.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { type LengthUnit, printLength } from '../units/length.ts';
-import type { Foundation } from './foundation.ts';
+import { type MultipleWords, multipleWords, orList, whyWidth, words } from './arithmetic.ts';
+import { chainsFor, countFor, type Foundation } from './foundation.ts';
 import { admits, around, nearest, neighbours, type Progression, progression } from './progression.ts';
 
 /** How the two side edges are to look. */
@@ -18,7 +19,10 @@ export type WishedWidth =
 
 /** One width the pattern allows. */
 export interface WidthOffer {
+  /** What the pattern's widths count: stitches, or clusters, windows, blocks, wedges. */
   readonly stitches: number;
+  /** Stitches of a whole row, which may be another number. */
+  readonly inRow: number;
   readonly chains: number;
   /** mm */
   readonly width: Estimate;
@@ -39,18 +43,15 @@ export interface AcrossFit {
   readonly warnings: readonly Problem[];
 }
 
-export interface MultipleWords {
-  readonly works: { readonly stitches: string; readonly chains: string };
-  readonly alike: { readonly stitches: string; readonly chains: string };
-}
-
 export interface AcrossRequest {
   readonly bound: BoundPattern;
   readonly technique: Technique;
   readonly foundation: Foundation;
   readonly edges: EdgeRule;
-  /** mm */
+  /** mm, of the finished piece. */
   readonly stitchWidth: Estimate;
+  /** What a border adds on both sides together, mm. */
+  readonly beside?: Estimate | undefined;
   readonly wish: WishedWidth;
   /** The units that sentences are written in. */
   readonly units: LengthUnit;
@@ -66,133 +67,101 @@ export function widthRule(request: Pick<AcrossRequest, 'bound' | 'technique'>, e
   return step === 1 ? progression(2, alike.extra % 2, least) : progression(step, works.extra % step, least);
 }
 
-function isAlike(request: AcrossRequest, stitches: number): boolean {
+export function isAlike(request: AcrossRequest, stitches: number): boolean {
   const rule = widthRule(request, request.edges === 'centred' ? 'centred' : 'mirrored');
   return admits(rule, stitches);
 }
 
-/** `9 blocks × 4 + 1 = 37 stitches`, where the count is so many repeats and the extra. */
-function repeatsLine(word: string, { multiple, extra }: BoundMultiple, stitches: number): string | undefined {
-  const k = (stitches - extra) / multiple;
-  if (!Number.isInteger(k) || k < 1) return undefined;
-  return `${k} ${word} × ${multiple}${extra ? ` + ${extra}` : ''} = ${stitches} stitches`;
+/** Finished width of so many, mm. */
+function finishedWidth({ stitchWidth, technique, beside }: AcrossRequest, count: number): Estimate {
+  const cloth = times(stitchWidth, technique.width.widths(count));
+  return beside ? added(cloth, beside) : cloth;
 }
 
-/** How the edges of a count come out, where blocks of two colours take turns. */
-function edgesLine(request: AcrossRequest, stitches: number): string | undefined {
-  const { works, alike, word } = request.bound.across;
-  if (alike.multiple === works.multiple && alike.extra === works.extra) return undefined;
-  if (alike.multiple !== 2 * works.multiple) {
-    return isAlike(request, stitches) ? 'both edges end in the same way' : 'the two edges end differently';
-  }
-  return ((stitches - works.extra) / works.multiple) % 2
-    ? `an odd number of ${word}: both edges in the same colour`
-    : `an even number of ${word}: the two edges differ in colour`;
-}
-
-function cutLine(request: AcrossRequest, stitches: number): string {
-  const { works, word } = request.bound.across;
-  const odd = Math.floor((stitches - works.extra) / works.multiple);
-  const whole = odd % 2 ? odd : odd - 1;
-  const cut = (stitches - whole * works.multiple) / 2;
-  return `${whole} whole ${word} × ${works.multiple} + ${cut} at each edge = ${stitches} stitches`;
-}
-
-function why(request: AcrossRequest, stitches: number): string[] {
-  const { works, alike, word } = request.bound.across;
-  const { beyond, counted } = request.foundation;
-  const whole = repeatsLine(word, works, stitches) ?? repeatsLine(word, alike, stitches);
-  const edges = whole === undefined ? undefined : edgesLine(request, stitches);
-  return [
-    whole ?? cutLine(request, stitches),
-    ...(edges === undefined ? [] : [edges]),
-    counted
-      ? `${stitches} stitches + ${beyond} = ${stitches + beyond} chains: 2 of them stand for the first stitch`
-      : `${stitches} stitches + ${beyond} to turn = ${stitches + beyond} chains`,
-  ];
+/** The count, a real number, whose cloth with its border is so wide. */
+function countOfWidth({ stitchWidth, technique, beside }: AcrossRequest, mm: number): number {
+  const none = technique.width.widths(0);
+  const each = technique.width.widths(1) - none;
+  return ((mm - (beside?.mid ?? 0)) / stitchWidth.mid - none) / each;
 }
 
 /** The offer of one width; it is for the caller to know that the width is admitted. */
 export function offerWidth(request: AcrossRequest, stitches: number): WidthOffer {
-  const width = times(request.stitchWidth, stitches);
+  const width = finishedWidth(request, stitches);
   const wished = request.wish.by === 'length' ? request.wish.mm : width.mid;
   return {
     stitches,
-    chains: stitches + request.foundation.beyond,
+    inRow: request.technique.width.stitches(stitches, request.foundation),
+    chains: chainsFor(request.foundation, stitches),
     width,
     difference: width.mid - wished,
     alike: isAlike(request, stitches),
-    why: why(request, stitches),
+    why: whyWidth(request, stitches, isAlike(request, stitches)),
   };
 }
 
-function words(multiple: number, extra: number): string {
-  if (extra === 0) return `a multiple of ${multiple}`;
-  return `a multiple of ${multiple} + ${extra}`;
-}
-
-function multipleWords(request: AcrossRequest): MultipleWords {
-  const { works, alike } = request.bound.across;
-  const { beyond } = request.foundation;
-  return {
-    works: { stitches: words(works.multiple, works.extra), chains: words(works.multiple, works.extra + beyond) },
-    alike: { stitches: words(alike.multiple, alike.extra), chains: words(alike.multiple, alike.extra + beyond) },
-  };
-}
-
-function orList(numbers: readonly number[]): string {
-  return numbers.join(' or ');
-}
-
-/** The number of stitches that a typed chain, count or number of repeats comes to. */
-function askedStitches(request: AcrossRequest): number | undefined {
+/** The count that a typed chain, count or number of repeats comes to; not whole where a chain does not come out. */
+function askedCount(request: AcrossRequest): number | undefined {
   const { wish, bound, foundation } = request;
   if (wish.by === 'length') return undefined;
-  if (wish.by === 'chain') return wish.count - foundation.beyond;
+  if (wish.by === 'chain') return countFor(foundation, wish.count);
   if (wish.by === 'stitches') return wish.count;
   return wish.count * bound.across.works.multiple + bound.across.works.extra;
 }
 
-function illegal(request: AcrossRequest, stitches: number, rule: Progression): Problem {
-  const { foundation, bound } = request;
-  const byChain = request.wish.by === 'chain';
-  const add = byChain ? foundation.beyond : 0;
-  const instead = neighbours(rule, stitches).map((n) => n + add);
+/** The members on either side of a count, in the unit of the wish: chains, or the count itself. */
+function insteadOf(request: AcrossRequest, rule: Progression, count: number): number[] {
+  const near = Number.isInteger(count)
+    ? neighbours(rule, count)
+    : around(rule, count).filter((n) => Math.abs(n - count) < rule.step);
+  return request.wish.by === 'chain' ? near.map((n) => chainsFor(request.foundation, n)) : near;
+}
+
+function illegal(request: AcrossRequest, count: number, rule: Progression): Problem {
+  const { foundation, bound, technique, wish } = request;
+  const byChain = wish.by === 'chain';
+  const { word } = technique.width;
+  const instead = insteadOf(request, rule, count);
+  const shown = Number.isInteger(count) ? String(count) : count.toFixed(1);
   const asked = byChain
-    ? `${stitches + add} chains make ${stitches} stitches`
-    : `${stitches} stitches (${stitches + foundation.beyond} chains)`;
+    ? `${wish.count} chains make ${shown} ${word}`
+    : `${shown} ${word} (${chainsFor(foundation, count)} chains)`;
   const needs = words(rule.step, rule.offset % rule.step);
   return {
     code: byChain ? 'chain-illegal' : 'stitches-illegal',
     path: 'count',
-    message: `${asked}, which ${bound.pattern.name.toLowerCase()} cannot be worked on: it needs ${needs} stitches, ${rule.least} at least.`,
-    hint: `Take ${orList(instead)} ${byChain ? 'chains' : 'stitches'}.`,
+    message: `${asked}, which ${bound.pattern.name.toLowerCase()} cannot be worked on: it needs ${needs} ${word}, ${rule.least} at least.`,
+    hint: `Take ${orList(instead)} ${byChain ? 'chains' : word}.`,
     instead,
   };
 }
 
-function notAlike(request: AcrossRequest, stitches: number): Problem {
-  const add = request.wish.by === 'chain' ? request.foundation.beyond : 0;
-  const instead = neighbours(widthRule(request, 'mirrored'), stitches).map((n) => n + add);
-  const what = request.wish.by === 'chain' ? 'chains' : 'stitches';
+function notAlike(request: AcrossRequest, count: number): Problem {
+  const { word } = request.technique.width;
+  const byChain = request.wish.by === 'chain';
+  const instead = insteadOf(request, widthRule(request, 'mirrored'), count);
+  const what = byChain ? 'chains' : word;
+  const asked = byChain ? chainsFor(request.foundation, count) : count;
   return {
-    code: request.wish.by === 'chain' ? 'chain-illegal' : 'stitches-illegal',
+    code: byChain ? 'chain-illegal' : 'stitches-illegal',
     path: 'count',
-    message: `${stitches + add} ${what} can be worked (${stitches} stitches), but the two edges will not look alike.`,
+    message: `${asked} ${what} can be worked (${count} ${word}), but the two edges will not look alike.`,
     hint: `For edges that mirror each other take ${orList(instead)} ${what}.`,
     instead,
   };
 }
 
 function narrow(request: AcrossRequest, mm: number): Problem {
-  const { bound, units, stitchWidth } = request;
+  const { bound, units, technique } = request;
+  const { word } = technique.width;
   const least = widthRule(request, request.edges).least;
   const repeat = bound.repeatStitches;
+  const size = (count: number) => lengthText(finishedWidth(request, count), units);
   return {
     code: 'narrower-than-repeat',
     path: 'length',
-    message: `${printLength(mm, units)} is narrower than one repeat of ${bound.pattern.name.toLowerCase()}, which is ${repeat} stitches (${lengthText(times(stitchWidth, repeat), units)}).`,
-    hint: `The narrowest that can be made is ${least} stitches, ${lengthText(times(stitchWidth, least), units)}; or choose smaller ${bound.across.word}.`,
+    message: `${printLength(mm, units)} is narrower than one repeat of ${bound.pattern.name.toLowerCase()}, which is ${repeat} ${word} (${size(repeat)}).`,
+    hint: `The narrowest that can be made is ${least} ${word}, ${size(least)}; or choose smaller ${bound.across.word}.`,
     instead: [least],
   };
 }
@@ -204,15 +173,15 @@ function narrow(request: AcrossRequest, mm: number): Problem {
  */
 export function fitAcross(request: AcrossRequest): Result<AcrossFit> {
   const rule = widthRule(request, request.edges);
-  const asked = askedStitches(request);
+  const asked = askedCount(request);
   const warnings: Problem[] = [];
+  const multiples = multipleWords(request);
   if (asked === undefined) {
     const { mm } = request.wish as { mm: number };
-    const wished = mm / request.stitchWidth.mid;
+    const wished = countOfWidth(request, mm);
     if (wished < request.bound.repeatStitches) return refused(narrow(request, mm));
     const offers = around(rule, wished).map((n) => offerWidth(request, n));
-    const chosen = offerWidth(request, nearest(rule, wished));
-    return good({ offers, chosen, multiples: multipleWords(request), warnings });
+    return good({ offers, chosen: offerWidth(request, nearest(rule, wished)), multiples, warnings });
   }
   const workable = widthRule(request, request.edges === 'centred' ? 'centred' : 'whole');
   const canBeWorked = admits(workable, asked) || admits(widthRule(request, 'mirrored'), asked);
@@ -220,5 +189,5 @@ export function fitAcross(request: AcrossRequest): Result<AcrossFit> {
   if (!isAlike(request, asked)) warnings.push(notAlike(request, asked));
   const members = new Set([...around(rule, asked), asked]);
   const offers = [...members].sort((a, b) => a - b).map((n) => offerWidth(request, n));
-  return good({ offers, chosen: offerWidth(request, asked), multiples: multipleWords(request), warnings });
+  return good({ offers, chosen: offerWidth(request, asked), multiples, warnings });
 }

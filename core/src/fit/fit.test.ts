@@ -16,10 +16,11 @@ function exact(mid: number): Estimate {
 function across(wish: WishedWidth, edges: EdgeRule, key = 'block-check', choice = {}, foundation?: string) {
   const pattern = must(findPattern(key));
   const bound = must(bindPattern(pattern, choice));
+  const technique = must(techniqueOf(pattern));
   const request: AcrossRequest = {
     bound,
-    technique: must(techniqueOf(pattern)),
-    foundation: must(chooseFoundation(bound.stitch, foundation)),
+    technique,
+    foundation: must(chooseFoundation(technique.foundations(bound), foundation)),
     edges,
     stitchWidth: exact(6.25),
     wish,

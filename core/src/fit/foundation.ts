@@ -3,14 +3,19 @@ import type { StitchKey } from '../stitches/kinds.ts';
 
 /**
  * One way to begin: how many chains go with how many stitches, and what the turning chain counts as.
- * docs/craft.md, “From chains to stitches”.
+ * docs/craft.md, “From chains to stitches”. Chains = count · each ÷ sides + beyond, the count being what the
+ * pattern's widths count.
  */
 export interface Foundation {
   readonly key: FoundationKey;
+  /** The main stitch of the first row. */
   readonly stitch: StitchKey;
-  /** Chains of the foundation beyond the stitches: foundation chains = stitches + this. */
   readonly beyond: number;
-  /** The chain from the hook into which the first stitch goes. */
+  /** Chains that one of the pattern's count takes: 1 a stitch, 2 a window, 3 a cluster, 0 where a ring begins it. */
+  readonly each: number;
+  /** 2 where the first round goes along both sides of the chain. */
+  readonly sides: 1 | 2;
+  /** The chain from the hook into which the first stitch goes; 0 where no chain is worked into. */
   readonly firstInto: number;
   /** Chains made to turn at the start of every later row. */
   readonly turn: number;
@@ -19,30 +24,26 @@ export interface Foundation {
   readonly name: string;
 }
 
-export type FoundationKey = 'sc-2nd' | 'hdc-2nd' | 'hdc-3rd' | 'hdc-3rd-counted';
+type Way = Omit<Foundation, 'key' | 'each' | 'sides' | 'counted'> &
+  Partial<Pick<Foundation, 'each' | 'sides' | 'counted'>>;
 
-export const foundations: readonly Foundation[] = [
-  { key: 'sc-2nd', stitch: 'sc', beyond: 1, firstInto: 2, turn: 1, counted: false, name: '2nd chain from the hook' },
-  {
-    key: 'hdc-2nd',
+const ways = {
+  'sc-2nd': { stitch: 'sc', beyond: 1, firstInto: 2, turn: 1, name: '2nd chain from the hook' },
+  'hdc-2nd': {
     stitch: 'hdc',
     beyond: 1,
     firstInto: 2,
     turn: 1,
-    counted: false,
     name: '2nd chain from the hook, ch 1 to turn (tight)',
   },
-  {
-    key: 'hdc-3rd',
+  'hdc-3rd': {
     stitch: 'hdc',
     beyond: 2,
     firstInto: 3,
     turn: 2,
-    counted: false,
     name: '3rd chain from the hook, ch 2 to turn, not a stitch (loose)',
   },
-  {
-    key: 'hdc-3rd-counted',
+  'hdc-3rd-counted': {
     stitch: 'hdc',
     beyond: 1,
     firstInto: 3,
@@ -50,22 +51,147 @@ export const foundations: readonly Foundation[] = [
     counted: true,
     name: '3rd chain from the hook, ch 2 counts as a stitch',
   },
-];
+  'dc-4th': {
+    stitch: 'dc',
+    beyond: 2,
+    firstInto: 4,
+    turn: 3,
+    counted: true,
+    name: '4th chain from the hook, ch 3 counts as a stitch',
+  },
+  'dc-3rd': {
+    stitch: 'dc',
+    beyond: 2,
+    firstInto: 3,
+    turn: 2,
+    name: '3rd chain from the hook, ch 2 to turn, not a stitch',
+  },
+  'dc-3rd-counted': {
+    stitch: 'dc',
+    beyond: 1,
+    firstInto: 3,
+    turn: 2,
+    counted: true,
+    name: '3rd chain from the hook, ch 2 counts as a stitch',
+  },
+  'sc-chainless': { stitch: 'sc', beyond: 0, firstInto: 0, turn: 1, name: 'foundation stitches, no chain' },
+  'dc-chainless': { stitch: 'dc', beyond: 0, firstInto: 0, turn: 2, name: 'foundation stitches, no chain' },
+  'wide-3rd': {
+    stitch: 'hdc',
+    beyond: 1,
+    firstInto: 3,
+    turn: 2,
+    counted: true,
+    name: '3rd chain from the hook, ch 2 counts as a post',
+  },
+  'linen-4th': {
+    stitch: 'sc',
+    beyond: 2,
+    firstInto: 4,
+    turn: 2,
+    counted: true,
+    name: '4th chain from the hook; ch 2 stands for the first stitch and space',
+  },
+  'granny-4th': {
+    stitch: 'dc',
+    each: 3,
+    beyond: 1,
+    firstInto: 4,
+    turn: 3,
+    counted: true,
+    name: '4th chain from the hook: rows with and without edge stitches by turns',
+  },
+  'granny-3rd': {
+    stitch: 'dc',
+    each: 3,
+    beyond: 3,
+    firstInto: 3,
+    turn: 2,
+    counted: true,
+    name: '3rd chain from the hook: every row ends with an edge stitch',
+  },
+  'mesh-2nd': { stitch: 'sc', each: 2, beyond: 4, firstInto: 2, turn: 1, name: '2nd chain from the hook' },
+  'corner-6': { stitch: 'dc', each: 0, beyond: 6, firstInto: 4, turn: 6, name: 'a chain of 6 for the first block' },
+  'magic-ring': { stitch: 'dc', each: 0, beyond: 0, firstInto: 0, turn: 3, counted: true, name: 'a magic ring' },
+  'chain-ring': {
+    stitch: 'dc',
+    each: 0,
+    beyond: 4,
+    firstInto: 0,
+    turn: 3,
+    counted: true,
+    name: '4 chains joined to a ring',
+  },
+  'both-sides-sc': {
+    stitch: 'sc',
+    sides: 2,
+    beyond: 1,
+    firstInto: 2,
+    turn: 1,
+    name: 'both sides of the chain, from the 2nd chain; one chain more to turn',
+  },
+  'both-sides-dc': {
+    stitch: 'dc',
+    sides: 2,
+    beyond: 2,
+    firstInto: 3,
+    turn: 2,
+    name: 'both sides of the chain, from the 3rd chain; ch 2 is not a stitch',
+  },
+  'ring-sc': { stitch: 'sc', beyond: 0, firstInto: 1, turn: 1, name: 'the chain joined to a ring' },
+  'ring-hdc': { stitch: 'hdc', beyond: 0, firstInto: 1, turn: 2, name: 'the chain joined to a ring' },
+  'ring-dc': { stitch: 'dc', beyond: 0, firstInto: 1, turn: 2, name: 'the chain joined to a ring' },
+} as const satisfies Record<string, Way>;
 
-/** The ways to begin a first row in this stitch; the first is the default. */
-export function foundationsFor(stitch: StitchKey): readonly Foundation[] {
-  return foundations.filter((each) => each.stitch === stitch);
+export type FoundationKey = keyof typeof ways;
+
+export const foundations: readonly Foundation[] = (Object.entries(ways) as [FoundationKey, Way][]).map(
+  ([key, way]) => ({ each: 1, sides: 1, counted: false, ...way, key }),
+);
+
+/** The foundation of a key. */
+export function findFoundation(key: string): Foundation | undefined {
+  return foundations.find((each) => each.key === key);
 }
 
-/** The foundation the maker chose for a stitch, or the default. */
-export function chooseFoundation(stitch: StitchKey, key: string | undefined): Result<Foundation> {
-  const offered = foundationsFor(stitch);
-  const found = key === undefined ? offered[0] : offered.find((each) => each.key === key);
-  if (found) return good(found);
+/** Chains for so many of what the pattern's widths count. */
+export function chainsFor(foundation: Foundation, count: number): number {
+  return (count * foundation.each) / foundation.sides + foundation.beyond;
+}
+
+/** The count that a chain is made for; not whole where the chain does not come out. */
+export function countFor(foundation: Foundation, chains: number): number {
+  return ((chains - foundation.beyond) * foundation.sides) / (foundation.each || Number.NaN);
+}
+
+/** The foundation the maker chose among those that a technique offers, or the first of them. */
+export function chooseFoundation(offered: readonly FoundationKey[], key: string | undefined): Result<Foundation> {
+  const wanted = key ?? offered[0];
+  const found = offered.find((each) => each === wanted);
+  if (found) return good(findFoundation(found) as Foundation);
   return refused({
     code: 'foundation-not-offered',
     path: '',
-    message: `A first row of ${stitch} cannot begin with “${key}”.`,
-    hint: `Choose one of: ${offered.map((each) => each.key).join(', ')}.`,
+    message: `This cannot begin with “${key}”.`,
+    hint: `Choose one of: ${offered.join(', ')}.`,
   });
+}
+
+/** Where in the chain the first row goes: a school of its own. */
+export const intoChain = {
+  'one loop': 'quick; leaves the lower edge thinner and the first row a little taller, so close with a plain row of sc',
+  'two loops': 'firmer',
+  'back bump': 'neatest: the lower edge looks like the upper one',
+} as const;
+
+export type IntoChain = keyof typeof intoChain;
+
+/** What every maker is told of a long chain. @returns sentences */
+export function chainAdvice(chains: number): string[] {
+  if (chains < 30) return [];
+  return [
+    'Mark every 20th chain.',
+    'Chain 3 to 5 to spare: they can be undone from the slip knot if it was left loose.',
+    'Work the chain looser or with a hook one size larger, or the lower edge draws in.',
+  ];
 }

@@ -1,6 +1,8 @@
-import { type Estimate, times } from '../estimate.ts';
+import { added, type Estimate, times } from '../estimate.ts';
 import type { BoundMultiple, BoundPattern } from '../patterns/bind.ts';
+import { evaluate } from '../patterns/count.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
+import type { Technique } from '../techniques/technique.ts';
 import { admits, around, nearest, neighbours, type Progression, progression } from './progression.ts';
 
 /** How the last row is to come out. */
@@ -34,17 +36,28 @@ export interface UpFit {
 export interface UpRequest {
   readonly bound: BoundPattern;
   readonly ending: EndRule;
-  /** mm */
+  /** mm, of the finished piece. */
   readonly rowHeight: Estimate;
+  readonly technique?: Technique | undefined;
+  /** What border and closing row add, mm. */
+  readonly beside?: Estimate | undefined;
   readonly wish: WishedHeight;
+}
+
+/** Courses that are worked once: set-up and closing rows. */
+function onceCourses(bound: BoundPattern): number {
+  const once = bound.pattern.rows.filter((row) => row.role !== 'row');
+  return once.reduce((sum, row) => sum + evaluate(row.courses, bound.numbers), 0);
 }
 
 /** The row counts that an ending admits. */
 export function heightRule(bound: BoundPattern, ending: EndRule): Progression {
   const { works, alike } = bound.up;
-  if (ending === 'any') return progression(1, 0, 1);
-  const { multiple, extra } = ending === 'whole' ? works : alike;
-  return progression(multiple, extra, 1);
+  const least = onceCourses(bound) + 1;
+  // A closing row comes after a whole repeat, whatever the ending.
+  if (ending === 'any' && !bound.pattern.rows.some((row) => row.role === 'close')) return progression(1, 0, least);
+  const { multiple, extra } = ending === 'as-begun' ? alike : works;
+  return progression(multiple, extra, least);
 }
 
 /** `11 bands × 4 = 44 rows`, where the count is so many repeats and the extra. */
@@ -57,7 +70,7 @@ function repeatsLine(word: string, { multiple, extra }: BoundMultiple, rows: num
 function why(bound: BoundPattern, rows: number): string[] {
   const { works, alike, word } = bound.up;
   const lines = [repeatsLine(word, works, rows) ?? repeatsLine(word, alike, rows) ?? `${rows} rows`];
-  if (admits(progression(alike.multiple, alike.extra, 1), rows)) {
+  if (admits(heightRule(bound, 'as-begun'), rows)) {
     lines.push(
       alike.multiple === 2 * works.multiple
         ? `an odd number of ${word}: it ends in the colour it began with`
@@ -67,10 +80,15 @@ function why(bound: BoundPattern, rows: number): string[] {
   return lines;
 }
 
+function finishedHeight({ rowHeight, technique, beside }: UpRequest, rows: number): Estimate {
+  const cloth = times(rowHeight, technique?.heights?.(rows) ?? rows);
+  return beside ? added(cloth, beside) : cloth;
+}
+
 /** The offer of one height; it is for the caller to know that the height is admitted. */
 export function offerHeight(request: UpRequest, rows: number): HeightOffer {
   const { bound } = request;
-  const height = times(request.rowHeight, rows);
+  const height = finishedHeight(request, rows);
   const wished = request.wish.by === 'length' ? request.wish.mm : height.mid;
   return {
     rows,
@@ -90,7 +108,8 @@ export function fitUp(request: UpRequest): Result<UpFit> {
   const { bound, wish, ending } = request;
   const rule = heightRule(bound, ending);
   if (wish.by === 'length') {
-    const wished = wish.mm / request.rowHeight.mid;
+    const each = request.rowHeight.mid * (request.technique?.heights?.(1) ?? 1);
+    const wished = (wish.mm - (request.beside?.mid ?? 0)) / each;
     const offers = around(rule, wished).map((n) => offerHeight(request, n));
     return good({ offers, chosen: offerHeight(request, nearest(rule, wished)), warnings: [] });
   }

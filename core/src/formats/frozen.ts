@@ -1,13 +1,18 @@
 import { z } from 'zod';
-import { chooseFoundation, type Foundation } from '../fit/foundation.ts';
-import type { Fabric } from '../lay/fabric.ts';
+import { checkFabric } from '../check/fabric.ts';
+import { type Foundation, findFoundation } from '../fit/foundation.ts';
+import { assemble, type Cells, courseCells, type Fabric } from '../lay/fabric.ts';
 import { type BoundPattern, bindPattern } from '../patterns/bind.ts';
 import { printPattern } from '../patterns/print.ts';
 import { readPattern } from '../patterns/read.ts';
 import type { Plan } from '../plan/plan.ts';
 import { good, type Result, refused } from '../problem.ts';
+import { type Chart, columnsBetween, eachRun } from '../route/chart.ts';
 import { MoveList } from '../route/moves.ts';
+import { chartOf } from '../route/ofFabric.ts';
+import type { Strands } from '../route/route.ts';
 import { stitchCode, stitchKind } from '../stitches/kinds.ts';
+import { techniqueOf } from '../techniques/register.ts';
 
 /**
  * A work as it was begun: the laid fabric and the way of its strands, in words of their own, so that it stays the
@@ -26,8 +31,12 @@ export const frozenSchema = z.strictObject({
   rows: z.array(z.string().max(40000)).max(3000),
   /** Which of `rows` each course is. */
   courses: z.array(z.number().int().min(0)).min(1).max(3000),
-  /** Moves of the strands, five numbers each: kind, colour, row, from, to. */
+  /** Moves of the strands, five numbers each: kind, strand, row, from, to. */
   moves: z.array(z.number().int()),
+  /** How many colours, where the pattern leaves it open. */
+  colours: z.number().int().min(1).max(8).optional(),
+  /** Where colours are divided among bobbins: the colour of each strand, and the strand of each run as worked. */
+  bobbins: z.strictObject({ colourOf: z.array(z.number().int()), runs: z.array(z.number().int()) }).optional(),
 });
 
 export type FrozenWork = z.infer<typeof frozenSchema>;
@@ -35,22 +44,30 @@ export type FrozenWork = z.infer<typeof frozenSchema>;
 /** A frozen work brought back to the shapes of the pipeline. */
 export interface ThawedWork {
   readonly fabric: Fabric;
-  readonly moves: MoveList;
+  readonly strands: Pick<Strands, 'chart' | 'colourOf' | 'moves'>;
   readonly bound: BoundPattern;
   readonly foundation: Foundation;
 }
 
 function rowText(fabric: Fabric, course: number, letters: readonly string[]): string {
   const words: string[] = [];
-  const base = course * fabric.stitches;
-  for (let x = 0; x < fabric.stitches; ) {
-    const kind = fabric.kinds[base + x] as number;
-    const colour = fabric.colours[base + x] as number;
+  const { kinds, colours } = courseCells(fabric, course);
+  for (let x = 0; x < kinds.length; ) {
+    const kind = kinds[x] as number;
+    const colour = colours[x] as number;
     const from = x++;
-    while (x < fabric.stitches && fabric.kinds[base + x] === kind && fabric.colours[base + x] === colour) x++;
+    while (x < kinds.length && kinds[x] === kind && colours[x] === colour) x++;
     words.push(`${x - from} ${stitchKind(kind).key} ${letters[colour]}`);
   }
   return words.join(', ');
+}
+
+/** The strand of every run, where colours have more strands than one. */
+function frozenBobbins({ chart, colourOf }: Strands): FrozenWork['bobbins'] {
+  if (colourOf.every((colour, strand) => colour === strand)) return undefined;
+  const runs: number[] = [];
+  for (let row = 0; row < chart.rows; row++) eachRun(chart, row, (strand) => runs.push(strand));
+  return { colourOf: [...colourOf], runs };
 }
 
 /** Freezes a plan at the moment it is begun. */
@@ -61,7 +78,7 @@ export function freeze(plan: Plan): FrozenWork {
   const courses: number[] = [];
   const known = new Map<string, number>();
   for (let course = 0; course < fabric.courses; course++) {
-    const text = rowText(fabric, course, bound.pattern.colours);
+    const text = rowText(fabric, course, bound.colours);
     const index = known.get(text) ?? rows.push(text) - 1;
     known.set(text, index);
     courses.push(index);
@@ -71,6 +88,7 @@ export function freeze(plan: Plan): FrozenWork {
   for (let i = 0; i < moves.length; i++) {
     for (const part of [moves.kind, moves.colour, moves.row, moves.from, moves.to]) flat.push(part[i] as number);
   }
+  const bobbins = frozenBobbins(strands);
   return {
     format: 'puntada-begun',
     version: 1,
@@ -78,14 +96,16 @@ export function freeze(plan: Plan): FrozenWork {
     stitch: bound.stitch,
     numbers: { ...bound.numbers },
     foundation: foundation.key,
-    stitches: fabric.stitches,
+    stitches: fabric.count,
     rows,
     courses,
     moves: flat,
+    colours: bound.colours.length,
+    ...(bobbins ? { bobbins } : {}),
   };
 }
 
-function readRow(text: string, letters: readonly string[]): { kinds: number[]; colours: number[] } | undefined {
+function readRow(text: string, letters: readonly string[]): Cells | undefined {
   const kinds: number[] = [];
   const colours: number[] = [];
   for (const run of text.split(', ')) {
@@ -98,7 +118,7 @@ function readRow(text: string, letters: readonly string[]): { kinds: number[]; c
       colours.push(colour);
     }
   }
-  return { kinds, colours };
+  return { kinds: Uint8Array.from(kinds), colours: Uint8Array.from(colours) };
 }
 
 /** Brings a frozen work back, or says where it is damaged. */
@@ -108,22 +128,20 @@ export function thaw(frozen: FrozenWork): Result<ThawedWork> {
   const pattern = readPattern(frozen.pattern);
   if (!pattern.ok) return pattern;
   const own = pattern.value.stitches.length ? frozen.stitch : undefined;
-  const bound = bindPattern(pattern.value, { stitch: own, numbers: frozen.numbers });
+  const bound = bindPattern(pattern.value, { stitch: own, numbers: frozen.numbers, colours: frozen.colours });
   if (!bound.ok) return bound;
-  const foundation = chooseFoundation(bound.value.stitch, frozen.foundation);
-  if (!foundation.ok) return foundation;
-  const letters = pattern.value.colours;
+  const technique = techniqueOf(pattern.value);
+  if (!technique.ok) return technique;
+  const foundation = findFoundation(frozen.foundation);
+  if (!foundation)
+    return damaged('foundation', `The foundation “${frozen.foundation}” of the begun work is not known.`);
+  const letters = bound.value.colours;
   const rows = frozen.rows.map((text) => readRow(text, letters));
-  const size = frozen.courses.length * frozen.stitches;
-  const kinds = new Uint8Array(size);
-  const colours = new Uint8Array(size);
+  const cells: Cells[] = [];
   for (const [course, index] of frozen.courses.entries()) {
     const row = rows[index];
-    if (!row || row.kinds.length !== frozen.stitches) {
-      return damaged(`rows.${index}`, `Row ${course + 1} of the begun work cannot be read.`);
-    }
-    kinds.set(row.kinds, course * frozen.stitches);
-    colours.set(row.colours, course * frozen.stitches);
+    if (!row) return damaged(`rows.${index}`, `Row ${course + 1} of the begun work cannot be read.`);
+    cells.push(row);
   }
   if (frozen.moves.length % 5) return damaged('moves', 'The strand moves of the begun work are cut short.');
   const moves = new MoveList();
@@ -131,13 +149,26 @@ export function thaw(frozen: FrozenWork): Result<ThawedWork> {
     const [kind = 0, colour = 0, row = 0, from = 0, to = 0] = frozen.moves.slice(i, i + 5);
     moves.add(kind, colour, row, from, to);
   }
-  const fabric: Fabric = {
-    making: 'flat',
-    courses: frozen.courses.length,
-    stitches: frozen.stitches,
-    kinds,
-    colours,
-    colourCount: letters.length,
-  };
-  return good({ fabric, moves, bound: bound.value, foundation: foundation.value });
+  const fabric = assemble(pattern.value.made, frozen.stitches, cells, letters.length);
+  const proof = checkFabric(fabric, { bound: bound.value, technique: technique.value, foundation });
+  if (!proof.ok) {
+    const [first] = proof.problems;
+    const course = Number(/row (\d+)/.exec(first?.path ?? '')?.[1] ?? 1);
+    return damaged(`rows.${frozen.courses[course - 1]}`, `The begun work does not hold together: ${first?.message}`);
+  }
+  return good({ fabric, strands: { ...strandsOf(frozen, chartOf(fabric)), moves }, bound: bound.value, foundation });
+}
+
+/** The chart of strands as it was routed: one strand a colour, or the bobbins that were written down. */
+function strandsOf({ bobbins }: FrozenWork, chart: Chart): Pick<Strands, 'chart' | 'colourOf'> {
+  if (!bobbins) return { chart, colourOf: Array.from({ length: chart.colourCount }, (_, colour) => colour) };
+  const colours = new Uint16Array(chart.colours);
+  let run = 0;
+  for (let row = 0; row < chart.rows; row++) {
+    eachRun(chart, row, (_colour, start, end) => {
+      const [from, to] = columnsBetween(chart, row, start, end);
+      colours.fill(bobbins.runs[run++] as number, row * chart.columns + from, row * chart.columns + to);
+    });
+  }
+  return { chart: { ...chart, colours, colourCount: bobbins.colourOf.length }, colourOf: bobbins.colourOf };
 }

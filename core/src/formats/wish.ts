@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { policies } from '../route/costs.ts';
 import { parseLength } from '../units/length.ts';
 
 const letters = z.string().regex(/^[A-H]$/, 'A colour has one letter, A to H.');
@@ -60,11 +61,51 @@ export const yarnSchema = z.strictObject({
     .positive('A ball has more than 0 g.')
     .max(2000, 'A ball has 2000 g at most.')
     .optional(),
+  /** What lies in the drawer: whole balls, and what is left of one begun. */
+  balls: wholeNumber(0, 1000, 'The number of balls').optional(),
+  partGrams: z.number('Grams must be a number.').min(0, 'No ball weighs less than 0 g.').max(2000).optional(),
 });
 
-/** What can be wished for in flat pieces. */
-export const items = ['dishcloth', 'blanket', 'bag panel', 'scarf', 'mat'] as const;
+/** What can be wished for. */
+export const items = [
+  'dishcloth',
+  'blanket',
+  'bag panel',
+  'scarf',
+  'mat',
+  'bag',
+  'potholder',
+  'cushion cover',
+  'round mat',
+  'strap',
+] as const;
 export type Item = (typeof items)[number];
+
+const borderSchema = z.strictObject({
+  rounds: wholeNumber(1, 20, 'The rounds of the border'),
+  colour: letters.default('A'),
+  /** Stitches along the sides by gauge, which lies flatter, or by the maker's rule. */
+  by: z.enum(['gauge', 'rule'], 'Choose gauge or rule.').default('gauge'),
+  /** Two layers that hide the ends of mosaic rows. */
+  envelope: z.boolean('Say true or false.').default(false),
+});
+
+const finishSchema = z.strictObject({
+  /** Inside length of a hanging ring. */
+  ring: typedLength.optional(),
+  strap: z
+    .strictObject({
+      /** From the shoulder or hand to the top of the bag. */
+      drop: typedLength,
+      width: typedLength.default('3 cm'),
+      kind: z.enum(['chain cord', 'sc along', 'sc across', 'hdc', 'dc', 'bought'], 'Choose a kind of strap.'),
+      /** Newtons it is to bear; 10 N is about 1 kg. */
+      load: z.number('The load must be a number.').min(0).max(500).default(30),
+      colour: letters.default('A'),
+    })
+    .optional(),
+  seam: z.enum(['whipped', 'mattress', 'slip stitch', 'sc'], 'Choose a kind of seam.').optional(),
+});
 
 /** Everything a plan is made from. The one shape behind the screen, the API and the command line. */
 export const wishSchema = z.strictObject({
@@ -74,18 +115,35 @@ export const wishSchema = z.strictObject({
   width: wishedWidthSchema,
   height: wishedHeightSchema,
   pattern: z.strictObject({
-    key: z.string().min(1).max(60),
+    /** A pattern of the book … */
+    key: z.string().min(1).max(60).optional(),
+    /** … or one written out in the notation (docs/pattern-notation.md). */
+    text: z.string().min(1).max(20000).optional(),
     stitch: z.string().max(20).optional(),
     numbers: z.record(z.string().max(20), z.number('The number must be a number.')).optional(),
   }),
   foundation: z.string().max(40).optional(),
+  /** Where in the chain the first row goes. */
+  into: z.enum(['one loop', 'two loops', 'back bump'], 'Choose one loop, two loops or back bump.').default('one loop'),
+  /** What the width of a tube or a round means: as it lies flat, or all the way round. */
+  across: z.enum(['flat', 'round'], 'Choose flat or round.').default('flat'),
+  /** How many of it are made: panels, or a set. */
+  pieces: wholeNumber(1, 99, 'The number of pieces').default(1),
+  border: borderSchema.optional(),
+  /** A plain row of sc in A that ends the cloth as it begins. */
+  closing: z.boolean('Say true or false.').default(false),
+  /** What the first washing does, where the piece will be washed. */
+  wash: z.enum(['cotton-hot', 'acrylic', 'wool-blocked', 'superwash-tumbled'], 'Choose how it is washed.').optional(),
+  finish: finishSchema.optional(),
+  /** For small children: no floats, no open loops, no long cords. */
+  smallChildren: z.boolean('Say true or false.').default(false),
+  /** The chance with which yarn is to be enough: 0.95, or 0.99 where the dye lot is never to be had again. */
+  sure: z.number('The chance must be a number.').min(0.5).max(0.999).default(0.95),
   edges: z.enum(['whole', 'mirrored', 'centred'], 'Choose whole, mirrored or centred.').default('mirrored'),
   ending: z.enum(['any', 'whole', 'as-begun'], 'Choose any, whole or as-begun.').default('as-begun'),
   gauge: gaugeSchema,
   yarns: z.array(yarnSchema).min(1, 'At least one yarn is needed.').max(8, 'Eight colours at most.'),
-  policy: z
-    .enum(['carry-always', 'as-needed', 'cut-always'], 'Choose carry-always, as-needed or cut-always.')
-    .default('as-needed'),
+  policy: z.enum(policies, `Choose one of: ${policies.join(', ')}.`).default('as-needed'),
   floats: z.boolean('Say true or false.').default(false),
   /** The size chosen on the mat; without it the one nearest to the wish is taken. */
   choice: z.strictObject({ stitches: count('The number of stitches'), rows: count('The number of rows') }).optional(),

@@ -1,6 +1,6 @@
 import type { Estimate, Source } from '../estimate.ts';
 import { spread } from '../estimate.ts';
-import { type GaugeKey, typicalYarns, type WeightClass } from './typical.ts';
+import { type GaugeKey, typicalPer100, type WeightClass } from './typical.ts';
 
 /** The size of one stitch in the cloth as worked. */
 export interface Gauge {
@@ -65,7 +65,7 @@ export function widening(diameter: number, stitchWidth: number): number {
  * @param strand diameter in mm of a strand carried inside throughout, or 0 for none
  */
 export function typicalGauge(key: GaugeKey, weight: WeightClass, strand: number): Gauge {
-  const [stitches, rows] = typicalYarns[weight].per100mm[key];
+  const [stitches, rows] = typicalPer100(key, weight);
   const wider = strand > 0 ? widening(strand, 100 / stitches) : 0;
   return {
     stitchWidth: typicalSize(stitches, 0.1, 1 + wider),

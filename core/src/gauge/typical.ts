@@ -1,5 +1,11 @@
-/** Columns of the typical table. Linen counts stitch and chain each as one; granny counts clusters; block counts both ways. */
-export type GaugeKey = 'sc' | 'hdc' | 'dc' | 'houndstooth' | 'linen' | 'mosaic' | 'granny' | 'block';
+/**
+ * Columns of the typical table. Linen counts stitch and chain each as one; granny counts clusters; block counts both
+ * ways.
+ */
+export type TabledGauge = 'sc' | 'hdc' | 'dc' | 'houndstooth' | 'linen' | 'mosaic' | 'granny' | 'block';
+
+/** Stitches that the table lacks are derived from those that it has, and said to be. */
+export type GaugeKey = TabledGauge | 'wide-hdc' | 'step-check' | 'chain-space' | 'mesh';
 
 /** Yarn weight classes, 1 super fine to 6 super bulky. */
 export type WeightClass = 1 | 2 | 3 | 4 | 5 | 6;
@@ -21,7 +27,7 @@ interface TypicalYarn {
   /** Usual hook, mm. */
   readonly hook: number;
   /** Stitches × rows in 100 mm, without strands carried inside. */
-  readonly per100mm: Readonly<Record<GaugeKey, readonly [number, number]>>;
+  readonly per100mm: Readonly<Record<TabledGauge, readonly [number, number]>>;
 }
 
 function metres(usual: number, least: number, most: number): MetresPer100g {
@@ -127,3 +133,28 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
     },
   },
 };
+
+/** Height of a dc's row that a row adds where two rows stand in each other. */
+const sunkRow = 0.55;
+/** Height of an hdc between posts against an hdc. */
+const betweenPosts = 0.92;
+
+/**
+ * Stitches × rows in 100 mm, from the table or derived: wide hdc is an hdc sunk between posts, step check the mean of
+ * sc and dc in height, chain-space check and mesh dc whose rows stand in each other.
+ */
+export function typicalPer100(key: GaugeKey, weight: WeightClass): readonly [number, number] {
+  const { per100mm } = typicalYarns[weight];
+  const [hdcStitches, hdcRows] = per100mm.hdc;
+  const [scStitches, scRows] = per100mm.sc;
+  const [dcStitches, dcRows] = per100mm.dc;
+  if (key === 'wide-hdc') return [hdcStitches, hdcRows / betweenPosts];
+  if (key === 'chain-space' || key === 'mesh') return [dcStitches, dcRows / sunkRow];
+  if (key !== 'step-check') return per100mm[key];
+  return [(scStitches + dcStitches) / 2, 2 / (1 / scRows + 1 / dcRows)];
+}
+
+/** Whether a column is derived from others. */
+export function isDerived(key: GaugeKey): boolean {
+  return key === 'wide-hdc' || key === 'step-check' || key === 'chain-space' || key === 'mesh';
+}

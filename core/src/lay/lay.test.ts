@@ -20,13 +20,16 @@ function laid(
   const bound = must(bindPattern(pattern, { numbers, stitch }));
   const request: LayRequest = {
     bound,
-    foundation: must(chooseFoundation(bound.stitch, foundation)),
+    foundation: must(chooseFoundation(must(techniqueOf(pattern)).foundations(bound), foundation)),
     edges: 'whole',
     stitches: 36,
     courses: 44,
     ...change,
   };
-  return { fabric: lay(request), bound, technique: must(techniqueOf(pattern)) };
+  return {
+    fabric: lay(request),
+    proof: { bound, technique: must(techniqueOf(pattern)), foundation: request.foundation },
+  };
 }
 
 function letters(fabric: Fabric, course: number): string {
@@ -97,13 +100,8 @@ describe('the laws of laid fabrics', () => {
   it('every admitted size passes its proof', () => {
     fc.assert(
       fc.property(numbers, k, k, fc.constantFrom('sc', 'hdc'), (n, across, rows, stitch) => {
-        const { fabric, bound, technique } = laid(
-          'block-check',
-          n,
-          { stitches: n.b * (across + 1), courses: rows },
-          stitch,
-        );
-        expect(checkFabric(fabric, bound, technique).ok).toBe(true);
+        const { fabric, proof } = laid('block-check', n, { stitches: n.b * (across + 1), courses: rows }, stitch);
+        expect(checkFabric(fabric, proof).ok).toBe(true);
       }),
     );
   });
@@ -145,7 +143,7 @@ describe('the laws of laid fabrics', () => {
   });
 
   it('a counted turning chain stands where each row begins', () => {
-    const { fabric, bound, technique } = laid(
+    const { fabric, proof } = laid(
       'block-check',
       { b: 2, r: 1 },
       { stitches: 4, courses: 3 },
@@ -153,7 +151,7 @@ describe('the laws of laid fabrics', () => {
       'hdc-3rd-counted',
     );
     expect(Array.from(fabric.kinds)).toEqual([3, 1, 1, 1, 1, 1, 1, 3, 3, 1, 1, 1]);
-    expect(checkFabric(fabric, bound, technique).ok).toBe(true);
+    expect(checkFabric(fabric, proof).ok).toBe(true);
   });
 });
 
@@ -178,8 +176,8 @@ describe('a damaged fabric is refused with its place', () => {
   }
 
   it.each(damages)('%s', (_what, damage, path) => {
-    const { fabric, bound, technique } = laid('houndstooth', {}, { stitches: 6, courses: 4 });
-    const proof = checkFabric(damage(fabric), bound, technique);
-    expect(proof.ok ? 'proved' : proof.problems[0]?.path).toBe(path);
+    const { fabric, proof } = laid('houndstooth', {}, { stitches: 6, courses: 4 });
+    const result = checkFabric(damage(fabric), proof);
+    expect(result.ok ? 'proved' : result.problems[0]?.path).toBe(path);
   });
 });

@@ -28,14 +28,18 @@ export interface BallQuestion {
   readonly meterageError?: number;
 }
 
-/** Chance that so many new balls are enough. A new ball after the first brings two ends and a join. */
-export function chanceEnough(question: BallQuestion, balls: number): number {
+/**
+ * Chance that so many new balls are enough, with what is left of one begun. A new ball after the first brings two
+ * ends and a join. @param part grams of a ball begun
+ */
+export function chanceEnough(question: BallQuestion, balls: number, part = 0): number {
   const { metres, error, ends, ballGrams, metresPerGram } = question;
   if (metres <= 0) return 1;
-  const grams = balls * ballGrams;
-  const usable = grams * metresPerGram - tailMetres * (ends + 2 * (balls - 1)) - joinMetres * (balls - 1);
+  const grams = balls * ballGrams + part;
+  const joins = Math.max(0, balls + (part > 0 ? 1 : 0) - 1);
+  const usable = grams * metresPerGram - tailMetres * (ends + 2 * joins) - joinMetres * joins;
   if (usable <= 0) return 0;
-  const weighing = ballWeightError / Math.sqrt(balls);
+  const weighing = (ballWeightError * ballGrams * Math.sqrt(balls)) / grams;
   return normalBelow(Math.log(usable / metres) / Math.hypot(error, weighing, question.meterageError ?? labelError));
 }
 

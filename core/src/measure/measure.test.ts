@@ -1,8 +1,9 @@
 import { foundations } from '../fit/foundation.ts';
-import type { Fabric } from '../lay/fabric.ts';
+import { assemble, type Fabric } from '../lay/fabric.ts';
 import { usualCosts } from '../route/costs.ts';
+import { chartOf } from '../route/ofFabric.ts';
 import { route } from '../route/route.ts';
-import { chartOf } from '../write/strandOrders.ts';
+import { carried } from '../techniques/carried.ts';
 import { ballsNeeded, chanceEnough, forecastError } from './forecast.ts';
 import { normalBelow } from './normal.ts';
 import { measureParts } from './parts.ts';
@@ -11,9 +12,12 @@ import { yarnInStitch } from './yarnPerStitch.ts';
 
 const foundation = foundations[0] as (typeof foundations)[number];
 
-function plainCloth(courses: number, stitches: number, colours = new Uint8Array(courses * stitches)): Fabric {
-  const colourCount = Math.max(...colours) + 1;
-  return { making: 'flat', courses, stitches, kinds: new Uint8Array(courses * stitches), colours, colourCount };
+function plainCloth(rows: number, columns: number, colours?: Uint8Array): Fabric {
+  const cells = Array.from({ length: rows }, (_, row) => ({
+    kinds: new Uint8Array(columns),
+    colours: colours?.subarray(row * columns, (row + 1) * columns) ?? new Uint8Array(columns),
+  }));
+  return assemble('flat', columns, cells, colours ? 2 : 1);
 }
 
 describe('yarn in one stitch', () => {
@@ -98,6 +102,7 @@ describe('yarn in a piece', () => {
       fabric,
       strands,
       foundation,
+      technique: carried,
       stitchWidth: 6.25,
       rowHeight: 100 / 18,
       diameters: [diameter],
@@ -120,6 +125,7 @@ describe('yarn in a piece', () => {
       fabric,
       strands,
       foundation,
+      technique: carried,
       stitchWidth: (100 / 14) * 1.028,
       rowHeight: 6.25 * 1.014,
       diameters: [2, 2],
@@ -133,7 +139,15 @@ describe('yarn in a piece', () => {
     const kinds = Uint8Array.from([3, 1, 1, 1, 1, 3]);
     const fabric = { ...plainCloth(2, 3), kinds };
     const strands = route(chartOf(fabric), usualCosts, 'least-cost');
-    const [part] = measureParts({ fabric, strands, foundation: counted, stitchWidth: 8, rowHeight: 9, diameters: [2] });
+    const [part] = measureParts({
+      fabric,
+      strands,
+      foundation: counted,
+      technique: carried,
+      stitchWidth: 8,
+      rowHeight: 9,
+      diameters: [2],
+    });
     // 4 hdc of 2·8 + 4·9 + 6·2 = 64 mm, one ch 2 of 6·8 + 2·2 = 52 mm, and 4 foundation chains of 3·8 + 2 = 26 mm
     expect(((part?.stitches ?? 0) + (part?.chains ?? 0)) * 1000).toBeCloseTo(4 * 64 + 52 + 4 * 26, 6);
   });

@@ -1,6 +1,7 @@
 import { type Estimate, plus, type Source, spread, times } from '../estimate.ts';
+import type { FinishPart } from '../finish/finish.ts';
 import type { Gauge } from '../gauge/gauge.ts';
-import { ballsNeeded, forecastError } from './forecast.ts';
+import { type BallQuestion, ballsNeeded, chanceEnough, forecastError, tailMetres } from './forecast.ts';
 import { measureParts, type PartsRequest, type YarnParts } from './parts.ts';
 import { type Yarn, yarnFigures } from './yarn.ts';
 
@@ -15,6 +16,8 @@ export interface YarnNeed {
   readonly grams: Estimate;
   /** Whole balls with a chance of at least 0.95, where the weight of a ball is known. */
   readonly balls?: { readonly count: number; readonly chance: number; readonly source: Source };
+  /** Chance that the balls in the drawer are enough, where it is known what lies there. */
+  readonly drawer?: { readonly chance: number };
   /** Ends to weave in. */
   readonly ends: number;
 }
@@ -22,11 +25,27 @@ export interface YarnNeed {
 export interface MeasureRequest extends Omit<PartsRequest, 'stitchWidth' | 'rowHeight' | 'diameters'> {
   readonly gauge: Gauge;
   readonly yarns: readonly Yarn[];
+  readonly finish?: readonly FinishPart[] | undefined;
+  /** How many of it are made; they share their balls. */
+  readonly pieces?: number | undefined;
+  /** The chance with which the balls are to be enough. */
+  readonly sure?: number | undefined;
+}
+
+/** Metres of one colour by name; without tails. */
+function namedParts(own: YarnParts, finish: readonly FinishPart[]): { name: string; metres: number }[] {
+  return [
+    { name: 'stitches', metres: own.stitches },
+    { name: 'carried strand', metres: own.carried },
+    { name: 'climbs and floats', metres: own.bridged },
+    { name: 'chains', metres: own.chains },
+    ...finish.map(({ name, metres }) => ({ name, metres })),
+  ];
 }
 
 /** The metres, grams and balls of every colour, each as a range. docs/craft.md, “Yarn in a piece”. */
 export function measure(request: MeasureRequest): YarnNeed[] {
-  const { gauge, yarns, strands } = request;
+  const { gauge, yarns, strands, pieces = 1, sure = 0.95 } = request;
   const figures = yarns.map(yarnFigures);
   const measured = measureParts({
     ...request,
@@ -36,35 +55,35 @@ export function measure(request: MeasureRequest): YarnNeed[] {
   });
   const error = forecastError(gauge.source === 'typical' ? 'typical' : 'measured');
   return yarns.map((yarn, colour) => {
-    const own = measured[colour] as YarnParts;
     const figure = figures[colour] as ReturnType<typeof yarnFigures>;
-    const made = own.stitches + own.carried + own.bridged + own.chains;
-    const ends = strands.totals[colour]?.ends ?? 0;
-    const metres = plus(spread(made, error, gauge.source), own.tails);
-    const mass = spread(made, Math.hypot(error, figure.meterageError), grade(gauge, figure.meterageFrom));
-    const grams = times(plus(mass, own.tails), 1 / figure.metresPerGram);
-    const ranged = (predicted: number) => spread(predicted, error, gauge.source);
-    const tails = { mid: own.tails, low: own.tails, high: own.tails, source: gauge.source };
-    const named = [
-      { name: 'stitches', metres: ranged(own.stitches) },
-      { name: 'carried strand', metres: ranged(own.carried) },
-      { name: 'climbs and floats', metres: ranged(own.bridged) },
-      { name: 'chains', metres: ranged(own.chains) },
+    const finish = (request.finish ?? []).filter((part) => part.colour === colour);
+    const ofPiece = namedParts(measured[colour] as YarnParts, finish);
+    const routed = strands.totals.reduce((sum, total, i) => sum + (strands.colourOf[i] === colour ? total.ends : 0), 0);
+    const ends = pieces * (routed + finish.reduce((sum, part) => sum + part.ends, 0));
+    const tailed = ends * tailMetres;
+    const made = pieces * ofPiece.reduce((sum, part) => sum + part.metres, 0);
+    const metres = plus(spread(made, error, gauge.source), tailed);
+    const source = grade(gauge, figure.meterageFrom);
+    const mass = spread(made, Math.hypot(error, figure.meterageError), source);
+    const grams = times(plus(mass, tailed), 1 / figure.metresPerGram);
+    const tails = { mid: tailed, low: tailed, high: tailed, source: gauge.source };
+    const parts = [
+      ...ofPiece.map((part) => ({ name: part.name, metres: spread(pieces * part.metres, error, gauge.source) })),
       { name: 'tails', metres: tails },
-    ];
-    const parts = named.filter((part) => part.metres.mid > 0);
+    ].filter((part) => part.metres.mid > 0);
     const need = { letter: yarn.letter, parts, metres, grams, ends };
     if (yarn.ballGrams === undefined) return need;
-    const { balls, chance } = ballsNeeded({
-      metres: made,
-      error,
-      ends,
-      ballGrams: yarn.ballGrams,
-      metresPerGram: figure.metresPerGram,
-      meterageError: figure.meterageError,
-    });
-    return { ...need, balls: { count: balls, chance, source: grade(gauge, figure.meterageFrom) } };
+    const { metresPerGram, meterageError } = figure;
+    const question = { metres: made, error, ends, ballGrams: yarn.ballGrams, metresPerGram, meterageError };
+    const { balls, chance } = ballsNeeded(question, sure);
+    return { ...need, balls: { count: balls, chance, source }, ...inDrawer(yarn, question) };
   });
+}
+
+/** The chance that what lies in the drawer is enough, where the maker said what does. */
+function inDrawer(yarn: Yarn, question: BallQuestion): Pick<YarnNeed, 'drawer'> {
+  if (yarn.balls === undefined && yarn.partGrams === undefined) return {};
+  return { drawer: { chance: chanceEnough(question, yarn.balls ?? 0, yarn.partGrams ?? 0) } };
 }
 
 /** A figure is only as well founded as the weaker of what it rests on. */

@@ -1,15 +1,19 @@
-import type { Foundation } from '../fit/foundation.ts';
-import { columnWorked, type Fabric } from '../lay/fabric.ts';
-import { CARRY, CLIMB, FLOAT, FLOAT_RISING, FLOAT_UP } from '../route/moves.ts';
+import { chainsFor, type Foundation } from '../fit/foundation.ts';
+import { cellWorked, type Fabric, isRoundMaking } from '../lay/fabric.ts';
+import { stitchesBetween } from '../route/chart.ts';
+import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP } from '../route/moves.ts';
 import type { Strands } from '../route/route.ts';
-import { stitchKinds } from '../stitches/kinds.ts';
+import { type StitchKey, stitchKind, stitchKinds } from '../stitches/kinds.ts';
+import type { Technique } from '../techniques/technique.ts';
 import { tailMetres } from './forecast.ts';
 import {
   carriedEase,
+  cellPaths,
   climbLength,
+  fleckClosing,
   floatLength,
   type StitchSize,
-  type YarnPathKey,
+  yarnAlong,
   yarnInStitch,
 } from './yarnPerStitch.ts';
 
@@ -19,7 +23,7 @@ export interface YarnParts {
   readonly carried: number;
   /** Climbed at the edge or floated on the back. */
   readonly bridged: number;
-  /** Foundation and turning chains. */
+  /** Foundation and turning chains, and the slip stitches that join rounds. */
   readonly chains: number;
   readonly tails: number;
 }
@@ -28,6 +32,7 @@ export interface PartsRequest {
   readonly fabric: Fabric;
   readonly strands: Strands;
   readonly foundation: Foundation;
+  readonly technique: Technique;
   /** mm; the cloth as worked. */
   readonly stitchWidth: number;
   readonly rowHeight: number;
@@ -35,87 +40,125 @@ export interface PartsRequest {
   readonly diameters: readonly number[];
 }
 
-const pathOf: Readonly<Record<string, YarnPathKey>> = { sc: 'sc', hdc: 'hdc', dc: 'dc', 'hdc-ch2': 'tch2' };
 const strandsCounted = 4;
 
 /** Counts stitches by colour, kind and idle strands inside (three and more together), in one pass. */
-function countStitches(fabric: Fabric, inside: Uint8Array): Int32Array {
+function countStitches(fabric: Fabric, { inside, chart }: Strands): Int32Array {
   const kinds = stitchKinds.length;
   const counts = new Int32Array(fabric.colourCount * kinds * strandsCounted);
   const { kinds: kind, colours: colour } = fabric;
+  const { cellOf } = chart;
   for (let i = 0; i < kind.length; i++) {
-    const strands = inside[i] as number;
+    const strands = inside[cellOf ? (cellOf[i] as number) : i] as number;
     const key = ((colour[i] as number) * kinds + (kind[i] as number)) * strandsCounted;
     (counts[key + (strands < strandsCounted ? strands : strandsCounted - 1)] as number)++;
   }
   return counts;
 }
 
-function stitchMetres(counts: Int32Array, colour: number, size: StitchSize): number {
-  let mm = 0;
-  stitchKinds.forEach((kind, code) => {
-    const path = pathOf[kind.key] as YarnPathKey;
-    for (let strands = 0; strands < strandsCounted; strands++) {
-      const n = counts[(colour * stitchKinds.length + code) * strandsCounted + strands] as number;
-      if (n) mm += n * yarnInStitch(path, size, strands);
-    }
+/** Yarn of every colour in its stitches, m. The ground colour closes the flecks of the others. */
+function stitchMetres(request: PartsRequest, sizes: readonly StitchSize[]): number[] {
+  const counts = countStitches(request.fabric, request.strands);
+  const metres = sizes.map(() => 0);
+  sizes.forEach((size, colour) => {
+    stitchKinds.forEach((kind, code) => {
+      const path = request.technique.paths?.[kind.key] ?? cellPaths[kind.key];
+      for (let strands = 0; strands < strandsCounted; strands++) {
+        const n = counts[(colour * stitchKinds.length + code) * strandsCounted + strands] as number;
+        if (!n) continue;
+        (metres[colour] as number) += (n * yarnAlong(path, size, strands)) / 1000;
+        if (kind.key === 'fleck') {
+          (metres[0] as number) += (n * yarnAlong(fleckClosing, sizes[0] as StitchSize)) / 1000;
+        }
+      }
+    });
   });
-  return mm / 1000;
+  return metres;
 }
 
 function bridgeMetres(request: PartsRequest, colour: number, size: StitchSize): { carried: number; bridged: number } {
-  const { moves } = request.strands;
+  const { moves, chart, colourOf } = request.strands;
   let carried = 0;
   let bridged = 0;
-  let climbing = false;
+  const climbing = new Uint8Array(chart.colourCount);
   for (let i = 0; i < moves.length; i++) {
-    if (moves.colour[i] !== colour) continue;
+    const strand = moves.colour[i] as number;
+    if (colourOf[strand] !== colour) continue;
     const kind = moves.kind[i];
-    const across = Math.abs((moves.to[i] as number) - (moves.from[i] as number));
+    if (kind === CUT) {
+      climbing[strand] = 0;
+      continue;
+    }
+    const across = stitchesBetween(chart, moves.row[i] as number, moves.from[i] as number, moves.to[i] as number);
     if (kind === CARRY) carried += across * carriedEase * size.width;
-    else if (kind === CLIMB || kind === FLOAT_UP) bridged += climbLength(size.height, climbing ? 0 : 1, size.diameter);
-    else if (kind === FLOAT) bridged += floatLength(across, size);
+    else if (kind === CLIMB || kind === FLOAT_UP) {
+      bridged += climbLength(size.height, climbing[strand] ? 0 : 1, size.diameter);
+    } else if (kind === FLOAT) bridged += floatLength(across, size);
     else if (kind === FLOAT_RISING) bridged += Math.hypot(floatLength(across, size), size.height);
-    climbing = kind === CLIMB || kind === FLOAT_UP;
+    climbing[strand] = kind === CLIMB || kind === FLOAT_UP ? 1 : 0;
   }
   return { carried: carried / 1000, bridged: bridged / 1000 };
 }
 
+/** Chains that a course begins with and that are no cell of it: those to turn, unless they count. */
+export function turningChains(first: StitchKey, foundation: Foundation): number {
+  const kind = stitchKinds.find((each) => each.key === first);
+  if (kind?.opens || first === 'block') return 0;
+  if (foundation.counted) return kind?.standsFor === 'dc' ? 2 : 1;
+  return foundation.turn;
+}
+
+/** Foundation chains that are cells of the first course. */
+function chainsInRow1(first: StitchKey): number {
+  if (first === 'dc-ch3' || first === 'cluster-ch3') return 3;
+  return first === 'hdc-ch2' || first === 'dc-ch2' || first === 'linen-edge' || first === 'cluster-ch2' ? 2 : 0;
+}
+
 /** Chains in each colour: the foundation in the colour of the first stitch, each turn in that of its row. In m. */
 function chainMetres(request: PartsRequest, sizes: readonly StitchSize[]): number[] {
-  const { fabric, foundation } = request;
+  const { fabric, foundation, technique } = request;
   const metres = sizes.map(() => 0);
+  // In clusters the gauge's width is that of three stitches.
+  const inWidth = technique.key === 'granny' ? 1 / 3 : 1;
+  const narrow = sizes.map((size) => ({ ...size, width: size.width * inWidth }));
+  const round = isRoundMaking(fabric.making);
   const add = (colour: number, mm: number) => {
     metres[colour] = (metres[colour] as number) + mm / 1000;
   };
-  const first = (course: number) =>
-    fabric.colours[course * fabric.stitches + columnWorked(fabric, course, 0)] as number;
-  const chains = fabric.stitches + foundation.beyond;
-  add(first(0), chains * yarnInStitch('ch', sizes[first(0)] as StitchSize));
-  if (foundation.counted) {
-    // The first stitch of row 1 is made of foundation chains that are counted above.
-    add(first(0), -yarnInStitch('tch2', sizes[first(0)] as StitchSize));
-    return metres;
-  }
-  for (let course = 1; course < fabric.courses; course++) {
-    add(first(course), yarnInStitch(foundation.turn === 2 ? 'tch2' : 'tch1', sizes[first(course)] as StitchSize));
+  const joined = fabric.making === 'right-side';
+  for (let course = 0; course < fabric.courses; course++) {
+    const at = cellWorked(fabric, course, 0);
+    const colour = fabric.colours[at] as number;
+    const size = narrow[colour] as StitchSize;
+    const first = stitchKind(fabric.kinds[at] as number).key;
+    const chains =
+      course === 0
+        ? foundation.each === 0 && technique.key === 'corner-to-corner'
+          ? 0
+          : chainsFor(foundation, fabric.count) - chainsInRow1(first)
+        : joined
+          ? 1
+          : turningChains(first, foundation);
+    add(colour, chains * yarnInStitch('ch', size));
+    if (round) add(colour, yarnInStitch('join', size));
   }
   return metres;
 }
 
 /** Predicted metres of each colour by part. docs/craft.md, “Yarn in a piece”. */
 export function measureParts(request: PartsRequest): YarnParts[] {
-  const counts = countStitches(request.fabric, request.strands.inside);
   const sizes = request.diameters.map((diameter) => ({
     width: request.stitchWidth,
     height: request.rowHeight,
     diameter,
   }));
+  const stitches = stitchMetres(request, sizes);
   const chains = chainMetres(request, sizes);
+  const { totals, colourOf } = request.strands;
   return sizes.map((size, colour) => ({
-    stitches: stitchMetres(counts, colour, size),
+    stitches: stitches[colour] as number,
     ...bridgeMetres(request, colour, size),
     chains: chains[colour] as number,
-    tails: (request.strands.totals[colour]?.ends ?? 0) * tailMetres,
+    tails: totals.reduce((sum, total, i) => sum + (colourOf[i] === colour ? total.ends : 0), 0) * tailMetres,
   }));
 }

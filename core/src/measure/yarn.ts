@@ -11,6 +11,9 @@ export interface Yarn {
   readonly fibre: Fibre;
   readonly ballMetres?: number | undefined;
   readonly ballGrams?: number | undefined;
+  /** In the drawer: whole balls, and what is left of one begun, g. */
+  readonly balls?: number | undefined;
+  readonly partGrams?: number | undefined;
 }
 
 /** What the yarn is taken for, in numbers. */

@@ -1,13 +1,15 @@
 import { good, type Problem, type Result, refused } from '../problem.ts';
-import { type StitchKey, stitchCode } from '../stitches/kinds.ts';
+import { type StitchKey, stitchCode, stitchKinds } from '../stitches/kinds.ts';
 import { evaluate, type Numbers } from './count.ts';
-import type { Extent, Multiple, StitchPattern } from './model.ts';
+import type { Extent, Multiple, PatternRow, StitchPattern } from './model.ts';
 import { repeatedRows } from './rows.ts';
 
 /** The maker's choices within a pattern. */
 export interface PatternChoice {
   readonly stitch?: string | undefined;
   readonly numbers?: Numbers | undefined;
+  /** How many colours, where the pattern leaves it open. */
+  readonly colours?: number | undefined;
 }
 
 export interface BoundMultiple {
@@ -27,6 +29,10 @@ export interface BoundPattern {
   readonly numbers: Numbers;
   /** The stitch of runs that name none, and of the first stitch of a row. */
   readonly stitch: StitchKey;
+  /** What a run that names no stitch is worked as. */
+  readonly cell: StitchKey;
+  /** Letters of the colours it is worked in. */
+  readonly colours: readonly string[];
   readonly across: BoundExtent;
   readonly up: BoundExtent;
   /** Stitches in one whole repeat, all colours of it. */
@@ -71,10 +77,34 @@ function chooseNumbers(pattern: StitchPattern, chosen: Numbers, problems: Proble
   return numbers;
 }
 
+/** The main stitch of a pattern that names none: that of its first run, or of what that stands for. */
+function firstStitch(pattern: StitchPattern): string {
+  const row = pattern.rows[0];
+  const key = (row?.start[0] ?? row?.unit[0])?.stitch;
+  const main = stitchKinds.find((kind) => kind.key === key)?.standsFor;
+  return main === 'sc' || main === 'hdc' ? main : main === undefined ? 'sc' : 'dc';
+}
+
+const lettersOfColours = 'ABCDEFGH';
+
+function chooseColours(pattern: StitchPattern, chosen: number | undefined, problems: Problem[]): string[] {
+  const { colours, fewestColours, mostColours } = pattern;
+  const count = chosen ?? colours.length;
+  if (count < fewestColours || count > mostColours) {
+    const open = fewestColours < mostColours;
+    problems.push({
+      code: 'colours-mismatch',
+      path: 'colours',
+      message: `${pattern.name} is worked in ${open ? `${fewestColours} to ${mostColours} colours` : colours.join(' and ')}, not in ${count}.`,
+      hint: open ? `Choose ${fewestColours} to ${mostColours}.` : `Give one yarn for each of ${colours.join(', ')}.`,
+    });
+  }
+  return count === colours.length ? [...colours] : [...lettersOfColours.slice(0, count)];
+}
+
 function chooseStitch(pattern: StitchPattern, chosen: string | undefined, problems: Problem[]): StitchKey {
   const offered = pattern.stitches;
-  const firstRun = pattern.rows[0]?.start[0] ?? pattern.rows[0]?.unit[0];
-  const stitch = offered.length ? (chosen ?? offered[0] ?? 'sc') : (firstRun?.stitch ?? 'sc');
+  const stitch = offered.length ? (chosen ?? offered[0] ?? 'sc') : firstStitch(pattern);
   if ((offered.length && !offered.includes(stitch)) || (!offered.length && chosen !== undefined && chosen !== stitch)) {
     problems.push({
       code: 'stitch-not-offered',
@@ -87,22 +117,38 @@ function chooseStitch(pattern: StitchPattern, chosen: string | undefined, proble
   return stitch as StitchKey;
 }
 
+/** Rows after which stitch and colour both come back: where colours take turns, the least common multiple. */
+function repeatOf(rows: readonly PatternRow[], numbers: Numbers, colours: number): number {
+  const courses = rows.reduce((sum, row) => sum + evaluate(row.courses, numbers), 0);
+  const turns = rows.reduce((sum, row) => sum + (row.colour === '*' ? 1 : 0), 0);
+  return turns ? courses * (leastCommonMultiple(turns, colours) / turns) : courses;
+}
+
+export function leastCommonMultiple(a: number, b: number): number {
+  let [x, y] = [a, b];
+  while (y) [x, y] = [y, x % y];
+  return (a / x) * b;
+}
+
 /** A pattern with the maker's numbers put in, or what is wrong with them. */
 export function bindPattern(pattern: StitchPattern, choice: PatternChoice = {}): Result<BoundPattern> {
   const problems: Problem[] = [];
   const numbers = chooseNumbers(pattern, choice.numbers ?? {}, problems);
   const stitch = chooseStitch(pattern, choice.stitch, problems);
+  const colours = chooseColours(pattern, choice.colours, problems);
   if (problems.length) return refused(...problems);
   const width = (row: StitchPattern['rows'][number]) =>
-    row.unit.reduce((sum, run) => sum + evaluate(run.count, numbers), 0);
+    row.unit.reduce((sum, run) => sum + evaluate(run.count, { i: 1, j: 1, ...numbers }), 0);
   const rows = repeatedRows(pattern);
   return good({
     pattern,
     numbers,
     stitch,
+    cell: pattern.technique === 'wide-hdc' ? 'hdc@between' : stitch,
+    colours,
     across: bindExtent(pattern.across, numbers),
     up: bindExtent(pattern.up, numbers),
     repeatStitches: Math.max(...rows.map(width)),
-    repeatCourses: rows.reduce((sum, row) => sum + evaluate(row.courses, numbers), 0),
+    repeatCourses: repeatOf(rows, numbers, colours.length),
   });
 }

@@ -19,7 +19,7 @@ export const techniqueKeys = [
 export type TechniqueKey = (typeof techniqueKeys)[number];
 
 /** How a piece is made: it decides the direction of each course. */
-export const makings = ['flat', 'right-side', 'rounds', 'turned-rounds', 'diagonals'] as const;
+export const makings = ['flat', 'right-side', 'rounds', 'turned-rounds', 'diagonals', 'paired'] as const;
 export type Making = (typeof makings)[number];
 
 /** A stitch pattern as data: everything a person wrote in the notation, and nothing computed from it. */
@@ -34,6 +34,9 @@ export interface StitchPattern {
   readonly stitches: readonly string[];
   /** Letters of the colours; A is the lighter of two unless the maker says otherwise. */
   readonly colours: readonly string[];
+  /** How few and how many colours the maker may choose; rows in the colour `*` take them by turns. */
+  readonly fewestColours: number;
+  readonly mostColours: number;
   readonly numbers: readonly PatternNumber[];
   /** The widths: stitches that can be worked, and those whose two edges look alike. */
   readonly across: Extent;
@@ -44,6 +47,9 @@ export interface StitchPattern {
   readonly rows: readonly PatternRow[];
   /** A drawn chart, the last-worked row on top; rows of cells with one mark each. */
   readonly chart: readonly string[];
+  /** What ends the cloth well, and who should be careful with it; a sentence each, or nothing. */
+  readonly ends: string;
+  readonly careful: string;
 }
 
 /** A number the maker may choose, such as the width of a block. */
@@ -73,7 +79,7 @@ export interface PatternRow {
   readonly role: 'setup' | 'row' | 'close';
   /** How many courses in a stretch are worked from this line. */
   readonly courses: Count;
-  /** The colour of the whole row where its runs name none. */
+  /** The colour of the whole row where its runs name none; `*` is the next colour in turn. */
   readonly colour?: string;
   readonly start: readonly Run[];
   readonly unit: readonly Run[];

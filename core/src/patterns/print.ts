@@ -42,11 +42,15 @@ export function printPattern(pattern: StitchPattern): string {
     `made ${pattern.made}`,
   ];
   if (pattern.stitches.length) lines.push(`stitch ${pattern.stitches.join(' or ')}`);
-  lines.push(`colours ${pattern.colours.join(' ')}`);
+  const { fewestColours: fewest, mostColours: most } = pattern;
+  const choosable = fewest !== most || most !== pattern.colours.length;
+  lines.push(`colours ${pattern.colours.join(' ')}${choosable ? `, ${fewest} to ${most}` : ''}`);
   for (const n of pattern.numbers) {
     lines.push(`number ${n.name} = ${n.usual}, ${n.least} to ${n.most}, "${n.meaning}"`);
   }
   lines.push(printExtent('across', pattern.across), printExtent('up', pattern.up), `read ${pattern.read}`);
+  if (pattern.ends) lines.push(`ends "${pattern.ends}"`);
+  if (pattern.careful) lines.push(`careful "${pattern.careful}"`);
   lines.push(...pattern.rows.map(printRow));
   if (pattern.chart.length) lines.push('chart', ...pattern.chart.map((cells) => `  ${cells}`), 'end');
   return `${lines.join('\n')}\n`;

@@ -96,7 +96,7 @@ function runs(line: LineReader): Run[] {
 
 function row(line: LineReader, role: PatternRow['role']): PatternRow {
   const courses = maybeSum(line) ?? one;
-  const colour = line.take(/^[A-H](?![A-Za-z])/)?.[0];
+  const colour = line.take(/^(?:[A-H](?![A-Za-z])|\*)/)?.[0];
   line.expect(/^:/, 'a colon before the runs', 'Write row: | 4A 4B |, or row 2 A: | 1sc 1dc |.');
   const first = runs(line);
   if (line.done) return { role, courses, ...(colour ? { colour } : {}), start: [], unit: first, end: [] };
@@ -150,8 +150,13 @@ const statements: Readonly<Record<string, (line: LineReader, draft: Draft) => vo
   colours(line, draft) {
     const letters: string[] = [];
     do letters.push(line.expect(/^[A-H](?![A-Za-z])/, 'a letter from A to H', 'Write colours A B.')[0]);
-    while (!line.done);
+    while (!line.done && !line.rest.startsWith(','));
     draft.colours = letters;
+    if (line.take(/^,/)) {
+      draft.fewestColours = Number(line.expect(/^[1-8]/, 'the fewest colours', 'Write colours A B C, 1 to 4.')[0]);
+      line.expect(/^to\b/, 'the word “to”', 'Write colours A B C, 1 to 4.');
+      draft.mostColours = Number(line.expect(/^[1-8]/, 'the most colours', 'Write colours A B C, 1 to 4.')[0]);
+    }
   },
   number: (line, draft) => {
     draft.numbers.push(number(line));
@@ -164,6 +169,12 @@ const statements: Readonly<Record<string, (line: LineReader, draft: Draft) => vo
   },
   read: (line, draft) => {
     draft.read = choice(line, ['seen', 'worked'] as const, 'how rows are read');
+  },
+  ends: (line, draft) => {
+    draft.ends = quoted(line, 'what ends it well');
+  },
+  careful: (line, draft) => {
+    draft.careful = quoted(line, 'who should be careful');
   },
   setup: (line, draft) => {
     draft.rows.push(row(line, 'setup'));
@@ -223,12 +234,16 @@ function complete(draft: Draft, lastLine: number): StitchPattern {
     made: draft.made ?? 'flat',
     stitches: draft.stitches ?? [],
     colours: need('colours', 'colours A B'),
+    fewestColours: draft.fewestColours ?? draft.colours?.length ?? 1,
+    mostColours: draft.mostColours ?? draft.colours?.length ?? 1,
     numbers: draft.numbers,
     across: need('across', 'across 4'),
     up: need('up', 'up 2'),
     read: draft.read ?? 'seen',
     rows: draft.rows,
     chart: draft.chart,
+    ends: draft.ends ?? '',
+    careful: draft.careful ?? '',
   };
   if (!pattern.rows.some((each) => each.role === 'row') && pattern.chart.length === 0) {
     throw end.wrong('at least one row or a chart', 'Add a line such as row: | 4A 4B |.');
@@ -237,9 +252,9 @@ function complete(draft: Draft, lastLine: number): StitchPattern {
   return pattern;
 }
 
-/** `i` is the number of the course itself and needs no declaration. */
+/** `i` is the number of the course itself and `j` the stitches of a wedge below it: they need no declaration. */
 function namesAreKnown(pattern: StitchPattern, end: LineReader): void {
-  const known = new Set(['i', ...pattern.numbers.map((n) => n.name)]);
+  const known = new Set(['i', 'j', ...pattern.numbers.map((n) => n.name)]);
   const counts = [pattern.across, pattern.up].flatMap((e) => [e.works, e.alike]).flatMap((m) => [m.multiple, m.extra]);
   const all = pattern.rows.flatMap((each) => [...each.start, ...each.unit, ...each.end]);
   counts.push(...pattern.rows.map((each) => each.courses), ...all.map((each) => each.count));
@@ -251,7 +266,7 @@ function namesAreKnown(pattern: StitchPattern, end: LineReader): void {
       );
     }
   }
-  for (const mark of new Set(pattern.technique === 'carried' ? pattern.chart.join('') : '')) {
+  for (const mark of new Set(pattern.chart.join('').replaceAll('|', ''))) {
     if (!pattern.colours.includes(mark)) {
       throw end.wrong(`colour ${mark} among the colours`, `The chart uses ${mark}; add it to the line “colours”.`);
     }

@@ -1,12 +1,17 @@
 import { checkFabric } from '../check/fabric.ts';
 import { checkStrands } from '../check/strands.ts';
+import { type Estimate, spread } from '../estimate.ts';
+import { type FinishPart, type FinishRequest, finishParts } from '../finish/finish.ts';
+import { singleCrochetOf } from '../gauge/singleCrochet.ts';
 import { type Fabric, stitchesByColour } from '../lay/fabric.ts';
 import { lay } from '../lay/lay.ts';
 import { measure, type YarnNeed } from '../measure/measure.ts';
+import { yarnFigures } from '../measure/yarn.ts';
+import { paceSd, secondsOf, secondsToMake, typicalPace } from '../pace/hours.ts';
 import { good, type Result } from '../problem.ts';
 import { costsFor } from '../route/costs.ts';
+import { chartOf } from '../route/ofFabric.ts';
 import { route, type Strands } from '../route/route.ts';
-import { chartOf } from '../write/strandOrders.ts';
 import type { Prepared } from './prepare.ts';
 
 /** One size, laid, proved, routed and measured. */
@@ -18,8 +23,12 @@ export interface Piece {
   readonly yarn: readonly YarnNeed[];
   /** Stitches of each colour, in the order of the pattern's colours. */
   readonly share: readonly number[];
-  /** Ends to weave in, all colours. */
+  /** Ends of the cloth to weave in, all colours. */
   readonly ends: number;
+  /** What is done when the cloth is off the hook. */
+  readonly finish: readonly FinishPart[];
+  /** Seconds of all pieces, ends and finishing. */
+  readonly time: Estimate;
 }
 
 /** The way of the strands through a fabric under the wish's policy. */
@@ -27,7 +36,8 @@ export function routePiece(prepared: Prepared, fabric: Fabric): Strands {
   const { wish, gauge } = prepared;
   const size = { stitchWidth: gauge.stitchWidth.mid, rowHeight: gauge.rowHeight.mid };
   const costs = costsFor(wish.policy, wish.floats, size);
-  return route(chartOf(fabric), costs, wish.policy === 'carry-always' ? 'carry-always' : 'least-cost');
+  const { policy } = wish;
+  return route(chartOf(fabric), costs, policy === 'carry-always' || policy === 'bobbins' ? policy : 'least-cost');
 }
 
 /**
@@ -36,20 +46,50 @@ export function routePiece(prepared: Prepared, fabric: Fabric): Strands {
  */
 export function makePiece(prepared: Prepared, stitches: number, rows: number): Result<Piece> {
   const { bound, technique, foundation, wish } = prepared;
-  const fabric = lay({ bound, foundation, edges: wish.edges, stitches, courses: rows });
-  const laid = checkFabric(fabric, bound, technique);
+  const courses = technique.courses?.(stitches, rows) ?? rows;
+  const fabric = lay({ bound, foundation, edges: wish.edges, stitches, courses });
+  const laid = checkFabric(fabric, { bound, technique, foundation });
   if (!laid.ok) return laid;
   const strands = routePiece(prepared, fabric);
   const routed = checkStrands(chartOf(fabric), strands);
   if (!routed.ok) return routed;
-  const yarn = measure({ fabric, strands, foundation, gauge: prepared.gauge, yarns: prepared.yarns });
+  const finish = finishParts(finishRequest(prepared, fabric));
+  const { gauge, yarns } = prepared;
+  const { sure, pieces } = wish;
+  const yarn = measure({ fabric, strands, foundation, technique, gauge, yarns, finish, pieces, sure });
+  const ends = strands.totals.reduce((sum, total) => sum + total.ends, 0);
+  const hands = finish.reduce((sum, part) => sum + part.stitches * secondsOf('sc', typicalPace), 0);
+  const finishEnds = finish.reduce((sum, part) => sum + part.ends, 0);
+  const seconds = (secondsToMake(fabric, ends + finishEnds) + hands) * pieces;
   return good({
     stitches,
     rows,
     fabric,
     strands,
     yarn,
+    finish,
     share: stitchesByColour(fabric),
-    ends: strands.totals.reduce((sum, total) => sum + total.ends, 0),
+    ends,
+    time: spread(seconds, paceSd, 'typical'),
   });
+}
+
+/** What the finishing needs to know of a laid piece. */
+function finishRequest(prepared: Prepared, fabric: Fabric): FinishRequest {
+  const { bound, technique, finish, wish, gauge, foundation, yarns } = prepared;
+  const key = technique.gaugeKey(bound);
+  return {
+    ...finish,
+    stitch: bound.stitch,
+    technique,
+    stitches: technique.width.stitches(fabric.count, foundation),
+    courses: fabric.courses,
+    width: technique.width.widths(fabric.count) * gauge.stitchWidth.mid,
+    height: fabric.courses * gauge.rowHeight.mid,
+    sc: yarns.map((yarn) => {
+      const { width, height } = singleCrochetOf(gauge, key, yarn.weight);
+      return { width: width.mid, height: height.mid, diameter: yarnFigures(yarn).diameter };
+    }),
+    pieces: wish.pieces,
+  };
 }

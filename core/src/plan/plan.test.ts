@@ -198,7 +198,7 @@ describe('a begun work', () => {
       const stored = must(readShape(frozenSchema, JSON.parse(JSON.stringify(freeze(plan)))));
       const back = must(thaw(stored));
       expect(back.fabric).toEqual(plan.piece.fabric);
-      expect(back.moves.length).toBe(plan.piece.strands.moves.length);
+      expect(back.strands.moves.length).toBe(plan.piece.strands.moves.length);
       const from = writing(plan, 'US', 'right');
       const to = { ...from, ...back, strands: from.strands };
       expect(writeRow(to, 7)).toEqual(writeRow(from, 7));

@@ -3,7 +3,7 @@ import { type HeightOffer, offerHeight } from '../fit/up.ts';
 import type { Wish } from '../formats/wish.ts';
 import { at, good, type Problem, type Result, refused } from '../problem.ts';
 import type { WriteRequest } from '../write/rows.ts';
-import { chartOf, StrandBook } from '../write/strandOrders.ts';
+import { StrandBook } from '../write/strandOrders.ts';
 import type { Hand, Terms } from '../write/terms.ts';
 import { makePiece, type Piece } from './piece.ts';
 import { type Prepared, prepare } from './prepare.ts';
@@ -63,7 +63,7 @@ export function writing(plan: Plan, terms: Terms, hand: Hand): WriteRequest {
     fabric,
     bound,
     foundation,
-    strands: new StrandBook(chartOf(fabric), strands.moves, bound),
+    strands: new StrandBook(strands, bound),
     terms,
     hand,
   };

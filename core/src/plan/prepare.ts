@@ -1,15 +1,26 @@
+import type { Estimate } from '../estimate.ts';
+import type { FinishRequest } from '../finish/finish.ts';
 import type { WishedWidth } from '../fit/across.ts';
 import { chooseFoundation, type Foundation } from '../fit/foundation.ts';
 import type { WishedHeight } from '../fit/up.ts';
 import type { Wish } from '../formats/wish.ts';
+import { washed } from '../gauge/changes.ts';
 import { countedGauge, type Gauge, typicalGauge } from '../gauge/gauge.ts';
+import { singleCrochetOf } from '../gauge/singleCrochet.ts';
 import { type Yarn, yarnFigures } from '../measure/yarn.ts';
 import { type BoundPattern, bindPattern } from '../patterns/bind.ts';
 import { findPattern } from '../patterns/book.ts';
+import type { StitchPattern } from '../patterns/model.ts';
+import { readPattern } from '../patterns/read.ts';
+import { sumProblems } from '../patterns/sums.ts';
 import { at, good, type Problem, type Result, refused } from '../problem.ts';
 import { techniqueOf } from '../techniques/register.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { parseLength } from '../units/length.ts';
+import { cautionsThatStop } from './cautions.ts';
+
+/** The finishing of a wish, in figures. */
+export type FinishWish = Pick<FinishRequest, 'border' | 'closing' | 'ring' | 'strap' | 'seam'>;
 
 /** A wish with every word turned into figures: what the pipeline begins with. */
 export interface Prepared {
@@ -17,7 +28,14 @@ export interface Prepared {
   readonly bound: BoundPattern;
   readonly technique: Technique;
   readonly foundation: Foundation;
+  /** The cloth as worked: yarn is measured by it. */
   readonly gauge: Gauge;
+  /** The finished piece, washed if it will be: sizes are told by it. */
+  readonly finished: Gauge;
+  /** A plain sc of the same hand, of the finished piece. */
+  readonly sc: { readonly width: Estimate; readonly height: Estimate };
+  /** What is done when the cloth is off the hook. */
+  readonly finish: FinishWish;
   /** One a colour of the pattern, in its order. */
   readonly yarns: readonly Yarn[];
   readonly width: WishedWidth;
@@ -28,17 +46,17 @@ export interface Prepared {
 const shortest = 10;
 const longest = 5000;
 
-function readLength(typed: string, wish: Wish, path: string, problems: Problem[]): number {
+function readLength(typed: string, wish: Wish, path: string, problems: Problem[], least = shortest): number {
   const read = parseLength(typed, wish.units);
   if (!read.ok) {
     problems.push(...read.problems.map((problem) => at(path, problem)));
     return 0;
   }
-  if (read.value < shortest || read.value > longest) {
+  if (read.value < least || read.value > longest) {
     problems.push({
       code: 'out-of-range',
       path,
-      message: `${typed} cannot be ${read.value < shortest ? 'made: it is under 1 cm' : 'planned: it is over 5 m'}.`,
+      message: `${typed} cannot be ${read.value < least ? 'made: it is too short' : 'planned: it is over 5 m'}.`,
       hint: 'Give a length from 1 cm to 5 m (1/2 in to 196 in).',
     });
   }
@@ -69,7 +87,8 @@ function readGauge(wish: Wish, problems: Problem[]): Gauge | undefined {
 }
 
 function readYarns(wish: Wish, bound: BoundPattern, problems: Problem[]): Yarn[] {
-  const { colours, name } = bound.pattern;
+  const { colours } = bound;
+  const { name } = bound.pattern;
   const given = wish.yarns.map((yarn) => yarn.letter);
   if (given.length !== colours.length || !colours.every((letter) => given.filter((l) => l === letter).length === 1)) {
     problems.push({
@@ -93,12 +112,73 @@ function typicalFor(wish: Wish, bound: BoundPattern, technique: Technique, yarns
 
 function readWidth(wish: Wish, problems: Problem[]): WishedWidth {
   if (wish.width.by !== 'length') return wish.width;
-  return { by: 'length', mm: readLength(wish.width.length, wish, 'width.length', problems) };
+  const mm = readLength(wish.width.length, wish, 'width.length', problems);
+  return { by: 'length', mm };
+}
+
+/** A width told all the way round, as the technique sizes its cloth: a tube is sized as it lies flat. */
+function asLaid(width: WishedWidth, wish: Wish, technique: Technique): WishedWidth {
+  if (width.by !== 'length' || wish.across !== 'round' || technique.key !== 'tube') return width;
+  return { by: 'length', mm: width.mm / 2 };
 }
 
 function readHeight(wish: Wish, problems: Problem[]): WishedHeight {
   if (wish.height.by !== 'length') return wish.height;
   return { by: 'length', mm: readLength(wish.height.length, wish, 'height.length', problems) };
+}
+
+/** The pattern of the book, or the one written into the wish. */
+function patternOf(wish: Wish): Result<StitchPattern> {
+  const { key, text } = wish.pattern;
+  if (text !== undefined) {
+    const read = readPattern(text);
+    return read.ok ? read : refused(...read.problems.map((problem) => at('pattern.text', problem)));
+  }
+  if (key === undefined) {
+    return refused({
+      code: 'field-missing',
+      path: 'pattern.key',
+      message: 'No stitch pattern was given.',
+      hint: 'Give the key of a pattern in the book, or write one out as pattern.text.',
+    });
+  }
+  const found = findPattern(key);
+  return found.ok ? found : refused(...found.problems.map((problem) => at('pattern.key', problem)));
+}
+
+function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): FinishWish {
+  const colour = (letter: string, path: string) => {
+    const number = bound.colours.indexOf(letter);
+    if (number < 0) {
+      problems.push({
+        code: 'colours-mismatch',
+        path,
+        message: `There is no colour ${letter} in this work.`,
+        hint: `Choose one of: ${bound.colours.join(', ')}.`,
+      });
+    }
+    return Math.max(0, number);
+  };
+  const { ring, strap, seam } = wish.finish ?? {};
+  const tube = bound.pattern.technique === 'tube';
+  return {
+    closing: wish.closing,
+    border: wish.border && { ...wish.border, colour: colour(wish.border.colour, 'border.colour') },
+    ring: ring === undefined ? undefined : readLength(ring, wish, 'finish.ring', problems),
+    strap: strap && {
+      kind: strap.kind,
+      load: strap.load,
+      drop: readLength(strap.drop, wish, 'finish.strap.drop', problems),
+      width: readLength(strap.width, wish, 'finish.strap.width', problems, 2),
+      colour: colour(strap.colour, 'finish.strap.colour'),
+    },
+    seam: seam && { kind: seam, of: tube ? 'tube' : 'panels' },
+  };
+}
+
+/** As many colours as there are yarns, where the pattern leaves it open. */
+function chosenColours(wish: Wish, pattern: StitchPattern): number | undefined {
+  return pattern.fewestColours < pattern.mostColours ? wish.yarns.length : undefined;
 }
 
 /** Turns a wish into figures, or gives every problem of it at once. */
@@ -107,25 +187,32 @@ export function prepare(wish: Wish): Result<Prepared> {
   const width = readWidth(wish, problems);
   const height = readHeight(wish, problems);
   const counted = readGauge(wish, problems);
-  const found = findPattern(wish.pattern.key);
-  if (!found.ok) return refused(...problems, ...found.problems.map((problem) => at('pattern.key', problem)));
-  const bound = bindPattern(found.value, wish.pattern);
+  const found = patternOf(wish);
+  if (!found.ok) return refused(...problems, ...found.problems);
+  const bound = bindPattern(found.value, { ...wish.pattern, colours: chosenColours(wish, found.value) });
   const technique = techniqueOf(found.value);
   if (!bound.ok) problems.push(...bound.problems.map((problem) => at('pattern', problem)));
   if (!technique.ok) problems.push(...technique.problems.map((problem) => at('pattern.key', problem)));
   if (!bound.ok || !technique.ok) return refused(...problems);
-  const foundation = chooseFoundation(bound.value.stitch, wish.foundation);
+  const foundation = chooseFoundation(technique.value.foundations(bound.value), wish.foundation);
   if (!foundation.ok) problems.push(...foundation.problems.map((problem) => at('foundation', problem)));
   const yarns = readYarns(wish, bound.value, problems);
+  const finish = readFinish(wish, bound.value, problems);
+  problems.push(...cautionsThatStop(wish), ...sumProblems(bound.value));
   if (!foundation.ok || problems.length) return refused(...problems);
+  const gauge = counted ?? typicalFor(wish, bound.value, technique.value, yarns);
+  const finished = wish.wash ? washed(gauge, wish.wash) : gauge;
   return good({
-    wish,
+    wish: technique.value.policy ? { ...wish, policy: technique.value.policy } : wish,
     bound: bound.value,
     technique: technique.value,
     foundation: foundation.value,
-    gauge: counted ?? typicalFor(wish, bound.value, technique.value, yarns),
+    gauge,
+    finished,
+    sc: singleCrochetOf(finished, technique.value.gaugeKey(bound.value), (yarns[0] as Yarn).weight),
+    finish,
     yarns,
-    width,
+    width: asLaid(width, wish, technique.value),
     height,
   });
 }

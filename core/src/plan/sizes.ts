@@ -1,4 +1,6 @@
+import { type Estimate, times } from '../estimate.ts';
 import { type AcrossFit, type AcrossRequest, fitAcross } from '../fit/across.ts';
+import { type CircleLie, circleLies, flatIncrease, fullness } from '../fit/circle.ts';
 import { fitUp, type UpFit, type UpRequest } from '../fit/up.ts';
 import { at, good, type Problem, type Result, refused } from '../problem.ts';
 import type { Prepared } from './prepare.ts';
@@ -13,21 +15,35 @@ export interface Sizes {
 /** More stitches than this are not laid in one piece. */
 const mostStitches = 1_500_000;
 
+/** What a border adds to the width. A circle has none of its own here: its border is a round more. */
+function besideWidth({ finish, sc }: Prepared): Estimate | undefined {
+  return finish.border && times(sc.height, 2 * finish.border.rounds);
+}
+
+/** What border and closing row add to the height. */
+function besideHeight({ finish, sc }: Prepared): Estimate | undefined {
+  const rows = (finish.border ? 2 * finish.border.rounds : 0) + (finish.closing ? 1 : 0);
+  return rows ? times(sc.height, rows) : undefined;
+}
+
 /** What `fit` is asked across. */
 export function acrossRequest(prepared: Prepared): AcrossRequest {
-  const { bound, technique, foundation, gauge, wish, width } = prepared;
-  const { stitchWidth } = gauge;
-  return { bound, technique, foundation, edges: wish.edges, stitchWidth, wish: width, units: wish.units };
+  const { bound, technique, foundation, finished, wish, width } = prepared;
+  const { stitchWidth } = finished;
+  const beside = besideWidth(prepared);
+  return { bound, technique, foundation, edges: wish.edges, stitchWidth, beside, wish: width, units: wish.units };
 }
 
 /** What `fit` is asked upwards. */
 export function upRequest(prepared: Prepared): UpRequest {
-  const { bound, gauge, wish, height } = prepared;
-  return { bound, ending: wish.ending, rowHeight: gauge.rowHeight, wish: height };
+  const { bound, technique, finished, wish, height } = prepared;
+  const { rowHeight } = finished;
+  return { bound, technique, ending: wish.ending, rowHeight, beside: besideHeight(prepared), wish: height };
 }
 
 /** Fits a prepared wish. Lays nothing, so it is quick enough for every keystroke. */
 export function fitSizes(prepared: Prepared): Result<Sizes> {
+  if (prepared.technique.key === 'wedge-circle') return fitCircle(prepared);
   const across = fitAcross(acrossRequest(prepared));
   const up = fitUp(upRequest(prepared));
   if (!across.ok || !up.ok) {
@@ -48,3 +64,39 @@ export function fitSizes(prepared: Prepared): Result<Sizes> {
   const warnings = [...across.value.warnings, ...up.value.warnings];
   return good({ across: across.value, up: up.value, warnings });
 }
+
+/** A circle has one number of wedges; its width is its height, two rows a round. */
+function fitCircle(prepared: Prepared): Result<Sizes> {
+  const wedges = prepared.bound.across.works.multiple;
+  const across = fitAcross({ ...acrossRequest(prepared), wish: { by: 'stitches', count: wedges } });
+  const request = upRequest(prepared);
+  const { width } = prepared;
+  const wish =
+    request.wish.by === 'length' && width.by === 'length' ? { by: 'length' as const, mm: width.mm } : request.wish;
+  const up = fitUp({ ...request, wish });
+  if (!across.ok) return across;
+  if (!up.ok) return refused(...up.problems.map((problem) => at('height', problem)));
+  const chosen = { ...across.value.chosen, width: up.value.chosen.height, difference: up.value.chosen.difference };
+  const { stitchWidth, rowHeight } = prepared.finished;
+  const lies = circleLies(fullness(wedges, stitchWidth.mid, rowHeight.mid));
+  const flat = flatIncrease(stitchWidth.mid, rowHeight.mid).toFixed(1);
+  const warnings: Problem[] =
+    lies === 'flat'
+      ? []
+      : [
+          {
+            code: 'stitches-illegal',
+            path: 'pattern.numbers',
+            message: `With ${wedges} wedges it ${circleWords[lies]}: at this gauge a flat circle takes ${flat} stitches more a round.`,
+            hint: 'Change the number of wedges or the height of the stitch, or put in a round without increases.',
+          },
+        ];
+  return good({ across: { ...across.value, chosen, offers: [chosen] }, up: up.value, warnings });
+}
+
+const circleWords: Readonly<Record<Exclude<CircleLie, 'flat'>, string>> = {
+  cups: 'cups',
+  'shallow dome': 'makes a shallow dome, which steam flattens',
+  'edge waves': 'waves at the edge, and may block out in wool',
+  ruffles: 'ruffles for good',
+};

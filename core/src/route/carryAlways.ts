@@ -1,4 +1,4 @@
-import { type Chart, eachRun, endBoundary, startBoundary } from './chart.ts';
+import { type Chart, eachRun, endBoundary, startBoundary, stitchesBetween } from './chart.ts';
 import { carryCost, cutCost, type StrandCosts } from './costs.ts';
 import { Linker } from './link.ts';
 import { CARRY, CUT, type MoveList } from './moves.ts';
@@ -12,7 +12,8 @@ interface Band {
 function bandsOf(chart: Chart, bandGap: number): Band[][] {
   const bands: Band[][] = Array.from({ length: chart.colourCount }, () => []);
   for (let row = 0; row < chart.rows; row++) {
-    const used = new Set(chart.colours.subarray(row * chart.columns, (row + 1) * chart.columns));
+    const used = new Set<number>();
+    eachRun(chart, row, (colour) => used.add(colour));
     for (const colour of used) {
       const own = bands[colour] as Band[];
       const last = own.at(-1);
@@ -50,7 +51,7 @@ export function carryAlways(chart: Chart, costs: StrandCosts, bandGap: number, m
         eachRun(chart, row, (own, start, end) => {
           if (own === colour) return;
           moves.add(CARRY, colour, row, start, end);
-          cost += carryCost(costs, Math.abs(end - start));
+          cost += carryCost(costs, stitchesBetween(chart, row, start, end));
         });
       }
     });

@@ -19,6 +19,8 @@ export interface StrandCosts {
   readonly perCarried: number;
   readonly perShow: number;
   readonly perFloat: number;
+  /** Each strand begun while another of its colour has stitches still to come. */
+  readonly perBobbin: number;
   /** How much a carried strand shows through a stitch: contrast × openness. */
   readonly showing: number;
 }
@@ -36,12 +38,23 @@ export const usualCosts: StrandCosts = {
   perCarried: 0.5,
   perShow: 0.25,
   perFloat: 1,
+  perBobbin: 30,
   showing: 1,
 };
 
-export type Policy = 'carry-always' | 'as-needed' | 'cut-always';
+export const policies = ['carry-always', 'as-needed', 'cut-always', 'bobbins', 'side-only'] as const;
+export type Policy = (typeof policies)[number];
 
-export const policies: readonly Policy[] = ['carry-always', 'as-needed', 'cut-always'];
+/** What the policies are called before people. */
+export const policyNames: Readonly<Record<Policy, string>> = {
+  'carry-always': 'carry always',
+  'as-needed': 'as needed',
+  'cut-always': 'cut always',
+  bobbins: 'bobbins',
+  'side-only': 'side only',
+};
+
+const neverCarried = 1000;
 
 /** The prices that bring a policy about. @param floats whether strands may lie loose on the back */
 export function costsFor(
@@ -50,8 +63,10 @@ export function costsFor(
   size: { stitchWidth: number; rowHeight: number },
 ): StrandCosts {
   const costs = { ...usualCosts, ...size };
-  const bound = floats && policy !== 'cut-always' ? costs : { ...costs, floatLimit: 0, floatUpLimit: 0 };
-  return policy === 'cut-always' ? { ...bound, perEnd: 1, perCarried: 1000 } : bound;
+  const inside = policy !== 'cut-always' && policy !== 'side-only';
+  const bound = floats && inside ? costs : { ...costs, floatLimit: 0, floatUpLimit: 0 };
+  if (policy === 'cut-always') return { ...bound, perEnd: 1, perCarried: neverCarried };
+  return policy === 'side-only' ? { ...bound, perCarried: neverCarried } : bound;
 }
 
 /** Price of carrying over so many stitches. */

@@ -19,6 +19,17 @@ export function movesByRow(moves: MoveList, rows: number): Int32Array[] {
   return byRow;
 }
 
+/** The last row in which each strand is used; −1 where it never is. */
+export function lastUses(chart: Chart): Int32Array {
+  const last = new Int32Array(chart.colourCount).fill(-1);
+  for (let row = 0; row < chart.rows; row++) {
+    eachRun(chart, row, (colour) => {
+      last[colour] = row;
+    });
+  }
+  return last;
+}
+
 /**
  * Where every strand hangs after every row: boundaries, row-major by colour, `OFF` where it is not attached.
  * A strand that will not be used again is fastened off after its last row.
@@ -28,11 +39,7 @@ export function hangingMap(chart: Chart, moves: MoveList): Int32Array {
   const map = new Int32Array(rows * colourCount).fill(OFF);
   const position = new Int32Array(colourCount).fill(OFF);
   const byRow = movesByRow(moves, rows);
-  const lastRow = new Int32Array(colourCount).fill(-1);
-  for (let row = 0; row < rows; row++)
-    eachRun(chart, row, (colour) => {
-      lastRow[colour] = row;
-    });
+  const lastRow = lastUses(chart);
   for (let row = 0; row < rows; row++) {
     eachRun(chart, row, (colour, _start, end) => {
       position[colour] = end;

@@ -1,4 +1,4 @@
-import { type Chart, direction, endBoundary, isRound, startBoundary } from './chart.ts';
+import { type Chart, direction, endBoundary, isRound, reaches, startBoundary, stitchesBetween } from './chart.ts';
 import { carryCost, cutCost, type StrandCosts } from './costs.ts';
 import { CARRY, CLIMB, CUT, FLOAT_RISING, FLOAT_UP, type MoveList } from './moves.ts';
 
@@ -79,13 +79,13 @@ export class Linker {
 
   /** Where the hook meets a strand that hangs at `at` when it works `row`, or undefined if only at the row's end. */
   private met(at: number, row: number): number | undefined {
-    if (!this.isEdge(at)) return at;
+    if (!this.isEdge(at)) return reaches(this.chart, row, at) ? at : undefined;
     const start = startBoundary(this.chart, row);
     return this.round || at === start ? start : undefined;
   }
 
   private carried(state: Hanging, row: number, from: number, to: number): Hanging {
-    const cost = state.cost + carryCost(this.costs, Math.abs(to - from));
+    const cost = state.cost + carryCost(this.costs, stitchesBetween(this.chart, row, from, to));
     return { at: this.place(to), stretch: 0, cost, step: { kind: CARRY, row, from, to, before: state.step } };
   }
 
@@ -94,7 +94,8 @@ export class Linker {
     const end = endBoundary(this.chart, gap.row);
     if (gap.end === end) return [stay];
     const states = [stay, this.carried(stay, gap.row, gap.end, end)];
-    const ahead = (gap.start - gap.end) * direction(this.chart.construction, gap.row) > 0;
+    const within = reaches(this.chart, gap.row, gap.start);
+    const ahead = within && (gap.start - gap.end) * direction(this.chart.construction, gap.row) > 0;
     if (ahead && gap.start !== end) states.push(this.carried(stay, gap.row, gap.end, gap.start));
     return this.kept(states);
   }
@@ -111,7 +112,8 @@ export class Linker {
       if (from === undefined) continue;
       if (from !== end) next.push(this.carried(state, row, from, end));
       // Only an edge or the next place of use can be found again, so a carry ends nowhere else.
-      if (!this.isEdge(gap.start) && state.at !== gap.start && (gap.start - from) * d > 0) {
+      const within = !this.isEdge(gap.start) && reaches(this.chart, row, gap.start);
+      if (within && state.at !== gap.start && (gap.start - from) * d > 0) {
         next.push(this.carried(state, row, from, gap.start));
       }
     }
@@ -139,8 +141,10 @@ export class Linker {
     if (from !== undefined && (gap.start - from) * direction(this.chart.construction, row) > 0) {
       found.push(this.carried(state, row, from, gap.start));
     }
-    const across = Math.abs(gap.start - state.at);
-    const stitches = this.round ? Math.min(across, this.chart.columns - across) : across;
+    const across = stitchesBetween(this.chart, row, gap.start, state.at);
+    const round = stitchesBetween(this.chart, row, 0, this.chart.columns);
+    const stitches = this.round ? Math.min(across, round - across) : across;
+    if (!reaches(this.chart, row, state.at)) return found[0];
     if (stitches <= costs.floatLimit && costs.perFloat !== Number.POSITIVE_INFINITY) {
       const length = Math.hypot(stitches * costs.stitchWidth, costs.rowHeight);
       const step = { kind: FLOAT_RISING, row, from: state.at, to: gap.start, before: state.step };

@@ -1,5 +1,6 @@
+import { bobbinsOf, withBobbins } from './bobbins.ts';
 import { carryAlways } from './carryAlways.ts';
-import { type Chart, eachRun, isRound } from './chart.ts';
+import { type Chart, columnsBetween, eachRun, isRound, stitchesBetween } from './chart.ts';
 import { carryCost, cutCost, type StrandCosts } from './costs.ts';
 import { Linker } from './link.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, MoveList } from './moves.ts';
@@ -23,9 +24,15 @@ export interface StrandTotals {
 }
 
 export interface Strands {
+  /** Which strand works each cell: one strand a colour, unless colours are divided among bobbins. */
+  readonly chart: Chart;
+  /** The colour of each strand. */
+  readonly colourOf: readonly number[];
   readonly moves: MoveList;
-  /** One entry a colour; a colour that is never used has no ends. */
+  /** One entry a strand; a colour that is never used has no ends. */
   readonly totals: readonly StrandTotals[];
+  /** Strands of each colour begun while another of it had stitches still to come. */
+  readonly bobbins: readonly number[];
   /** Idle strands inside each stitch, row-major like the chart. */
   readonly inside: Uint8Array;
 }
@@ -45,7 +52,7 @@ function asNeeded(chart: Chart, costs: StrandCosts, moves: MoveList): number[] {
       if (before < 0) cost[colour] = cut;
       else if (before === row) {
         const from = lastEnd[colour] as number;
-        const n = Math.abs(start - from);
+        const n = stitchesBetween(chart, row, start, from);
         const float = n <= costs.floatLimit ? n * perFloat : Number.POSITIVE_INFINITY;
         const carry = n * perCarry;
         const least = Math.min(carry, float);
@@ -78,7 +85,8 @@ function countAgain(chart: Chart, costs: StrandCosts, moves: MoveList, claimed: 
   for (let i = 0; i < moves.length; i++) {
     const total = totals[moves.colour[i] as number] as StrandTotals;
     const kind = moves.kind[i];
-    const across = Math.abs((moves.to[i] as number) - (moves.from[i] as number));
+    const row = moves.row[i] as number;
+    const across = kind === CUT ? 0 : stitchesBetween(chart, row, moves.to[i] as number, moves.from[i] as number);
     if (kind === CARRY) {
       total.carried += across;
       total.extraMm += across * stitchWidth * (1 + ease);
@@ -92,7 +100,8 @@ function countAgain(chart: Chart, costs: StrandCosts, moves: MoveList, claimed: 
       total.floats += across;
       total.extraMm += across * stitchWidth;
     } else if (kind === FLOAT_RISING) {
-      const n = isRound(chart.construction) ? Math.min(across, chart.columns - across) : across;
+      const round = stitchesBetween(chart, row, 0, chart.columns);
+      const n = isRound(chart.construction) ? Math.min(across, round - across) : across;
       total.floats += n;
       total.extraMm += Math.hypot(n * stitchWidth, rowHeight);
     } else if (kind === CUT) {
@@ -115,22 +124,59 @@ function strandsInside(chart: Chart, moves: MoveList): Uint8Array {
   const inside = new Uint8Array(chart.rows * chart.columns);
   for (let i = 0; i < moves.length; i++) {
     if (moves.kind[i] !== CARRY) continue;
-    const from = moves.from[i] as number;
-    const to = moves.to[i] as number;
-    const base = (moves.row[i] as number) * chart.columns;
-    for (let x = base + Math.min(from, to), end = base + Math.max(from, to); x < end; x++) (inside[x] as number)++;
+    const row = moves.row[i] as number;
+    const [from, to] = columnsBetween(chart, row, moves.from[i] as number, moves.to[i] as number);
+    const base = row * chart.columns;
+    for (let x = base + from, end = base + to; x < end; x++) (inside[x] as number)++;
   }
   return inside;
 }
 
+/** How idle strands are to be taken through a fabric. */
+export type Way = 'carry-always' | 'least-cost' | 'bobbins';
+
 /** The way of the idle strands through a fabric. @param bandGap rows a colour may rest and still be carried always */
-export function route(
-  chart: Chart,
-  costs: StrandCosts,
-  policy: 'carry-always' | 'least-cost',
-  bandGap = costs.climbLimit,
-): Strands {
+export function route(chart: Chart, costs: StrandCosts, way: Way, bandGap = costs.climbLimit): Strands {
   const moves = new MoveList();
-  const cost = policy === 'carry-always' ? carryAlways(chart, costs, bandGap, moves) : asNeeded(chart, costs, moves);
-  return { moves, totals: countAgain(chart, costs, moves, cost), inside: strandsInside(chart, moves) };
+  if (way === 'carry-always') {
+    const cost = carryAlways(chart, costs, bandGap, moves);
+    return finished(chart, chart, identity(chart.colourCount), costs, moves, cost);
+  }
+  const single = finished(chart, chart, identity(chart.colourCount), costs, moves, asNeeded(chart, costs, moves));
+  if (way === 'least-cost') return single;
+  return withBobbins(chart, costs, single, (divided, colourOf) => {
+    const own = new MoveList();
+    return finished(chart, divided, colourOf, costs, own, asNeeded(divided, costs, own));
+  });
+}
+
+function identity(count: number): number[] {
+  return Array.from({ length: count }, (_, i) => i);
+}
+
+function finished(
+  whole: Chart,
+  chart: Chart,
+  colourOf: readonly number[],
+  costs: StrandCosts,
+  moves: MoveList,
+  cost: readonly number[],
+): Strands {
+  const totals = countAgain(chart, costs, moves, cost);
+  const bobbins = bobbinsOf(chart, colourOf, whole.colourCount);
+  return { chart, colourOf, moves, totals, bobbins, inside: strandsInside(chart, moves) };
+}
+
+/** The strands of one colour counted together. */
+export function totalsByColour(strands: Strands, colours: number): StrandTotals[] {
+  const sums = Array.from({ length: colours }, nothing);
+  strands.totals.forEach((total, strand) => {
+    const sum = sums[strands.colourOf[strand] as number] as StrandTotals;
+    for (const key of Object.keys(sum) as (keyof StrandTotals)[]) sum[key] += total[key];
+  });
+  return sums;
+}
+
+function nothing(): StrandTotals {
+  return { cost: 0, recounted: 0, ends: 0, cuts: 0, carried: 0, climbedRows: 0, floats: 0, extraMm: 0 };
 }

@@ -1,19 +1,65 @@
 import type { StitchPattern, TechniqueKey } from '../patterns/model.ts';
 import { good, type Result, refused } from '../problem.ts';
 import { carried } from './carried.ts';
+import { chainSpace } from './chainSpace.ts';
+import { cornerToCorner } from './cornerToCorner.ts';
+import { flecks } from './flecks.ts';
+import { granny } from './granny.ts';
+import { linen } from './linen.ts';
+import { mesh } from './mesh.ts';
+import { mosaic } from './mosaic.ts';
+import { stepCheck } from './stepCheck.ts';
 import { stripes } from './stripes.ts';
 import type { Technique } from './technique.ts';
+import { tube } from './tube.ts';
+import { wedgeCircle } from './wedgeCircle.ts';
+import { wideHdc } from './wideHdc.ts';
 
-const register: Partial<Record<TechniqueKey, Technique>> = { carried, stripes };
+const register: Readonly<Record<TechniqueKey, Technique>> = {
+  carried,
+  'wide-hdc': wideHdc,
+  stripes,
+  linen,
+  'step-check': stepCheck,
+  'chain-space': chainSpace,
+  granny,
+  mosaic,
+  mesh,
+  'corner-to-corner': cornerToCorner,
+  'wedge-circle': wedgeCircle,
+  flecks,
+  tube,
+};
 
-/** The technique of a pattern; a pattern that can be read but not yet laid is refused. */
+/** Every technique, in the order of the craft. */
+export const techniques: readonly Technique[] = Object.values(register);
+
+/** The technique of a pattern, or a refusal where it is made in a way that the technique has not. */
 export function techniqueOf(pattern: StitchPattern): Result<Technique> {
   const technique = register[pattern.technique];
-  if (technique) return good(technique);
+  const makings = makingsOf[pattern.technique];
+  if (makings.includes(pattern.made)) return good(technique);
   return refused({
     code: 'pattern-not-laid',
     path: '',
-    message: `${pattern.name} is written in ${pattern.technique}, which Puntada can read but not yet lay.`,
-    hint: `Choose a pattern made in ${Object.keys(register).join(' or ')}.`,
+    message: `${pattern.name} is written to be made ${pattern.made}, which ${technique.name} is not.`,
+    hint: `Write one of: ${makings.map((making) => `made ${making}`).join(', ')}.`,
   });
 }
+
+/** How each technique can be made, the usual way first. */
+export const makingsOf: Readonly<Record<TechniqueKey, readonly StitchPattern['made'][]>> = {
+  carried: ['flat', 'turned-rounds', 'rounds'],
+  'wide-hdc': ['flat'],
+  stripes: ['flat', 'turned-rounds'],
+  linen: ['flat', 'rounds', 'turned-rounds'],
+  'step-check': ['flat'],
+  'chain-space': ['flat'],
+  granny: ['flat'],
+  mosaic: ['right-side', 'rounds'],
+  mesh: ['paired'],
+  'corner-to-corner': ['diagonals'],
+  'wedge-circle': ['rounds'],
+  flecks: ['flat'],
+  tube: ['turned-rounds', 'rounds'],
+};

@@ -1,17 +1,88 @@
+import type { Foundation, FoundationKey } from '../fit/foundation.ts';
 import type { GaugeKey } from '../gauge/typical.ts';
+import type { Cells, Fabric } from '../lay/fabric.ts';
+import type { LayRequest } from '../lay/rows.ts';
+import type { YarnPath } from '../measure/yarnPerStitch.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
-import type { TechniqueKey } from '../patterns/model.ts';
+import type { Making, TechniqueKey } from '../patterns/model.ts';
+import type { Policy } from '../route/costs.ts';
 import type { StitchKey } from '../stitches/kinds.ts';
 
-/** What one technique of the craft knows of itself: asked by `fit`, `gauge`, `check` and `write`. */
+/** One course as the proof sees it, with the two below it. All arrays are in column order. */
+export interface CourseView extends Cells {
+  /** From 0. */
+  readonly course: number;
+  readonly courses: number;
+  /** What the pattern's widths count. */
+  readonly count: number;
+  readonly forward: boolean;
+  readonly making: Making;
+  readonly below?: Cells | undefined;
+  readonly below2?: Cells | undefined;
+  readonly bound: BoundPattern;
+  readonly foundation: Foundation;
+  /** Says that the cell in this column cannot be, and why. */
+  refuse(column: number, reason: string): void;
+}
+
+/** How the pattern's widths are counted in a technique, and what one of them is. */
+export interface WidthCount {
+  /** In the plural: stitches, clusters, windows, blocks, wedges. */
+  readonly word: string;
+  /** Stitches of a whole course for so many. */
+  stitches(count: number, foundation: Foundation): number;
+  /** Stitch widths (of the gauge) across so many. */
+  widths(count: number): number;
+}
+
+/** What a maker is told of a technique, a sentence each. docs/craft.md, “The techniques”. */
+export interface TechniqueWords {
+  /** Where the colour changes. */
+  readonly change: string;
+  /** What to look over as one goes. */
+  readonly lookOver: string;
+  /** What the row height is made of. */
+  readonly height: string;
+  /** What the idle colour does. */
+  readonly idle: string;
+}
+
+/** What one technique of the craft knows of itself: asked by `lay`, `check`, `fit`, `gauge`, `measure` and `write`. */
 export interface Technique {
   readonly key: TechniqueKey;
   readonly name: string;
-  /** Fewest stitches by which a width can grow when a repeat may be cut at the edges. */
+  readonly words: TechniqueWords;
+  /** Fewest of the count by which a width can grow when a repeat may be cut at the edges. */
   readonly step: number;
-  readonly stitches: readonly StitchKey[];
+  readonly kinds: readonly StitchKey[];
+  readonly width: WidthCount;
+  /** Yarn paths of stitches that are made otherwise here than elsewhere. */
+  readonly paths?: Partial<Record<StitchKey, YarnPath>>;
   /** Which column of the typical table sizes this cloth. */
   gaugeKey(bound: BoundPattern): GaugeKey;
-  /** Why `stitch` cannot stand on `below` in this technique, or nothing when it can. Row 1 stands on the chain. */
-  refuses(stitch: StitchKey, below: StitchKey | undefined): string | undefined;
+  /** The ways to begin, the usual one first. */
+  foundations(bound: BoundPattern): readonly FoundationKey[];
+  /** What the first cell worked in a course is made as. */
+  opening(kind: StitchKey, request: LayRequest): StitchKey;
+  /** What stitches are in the first course, which goes into the chain. */
+  readonly inChain?: ReadonlyMap<StitchKey, StitchKey>;
+  /** Lays courses that are not a plain grid. */
+  lay?(request: LayRequest): Fabric;
+  /** Courses that are worked for so many rows of the pattern, where the two are not the same. */
+  courses?(count: number, rows: number): number;
+  /** Row heights (of the gauge) in so many rows, where it is not one each. */
+  heights?(rows: number): number;
+  /** The only policy for idle strands that the technique can be worked with. */
+  readonly policy?: Policy;
+  /** Cells that a course must have, where it is not told by what the course below left. */
+  cells?(course: number, count: number, courses: number, foundation: Foundation): number;
+  /** Works the course stitch by stitch and refuses what cannot be. */
+  prove(view: CourseView): void;
 }
+
+/** The count of a technique that counts stitches. */
+export const plainStitches: WidthCount = {
+  word: 'stitches',
+  stitches: (count) => count,
+  widths: (count) => count,
+};

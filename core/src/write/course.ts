@@ -1,7 +1,8 @@
 import type { Foundation } from '../fit/foundation.ts';
-import { colourLetter, columnWorked, type Fabric, runsForward } from '../lay/fabric.ts';
+import { cellsIn, cellWorked, colourLetter, type Fabric, facesRight } from '../lay/fabric.ts';
+import { turningChains } from '../measure/parts.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
-import { type StitchKey, stitchCode, stitchKind } from '../stitches/kinds.ts';
+import { codeOf, type StitchKey, stitchKind } from '../stitches/kinds.ts';
 
 /** One run of a row, in working order: so many stitches of one colour, and of one kind or of a few by turns. */
 export interface WorkedRun {
@@ -39,29 +40,28 @@ interface Stretch {
   count: number;
 }
 
-/** Cuts a row into runs of one colour, and of one kind or a pair of kinds by turns. */
-function stretches(fabric: Fabric, course: number): Stretch[] {
-  const found: Stretch[] = [];
-  for (let n = 0; n < fabric.stitches; n++) {
-    const at = course * fabric.stitches + columnWorked(fabric, course, n);
-    const kind = stitchKind(fabric.kinds[at] as number).key;
-    const colour = fabric.colours[at] as number;
-    const open = found.at(-1);
-    if (open && open.colour === colour && continues(open, kind)) open.count++;
-    else found.push({ kinds: [kind], colour, from: n + 1, count: 1 });
-  }
-  return found;
+/** How many cells from here are two kinds by turns, in one colour. */
+function byTurns(kinds: readonly StitchKey[], colours: readonly number[], from: number): number {
+  let n = from;
+  while (n < kinds.length && colours[n] === colours[from] && kinds[n] === kinds[from + ((n - from) % 2)]) n++;
+  return n - from;
 }
 
-/** Whether a stitch goes on with the run: the same kind again, or the next of two that take turns. */
-function continues(open: Stretch, kind: StitchKey): boolean {
-  const { kinds, count } = open;
-  if (kinds.length === 1 && kinds[0] === kind) return true;
-  if (kinds.length === 1 && count === 1 && kinds[0] !== 'hdc-ch2') {
-    kinds.push(kind);
-    return true;
+/** Cuts a row into runs of one colour, and of one kind or of two kinds by turns. */
+function stretches(kinds: readonly StitchKey[], colours: readonly number[]): Stretch[] {
+  const found: Stretch[] = [];
+  for (let n = 0; n < kinds.length; ) {
+    const kind = kinds[n] as StitchKey;
+    const colour = colours[n] as number;
+    let alike = 1;
+    while (kinds[n + alike] === kind && colours[n + alike] === colour) alike++;
+    const turns = alike === 1 ? byTurns(kinds, colours, n) : 0;
+    const paired = turns >= 4;
+    const count = paired ? turns : alike;
+    found.push({ kinds: paired ? [kind, kinds[n + 1] as StitchKey] : [kind], colour, from: n + 1, count });
+    n += count;
   }
-  return kinds.length === 2 && kinds[count % 2] === kind;
+  return found;
 }
 
 function tally<T>(items: Iterable<T>): Map<T, number> {
@@ -70,15 +70,30 @@ function tally<T>(items: Iterable<T>): Map<T, number> {
   return counts;
 }
 
+/** The cells of a course in the order of working. */
+function workedCells(fabric: Fabric, course: number): { kinds: StitchKey[]; colours: number[] } {
+  const kinds: StitchKey[] = [];
+  const colours: number[] = [];
+  for (let n = 0; n < cellsIn(fabric, course); n++) {
+    const at = cellWorked(fabric, course, n);
+    kinds.push(stitchKind(fabric.kinds[at] as number).key);
+    colours.push(fabric.colours[at] as number);
+  }
+  return { kinds, colours };
+}
+
+function stitchesOf(key: StitchKey): number {
+  return stitchKind(codeOf(key)).stitches;
+}
+
 /** The row as it is worked. @param course from 0 */
 export function workCourse(fabric: Fabric, bound: BoundPattern, foundation: Foundation, course: number): WorkedCourse {
   const letter = (colour: number) => colourLetter(bound, colour);
-  const base = course * fabric.stitches;
-  const cells = stretches(fabric, course);
-  const nextColour =
-    course + 1 < fabric.courses
-      ? (fabric.colours[base + fabric.stitches + columnWorked(fabric, course + 1, 0)] as number)
-      : undefined;
+  const { kinds, colours } = workedCells(fabric, course);
+  const cells = stretches(kinds, colours);
+  const next = course + 1 < fabric.courses ? (fabric.colours[cellWorked(fabric, course + 1, 0)] as number) : undefined;
+  const joinsAnew = fabric.making === 'right-side' || fabric.making === 'paired';
+  const nextColour = joinsAnew ? undefined : next;
   const runs = cells.map((cell, i): WorkedRun => {
     const after = cells[i + 1]?.colour ?? nextColour;
     const changes = after !== undefined && after !== cell.colour;
@@ -90,23 +105,32 @@ export function workCourse(fabric: Fabric, bound: BoundPattern, foundation: Foun
       ...(changes ? { changeTo: letter(after) } : {}),
     };
   });
-  const row = base + fabric.stitches;
-  const colours = tally(fabric.colours.subarray(base, row));
-  const kinds = tally(Array.from(fabric.kinds.subarray(base, row), (kind) => stitchKind(kind).standsFor));
-  const last = base + columnWorked(fabric, course, fabric.stitches - 1);
-  const lastColour = fabric.colours[last] as number;
+  const byColour = new Map<number, number>();
+  kinds.forEach((key, n) => {
+    const colour = colours[n] as number;
+    byColour.set(colour, (byColour.get(colour) ?? 0) + stitchesOf(key));
+  });
+  const byKind = tally(kinds.map((key) => stitchKind(codeOf(key)).standsFor));
+  const lastColour = colours.at(-1) as number;
+  const first = stitchKind(codeOf(kinds[0] as StitchKey));
+  const turn = course === 0 ? 0 : turnOf(first.key, foundation);
   return {
     number: course + 1,
-    side: runsForward(course) ? 'RS' : 'WS',
+    side: facesRight(course, fabric.making) ? 'RS' : 'WS',
     runs,
-    turn: course === 0 ? 0 : foundation.turn,
-    turnCounts: foundation.counted,
-    stitches: fabric.stitches,
-    byColour: [...colours].sort(([a], [b]) => a - b).map(([colour, count]) => ({ colour: letter(colour), count })),
-    byKind: [...kinds]
-      .sort(([a], [b]) => (stitchCode(a) ?? 0) - (stitchCode(b) ?? 0))
-      .map(([kind, count]) => ({ kind, count })),
-    last: { kind: stitchKind(fabric.kinds[last] as number).standsFor, colour: letter(lastColour) },
+    turn,
+    turnCounts: first.opens,
+    stitches: kinds.reduce((sum, key) => sum + stitchesOf(key), 0),
+    byColour: [...byColour].sort(([a], [b]) => a - b).map(([colour, count]) => ({ colour: letter(colour), count })),
+    byKind: [...byKind].sort(([a], [b]) => codeOf(a) - codeOf(b)).map(([kind, count]) => ({ kind, count })),
+    last: { kind: stitchKind(codeOf(kinds.at(-1) as StitchKey)).standsFor, colour: letter(lastColour) },
     inHand: letter(nextColour ?? lastColour),
   };
+}
+
+/** Chains before the first run: those that count are a run themselves, but are told at the start as well. */
+function turnOf(first: StitchKey, foundation: Foundation): number {
+  if (first === 'dc-ch3' || first === 'cluster-ch3' || first === 'edge-ch3' || first === 'inc-ch3') return 3;
+  if (stitchKind(codeOf(first)).opens) return 2;
+  return turningChains(first, foundation);
 }

@@ -1,10 +1,12 @@
-import type { Foundation } from '../fit/foundation.ts';
-import type { Fabric } from '../lay/fabric.ts';
+import { chainsFor, type Foundation } from '../fit/foundation.ts';
+import { type Fabric, isRoundMaking } from '../lay/fabric.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
+import type { Making } from '../patterns/model.ts';
+import { codeOf, type StitchKey, stitchKind } from '../stitches/kinds.ts';
 import { type WorkedCourse, type WorkedRun, workCourse } from './course.ts';
 import { compress, printCompressed } from './repeats.ts';
 import type { StrandBook, StrandOrder } from './strandOrders.ts';
-import { chartDirection, type Hand, oneStitch, stitchWord, type Terms } from './terms.ts';
+import { chartDirection, countedStitch, type Hand, oneStitch, type Style, stitchWord, type Terms } from './terms.ts';
 
 export interface WriteRequest {
   readonly fabric: Fabric;
@@ -12,6 +14,8 @@ export interface WriteRequest {
   readonly foundation: Foundation;
   readonly strands: StrandBook;
   readonly terms: Terms;
+  /** Abbreviations unless whole words are asked for. */
+  readonly style?: Style | undefined;
   readonly hand: Hand;
 }
 
@@ -33,55 +37,119 @@ export interface WrittenRow {
   readonly end: string;
 }
 
-/** One run in words: `4 sc B`, or `(1 sc, 1 dc) × 18 A`. */
-export function runWords(run: WorkedRun, terms: Terms): string {
-  const words = run.kinds.map((kind) => stitchWord(kind, terms));
-  if (words.length === 1) {
-    return run.kinds[0] === 'hdc-ch2' ? `${words[0]} ${run.colour}` : `${run.count} ${words[0]} ${run.colour}`;
+type Wording = Pick<WriteRequest, 'terms'> & { readonly style?: Style | undefined };
+
+/** The stitches of a run without its colour: `4 sc`, or `(1 sc, 1 dc) × 18`. */
+function stitchesOfRun({ kinds, count }: WorkedRun, { terms, style }: Wording): string {
+  const [first, second] = kinds as [StitchKey, StitchKey | undefined];
+  if (second === undefined) {
+    return stitchKind(codeOf(first)).opens
+      ? stitchWord(first, terms, style)
+      : countedStitch(count, first, terms, style);
   }
-  const turns = `(${words.map((word) => `1 ${word}`).join(', ')}) × ${Math.floor(run.count / 2)}`;
-  return `${turns}${run.count % 2 ? `, 1 ${words[0]}` : ''} ${run.colour}`;
+  const pair = [first, second].map((kind) => countedStitch(1, kind, terms, style)).join(', ');
+  return `(${pair}) × ${Math.floor(count / 2)}${count % 2 ? `, ${countedStitch(1, first, terms, style)}` : ''}`;
 }
 
-/** How a row begins, before its first run; row 1 with its foundation chain. */
-export function startWords(course: WorkedCourse, foundation: Foundation, terms: Terms): string {
-  const stitch = stitchWord(foundation.stitch, terms);
-  const colour = course.runs[0]?.colour;
-  if (course.number === 1) {
-    const chain = `chain ${course.stitches + foundation.beyond} in ${colour}`;
-    const into = `the ${ordinal(foundation.firstInto)} chain from the hook`;
-    return foundation.counted
-      ? `${chain}; the first 2 chains count as the first ${stitch}, the next goes into ${into}`
-      : `${chain}; first ${stitch} in ${into}`;
+/** One run in words: `4 sc B`, or `(1 sc, 1 dc) × 18 A`. */
+export function runWords(run: WorkedRun, terms: Terms, style: Style = 'short'): string {
+  return `${stitchesOfRun(run, { terms, style })} ${run.colour}`;
+}
+
+/** The runs of a row, repeats gathered; a row of several runs in one colour names the colour once. */
+export function workWords(course: WorkedCourse, terms: Terms, style: Style = 'short'): string {
+  const { runs } = course;
+  const single = runs.length > 1 && runs.every((run) => run.colour === runs[0]?.colour);
+  const words = runs.map((run) => (single ? stitchesOfRun(run, { terms, style }) : runWords(run, terms, style)));
+  return `${single ? `in ${runs[0]?.colour}: ` : ''}${printCompressed(compress(words))}`;
+}
+
+/** Where the first stitch goes, and what of the chain counts. */
+function intoWords(course: WorkedCourse, foundation: Foundation, { terms, style }: Wording): string {
+  const first = course.runs[0]?.kinds[0] as StitchKey;
+  const { firstInto } = foundation;
+  const into = `the ${ordinal(firstInto)} chain from the hook`;
+  if (foundation.key === 'corner-6') return `the first block is made on these`;
+  if (foundation.each === 0) return 'the first round goes into it';
+  if (firstInto === 0) return 'foundation stitches: the chain is made with them';
+  if (firstInto === 1) return `first ${stitchWord(foundation.stitch, terms, style)} in the first chain`;
+  if (!stitchKind(codeOf(first)).opens) {
+    const word = stitchWord(stitchKind(codeOf(first)).standsFor, terms, style);
+    return `first ${word} in ${into}${foundation.sides === 2 ? ', then along the other side of the chain' : ''}`;
   }
-  const counts = course.turnCounts ? ` (counts as the first ${stitch})` : '';
-  return `ch ${course.turn} in ${colour}${counts}, turn`;
+  const word = stitchWord(foundation.stitch, terms, style);
+  if (first === 'linen-edge') return `the first 3 chains are the edge; first ${word} in ${into}`;
+  if (first.startsWith('cluster'))
+    return `the first ${firstInto - 1} chains open the first cluster, whose 2 ${word} go into ${into}`;
+  return `the first ${firstInto - 1} chains count as the first ${word}, the next goes into ${into}`;
+}
+
+/** How a row begins, before its first run; row 1 with its foundation. @param count what the pattern's widths count */
+export function startWords(
+  course: WorkedCourse,
+  foundation: Foundation,
+  making: Making,
+  count: number,
+  wording: Wording,
+): string {
+  const { terms, style } = wording;
+  const colour = course.runs[0]?.colour;
+  const first = course.runs[0]?.kinds[0] as StitchKey;
+  if (course.number === 1) {
+    const chains = chainsFor(foundation, count);
+    const ring = foundation.key === 'magic-ring' ? `magic ring in ${colour}` : '';
+    const joined = foundation.firstInto === 1 || foundation.key === 'chain-ring' ? ', join to a ring' : '';
+    const chain =
+      ring ||
+      (foundation.firstInto === 0 && foundation.each ? `begin in ${colour}` : `chain ${chains} in ${colour}${joined}`);
+    return `${chain}; ${intoWords(course, foundation, wording)}`;
+  }
+  if (making === 'right-side') return `join ${colour} at the first stitch, ch 1`;
+  if (making === 'diagonals') {
+    return first === 'block-grow'
+      ? `turn; ch 6 in ${colour}`
+      : `turn; 4 ${terms === 'US' ? 'sl st' : 'ss'}, ch 3 in ${colour}`;
+  }
+  const turns = making === 'rounds' ? '' : making === 'paired' && course.number % 2 === 0 ? ', do not turn' : ', turn';
+  const main = stitchWord(stitchKind(codeOf(first)).standsFor, terms, style);
+  const counts = course.turnCounts
+    ? ` (counts as the first ${first === 'linen-edge' ? 'stitch and space' : main})`
+    : '';
+  return course.turn ? `ch ${course.turn} in ${colour}${counts}${turns}` : `in ${colour}${turns}`;
 }
 
 function ordinal(n: number): string {
   return n === 2 ? '2nd' : n === 3 ? '3rd' : `${n}th`;
 }
 
-function changeWords(course: WorkedCourse, terms: Terms): string {
+function changeWords(course: WorkedCourse, { terms, style }: Wording, making: Making): string {
   const changes = course.runs.filter((run) => run.changeTo);
   const last = course.runs.at(-1);
   const inside = changes.length - (last?.changeTo ? 1 : 0);
   const words: string[] = [];
-  if (inside) words.push('change in the last pull-through of the stitch before each new colour');
-  if (last?.changeTo) {
-    words.push(`finish the last ${stitchWord(course.last.kind, terms)} in ${last.changeTo}`);
+  if (inside) {
+    words.push(
+      making === 'diagonals'
+        ? 'change at the ch 3 that opens a block'
+        : 'change in the last pull-through of the stitch before each new colour',
+    );
+  }
+  if (last?.changeTo && making !== 'diagonals') {
+    const where = isRoundMaking(making)
+      ? 'join the round'
+      : `finish the last ${stitchWord(course.last.kind, terms, style)}`;
+    words.push(`${where} in ${last.changeTo}`);
   }
   return words.join('; ');
 }
 
-function endWords(course: WorkedCourse, request: WriteRequest): string {
-  const { terms, strands } = request;
+/** What there should be at the end of a row: its total, its kinds and colours, and its last stitch. */
+export function totalWords(course: WorkedCourse, { terms, style }: Wording): string {
   const colours = course.byColour.map(({ colour, count }) => `${count} ${colour}`).join(', ');
-  const kinds = course.byKind.map(({ kind, count }) => `${count} ${stitchWord(kind, terms)}`).join(', ');
-  const last = `last one ${oneStitch(course.last.kind, terms)} in ${course.last.colour}`;
-  const hanging = strands.hangingWords(course.number - 1);
-  const head = course.byKind.length > 1 ? `${course.stitches} stitches: ${kinds}` : kinds;
-  return `${head} (${colours}); ${last}${hanging.length ? `; ${hanging.join(', ')}` : ''}`;
+  const kinds = course.byKind.map(({ kind, count }) => countedStitch(count, kind, terms, style)).join(', ');
+  const last = `last one ${oneStitch(course.last.kind, terms, style)} in ${course.last.colour}`;
+  const plain = course.byKind.length === 1 && course.byKind[0]?.count === course.stitches;
+  return `${plain ? kinds : `${course.stitches} stitches: ${kinds}`} (${colours}); ${last}`;
 }
 
 /** An order as one sentence. */
@@ -91,21 +159,28 @@ export function orderWords(order: StrandOrder): string {
 
 /** One row in words. @param number from 1 */
 export function writeRow(request: WriteRequest, number: number): WrittenRow {
-  const { fabric, bound, foundation, terms } = request;
+  const { fabric, bound, foundation, terms, style } = request;
   const course = workCourse(fabric, bound, foundation, number - 1);
+  const hanging = request.strands.hangingWords(number - 1);
   return {
     number,
     side: course.side,
     direction: chartDirection(course.side, request.hand),
-    start: startWords(course, foundation, terms),
-    work: printCompressed(compress(course.runs.map((run) => runWords(run, terms)))),
-    change: changeWords(course, terms),
+    start: startWords(course, foundation, fabric.making, fabric.count, request),
+    work: workWords(course, terms, style),
+    change: changeWords(course, request, fabric.making),
     strands: request.strands.orders(number - 1).map(orderWords),
-    end: endWords(course, request),
+    end: `${totalWords(course, request)}${hanging.length ? `; ${hanging.join(', ')}` : ''}`,
   };
 }
 
+/** What a course is called in a making. */
+export function courseWord(making: Making): 'Row' | 'Round' | 'Diagonal' {
+  if (isRoundMaking(making)) return 'Round';
+  return making === 'diagonals' ? 'Diagonal' : 'Row';
+}
+
 /** The row as one line of text. */
-export function rowLine(row: WrittenRow): string {
-  return `Row ${row.number} (${row.side}): ${row.start}; ${row.work}. ${row.end}.`;
+export function rowLine(row: WrittenRow, word = 'Row'): string {
+  return `${word} ${row.number} (${row.side}): ${row.start}; ${row.work}. ${row.end}.`;
 }

@@ -1,8 +1,9 @@
-import { colourLetter, type Fabric } from '../lay/fabric.ts';
+import { colourLetter } from '../lay/fabric.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
-import { type Chart, direction, eachRun } from '../route/chart.ts';
-import { hangingMap, movesByRow, OFF } from '../route/hangs.ts';
+import { type Chart, eachRun, startBoundary, stitchesBetween } from '../route/chart.ts';
+import { hangingMap, lastUses, movesByRow, OFF } from '../route/hangs.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, type MoveList } from '../route/moves.ts';
+import type { Strands } from '../route/route.ts';
 
 /** What is done with one idle colour in one row, in working numbers: stitch 1 is the first one worked. */
 export interface StrandOrder {
@@ -32,28 +33,37 @@ const placeWords: Partial<Record<HangingStrand['place'], string>> = {
 export class StrandBook {
   private readonly chart: Chart;
   private readonly moves: MoveList;
-  private readonly bound: BoundPattern;
+  /** The letter of each strand; bobbins of one colour are numbered. */
+  private readonly letters: readonly string[];
   private readonly byRow: Int32Array[];
   private readonly map: Int32Array;
+  private readonly lastUses: Int32Array;
 
-  constructor(chart: Chart, moves: MoveList, bound: BoundPattern) {
+  constructor({ chart, moves, colourOf }: Pick<Strands, 'chart' | 'moves' | 'colourOf'>, bound: BoundPattern) {
     this.chart = chart;
     this.moves = moves;
-    this.bound = bound;
     this.byRow = movesByRow(moves, chart.rows);
     this.map = hangingMap(chart, moves);
+    this.lastUses = lastUses(chart);
+    const of = (colour: number) => colourOf.filter((each) => each === colour).length;
+    this.letters = colourOf.map((colour, strand) => {
+      const letter = colourLetter(bound, colour);
+      const before = colourOf.slice(0, strand).filter((each) => each === colour).length;
+      return of(colour) > 1 ? `${letter}${before + 1}` : letter;
+    });
   }
 
   /** Strands that are attached after a row. @param row from 0 */
   hanging(row: number): HangingStrand[] {
-    const { columns, colourCount } = this.chart;
+    const { colourCount } = this.chart;
+    const whole = this.stitches(row);
     const found: HangingStrand[] = [];
     for (let colour = 0; colour < colourCount; colour++) {
       const boundary = this.map[row * colourCount + colour] as number;
       if (boundary === OFF) continue;
       const afterStitch = this.working(row, boundary);
-      const place = afterStitch === 0 ? 'start of the row' : afterStitch === columns ? 'end of the row' : 'inside';
-      found.push({ colour: colourLetter(this.bound, colour), afterStitch, place });
+      const place = afterStitch === 0 ? 'start of the row' : afterStitch === whole ? 'end of the row' : 'inside';
+      found.push({ colour: this.letters[colour] as string, afterStitch, place });
     }
     return found;
   }
@@ -78,13 +88,18 @@ export class StrandBook {
     return [...places].map(([place, colours]) => `${colours.join(' and ')} ${place}`);
   }
 
+  /** Stitches of a whole row. */
+  private stitches(row: number): number {
+    return Math.round(stitchesBetween(this.chart, row, 0, this.chart.columns));
+  }
+
   private working(row: number, boundary: number): number {
-    return direction(this.chart.construction, row) === 1 ? boundary : this.chart.columns - boundary;
+    return Math.round(stitchesBetween(this.chart, row, startBoundary(this.chart, row), boundary));
   }
 
   private orderOf(row: number, colour: number): StrandOrder | undefined {
     const { moves } = this;
-    const letter = colourLetter(this.bound, colour);
+    const letter = this.letters[colour] as string;
     const carried: { from: number; to: number }[] = [];
     const words: string[] = [];
     const uses = this.uses(row, colour);
@@ -100,12 +115,12 @@ export class StrandBook {
     const last = row === this.lastUse(colour);
     if (last) words.push(`fasten off ${letter} after its last stitch`);
     if (!words.length && !carried.length) return undefined;
-    const carry = carried.length ? this.carryWords(letter, joined, uses) : '';
+    const carry = carried.length ? this.carryWords(letter, joined, uses, this.stitches(row)) : '';
     return { colour: letter, carried: joined, carry, other: words };
   }
 
   private lastUse(colour: number): number {
-    return Math.floor(this.chart.colours.lastIndexOf(colour) / this.chart.columns);
+    return this.lastUses[colour] as number;
   }
 
   /** Working numbers of the stitches at which the colour's runs begin and end in a row. */
@@ -121,8 +136,8 @@ export class StrandBook {
     letter: string,
     carried: readonly { from: number; to: number }[],
     uses: readonly { from: number; to: number }[],
+    columns: number,
   ): string {
-    const { columns } = this.chart;
     const last = carried.at(-1) as { from: number; to: number };
     if (uses.length === 0) {
       const all = carried.length === 1 && last.from === 1 && last.to === columns;
@@ -170,15 +185,4 @@ function join(carried: readonly { from: number; to: number }[]): { from: number;
     else joined.push({ ...each });
   }
   return joined;
-}
-
-/** The chart that routing reads from a fabric. */
-export function chartOf(fabric: Fabric): Chart {
-  return {
-    rows: fabric.courses,
-    columns: fabric.stitches,
-    colours: fabric.colours,
-    colourCount: fabric.colourCount,
-    construction: 'flat',
-  };
 }

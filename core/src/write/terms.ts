@@ -1,21 +1,36 @@
-import { type StitchKey, stitchKinds } from '../stitches/kinds.ts';
+import { codeOf, type StitchKey, stitchKind } from '../stitches/kinds.ts';
 
 /** Which of the two terminologies the words are in. */
 export type Terms = 'US' | 'UK';
+
+/** Abbreviations, or whole words. */
+export type Style = 'short' | 'whole';
+
 /** The hand that holds the hook. */
 export type Hand = 'right' | 'left';
 
-/** The abbreviation of a stitch. */
-export function stitchWord(key: StitchKey, terms: Terms): string {
-  const kind = stitchKinds.find((each) => each.key === key);
-  if (!kind) throw new RangeError(`no stitch ${key}`);
-  return terms === 'US' ? kind.us : kind.uk;
+/** The name of a stitch with the place where it is worked. */
+export function stitchWord(key: StitchKey, terms: Terms, style: Style = 'short'): string {
+  const kind = stitchKind(codeOf(key));
+  if (style === 'short') return terms === 'US' ? kind.us : kind.uk;
+  return terms === 'US' ? kind.usWhole : kind.ukWhole;
+}
+
+const counted = /^(cluster|block|fleck)\b/;
+
+/** So many of a stitch: `4 sc`, `2 clusters in sp`. */
+export function countedStitch(count: number, key: StitchKey, terms: Terms, style: Style = 'short'): string {
+  const word = stitchWord(key, terms, style);
+  if (count === 1) return `1 ${word}`;
+  const plural = style === 'whole' ? word.replace(/^chain$/, 'chains') : word;
+  return `${count} ${plural.replace(counted, '$1s')}`;
 }
 
 /** The stitch with its article: `an sc`, `a dc`. */
-export function oneStitch(key: StitchKey, terms: Terms): string {
-  const word = stitchWord(key, terms);
-  return `${/^[sh]/.test(word) ? 'an' : 'a'} ${word}`;
+export function oneStitch(key: StitchKey, terms: Terms, style: Style = 'short'): string {
+  const word = stitchWord(key, terms, style);
+  const vowel = style === 'short' ? /^(sc|hdc|htr|edge|inc)\b/ : /^[aeiou]/;
+  return `${vowel.test(word) ? 'an' : 'a'} ${word}`;
 }
 
 /** The way a row lies on a chart of the right side: RS rows as worked, WS rows mirrored. */

@@ -1,11 +1,19 @@
-import { type BoundPattern, type Fabric, type Foundation, type MoveList, planWish, prepare, thaw } from '@puntada/core';
+import {
+  type BoundPattern,
+  type Fabric,
+  type Foundation,
+  planWish,
+  prepare,
+  type ThawedWork,
+  thaw,
+} from '@puntada/core';
 import { useMemo } from 'react';
 import type { Work } from '../api/api.ts';
 
 /** What a work is made of, from its frozen fabric once it is begun, from the plan of its wish before. */
 export interface WorkCloth {
   readonly fabric: Fabric;
-  readonly moves: MoveList;
+  readonly strands: ThawedWork['strands'];
   readonly bound: BoundPattern;
   readonly foundation: Foundation;
   readonly shades: readonly string[];
@@ -21,16 +29,14 @@ export function workCloth(work: Work): WorkCloth | undefined {
     const back = thaw(begun);
     if (!back.ok) return undefined;
     const { bound } = back.value;
-    const shades = bound.pattern.colours.map(
-      (letter) => wish.yarns.find((y) => y.letter === letter)?.shade ?? '#888888',
-    );
+    const shades = bound.colours.map((letter) => wish.yarns.find((y) => y.letter === letter)?.shade ?? '#888888');
     return { ...back.value, shades, proportion };
   }
   const plan = planWish(wish);
   if (!plan.ok) return undefined;
   const { bound, foundation, yarns } = plan.value.prepared;
   const { fabric, strands } = plan.value.piece;
-  return { fabric, moves: strands.moves, bound, foundation, shades: yarns.map((yarn) => yarn.shade), proportion };
+  return { fabric, strands, bound, foundation, shades: yarns.map((yarn) => yarn.shade), proportion };
 }
 
 export function useWorkCloth(work: Work | undefined): WorkCloth | undefined {

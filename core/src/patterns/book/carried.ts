@@ -4,13 +4,15 @@ pattern block-check "Block check"
 about "Blocks of two colours by turns, like the tiles of a galley floor."
 technique carried
 made flat
-stitch sc or hdc
+stitch sc or hdc or dc
 colours A B
 number b = 4, 1 to 40, "stitches in a block"
 number r = 4, 1 to 40, "rows in a block"
 across b "blocks", alike 2b plus b
 up r "bands", alike 2r plus r
 read seen
+ends "After a whole band in the colour it began with."
+careful "Blocks wider than six stitches let a dark strand show for long: carry it only where it is needed."
 row r: | bA bB |
 row r: | bB bA |
 
@@ -23,6 +25,8 @@ colours A B
 across 6 "buoys", alike 6 plus 1
 up 8 "rows of buoys", alike 8 plus 1
 read seen
+ends "With plain rows in A, as it began."
+careful "The plain rows leave B idle: decide whether it climbs, is carried or is cut."
 chart
   AAAAAA
   AAAAAA
@@ -32,5 +36,91 @@ chart
   AABAAA
   AAAAAA
   AAAAAA
+end
+
+pattern galley-gingham "Galley gingham"
+about "Three shades that cross like a woven tea towel: light and middle by turns, then middle and dark."
+technique carried
+made flat
+stitch sc or hdc
+colours A B C
+number b = 4, 2 to 20, "stitches in a block"
+number r = 4, 2 to 20, "rows in a block"
+across b "blocks", alike 2b plus b
+up r "bands", alike 2r plus r
+read seen
+ends "After a band of light and middle, as it began."
+careful "Hold the three shades against each other in grey light: the middle one must lie between the two."
+row r: | bA bB |
+row r: | bB bC |
+
+pattern sea-letters "Sea letters"
+about "A band of small letters that spell the word on the ferry's stern."
+technique carried
+made flat
+stitch sc
+colours A B
+across 14 "words"
+up 8 "bands of letters", alike 8 plus 1
+read seen
+ends "With two plain rows above the letters."
+careful "Letters read only from the right side: plan which face is in front."
+chart
+  AAAAAAAAAAAAAA
+  ABBBABBBAABAAA
+  ABAAABAAABABAA
+  ABBBABBAABBBAA
+  AAABABAAABABAA
+  ABBBABBBABABAA
+  AAAAAAAAAAAAAA
+  AAAAAAAAAAAAAA
+end
+
+pattern lone-sail "Lone sail"
+about "One small boat to a field, with wide plain ground around it."
+technique carried
+made flat
+stitch sc or hdc
+colours A B
+across 14 "boats", alike 14 plus 2
+up 14 "rows of boats", alike 14 plus 2
+read seen
+ends "With as much plain ground above as below."
+careful "The boats lie far apart: bobbins or cutting keep the ground thin."
+chart
+  AAAAAAAAAAAAAA
+  AAAAAAAAAAAAAA
+  AAAAAAABAAAAAA
+  AAAAAABBAAAAAA
+  AAAAABBBAAAAAA
+  AAAABBBBABAAAA
+  AAABBBBBABBAAA
+  AAAAAAABAAAAAA
+  AABBBBBBBBBAAA
+  AAABBBBBBBAAAA
+  AAAABBBBBAAAAA
+  AAAAAAAAAAAAAA
+  AAAAAAAAAAAAAA
+  AAAAAAAAAAAAAA
+end
+
+pattern mast-rings "Mast rings"
+about "A rising zigzag in turned rounds, for a bread bag or a jar cosy."
+technique carried
+made turned-rounds
+stitch sc or hdc
+colours A B
+across 8 "peaks"
+up 6 "zigzags"
+read seen
+ends "After a whole zigzag."
+careful "In turned rounds a strand is picked up only where it hangs: follow the strand orders."
+chart
+  AAAAAAAA
+  BAAAAAAB
+  BBAAAABB
+  ABBAABBA
+  AABBBBAA
+  AAABBAAA
 end
 `;

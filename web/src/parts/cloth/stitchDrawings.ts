@@ -1,4 +1,4 @@
-import type { StitchKey } from '@puntada/core';
+import { type StitchKey, stitchKinds } from '@puntada/core';
 import type { Pen } from './pen.ts';
 
 /** The face of the cloth that is seen. */
@@ -231,10 +231,16 @@ const dcBack: Draw = (pen, cell) => {
   );
 };
 
-/** How each stitch looks from either side. */
-export const drawings: Readonly<Record<StitchKey, Readonly<Record<Side, Draw>>>> = {
+type Drawing = Readonly<Record<Side, Draw>>;
+
+const drawn: Partial<Record<StitchKey, Drawing>> = {
   sc: { RS: scFront, WS: scBack },
   hdc: { RS: hdcFront, WS: hdcBack },
   dc: { RS: dcFront, WS: dcBack },
-  'hdc-ch2': { RS: hdcFront, WS: hdcBack },
 };
+
+/** How a stitch looks from either side; one that has no drawing of its own looks like the stitch it stands for. */
+export function drawingOf(key: StitchKey): Drawing {
+  const main = stitchKinds.find((kind) => kind.key === key)?.standsFor;
+  return drawn[key] ?? (main && drawn[main]) ?? { RS: scFront, WS: scBack };
+}

@@ -1,7 +1,7 @@
 import type { StitchKey } from '@puntada/core';
 import { Pen } from './pen.ts';
 import { type Shades, shadesOf } from './shades.ts';
-import { drawings, type Side } from './stitchDrawings.ts';
+import { drawingOf, type Side } from './stitchDrawings.ts';
 
 /** Cells in one tile: enough that no two neighbours are quite alike, as a hand makes them. */
 export const tileCells = 4;
@@ -50,7 +50,7 @@ export function stitchTile(
     ctx.fillStyle = shades.hollow;
     ctx.fillRect(0, 0, canvas.width, height);
     ctx.lineCap = 'round';
-    const draw = drawings[stitch][side];
+    const draw = drawingOf(stitch)[side];
     for (let cell = -1; cell <= tileCells; cell++) {
       ctx.setTransform(1, 0, 0, 1, cell * width, 0);
       draw(new Pen(ctx, width, height, shades), (cell + tileCells) % tileCells);

@@ -1,4 +1,4 @@
-import { chartOf, StrandBook, type WriteRequest } from '@puntada/core';
+import { chainsFor, StrandBook, type WriteRequest } from '@puntada/core';
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
@@ -44,14 +44,14 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const [cell, setCell] = useState(16);
   const zoomBy = (by: number) => setZoom(Math.max(smallestCell, Math.min(largestCell, Math.round(cell * by))));
   const request = useMemo((): WriteRequest => {
-    const strands = new StrandBook(chartOf(fabric), cloth.moves, bound);
+    const strands = new StrandBook(cloth.strands, bound);
     return { fabric, bound, foundation, strands, terms, hand };
-  }, [fabric, bound, foundation, cloth.moves, terms, hand]);
+  }, [fabric, bound, foundation, cloth.strands, terms, hand]);
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
       <Head
         title={work.wish.title}
-        under={`${fabric.stitches + foundation.beyond} chains, ${fabric.stitches} stitches, ${fabric.courses} rows`}
+        under={`${chainsFor(foundation, fabric.count)} chains, ${fabric.stitches} stitches, ${fabric.courses} rows`}
       >
         <Stages work={work} here="rows" />
       </Head>

@@ -1,10 +1,9 @@
-import { type Item, items } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
-import { usualSizes, type WishFormValues } from './wishForm.ts';
+import { type ShownItem, shownItems, usualSizes, type WishFormValues } from './wishForm.ts';
 
-const names: Readonly<Record<Item, string>> = {
+const names: Readonly<Record<ShownItem, string>> = {
   dishcloth: 'Dishcloth',
   blanket: 'Blanket',
   'bag panel': 'Bag panel',
@@ -15,7 +14,7 @@ const names: Readonly<Record<Item, string>> = {
 /** What it is to be. Choosing it sets the size people usually make, unless the size was touched. */
 export function ItemPart() {
   const { watch, setValue, formState } = useFormContext<WishFormValues>();
-  const choose = (item: Item) => {
+  const choose = (item: ShownItem) => {
     setValue('item', item, { shouldDirty: true });
     const { dirtyFields } = formState;
     if (dirtyFields.width || dirtyFields.height || watch('widthBy') !== 'length') return;
@@ -29,7 +28,7 @@ export function ItemPart() {
         <Choice
           label="What it is"
           value={watch('item')}
-          options={items.map((value) => ({ value, words: names[value] }))}
+          options={shownItems.map((value) => ({ value, words: names[value] }))}
           onChange={choose}
         />
         <div className="max-w-[420px]">

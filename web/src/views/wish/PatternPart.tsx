@@ -1,16 +1,17 @@
-import { foundationsFor, patternBook } from '@puntada/core';
+import { foundations } from '@puntada/core';
 import { RadioGroup } from 'radix-ui';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, FieldError, Part } from './Field.tsx';
 import { PatternPicture } from './PatternPicture.tsx';
+import { shownPatterns } from './shownPatterns.ts';
 import type { WishFormValues } from './wishForm.ts';
 
 /** The stitch pattern, drawn in the maker's own colours, with the numbers it leaves open. */
 export function PatternPart() {
   const { watch, setValue } = useFormContext<WishFormValues>();
   const { pattern: key, stitch, foundation, numbers, yarns } = watch();
-  const pattern = patternBook.find((each) => each.key === key);
+  const pattern = shownPatterns.find((each) => each.key === key);
   return (
     <Part title="Pattern" hint="In your colours.">
       <RadioGroup.Root
@@ -19,7 +20,7 @@ export function PatternPart() {
         aria-label="Stitch pattern"
         className="grid gap-3 sm:grid-cols-2"
       >
-        {patternBook.map((each) => (
+        {shownPatterns.map((each) => (
           <RadioGroup.Item
             key={each.key}
             value={each.key}
@@ -73,11 +74,13 @@ export function PatternPart() {
                 value={foundation}
                 onChange={(event) => setValue('foundation', event.target.value)}
               >
-                {foundationsFor('hdc').map((each, i) => (
-                  <option key={each.key} value={i === 0 ? '' : each.key}>
-                    the {each.name}
-                  </option>
-                ))}
+                {foundations
+                  .filter((each) => each.key.startsWith('hdc'))
+                  .map((each, i) => (
+                    <option key={each.key} value={i === 0 ? '' : each.key}>
+                      the {each.name}
+                    </option>
+                  ))}
               </select>
             </div>
           ) : null}

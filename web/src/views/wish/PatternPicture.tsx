@@ -1,4 +1,4 @@
-import { bindPattern, chooseFoundation, findPattern, layPiece } from '@puntada/core';
+import { bindPattern, chooseFoundation, findPattern, layPiece, must, techniqueOf } from '@puntada/core';
 import { useEffect, useMemo, useRef } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { clothPicture } from '../../parts/cloth/paintCloth.ts';
@@ -27,7 +27,7 @@ export function PatternPicture({ pattern: key, numbers, stitch, shades }: Props)
     const found = bindPattern(pattern.value, given);
     const bound = found.ok ? found : bindPattern(pattern.value);
     if (!bound.ok) return undefined;
-    const foundation = chooseFoundation(bound.value.stitch, undefined);
+    const foundation = chooseFoundation(must(techniqueOf(pattern.value)).foundations(bound.value), undefined);
     if (!foundation.ok) return undefined;
     const across = Math.min(mostCells, Math.max(12, bound.value.repeatStitches * 2, bound.value.repeatCourses * 2));
     return layPiece({

@@ -1,7 +1,7 @@
-import { patternBook } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
+import { shownPatterns } from './shownPatterns.ts';
 import { usualSizes, type WishFormValues } from './wishForm.ts';
 
 function upper(word: string): string {
@@ -12,7 +12,7 @@ function upper(word: string): string {
 export function SizePart() {
   const { watch, setValue } = useFormContext<WishFormValues>();
   const { units, widthBy, heightBy, item, pattern: key, width, height } = watch();
-  const pattern = patternBook.find((each) => each.key === key);
+  const pattern = shownPatterns.find((each) => each.key === key);
   const blocks = pattern?.across.word ?? 'repeats';
   const bands = pattern?.up.word ?? 'repeats';
   const [usualWidth, usualHeight] = usualSizes[item][units];

@@ -1,10 +1,14 @@
-import { findPattern, type Item, lengthReads, type Wish, type WishInput, wishSchema } from '@puntada/core';
+import { findPattern, lengthReads, type Wish, wishSchema } from '@puntada/core';
 import { z } from 'zod';
+
+/** The items that this screen asks for: flat pieces. */
+export const shownItems = ['dishcloth', 'blanket', 'bag panel', 'scarf', 'mat'] as const;
+export type ShownItem = (typeof shownItems)[number];
 
 /** A wish as its form holds it: every number still a text as typed. */
 export interface WishFormValues {
   title: string;
-  item: Item;
+  item: ShownItem;
   units: Wish['units'];
   widthBy: 'length' | 'chain' | 'stitches' | 'repeats';
   width: string;
@@ -31,7 +35,7 @@ export interface WishFormValues {
 }
 
 /** What each item usually is, in the units of the maker. */
-export const usualSizes: Readonly<Record<Item, Readonly<Record<Wish['units'], readonly [string, string]>>>> = {
+export const usualSizes: Readonly<Record<ShownItem, Readonly<Record<Wish['units'], readonly [string, string]>>>> = {
   dishcloth: { cm: ['24', '24'], in: ['9 1/2', '9 1/2'] },
   blanket: { cm: ['100', '150'], in: ['40', '60'] },
   'bag panel': { cm: ['34', '38'], in: ['13 1/2', '15'] },
@@ -93,12 +97,15 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
   const numbers = Object.fromEntries(
     (known?.numbers ?? []).map((each) => [each.name, number(form.numbers[each.name] ?? '')]),
   );
-  const { edges, ending, floats } = before ?? {};
+  // What this screen does not ask for stays as it was; only a chosen size is given up.
+  const { choice: _given, ...kept } = before ?? {};
+  const otherItem = before && !shownItems.some((item) => item === before.item);
   // One rule and an even, strong cloth for what is scrubbed with; thinner and softer for all else.
   const policy = before?.policy ?? (form.item === 'dishcloth' ? 'carry-always' : 'as-needed');
   return dropEmpty({
+    ...kept,
     title: form.title,
-    item: form.item,
+    item: otherItem ? before.item : form.item,
     units: form.units,
     width:
       form.widthBy === 'length'
@@ -108,7 +115,7 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
       form.heightBy === 'length'
         ? { by: 'length', length: form.height }
         : { by: form.heightBy, count: number(form.height) },
-    pattern: dropEmpty({ key: form.pattern, stitch, numbers }),
+    pattern: before?.pattern.text === undefined ? dropEmpty({ key: form.pattern, stitch, numbers }) : before.pattern,
     foundation: stitch === 'hdc' && form.foundation ? form.foundation : undefined,
     gauge:
       form.gaugeFrom === 'typical'
@@ -120,17 +127,15 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
           },
     yarns: form.yarns.map((yarn) =>
       dropEmpty({
+        ...before?.yarns.find(({ letter }) => letter === yarn.letter),
         ...yarn,
         weight: Number(yarn.weight),
         ballMetres: number(yarn.ballMetres),
         ballGrams: number(yarn.ballGrams),
       }),
     ),
-    edges,
-    ending,
     policy,
-    floats,
-  } satisfies Record<keyof Omit<WishInput, 'choice'>, unknown>);
+  });
 }
 
 /** A stored wish as its form holds it. */
@@ -140,13 +145,13 @@ export function toForm(wish: Wish): WishFormValues {
   return {
     ...usual,
     title: wish.title,
-    item: wish.item,
+    item: shownItems.find((item) => item === wish.item) ?? 'mat',
     units: wish.units,
     widthBy: width.by,
     width: width.by === 'length' ? width.length : String(width.count),
     heightBy: height.by,
     height: height.by === 'length' ? height.length : String(height.count),
-    pattern: wish.pattern.key,
+    pattern: wish.pattern.key ?? usual.pattern,
     stitch: wish.pattern.stitch ?? usual.stitch,
     foundation: wish.foundation ?? '',
     numbers: Object.fromEntries(

@@ -2,7 +2,6 @@ import {
   afterRow,
   afterRun,
   backRun,
-  chartOf,
   type Position,
   StrandBook,
   type StrandOrder,
@@ -59,7 +58,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
     () => (finished ? undefined : workCourse(fabric, bound, foundation, position.rows)),
     [fabric, bound, foundation, position.rows, finished],
   );
-  const strands = useMemo(() => new StrandBook(chartOf(fabric), cloth.moves, bound), [fabric, cloth.moves, bound]);
+  const strands = useMemo(() => new StrandBook(cloth.strands, bound), [cloth.strands, bound]);
   const steps = useSteps(cloth, counter, course);
   const orders = course ? strands.orders(course.number - 1) : [];
   const run = course?.runs[position.runs];
@@ -83,7 +82,9 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 <span className="rounded-sm border-2 border-ink px-2 text-[19px] font-semibold">{course.side}</span>
                 <span className="text-[22px]">{hand === 'right' ? '← right to left' : 'left to right →'}</span>
                 {position.runs === 0 ? (
-                  <span className="text-[22px] text-soft">{startWords(course, foundation, terms)}</span>
+                  <span className="text-[22px] text-soft">
+                    {startWords(course, foundation, fabric.making, fabric.count, { terms })}
+                  </span>
                 ) : null}
               </p>
               <Ribbon

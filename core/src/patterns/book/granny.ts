@@ -1,0 +1,30 @@
+/** Clusters of three dc in the spaces of the row below; a cell is a cluster. */
+export const grannyPatterns = `
+pattern net-floats "Net floats"
+about "Clusters in two colours that stand beside one another and climb like floats on a net."
+technique granny
+made flat
+colours A B
+across 2 "pairs of clusters"
+up 2 "rows"
+read seen
+ends "After a row of whole clusters."
+careful "Pull the idle strand up evenly between clusters: it shows in the holes."
+row: | 1A 1B |
+row: | 1A 1B |
+
+pattern anchor-diamonds "Anchor diamonds"
+about "A plain row and a row of two colours take turns, and the colours move by one: small diamonds."
+technique granny
+made flat
+colours A B
+across 2 "pairs of clusters"
+up 4 "diamonds", alike 4 plus 1
+read seen
+ends "With a plain row of A."
+careful "Like edges need an even number of clusters."
+row: | 1A |
+row: | 1A 1B |
+row: | 1A |
+row: | 1B 1A |
+`;

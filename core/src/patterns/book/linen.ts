@@ -1,0 +1,40 @@
+/** Linen stitch: single crochet in the chain spaces of the row below. Widths count places. */
+export const linenPatterns = `
+pattern quay-linen "Quay linen"
+about "Single crochet in the spaces, two rows of a colour: a close, flat cloth."
+technique linen
+made flat
+colours A B
+across 2 "pairs of places"
+up 4 "stripes", alike 4 plus 2
+read worked
+ends "After the second row of A."
+careful "Put the last sc into the space that the ch 2 made, or a place is lost each row."
+row 2 A: | 1ch 1sc@space |
+row 2 B: | 1ch 1sc@space |
+
+pattern drift-linen "Drift linen"
+about "A new colour every row, two to four of them, that mix like pebbles."
+technique linen
+made flat
+colours A B C, 2 to 4
+across 2 "pairs of places"
+up 2 "rows"
+read worked
+ends "After a whole turn of the colours."
+careful "With two colours the idle one is carried: it lies on top of the row below, and none lower is caught."
+row *: | 1ch 1sc@space |
+
+pattern coil-linen "Coil linen"
+about "Linen in the round, one colour a round, for a basket liner or a cosy."
+technique linen
+made rounds
+colours A B
+across 2 "pairs"
+up 2 "rounds"
+read worked
+ends "After a round of B, joined in A."
+careful "An even number of stitches, no extra: a stitch more breaks the turn of sc and chain."
+row A: | 1sc@space 1ch |
+row B: | 1ch 1sc@space |
+`;

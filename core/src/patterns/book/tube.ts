@@ -1,0 +1,30 @@
+/** Rounds on both sides of a chain, so that the cloth lies double. Widths count the whole round. */
+export const tubePatterns = `
+pattern sea-chest "Sea chest"
+about "Checks that run round a double-thick square, for potholders and covers."
+technique tube
+made turned-rounds
+stitch sc or dc
+colours A B
+number b = 5, 2 to 20, "stitches in a block"
+across 4b "pairs of blocks on either face"
+up b "bands", alike 2b plus b
+read seen
+ends "Closed through both tops, once you know which face is outside."
+careful "A potholder is of cotton or wool only: acrylic melts."
+row b: | bA bB |
+row b: | bB bA |
+
+pattern barrel-staves "Barrel staves"
+about "Upright staves in unturned rounds, which lean a little as the stitches do."
+technique tube
+made rounds
+stitch sc
+colours A B
+across 12 "pairs of staves on either face"
+up 1 "rounds"
+read seen
+ends "With two plain rounds of A, then closed through both tops."
+careful "The staves lean a quarter to half a stitch a round: choose turned rounds where they must stand upright."
+row: | 3A 3B |
+`;

@@ -1,0 +1,74 @@
+import type { Wish } from '../formats/wish.ts';
+import type { Problem } from '../problem.ts';
+
+/** What the maker is warned of, and why. docs/craft.md, “Cautions”. */
+export interface Caution {
+  readonly about: 'heat' | 'small children' | 'load' | 'dye' | 'selling' | 'hands';
+  readonly text: string;
+}
+
+const nearHeat = ['potholder'];
+
+/** Cautions that stop the plan: a synthetic yarn near heat melts. */
+export function cautionsThatStop(wish: Wish): Problem[] {
+  if (!nearHeat.includes(wish.item)) return [];
+  return wish.yarns.flatMap((yarn, i) =>
+    yarn.fibre === 'acrylic'
+      ? [
+          {
+            code: 'not-safe' as const,
+            path: `yarns.${i}.fibre`,
+            message: `${yarn.name} is acrylic, which melts on a hot pan and burns the hand.`,
+            hint: 'Make a potholder of cotton or wool only, thick and dry.',
+          },
+        ]
+      : [],
+  );
+}
+
+/** Cautions to show with a plan; short, with the reason. Local rules and professionals come first. */
+export function cautionsFor(wish: Wish): Caution[] {
+  const found: Caution[] = [];
+  const add = (about: Caution['about'], text: string) => found.push({ about, text });
+  if (wish.item === 'potholder') {
+    add('heat', 'Thick and dry: a wet or thin pad burns. Hang the ring away from flame, and test it before use.');
+  }
+  if (wish.item === 'dishcloth') add('heat', 'A dishcloth is no protection from heat: use a potholder.');
+  if (wish.smallChildren) {
+    add('small children', 'No long floats, open loops, loose fringe or buttons: small fingers and mouths find them.');
+    if (wish.item === 'blanket') {
+      add(
+        'small children',
+        'No loose blanket with a sleeping baby in the first year: for play or the pram, under watch. Follow the safe-sleep advice of health authorities.',
+      );
+    }
+    if (wish.finish?.strap || wish.item === 'strap') {
+      add('small children', 'Straps and cords can strangle: keep them short and follow local rules.');
+    }
+  }
+  if (wish.finish?.strap || wish.item === 'bag') {
+    add(
+      'load',
+      'The strap and its stitches bear the load: test it, keep eyelets smaller than the knot, line it for small things.',
+    );
+  }
+  if (contrasty(wish)) add('dye', 'Test the dark colour for bleeding before it meets the light one.');
+  if (wish.pieces > 2) add('selling', 'For sale, fibre, care and child-product labels and tests follow local law.');
+  return found;
+}
+
+/** Whether a dark shade meets a light one. */
+function contrasty(wish: Wish): boolean {
+  const lightness = wish.yarns.map(({ shade }) => lightnessOf(shade));
+  return Math.max(...lightness) - Math.min(...lightness) > 45;
+}
+
+/** CIE lightness of a shade, 0 to 100. @param shade `#rrggbb` */
+export function lightnessOf(shade: string): number {
+  const channel = (from: number) => {
+    const value = Number.parseInt(shade.slice(from, from + 2), 16) / 255;
+    return value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
+  };
+  const luminance = 0.2126 * channel(1) + 0.7152 * channel(3) + 0.0722 * channel(5);
+  return luminance > 0.008856 ? 116 * Math.cbrt(luminance) - 16 : 903.3 * luminance;
+}
