@@ -135,7 +135,7 @@ function chainMetres(request: PartsRequest, sizes: readonly StitchSize[]): numbe
       course === 0
         ? foundation.each === 0 && technique.key === 'corner-to-corner'
           ? 0
-          : chainsFor(foundation, fabric.count) - chainsInRow1(first)
+          : chainsFor(foundation, fabric.count) - (foundation.each ? chainsInRow1(first) : 0)
         : joined
           ? 1
           : turningChains(first, foundation);

@@ -10,7 +10,7 @@ export function keyAt(kinds: Uint8Array | undefined, column: number): StitchKey 
 /** The main stitch that a cell stands for. */
 export function mainAt(kinds: Uint8Array | undefined, column: number): StitchKey | undefined {
   const code = kinds?.[column];
-  return code === undefined ? undefined : stitchKind(code).standsFor;
+  return code === undefined ? undefined : stitchKinds[code]?.standsFor;
 }
 
 /** Column of the first and of the last cell worked. */

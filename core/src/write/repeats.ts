@@ -1,15 +1,18 @@
 /** One item, or a group of items worked several times. */
 export type Compressed = { readonly items: readonly string[]; readonly times: number };
 
-const longestGroup = 4;
+/** Longest group looked for; a unit of the book has no more runs than this. */
+const longestGroup = 32;
+
+function repeats(words: readonly string[], a: number, b: number, length: number): boolean {
+  for (let i = 0; i < length; i++) if (words[a + i] !== words[b + i]) return false;
+  return true;
+}
 
 /** How often the group that begins at `start` follows itself. */
 function timesFrom(words: readonly string[], start: number, length: number): number {
   let times = 1;
-  while (
-    start + (times + 1) * length <= words.length &&
-    words.slice(start, start + length).every((word, i) => words[start + times * length + i] === word)
-  ) {
+  while (start + (times + 1) * length <= words.length && repeats(words, start, start + times * length, length)) {
     times++;
   }
   return times;
