@@ -43,7 +43,7 @@ class Walk {
     this.keep({ mode: 'off', at: 0, stretch: 0, since: 'earlier' }, 0);
     this.advance();
     for (let row = first; row <= last; row++) {
-      for (let n = 0; n < this.columns; n++) this.stitch(row, n);
+      for (let n = 0; n < this.width(row); n++) this.stitch(row, n);
       this.turn(row);
     }
     return Math.min(...[...this.states.values()].map((each) => each.cost));
@@ -54,23 +54,37 @@ class Walk {
   }
 
   private isBack(row: number): boolean {
+    if (this.construction === 'paired') return [2, 3].includes(row % 4);
     return (this.construction === 'flat' || this.construction === 'turned-rounds') && row % 2 === 1;
   }
 
-  /** Where the hook stands before the n-th stitch of a row. */
+  /** Dots before and behind a row are places that it does not reach. */
+  private low(row: number): number {
+    return (this.rows[row] as string).search(/[^.]/);
+  }
+
+  private width(row: number): number {
+    return (this.rows[row] as string).replaceAll('.', '').length;
+  }
+
+  /** Where the hook stands before the n-th stitch of a row; the edges of every row are one place each. */
   private boundary(row: number, n: number): number {
-    const at = this.isBack(row) ? this.columns - n : n;
-    return this.round ? at % this.columns : at;
+    const low = this.low(row);
+    const high = low + this.width(row);
+    const at = this.isBack(row) ? high - n : low + n;
+    if (this.round) return at % this.columns;
+    return at === low ? 0 : at === high ? this.columns : at;
   }
 
   private colourOf(row: number, n: number): string | undefined {
-    return this.rows[row]?.[this.isBack(row) ? this.columns - 1 - n : n];
+    const at = this.isBack(row) ? this.width(row) - 1 - n : n;
+    return this.rows[row]?.[this.low(row) + at];
   }
 
   /** Where the strand is wanted next, looking on from before the n-th stitch of a row. */
   private wantedAt(row: number, n: number): number | undefined {
     for (let r = row; r < this.rows.length; r++) {
-      for (let i = r === row ? n : 0; i < this.columns; i++) {
+      for (let i = r === row ? n : 0; i < this.width(r); i++) {
         if (this.colourOf(r, i) === this.colour) return this.boundary(r, i);
       }
     }
@@ -141,7 +155,7 @@ class Walk {
   }
 
   private turn(row: number): void {
-    const edge = this.boundary(row, this.columns);
+    const edge = this.boundary(row, this.width(row));
     const used = this.rows[row]?.includes(this.colour) ?? false;
     const { rowHeight, perMm, perFloat, climbLimit, floatUpLimit } = this.costs;
     for (const { state, cost } of this.states.values()) {
@@ -182,7 +196,7 @@ const prices = fc.record({
 });
 
 describe('the cheapest way of a strand, found by trying everything a maker could do', () => {
-  const constructions: Construction[] = ['flat', 'turned-rounds', 'rounds', 'right-side'];
+  const constructions: Construction[] = ['flat', 'turned-rounds', 'rounds', 'right-side', 'paired'];
   it.each(constructions)('agrees in every random %s chart', (construction) => {
     fc.assert(
       fc.property(charts, prices, (rows, change) => {
@@ -192,6 +206,34 @@ describe('the cheapest way of a strand, found by trying everything a maker could
         const found = route({ rows: rows.length, columns, colours, colourCount: 3, construction }, costs, 'least-cost');
         'ABC'.split('').forEach((letter, colour) => {
           expect(found.totals[colour]?.cost).toBeCloseTo(new Walk(rows, construction, letter, costs).cheapest(), 6);
+        });
+      }),
+      { numRuns: 500 },
+    );
+  });
+
+  it('agrees in rows that shift and widen, as on the diagonal', () => {
+    const shifting = charts.chain((rows) =>
+      fc.array(fc.tuple(fc.nat(2), fc.nat(2)), { minLength: rows.length, maxLength: rows.length }).map((dots) =>
+        rows.map((row, i) => {
+          const [before = 0, behind = 0] = dots[i] ?? [];
+          const width = row.length + 4;
+          return '.'.repeat(before) + row.padEnd(width, row).slice(0, width - before - behind) + '.'.repeat(behind);
+        }),
+      ),
+    );
+    fc.assert(
+      fc.property(shifting, prices, (rows, change) => {
+        const costs = { ...usualCosts, ...change, floatLimit: 0 };
+        const columns = rows[0]?.length ?? 0;
+        const colours = Uint8Array.from(rows.join(''), (mark) => (mark === '.' ? 255 : mark.charCodeAt(0) - 65));
+        const spans = Int32Array.from(
+          rows.flatMap((row) => [row.search(/[^.]/), row.length - (/\.*$/.exec(row)?.[0].length ?? 0)]),
+        );
+        const chart = { rows: rows.length, columns, colours, colourCount: 3, construction: 'flat' as const, spans };
+        const found = route(chart, costs, 'least-cost');
+        'ABC'.split('').forEach((letter, colour) => {
+          expect(found.totals[colour]?.cost).toBeCloseTo(new Walk(rows, 'flat', letter, costs).cheapest(), 6);
         });
       }),
       { numRuns: 500 },
