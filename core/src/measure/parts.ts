@@ -76,28 +76,35 @@ function stitchMetres(request: PartsRequest, sizes: readonly StitchSize[]): numb
   return metres;
 }
 
-function bridgeMetres(request: PartsRequest, colour: number, size: StitchSize): { carried: number; bridged: number } {
+/** Metres of every move of a strand, told with its colour and course. */
+export function bridgesByCourse(
+  request: PartsRequest,
+  sizes: readonly StitchSize[],
+  add: (colour: number, course: number, part: 'carried' | 'bridged', metres: number) => void,
+): void {
   const { moves, chart, colourOf } = request.strands;
-  let carried = 0;
-  let bridged = 0;
   const climbing = new Uint8Array(chart.colourCount);
   for (let i = 0; i < moves.length; i++) {
     const strand = moves.colour[i] as number;
-    if (colourOf[strand] !== colour) continue;
     const kind = moves.kind[i];
-    if (kind === CUT) {
-      climbing[strand] = 0;
-      continue;
+    const goesUp = kind === CLIMB || kind === FLOAT_UP;
+    const colour = colourOf[strand] as number;
+    const course = moves.row[i] as number;
+    const size = sizes[colour] as StitchSize;
+    if (kind !== CUT) {
+      const across = stitchesBetween(chart, course, moves.from[i] as number, moves.to[i] as number);
+      if (kind === CARRY) add(colour, course, 'carried', (across * carriedEase * size.width) / 1000);
+      else add(colour, course, 'bridged', bridgeLength(kind as number, across, climbing[strand] === 1, size) / 1000);
     }
-    const across = stitchesBetween(chart, moves.row[i] as number, moves.from[i] as number, moves.to[i] as number);
-    if (kind === CARRY) carried += across * carriedEase * size.width;
-    else if (kind === CLIMB || kind === FLOAT_UP) {
-      bridged += climbLength(size.height, climbing[strand] ? 0 : 1, size.diameter);
-    } else if (kind === FLOAT) bridged += floatLength(across, size);
-    else if (kind === FLOAT_RISING) bridged += Math.hypot(floatLength(across, size), size.height);
-    climbing[strand] = kind === CLIMB || kind === FLOAT_UP ? 1 : 0;
+    climbing[strand] = goesUp ? 1 : 0;
   }
-  return { carried: carried / 1000, bridged: bridged / 1000 };
+}
+
+/** Length of a climb or a float, mm. @param goesOn whether it goes up from a climb already begun */
+function bridgeLength(kind: number, across: number, goesOn: boolean, size: StitchSize): number {
+  if (kind === FLOAT) return floatLength(across, size);
+  if (kind === FLOAT_RISING) return Math.hypot(floatLength(across, size), size.height);
+  return climbLength(size.height, goesOn ? 0 : 1, size.diameter);
 }
 
 /** Chains that a course begins with and that are no cell of it: those to turn, unless they count. */
@@ -114,35 +121,33 @@ function chainsInRow1(first: StitchKey): number {
   return first === 'hdc-ch2' || first === 'dc-ch2' || first === 'linen-edge' || first === 'cluster-ch2' ? 2 : 0;
 }
 
-/** Chains in each colour: the foundation in the colour of the first stitch, each turn in that of its row. In m. */
-function chainMetres(request: PartsRequest, sizes: readonly StitchSize[]): number[] {
-  const { fabric, foundation, technique } = request;
-  const metres = sizes.map(() => 0);
+/** Chains before a course, in number: the foundation before the first, those to turn before the others. */
+function chainsBefore({ fabric, foundation, technique }: PartsRequest, course: number, first: StitchKey): number {
+  if (course > 0) return fabric.making === 'right-side' ? 1 : turningChains(first, foundation);
+  if (technique.key === 'corner-to-corner') return 0;
+  return chainsFor(foundation, fabric.count) - (foundation.each ? chainsInRow1(first) : 0);
+}
+
+/** Metres of foundation, turning chains and joins, told with their colour and course: that of its first stitch. */
+export function chainsByCourse(
+  request: PartsRequest,
+  sizes: readonly StitchSize[],
+  add: (colour: number, course: number, metres: number) => void,
+): void {
+  const { fabric, technique } = request;
   // In clusters the gauge's width is that of three stitches.
   const inWidth = technique.key === 'granny' ? 1 / 3 : 1;
   const narrow = sizes.map((size) => ({ ...size, width: size.width * inWidth }));
   const round = isRoundMaking(fabric.making);
-  const add = (colour: number, mm: number) => {
-    metres[colour] = (metres[colour] as number) + mm / 1000;
-  };
-  const joined = fabric.making === 'right-side';
   for (let course = 0; course < fabric.courses; course++) {
     const at = cellWorked(fabric, course, 0);
     const colour = fabric.colours[at] as number;
     const size = narrow[colour] as StitchSize;
     const first = stitchKind(fabric.kinds[at] as number).key;
-    const chains =
-      course === 0
-        ? foundation.each === 0 && technique.key === 'corner-to-corner'
-          ? 0
-          : chainsFor(foundation, fabric.count) - (foundation.each ? chainsInRow1(first) : 0)
-        : joined
-          ? 1
-          : turningChains(first, foundation);
-    add(colour, chains * yarnInStitch('ch', size));
-    if (round) add(colour, yarnInStitch('join', size));
+    const mm =
+      chainsBefore(request, course, first) * yarnInStitch('ch', size) + (round ? yarnInStitch('join', size) : 0);
+    add(colour, course, mm / 1000);
   }
-  return metres;
 }
 
 /** Predicted metres of each colour by part. docs/craft.md, “Yarn in a piece”. */
@@ -153,11 +158,20 @@ export function measureParts(request: PartsRequest): YarnParts[] {
     diameter,
   }));
   const stitches = stitchMetres(request, sizes);
-  const chains = chainMetres(request, sizes);
+  const chains = sizes.map(() => 0);
+  const carried = sizes.map(() => 0);
+  const bridged = sizes.map(() => 0);
+  chainsByCourse(request, sizes, (colour, _course, metres) => {
+    (chains[colour] as number) += metres;
+  });
+  bridgesByCourse(request, sizes, (colour, _course, part, metres) => {
+    ((part === 'carried' ? carried : bridged)[colour] as number) += metres;
+  });
   const { totals, colourOf } = request.strands;
-  return sizes.map((size, colour) => ({
+  return sizes.map((_, colour) => ({
     stitches: stitches[colour] as number,
-    ...bridgeMetres(request, colour, size),
+    carried: carried[colour] as number,
+    bridged: bridged[colour] as number,
     chains: chains[colour] as number,
     tails: totals.reduce((sum, total, i) => sum + (colourOf[i] === colour ? total.ends : 0), 0) * tailMetres,
   }));

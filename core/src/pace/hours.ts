@@ -9,6 +9,10 @@ export interface Pace {
   readonly turn: number;
   /** Weaving in one end. */
   readonly end: number;
+  /** Working one stitch over a strand. */
+  readonly carry: number;
+  /** Cutting a strand and joining it again. */
+  readonly join: number;
 }
 
 /**
@@ -38,6 +42,8 @@ export const typicalPace: Pace = {
   change: 2.5,
   turn: 4,
   end: 75,
+  carry: 0.4,
+  join: 12,
 };
 
 /** A hand may be a third quicker or slower than typical. */

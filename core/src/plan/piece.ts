@@ -35,7 +35,7 @@ export interface Piece {
 export function routePiece(prepared: Prepared, fabric: Fabric): Strands {
   const { wish, gauge } = prepared;
   const size = { stitchWidth: gauge.stitchWidth.mid, rowHeight: gauge.rowHeight.mid };
-  const costs = costsFor(wish.policy, wish.floats, size);
+  const costs = costsFor(wish.policy, wish.floats && !wish.smallChildren, size);
   const { policy } = wish;
   return route(chartOf(fabric), costs, policy === 'carry-always' || policy === 'bobbins' ? policy : 'least-cost');
 }

@@ -1,0 +1,51 @@
+import { driftSd, firstBelief, learn } from '../calibrate/belief.ts';
+import { ninety } from '../estimate.ts';
+
+/** One thing a maker could measure, and how sure of the yarn they would then be. */
+export interface NextMeasure {
+  readonly what: string;
+  /** Relative sd of the yarn still to be used. */
+  readonly sd: number;
+  /** The range that holds nine times out of ten, as a part of the middle: 0.2 is ± 20 %. */
+  readonly within: number;
+}
+
+/** A scale's bound, evenly spread. */
+function evenly(bound: number): number {
+  return bound / Math.sqrt(3);
+}
+
+const swatchError = 0.04;
+const doneError = 0.02;
+
+/**
+ * What to measure next, the surest first: each with the sd that remains by the model, never a flat percentage.
+ * @param grams the whole piece is expected to weigh @param gauge where the gauge is from now
+ */
+export function measureNext(grams: number, gauge: 'measured' | 'typical'): NextMeasure[] {
+  const now = firstBelief(gauge);
+  const counted = firstBelief('measured');
+  const after = (error: number) => Math.hypot(learn(counted, { ratio: 0, error }).sd, driftSd);
+  const swatchGrams = Math.min(13, grams);
+  const quarter = grams / 4;
+  const options: [string, number][] = [
+    [
+      `weigh a swatch of ${Math.round(swatchGrams)} g to ± 1 g`,
+      after(Math.hypot(evenly(1) / swatchGrams, swatchError)),
+    ],
+    [
+      `weigh a swatch of ${Math.round(swatchGrams)} g to ± 0.1 g`,
+      after(Math.hypot(evenly(0.1) / swatchGrams, swatchError)),
+    ],
+    [
+      `weigh the ball when a quarter is done (${Math.round(quarter)} g)`,
+      after(Math.hypot((Math.SQRT2 * evenly(1)) / quarter, doneError)),
+    ],
+  ];
+  if (gauge === 'typical') options.push(['count stitches and rows on a swatch', Math.hypot(counted.sd, driftSd)]);
+  const before = Math.hypot(now.sd, driftSd);
+  return options
+    .filter(([, sd]) => sd < before)
+    .sort((a, b) => a[1] - b[1])
+    .map(([what, sd]) => ({ what, sd, within: Math.exp(ninety * sd) - 1 }));
+}

@@ -1,0 +1,92 @@
+import type { Fabric } from '../lay/fabric.ts';
+import { type StitchKey, stitchKinds } from '../stitches/kinds.ts';
+import { hangingMap, OFF } from './hangs.ts';
+import { type Strands, totalsByColour } from './route.ts';
+
+/** What idle strands do to a cloth. */
+export interface StrandLedger {
+  readonly ends: number;
+  readonly cuts: number;
+  /** Stitches with an idle strand inside, a strand each. */
+  readonly carried: number;
+  readonly climbedRows: number;
+  readonly floats: number;
+  readonly bobbins: number;
+  /** Stitches with 0, 1, 2, 3 and more idle strands inside. */
+  readonly thickness: readonly [number, number, number, number];
+  /** How much shows through: stitches carried × contrast × how open they are. */
+  readonly show: number;
+}
+
+/** How far a strand inside a stitch can be seen, against an sc; most in tall stitches and between posts. */
+const openness: Partial<Record<StitchKey, number>> = {
+  hdc: 1.3,
+  dc: 1.6,
+  'hdc@between': 1.8,
+  cluster: 1.6,
+  'cluster@space': 1.8,
+  block: 1.8,
+  'dc@ring': 1.6,
+  inc: 1.6,
+};
+
+const opennessOf = stitchKinds.map((kind) => openness[kind.key] ?? openness[kind.standsFor] ?? 1);
+
+/** Idle strands in each cell of the fabric. */
+export function insideCells(fabric: Fabric, { inside, chart }: Strands): Uint8Array {
+  const { cellOf } = chart;
+  return cellOf ? Uint8Array.from(cellOf, (at) => inside[at] as number) : inside.subarray(0, fabric.kinds.length);
+}
+
+/** Counts what the strands do. @param contrast of the yarns, 0 to 1 */
+export function strandLedger(fabric: Fabric, strands: Strands, contrast: number): StrandLedger {
+  const totals = totalsByColour(strands, fabric.colourCount);
+  const sum = (key: 'ends' | 'cuts' | 'carried' | 'climbedRows' | 'floats') =>
+    totals.reduce((whole, total) => whole + total[key], 0);
+  const thickness = [0, 0, 0, 0];
+  let show = 0;
+  insideCells(fabric, strands).forEach((count, cell) => {
+    (thickness[Math.min(3, count)] as number)++;
+    if (count) show += count * (opennessOf[fabric.kinds[cell] as number] as number);
+  });
+  return {
+    ends: sum('ends'),
+    cuts: sum('cuts'),
+    carried: sum('carried'),
+    climbedRows: sum('climbedRows'),
+    floats: sum('floats'),
+    bobbins: strands.bobbins.reduce((whole, count) => whole + count, 0),
+    thickness: thickness as [number, number, number, number],
+    show: show * contrast,
+  };
+}
+
+/**
+ * Half-twists of the balls after each row where the work is always turned the same way: one at every turn at which
+ * two strands or more are attached. Turned to and fro by turns they undo each other. Work that is not turned has none.
+ */
+export function halfTwists(strands: Strands): Int32Array {
+  const { chart, moves } = strands;
+  const twists = new Int32Array(chart.rows);
+  const { construction } = chart;
+  const map = hangingMap(chart, moves);
+  let sum = 0;
+  for (let row = 0; row < chart.rows - 1; row++) {
+    const turns =
+      construction === 'flat' || construction === 'turned-rounds' || (construction === 'paired' && row % 2 === 1);
+    let attached = 0;
+    for (let strand = 0; strand < chart.colourCount; strand++) {
+      if (map[row * chart.colourCount + strand] !== OFF) attached++;
+    }
+    if (turns && attached > 1) sum++;
+    twists[row] = sum;
+  }
+  if (chart.rows) twists[chart.rows - 1] = sum;
+  return twists;
+}
+
+/** How to undo so many half-twists. */
+export function untwistWords(twists: number): string {
+  if (twists === 0) return 'The balls are not twisted.';
+  return `${twists} half-twist${twists === 1 ? '' : 's'}: turn the work ${twists} time${twists === 1 ? '' : 's'} the other way, or swap the balls as often.`;
+}
