@@ -98,12 +98,17 @@ function row(line: LineReader, role: PatternRow['role']): PatternRow {
   const courses = maybeSum(line) ?? one;
   const colour = line.take(/^(?:[A-H](?![A-Za-z])|\*)/)?.[0];
   line.expect(/^:/, 'a colon before the runs', 'Write row: | 4A 4B |, or row 2 A: | 1sc 1dc |.');
+  return rowBody(line, { role, courses, ...(colour ? { colour } : {}) });
+}
+
+/** The runs of a row; without bars all of it is the repeat. */
+function rowBody(line: LineReader, head: Pick<PatternRow, 'role' | 'courses' | 'colour'>): PatternRow {
   const first = runs(line);
-  if (line.done) return { role, courses, ...(colour ? { colour } : {}), start: [], unit: first, end: [] };
+  if (line.done) return { ...head, start: [], unit: first, end: [] };
   line.expect(/^\|/, 'a bar before the repeat', 'Put the repeat between two bars: | 4A 4B |.');
   const unit = runs(line);
   line.expect(/^\|/, 'a bar after the repeat', 'Put the repeat between two bars: | 4A 4B |.');
-  return { role, courses, ...(colour ? { colour } : {}), start: first, unit, end: runs(line) };
+  return { ...head, start: first, unit, end: runs(line) };
 }
 
 function choice<T extends string>(line: LineReader, options: readonly T[], what: string): T {
@@ -285,6 +290,20 @@ function namesAreKnown(pattern: StitchPattern, end: LineReader): void {
 export function readPattern(text: string): Result<StitchPattern> {
   try {
     return good(complete(readLines(text), text.split('\n').length));
+  } catch (error) {
+    if (error instanceof PatternSyntaxError) return refused(error.problem);
+    throw error;
+  }
+}
+
+/** Reads one row as a maker types it: `6A 3B 6A`, or with its repeat between bars. */
+export function readTypedRow(text: string): Result<PatternRow> {
+  const line = new LineReader(text, 1);
+  try {
+    const read = rowBody(line, { role: 'row', courses: one });
+    if (!line.done) throw line.wrong('the end of the row', 'Write runs such as 6A 3B 6A.');
+    if (!read.unit.length) throw line.wrong('a run', 'Write runs such as 6A 3B 6A.');
+    return good(read);
   } catch (error) {
     if (error instanceof PatternSyntaxError) return refused(error.problem);
     throw error;

@@ -1,0 +1,102 @@
+import { chainAdvice, chainsFor, type Foundation, type IntoChain, intoChain } from '../fit/foundation.ts';
+import { isRoundMaking } from '../lay/fabric.ts';
+import { codeOf, type StitchKey, stitchKind } from '../stitches/kinds.ts';
+import type { Technique } from '../techniques/technique.ts';
+import { type WorkedCourse, workCourse } from './course.ts';
+import { courseWord, type WriteRequest } from './rows.ts';
+
+/** What a maker is told beside the runs of a row. */
+export interface RowAdvice {
+  /** Where the colour changes, on the stitch before: `finish stitch 4 in B`. */
+  readonly changes: readonly string[];
+  /** Where to put markers. */
+  readonly markers: readonly string[];
+  /** What to look over, as the technique has it. */
+  readonly lookOver: string;
+  /** One row ahead of the last, and where a strand is needed for the last time. */
+  readonly ahead: readonly string[];
+}
+
+export interface AdviceRequest extends WriteRequest {
+  readonly technique: Technique;
+  readonly into?: IntoChain | undefined;
+}
+
+function changesOf(course: WorkedCourse): string[] {
+  return course.runs.flatMap((run) =>
+    run.changeTo ? [`finish stitch ${run.from + run.count - 1} in ${run.changeTo}`] : [],
+  );
+}
+
+function markersOf(request: AdviceRequest, course: WorkedCourse): string[] {
+  const { fabric, technique } = request;
+  const first = course.runs[0]?.kinds[0] as StitchKey;
+  const words: string[] = [];
+  if (isRoundMaking(fabric.making)) {
+    if (course.number === 1) words.push('Mark the first stitch of the round, and move the marker up with it.');
+    if (technique.key === 'tube' && course.number === 1) {
+      words.push(`Mark the side fold after stitch ${Math.floor(fabric.count / 2)} as well.`);
+    }
+    return words;
+  }
+  if (technique.key === 'mesh') words.push('Hold the live loop of the other mesh with a marker.');
+  else if (stitchKind(codeOf(first)).opens && technique.key !== 'corner-to-corner') {
+    words.push('Mark the top of the turning chain: the last stitch of the next row goes there.');
+  } else if (course.number === 1) words.push('Mark the first and the last stitch: the edges stay straight.');
+  return words;
+}
+
+/** Colours whose last stitch stands in this row, and where. */
+function lastPlaces(request: AdviceRequest, course: WorkedCourse): string[] {
+  const { fabric, bound, foundation } = request;
+  const later = new Set<string>();
+  for (let i = fabric.starts[course.number] as number; i < fabric.colours.length; i++) {
+    later.add(bound.colours[fabric.colours[i] as number] as string);
+    if (later.size === bound.colours.length) return [];
+  }
+  const gone = course.byColour.map(({ colour }) => colour).filter((colour) => !later.has(colour));
+  const { runs } = workCourse(fabric, bound, foundation, course.number - 1);
+  return gone.map((colour) => {
+    const run = runs.filter((each) => each.colour === colour).at(-1);
+    return `${colour} is needed for the last time at stitch ${(run?.from ?? 1) + (run?.count ?? 1) - 1}.`;
+  });
+}
+
+function aheadOf(request: AdviceRequest, course: WorkedCourse): string[] {
+  const { fabric, bound } = request;
+  const words = lastPlaces(request, course);
+  const word = courseWord(fabric.making).toLowerCase();
+  if (course.number === fabric.courses - 1)
+    words.unshift(`One ${word} to go. It ends well: ${lower(bound.pattern.ends)}`);
+  if (course.number === fabric.courses) words.push('Lock the last loop: draw the cut end through it.');
+  return words;
+}
+
+function lower(sentence: string): string {
+  return sentence ? sentence.replace(/^./, (letter) => letter.toLowerCase()) : 'after this row.';
+}
+
+/** What to tell beside a row. @param number from 1 */
+export function rowAdvice(request: AdviceRequest, number: number): RowAdvice {
+  const course = workCourse(request.fabric, request.bound, request.foundation, number - 1);
+  return {
+    changes: changesOf(course),
+    markers: markersOf(request, course),
+    lookOver: request.technique.words.lookOver,
+    ahead: aheadOf(request, course),
+  };
+}
+
+/** What to tell before the first row: the chain, and the loops it is worked into. */
+export function beginningAdvice(foundation: Foundation, count: number, into: IntoChain): string[] {
+  const chains = chainsFor(foundation, count);
+  const worked = foundation.each > 0 && foundation.firstInto > 1;
+  const ring = foundation.firstInto === 1 ? ['Join the chain without twisting it.'] : [];
+  return [
+    ...chainAdvice(chains),
+    ...ring,
+    ...(worked
+      ? [`Work into ${into === 'back bump' ? 'the back bump' : into} of each chain: ${intoChain[into]}.`]
+      : []),
+  ];
+}
