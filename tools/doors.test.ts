@@ -49,6 +49,49 @@ describe('the headless door', () => {
     expect(problem?.hint).toMatch(/\w/);
   });
 
+  it('--list shows the whole book, each with both multiples for stitches and for chains', () => {
+    const { status, told } = plan(['--list']);
+    expect(status).toBe(0);
+    const book = told.patterns as { key: string; multiples: { works: Record<string, string> }; ends: string }[];
+    expect(book.length).toBeGreaterThanOrEqual(28);
+    expect(book.find((each) => each.key === 'tide-marks')).toMatchObject({
+      technique: 'overlay mosaic',
+      multiples: { works: { stitches: 'a multiple of 6 + 3', chains: 'a multiple of 6 + 4' } },
+    });
+  });
+
+  it('takes a pattern written into the wish, and tells what is wrong with it where it stands', () => {
+    const text =
+      'pattern mine "Mine"\nabout "Two by two."\ntechnique carried\nstitch sc\ncolours A B\nacross 4\nup 2\nrow: | 2A 2B |\nrow: | 2B 2A |\n';
+    const own = { ...JSON.parse(wish), pattern: { text }, edges: 'whole', ending: 'any' };
+    expect(plan(['-'], JSON.stringify(own)).told).toMatchObject({ pattern: { key: 'mine' }, size: { stitches: 40 } });
+    const short = plan(['-'], JSON.stringify({ ...own, pattern: { text: text.replace('2B 2A', '2B 1A') } }));
+    expect(short.status).toBe(2);
+    expect(short.told.problems).toMatchObject([
+      { code: 'pattern-sum', message: 'Row 2 makes 3 stitches where row 1 left 4.' },
+    ]);
+    const torn = plan(
+      ['-'],
+      JSON.stringify({ ...own, pattern: { text: text.replace('row: | 2A 2B |', 'row: | 2A 2B') } }),
+    );
+    expect(torn.told.problems).toMatchObject([{ path: 'pattern.text.line 8, column 13' }]);
+  });
+
+  it('--largest tells how big it gets with what lies in the drawer, and --proof a page to sign', () => {
+    const own = JSON.parse(wish);
+    const drawer = { ...own, yarns: own.yarns.map((yarn: object) => ({ ...yarn, balls: 2 })) };
+    const { told } = plan(['--largest', '-'], JSON.stringify(drawer));
+    expect(told).toMatchObject({ format: 'puntada-plan', size: { edgesAlike: true, endsAsBegun: true } });
+    for (const colour of told.colours as { drawer: { chance: number } }[])
+      expect(colour.drawer.chance).toBeGreaterThanOrEqual(0.9);
+    const sheet = spawnSync(process.execPath, ['tools/run.mjs', 'plan', '--proof', 'docs/examples/galley-cloth.json'], {
+      cwd: root,
+      env: { ...process.env, NODE_OPTIONS: '', INIT_CWD: root },
+      encoding: 'utf8',
+    });
+    expect(sheet.stdout).toContain('# Proof sheet: ');
+  });
+
   it('a file that is not there, and no file at all, are problems too', () => {
     expect(plan(['no-such.json']).status).toBe(2);
     expect(plan([]).status).toBe(2);
@@ -74,7 +117,7 @@ describe('the exported schemas', () => {
     expect(build.status).toBe(0);
     writeFileSync(join(folder, 'package.json'), '{"type":"module"}');
     expect(spawnSync(process.execPath, [script, folder]).status).toBe(0);
-    for (const name of ['wish.schema.json', 'plan.schema.json']) {
+    for (const name of ['wish.schema.json', 'plan.schema.json', 'pattern.schema.json']) {
       expect(readFileSync(join(folder, name), 'utf8')).toBe(readFileSync(join(root, 'docs/schema', name), 'utf8'));
     }
     rmSync(folder, { recursive: true });

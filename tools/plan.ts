@@ -1,10 +1,30 @@
 import { readFileSync } from 'node:fs';
-import { type Problem, planDocument, planWish, readJson, wishSchema } from '@puntada/core';
+import {
+  bookEntry,
+  type Hand,
+  largestFromStash,
+  must,
+  type Problem,
+  patternBook,
+  planDocument,
+  planWish,
+  prepare,
+  proofSheet,
+  type Result,
+  readJson,
+  type Terms,
+  type Wish,
+  wishSchema,
+} from '@puntada/core';
 
 /** The headless door: a wish as JSON in, its plan as JSON out, or a list of problems and exit code 2. */
 function refuse(problems: readonly Problem[]): never {
   process.stdout.write(`${JSON.stringify({ problems }, null, 2)}\n`);
   process.exit(2);
+}
+
+function accept<T>(result: Result<T>): T {
+  return result.ok ? result.value : refuse(result.problems);
 }
 
 function readText(path: string): string {
@@ -22,19 +42,44 @@ function readText(path: string): string {
   }
 }
 
-const [path] = process.argv.slice(2);
+const usage =
+  'npm run --silent plan -- [--proof | --largest] [--uk] [--left] wish.json, or - for standard input; --list shows the pattern book.';
+const known = ['--list', '--proof', '--largest', '--uk', '--left'];
+const given = process.argv.slice(2);
+const flags = new Set(given.filter((word) => word.startsWith('--')));
+const [path] = given.filter((word) => !word.startsWith('--'));
+
+function print(text: string): never {
+  process.stdout.write(`${text}\n`);
+  process.exit(0);
+}
+
+const stray = [...flags].find((flag) => !known.includes(flag));
+if (stray) {
+  refuse([{ code: 'field-unknown', path: stray, message: `There is no option ${stray}.`, hint: usage }]);
+}
+if (flags.has('--list')) {
+  print(JSON.stringify({ patterns: patternBook.map((pattern) => must(bookEntry(pattern))) }, null, 2));
+}
 if (path === undefined) {
   refuse([
     {
       code: 'field-missing',
       path: '',
       message: 'No wish was given.',
-      hint: 'npm run --silent plan -- wish.json, or - for standard input. docs/plan-format.md tells what a wish holds.',
+      hint: `${usage} docs/plan-format.md tells what a wish holds.`,
     },
   ]);
 }
-const wish = readJson(wishSchema, readText(path));
-if (!wish.ok) refuse(wish.problems);
-const plan = planWish(wish.value);
-if (!plan.ok) refuse(plan.problems);
-process.stdout.write(`${JSON.stringify(planDocument(plan.value), null, 2)}\n`);
+
+/** The wish with the largest size chosen that its drawer makes. */
+function asLargeAsCanBe(wish: Wish): Wish {
+  const { width, height } = accept(largestFromStash(accept(prepare(wish))));
+  return { ...wish, choice: { stitches: width.stitches, rows: height.rows } };
+}
+
+const terms: Terms = flags.has('--uk') ? 'UK' : 'US';
+const hand: Hand = flags.has('--left') ? 'left' : 'right';
+const read = accept(readJson(wishSchema, readText(path)));
+const plan = accept(planWish(flags.has('--largest') ? asLargeAsCanBe(read) : read));
+print(flags.has('--proof') ? proofSheet(plan, terms, hand) : JSON.stringify(planDocument(plan, terms, hand), null, 2));

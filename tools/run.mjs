@@ -314,8 +314,10 @@ function bench() {
   setUp();
   needChromium();
   mkdirSync(join(cache, 'bench'), { recursive: true });
-  bundle('bench/pipeline.ts', '.cache/bench/pipeline.mjs');
-  run(process.execPath, ['.cache/bench/pipeline.mjs'], { stdio: 'inherit' });
+  for (const name of ['pipeline', 'techniques']) {
+    bundle(`bench/${name}.ts`, `.cache/bench/${name}.mjs`);
+    run(process.execPath, [`.cache/bench/${name}.mjs`], { stdio: 'inherit' });
+  }
   const env = { ...process.env, CHROMIUM: chromium, NODE_OPTIONS: '' };
   process.exit(
     run(bin('playwright'), ['test', '--config', 'bench/playwright.config.ts', '--reporter=line'], {

@@ -1,11 +1,12 @@
 import { writeFileSync } from 'node:fs';
-import { planDocumentSchema, wishSchema } from '@puntada/core';
+import { patternSchema, planDocumentSchema, wishSchema } from '@puntada/core';
 import { z } from 'zod';
 
 /** Writes the JSON Schemas of the open formats to docs/schema, from the schemas that the doors use. */
 const schemas = {
   'wish.schema.json': z.toJSONSchema(wishSchema, { io: 'input' }),
   'plan.schema.json': z.toJSONSchema(planDocumentSchema),
+  'pattern.schema.json': z.toJSONSchema(patternSchema),
 };
 
 const folder = process.argv[2] ?? 'docs/schema';

@@ -56,6 +56,17 @@ function countProblem(fabric: Fabric, proof: FabricProof, course: number): Probl
   return taken === left ? undefined : countBroken(course, 'stitches', taken, left, below);
 }
 
+const allowedKinds = new WeakMap<Technique, Uint8Array>();
+
+/** By stitch code, whether a technique has that stitch. */
+function allowedOf(technique: Technique): Uint8Array {
+  const known = allowedKinds.get(technique);
+  if (known) return known;
+  const allowed = Uint8Array.from(stitchKinds, (kind) => (technique.kinds.includes(kind.key) ? 1 : 0));
+  allowedKinds.set(technique, allowed);
+  return allowed;
+}
+
 function refusals(fabric: Fabric, proof: FabricProof, course: number): Refusal[] {
   const { technique, bound, foundation } = proof;
   const cells = courseCells(fabric, course);
@@ -63,11 +74,12 @@ function refusals(fabric: Fabric, proof: FabricProof, course: number): Refusal[]
   const refuse = (column: number, reason: string) => {
     if (found.length < shownAtMost) found.push({ column, reason });
   };
+  const allowed = allowedOf(technique);
   for (let x = 0; x < cells.kinds.length; x++) {
-    const kind = stitchKinds[cells.kinds[x] as number];
+    const code = cells.kinds[x] as number;
     const colour = cells.colours[x] as number;
-    if (!kind || !technique.kinds.includes(kind.key)) {
-      refuse(x, `${kind?.key ?? 'an unknown stitch'} is not a stitch of ${technique.name}`);
+    if (!allowed[code]) {
+      refuse(x, `${stitchKinds[code]?.key ?? 'an unknown stitch'} is not a stitch of ${technique.name}`);
     } else if (colour >= fabric.colourCount) refuse(x, `its colour is number ${colour + 1} of ${fabric.colourCount}`);
   }
   if (found.length) return found;
@@ -103,12 +115,12 @@ export function checkFabric(fabric: Fabric, proof: FabricProof): Result<Fabric> 
     });
   }
   const problems: Problem[] = [];
-  const { of } = distinctCourses(fabric);
+  // No diagonal is like another place for place, so each is worked through.
+  const of = fabric.making === 'diagonals' ? undefined : distinctCourses(fabric).of;
   const proved = new Set<string>();
   for (let course = 0; course < courses && problems.length < shownAtMost; course++) {
-    const place =
-      fabric.making === 'diagonals' ? course : `${Math.min(course, 2)} ${course % 4} ${course === courses - 1}`;
-    const key = `${of[course]} ${of[course - 1]} ${of[course - 2]} ${place}`;
+    const place = `${Math.min(course, 2)} ${course % 4} ${course === courses - 1}`;
+    const key = of ? `${of[course]} ${of[course - 1]} ${of[course - 2]} ${place}` : String(course);
     if (proved.has(key)) continue;
     const count = countProblem(fabric, proof, course);
     const found = count ? [count] : refusals(fabric, proof, course).map((each) => broken(fabric, course, each));

@@ -7,7 +7,7 @@ import { printPattern } from '../patterns/print.ts';
 import { readPattern } from '../patterns/read.ts';
 import type { Plan } from '../plan/plan.ts';
 import { good, type Result, refused } from '../problem.ts';
-import { type Chart, columnsBetween, eachRun } from '../route/chart.ts';
+import { type Chart, columnsFrom, columnsTo, eachRun } from '../route/chart.ts';
 import { MoveList } from '../route/moves.ts';
 import { chartOf } from '../route/ofFabric.ts';
 import type { Strands } from '../route/route.ts';
@@ -166,7 +166,8 @@ function strandsOf({ bobbins }: FrozenWork, chart: Chart): Pick<Strands, 'chart'
   let run = 0;
   for (let row = 0; row < chart.rows; row++) {
     eachRun(chart, row, (_colour, start, end) => {
-      const [from, to] = columnsBetween(chart, row, start, end);
+      const from = columnsFrom(chart, row, start, end);
+      const to = columnsTo(chart, row, start, end);
       colours.fill(bobbins.runs[run++] as number, row * chart.columns + from, row * chart.columns + to);
     });
   }

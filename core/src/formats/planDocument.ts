@@ -1,159 +1,92 @@
-import { z } from 'zod';
 import type { Estimate } from '../estimate.ts';
 import { ballsText, differenceText, gramsText, lengthText, metresText } from '../figures.ts';
-import type { Plan } from '../plan/plan.ts';
-import { writing } from '../plan/plan.ts';
-import { rowLine, writeRow } from '../write/rows.ts';
+import { metresByCourse } from '../measure/byCourse.ts';
+import { measureNext } from '../measure/next.ts';
+import { ballEnds } from '../measure/runsOut.ts';
+import { yarnFigures } from '../measure/yarn.ts';
+import { trueRepeat } from '../patterns/bind.ts';
+import { cautionsFor } from '../plan/cautions.ts';
+import { type Plan, writing } from '../plan/plan.ts';
+import { comparePolicies, contrastOf } from '../plan/policies.ts';
+import { savings } from '../plan/stash.ts';
+import { halfTwists, strandLedger, untwistWords } from '../route/ledger.ts';
+import { beginningAdvice, rowAdvice } from '../write/advice.ts';
+import { groupRows } from '../write/groups.ts';
+import { courseWord, rowLine, writeRow } from '../write/rows.ts';
 import type { Hand, Terms } from '../write/terms.ts';
+import type { Figure, PlanDocument } from './planSchema.ts';
 
-/** A figure with its unit, range and source. A typical figure has no `mid`: it is never to be read as one number. */
-const figureSchema = z.strictObject({
-  low: z.number(),
-  high: z.number(),
-  mid: z.number().optional(),
-  unit: z.enum(['mm', 'm', 'g']),
-  source: z.enum(['typical', 'label', 'typed', 'swatch', 'piece']),
-  text: z.string(),
-});
-type Figure = z.infer<typeof figureSchema>;
-
-const multipleSchema = z.strictObject({ stitches: z.string(), chains: z.string() });
-const problemSchema = z.strictObject({
-  code: z.string(),
-  path: z.string(),
-  message: z.string(),
-  hint: z.string(),
-  instead: z.array(z.number()).readonly().optional(),
-});
-
-/** What the headless door prints for a plan. */
-export const planDocumentSchema = z.strictObject({
-  format: z.literal('puntada-plan'),
-  version: z.literal(1),
-  title: z.string(),
-  item: z.string(),
-  pattern: z.strictObject({
-    key: z.string(),
-    name: z.string(),
-    technique: z.string(),
-    stitch: z.string(),
-    numbers: z.record(z.string(), z.number()),
-    multiple: multipleSchema.describe('counts on which the pattern can be worked'),
-    alike: multipleSchema.describe('counts on which both edges look alike'),
-  }),
-  gauge: z.strictObject({ stitchWidth: figureSchema, rowHeight: figureSchema }),
-  foundation: z.strictObject({
-    key: z.string(),
-    chains: z.number().int(),
-    firstInto: z.number().int(),
-    turningChains: z.number().int(),
-    turningChainCounts: z.boolean(),
-  }),
-  size: z.strictObject({
-    stitches: z.number().int(),
-    rows: z.number().int(),
-    width: figureSchema,
-    height: figureSchema,
-    differenceWidth: z.string(),
-    differenceHeight: z.string(),
-    edgesAlike: z.boolean(),
-    endsAsBegun: z.boolean(),
-    why: z.array(z.string()),
-  }),
-  widths: z.array(
-    z.strictObject({
-      stitches: z.number().int(),
-      chains: z.number().int(),
-      width: figureSchema,
-      difference: z.string(),
-      edgesAlike: z.boolean(),
-    }),
-  ),
-  heights: z.array(
-    z.strictObject({
-      rows: z.number().int(),
-      height: figureSchema,
-      difference: z.string(),
-      whole: z.boolean(),
-      endsAsBegun: z.boolean(),
-    }),
-  ),
-  colours: z.array(
-    z.strictObject({
-      letter: z.string(),
-      name: z.string(),
-      stitches: z.number().int(),
-      metres: figureSchema,
-      grams: figureSchema,
-      parts: z.record(z.string(), figureSchema),
-      ends: z.number().int(),
-      balls: z.strictObject({ text: z.string(), chance: z.number() }).optional(),
-    }),
-  ),
-  strands: z.strictObject({
-    policy: z.string(),
-    floats: z.boolean(),
-    ends: z.number().int(),
-    carriedStitches: z.number().int(),
-    rowsClimbed: z.number().int(),
-  }),
-  rows: z.array(
-    z.strictObject({
-      number: z.number().int(),
-      side: z.enum(['RS', 'WS']),
-      text: z.string(),
-      strands: z.array(z.string()),
-    }),
-  ),
-  warnings: z.array(problemSchema),
-});
-export type PlanDocument = z.infer<typeof planDocumentSchema>;
+function rounded(value: number, digits = 3): number {
+  return Math.round(value * 10 ** digits) / 10 ** digits;
+}
 
 function figure(estimate: Estimate, unit: Figure['unit'], text: string): Figure {
-  const round = (value: number) => Math.round(value * 1000) / 1000;
-  const range = { low: round(estimate.low), high: round(estimate.high) };
-  const mid = estimate.source === 'typical' ? {} : { mid: round(estimate.mid) };
+  const range = { low: rounded(estimate.low), high: rounded(estimate.high) };
+  const mid = estimate.source === 'typical' ? {} : { mid: rounded(estimate.mid) };
   return { ...range, ...mid, unit, source: estimate.source, text };
 }
 
-/** A plan as an open document: every figure with unit, range and source, every row in words. */
-export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'right'): PlanDocument {
-  const { prepared, sizes, width, height, piece } = plan;
-  const { bound, foundation, gauge, wish } = prepared;
-  const { units } = wish;
-  const mm = (estimate: Estimate) => figure(estimate, 'mm', lengthText(estimate, units));
-  const m = (estimate: Estimate) => figure(estimate, 'm', metresText(estimate, units));
-  const request = writing(plan, terms, hand);
-  const { totals } = piece.strands;
+/** How lengths and yarn of a plan are told: in the units of its wish. */
+function tellers(plan: Plan) {
+  const { units } = plan.prepared.wish;
   return {
-    format: 'puntada-plan',
-    version: 1,
-    title: wish.title,
-    item: wish.item,
+    mm: (estimate: Estimate) => figure(estimate, 'mm', lengthText(estimate, units)),
+    m: (estimate: Estimate) => figure(estimate, 'm', metresText(estimate, units)),
+    g: (estimate: Estimate) => figure(estimate, 'g', gramsText(estimate, units)),
+    off: (size: Estimate, difference: number) => differenceText(size, difference, units),
+  };
+}
+
+function headOf(plan: Plan): Pick<PlanDocument, 'pattern' | 'foundation' | 'technique'> {
+  const { prepared, sizes, width } = plan;
+  const { bound, foundation, technique, wish } = prepared;
+  const { pattern } = bound;
+  return {
     pattern: {
-      key: bound.pattern.key,
-      name: bound.pattern.name,
-      technique: bound.pattern.technique,
+      key: pattern.key,
+      name: pattern.name,
+      technique: pattern.technique,
       stitch: bound.stitch,
       numbers: { ...bound.numbers },
+      made: pattern.made,
+      colours: [...bound.colours],
+      trueRepeat: trueRepeat(bound),
+      ends: pattern.ends,
+      careful: pattern.careful,
       multiple: sizes.across.multiples.works,
       alike: sizes.across.multiples.alike,
     },
-    gauge: { stitchWidth: mm(gauge.stitchWidth), rowHeight: mm(gauge.rowHeight) },
     foundation: {
       key: foundation.key,
+      name: foundation.name,
+      into: wish.into,
+      advice: beginningAdvice(foundation, width.stitches, wish.into),
       chains: width.chains,
       firstInto: foundation.firstInto,
       turningChains: foundation.turn,
       turningChainCounts: foundation.counted,
     },
+    technique: { ...technique.words },
+  };
+}
+
+function sizesOf(plan: Plan): Pick<PlanDocument, 'gauge' | 'size' | 'widths' | 'heights'> {
+  const { prepared, sizes, width, height, piece } = plan;
+  const { gauge, technique, wish } = prepared;
+  const { mm, off } = tellers(plan);
+  return {
+    gauge: { stitchWidth: mm(gauge.stitchWidth), rowHeight: mm(gauge.rowHeight) },
     size: {
       stitches: width.stitches,
+      counts: technique.width.word,
+      stitchesInRow: width.inRow,
       rows: height.rows,
+      courses: piece.fabric.courses,
+      pieces: wish.pieces,
       width: mm(width.width),
       height: mm(height.height),
-      differenceWidth: differenceText(width.width, width.difference, units),
-      differenceHeight: differenceText(height.height, height.difference, units),
+      differenceWidth: off(width.width, width.difference),
+      differenceHeight: off(height.height, height.difference),
       edgesAlike: width.alike,
       endsAsBegun: height.asBegun,
       why: [...width.why, ...height.why],
@@ -162,39 +95,149 @@ export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'righ
       stitches: offer.stitches,
       chains: offer.chains,
       width: mm(offer.width),
-      difference: differenceText(offer.width, offer.difference, units),
+      difference: off(offer.width, offer.difference),
       edgesAlike: offer.alike,
     })),
     heights: sizes.up.offers.map((offer) => ({
       rows: offer.rows,
       height: mm(offer.height),
-      difference: differenceText(offer.height, offer.difference, units),
+      difference: off(offer.height, offer.difference),
       whole: offer.whole,
       endsAsBegun: offer.asBegun,
     })),
-    colours: piece.yarn.map((need, i) => ({
+  };
+}
+
+function coloursOf(plan: Plan): PlanDocument['colours'] {
+  const { prepared, piece } = plan;
+  const { gauge, technique, foundation, yarns } = prepared;
+  const { m, g } = tellers(plan);
+  const figures = yarns.map(yarnFigures);
+  const metres = metresByCourse({
+    fabric: piece.fabric,
+    strands: piece.strands,
+    foundation,
+    technique,
+    stitchWidth: gauge.stitchWidth.mid,
+    rowHeight: gauge.rowHeight.mid,
+    diameters: figures.map((each) => each.diameter),
+  });
+  return piece.yarn.map((need, i) => {
+    const yarn = yarns[i];
+    const ends =
+      need.balls && yarn?.ballGrams
+        ? ballEnds({
+            metres: metres[i] as Float64Array,
+            gauge: gauge.source === 'typical' ? 'typical' : 'measured',
+            ballGrams: yarn.ballGrams,
+            metresPerGram: figures[i]?.metresPerGram ?? 1,
+            // A set is worked one piece after another, so only the balls of one are placed in its rows.
+            balls: Math.ceil(need.balls.count / prepared.wish.pieces),
+          })
+        : [];
+    return {
       letter: need.letter,
-      name: prepared.yarns[i]?.name ?? '',
+      name: yarn?.name ?? '',
       stitches: piece.share[i] ?? 0,
       metres: m(need.metres),
-      grams: figure(need.grams, 'g', gramsText(need.grams, units)),
+      grams: g(need.grams),
       parts: Object.fromEntries(need.parts.map((part) => [part.name, m(part.metres)])),
       ends: need.ends,
-      ...(need.balls
-        ? { balls: { text: ballsText(need.balls), chance: Math.round(need.balls.chance * 1000) / 1000 } }
-        : {}),
-    })),
+      ...(need.balls ? { balls: { text: ballsText(need.balls), chance: rounded(need.balls.chance) } } : {}),
+      ...(need.drawer ? { drawer: { chance: rounded(need.drawer.chance) } } : {}),
+      ballEnds: ends.map(({ ball, low, high, joinAfter }) => ({ ball, between: [low, high], joinAfter })),
+    };
+  });
+}
+
+function strandsOf(plan: Plan): Pick<PlanDocument, 'strands' | 'policies'> {
+  const { prepared, piece } = plan;
+  const { wish } = prepared;
+  const ledger = strandLedger(piece.fabric, piece.strands, contrastOf(prepared));
+  const twists = halfTwists(piece.strands).at(-1) ?? 0;
+  return {
     strands: {
       policy: wish.policy,
       floats: wish.floats,
       ends: piece.ends,
-      carriedStitches: totals.reduce((sum, total) => sum + total.carried, 0),
-      rowsClimbed: totals.reduce((sum, total) => sum + total.climbedRows, 0),
+      carriedStitches: Math.round(ledger.carried),
+      rowsClimbed: ledger.climbedRows,
+      bobbins: ledger.bobbins,
+      thickness: [...ledger.thickness],
+      showThrough: rounded(ledger.show, 1),
+      halfTwists: twists,
+      untwist: untwistWords(twists),
     },
-    rows: Array.from({ length: piece.rows }, (_, i) => {
-      const row = writeRow(request, i + 1);
-      return { number: row.number, side: row.side, text: rowLine(row), strands: [...row.strands] };
-    }),
+    policies: comparePolicies(prepared, piece.fabric).map((each) => ({
+      policy: each.policy,
+      name: each.name,
+      ends: each.ends,
+      carriedStitches: Math.round(each.carried),
+      extraMetres: rounded(each.extraMetres, 1),
+      minutes: Math.round(each.minutes),
+      thickness: [...each.thickness],
+      showThrough: rounded(each.show, 1),
+    })),
+  };
+}
+
+function rowsOf(plan: Plan, terms: Terms, hand: Hand): Pick<PlanDocument, 'rows' | 'grouped'> {
+  const request = { ...writing(plan, terms, hand), technique: plan.prepared.technique };
+  const { fabric } = plan.piece;
+  const word = courseWord(fabric.making);
+  const rows = Array.from({ length: fabric.courses }, (_, i) => {
+    const row = writeRow(request, i + 1);
+    const { changes, markers, ahead } = rowAdvice(request, i + 1);
+    return {
+      number: row.number,
+      side: row.side,
+      text: rowLine(row, word),
+      strands: [...row.strands],
+      changes: [...changes],
+      markers: [...markers],
+      ahead: [...ahead],
+    };
+  });
+  return { rows, grouped: groupRows(rows.map((row) => row.text)) };
+}
+
+/** Hours as they are told: `6–9 h`, or in minutes under one. */
+function timeOf(time: Estimate): PlanDocument['time'] {
+  const hours: [number, number] = [rounded(time.low / 3600, 1), rounded(time.high / 3600, 1)];
+  const inHours = time.low >= 3600;
+  const unit = inHours ? 3600 : 60;
+  return { hours, text: `${Math.round(time.low / unit)}–${Math.round(time.high / unit)} ${inHours ? 'h' : 'min'}` };
+}
+
+/** A plan as an open document: every figure with unit, range and source, every row in words. */
+export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'right'): PlanDocument {
+  const { prepared, width, height, piece } = plan;
+  const { wish, bound, gauge } = prepared;
+  const grams = piece.yarn.reduce((sum, need) => sum + need.grams.mid, 0);
+  return {
+    format: 'puntada-plan',
+    version: 1,
+    title: wish.title,
+    item: wish.item,
+    ...headOf(plan),
+    ...sizesOf(plan),
+    colours: coloursOf(plan),
+    ...strandsOf(plan),
+    finish: piece.finish.map(({ name, colour, stitches, ends, steps }) => ({
+      name,
+      colour: bound.colours[colour] ?? '',
+      stitches,
+      ends,
+      steps: [...steps],
+    })),
+    time: timeOf(piece.time),
+    measureNext: measureNext(grams, gauge.source === 'typical' ? 'typical' : 'measured').map(({ what, within }) => ({
+      what,
+      within: `± ${Math.round(within * 100)} %`,
+    })),
+    savings: savings(prepared, width, height, piece).map((saving) => saving.text),
+    cautions: cautionsFor(wish).map((caution) => ({ ...caution })),
+    ...rowsOf(plan, terms, hand),
     warnings: plan.warnings.map((problem) => ({ ...problem })),
   };
 }

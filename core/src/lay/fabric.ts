@@ -64,17 +64,20 @@ export function cellWorked(fabric: Fabric, course: number, n: number): number {
   return runsForward(course, fabric.making) ? start + n : (fabric.starts[course + 1] as number) - 1 - n;
 }
 
+const makes = Uint8Array.from(stitchKinds, (kind) => kind.makes);
+const takes = Uint8Array.from(stitchKinds, (kind) => kind.takes);
+
 /** Stitches that a course leaves for the next. */
 export function stitchesMade(cells: Cells): number {
   let sum = 0;
-  for (const code of cells.kinds) sum += stitchKinds[code]?.makes ?? 1;
+  for (let x = 0; x < cells.kinds.length; x++) sum += makes[cells.kinds[x] as number] ?? 1;
   return sum;
 }
 
 /** Stitches that a course takes from the one below. */
 export function stitchesTaken(cells: Cells): number {
   let sum = 0;
-  for (const code of cells.kinds) sum += stitchKinds[code]?.takes ?? 1;
+  for (let x = 0; x < cells.kinds.length; x++) sum += takes[cells.kinds[x] as number] ?? 1;
   return sum;
 }
 

@@ -30,17 +30,14 @@ export function measureNext(grams: number, gauge: 'measured' | 'typical'): NextM
   const quarter = grams / 4;
   const options: [string, number][] = [
     [
-      `weigh a swatch of ${Math.round(swatchGrams)} g to ± 1 g`,
+      `weigh a swatch of about ${Math.round(swatchGrams)} grams to the gram`,
       after(Math.hypot(evenly(1) / swatchGrams, swatchError)),
     ],
     [
-      `weigh a swatch of ${Math.round(swatchGrams)} g to ± 0.1 g`,
+      `weigh a swatch of about ${Math.round(swatchGrams)} grams to a tenth of a gram`,
       after(Math.hypot(evenly(0.1) / swatchGrams, swatchError)),
     ],
-    [
-      `weigh the ball when a quarter is done (${Math.round(quarter)} g)`,
-      after(Math.hypot((Math.SQRT2 * evenly(1)) / quarter, doneError)),
-    ],
+    ['weigh the balls when a quarter is done', after(Math.hypot((Math.SQRT2 * evenly(1)) / quarter, doneError))],
   ];
   if (gauge === 'typical') options.push(['count stitches and rows on a swatch', Math.hypot(counted.sd, driftSd)]);
   const before = Math.hypot(now.sd, driftSd);

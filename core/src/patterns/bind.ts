@@ -1,5 +1,5 @@
 import { good, type Problem, type Result, refused } from '../problem.ts';
-import { type StitchKey, stitchCode, stitchKinds } from '../stitches/kinds.ts';
+import { type StitchKey, stitchKinds } from '../stitches/kinds.ts';
 import { evaluate, type Numbers } from './count.ts';
 import type { Extent, Multiple, PatternRow, StitchPattern } from './model.ts';
 import { repeatedRows } from './rows.ts';
@@ -112,8 +112,7 @@ function chooseStitch(pattern: StitchPattern, chosen: string | undefined, proble
       message: `${pattern.name} is not made in ${chosen}.`,
       hint: offered.length ? `Choose ${offered.join(' or ')}.` : 'Leave the stitch out: the pattern sets its own.',
     });
-  } else if (stitchCode(stitch) === undefined)
-    throw new Error(`${pattern.key} is made in ${stitch}, which is no stitch`);
+  }
   return stitch as StitchKey;
 }
 
@@ -122,6 +121,13 @@ function repeatOf(rows: readonly PatternRow[], numbers: Numbers, colours: number
   const courses = rows.reduce((sum, row) => sum + evaluate(row.courses, numbers), 0);
   const turns = rows.reduce((sum, row) => sum + (row.colour === '*' ? 1 : 0), 0);
   return turns ? courses * (leastCommonMultiple(turns, colours) / turns) : courses;
+}
+
+/** Courses after which stitch, colour and working direction have all come back. docs/craft.md, “Whole patterns”. */
+export function trueRepeat({ pattern, repeatCourses }: BoundPattern): number {
+  if (pattern.made === 'paired') return leastCommonMultiple(repeatCourses, 4);
+  const turned = pattern.made === 'flat' || pattern.made === 'turned-rounds';
+  return turned ? leastCommonMultiple(repeatCourses, 2) : repeatCourses;
 }
 
 export function leastCommonMultiple(a: number, b: number): number {
@@ -136,6 +142,18 @@ export function bindPattern(pattern: StitchPattern, choice: PatternChoice = {}):
   const numbers = chooseNumbers(pattern, choice.numbers ?? {}, problems);
   const stitch = chooseStitch(pattern, choice.stitch, problems);
   const colours = chooseColours(pattern, choice.colours, problems);
+  for (const [path, extent] of [
+    ['across', bindExtent(pattern.across, numbers)],
+    ['up', bindExtent(pattern.up, numbers)],
+  ] as const) {
+    if ([extent.works, extent.alike].every(({ multiple, extra }) => multiple >= 1 && extra >= 0)) continue;
+    problems.push({
+      code: 'pattern-sum',
+      path: `pattern.${path}`,
+      message: `The line “${path}” of ${pattern.name} comes to a multiple under 1.`,
+      hint: 'A multiple is 1 at least, and nothing less than 0 is added to it.',
+    });
+  }
   if (problems.length) return refused(...problems);
   const width = (row: StitchPattern['rows'][number]) =>
     row.unit.reduce((sum, run) => sum + evaluate(run.count, { i: 1, j: 1, ...numbers }), 0);

@@ -1,5 +1,7 @@
 import { readFileSync } from 'node:fs';
 import fc from 'fast-check';
+import { planWish } from '../plan/plan.ts';
+import { sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
 import { bindPattern } from './bind.ts';
 import { patternBook } from './book.ts';
@@ -30,6 +32,22 @@ describe('the notation', () => {
       expect(JSON.parse(JSON.stringify(pattern))).toEqual(pattern);
     },
   );
+
+  it.each(examples)('is planned whole from the page: %#', (text) => {
+    const pattern = must(readPattern(text));
+    const yarn = sampleWish().yarns[0];
+    const wish = sampleWish({
+      item: 'blanket',
+      pattern: { text },
+      edges: 'whole',
+      ending: 'whole',
+      gauge: { from: 'typical' },
+      width: { by: 'length', length: '60 cm' },
+      height: { by: 'length', length: '60 cm' },
+      yarns: pattern.colours.map((letter) => ({ ...(yarn as NonNullable<typeof yarn>), letter })),
+    });
+    expect(must(planWish(wish)).piece.fabric.courses).toBeGreaterThan(5);
+  });
 
   it('reads counts with named numbers', () => {
     const pattern = must(readPattern(examples[0] ?? ''));

@@ -1,5 +1,5 @@
 import { good, type Result, refused } from '../problem.ts';
-import { type Count, type CountTerm, namesIn } from './count.ts';
+import type { Count, CountTerm } from './count.ts';
 import { LineReader, PatternSyntaxError } from './lines.ts';
 import {
   type Extent,
@@ -13,6 +13,7 @@ import {
   type TechniqueKey,
   techniqueKeys,
 } from './model.ts';
+import { provePattern } from './whole.ts';
 
 /** A pattern while it is being read: every part may still be missing. */
 type Draft = { -readonly [K in keyof StitchPattern]?: StitchPattern[K] } & {
@@ -253,34 +254,8 @@ function complete(draft: Draft, lastLine: number): StitchPattern {
   if (!pattern.rows.some((each) => each.role === 'row') && pattern.chart.length === 0) {
     throw end.wrong('at least one row or a chart', 'Add a line such as row: | 4A 4B |.');
   }
-  namesAreKnown(pattern, end);
+  provePattern(pattern, end);
   return pattern;
-}
-
-/** `i` is the number of the course itself and `j` the stitches of a wedge below it: they need no declaration. */
-function namesAreKnown(pattern: StitchPattern, end: LineReader): void {
-  const known = new Set(['i', 'j', ...pattern.numbers.map((n) => n.name)]);
-  const counts = [pattern.across, pattern.up].flatMap((e) => [e.works, e.alike]).flatMap((m) => [m.multiple, m.extra]);
-  const all = pattern.rows.flatMap((each) => [...each.start, ...each.unit, ...each.end]);
-  counts.push(...pattern.rows.map((each) => each.courses), ...all.map((each) => each.count));
-  for (const name of counts.flatMap(namesIn)) {
-    if (!known.has(name)) {
-      throw end.wrong(
-        `a line “number ${name} = …” somewhere above`,
-        `The pattern uses ${name} without saying what it is.`,
-      );
-    }
-  }
-  for (const mark of new Set(pattern.chart.join('').replaceAll('|', ''))) {
-    if (!pattern.colours.includes(mark)) {
-      throw end.wrong(`colour ${mark} among the colours`, `The chart uses ${mark}; add it to the line “colours”.`);
-    }
-  }
-  for (const each of all) {
-    if (each.colour && !pattern.colours.includes(each.colour)) {
-      throw end.wrong(`colour ${each.colour} among the colours`, `Add ${each.colour} to the line “colours”.`);
-    }
-  }
 }
 
 /**

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { freeze, frozenSchema, thaw } from '../formats/frozen.ts';
-import { planDocument, planDocumentSchema } from '../formats/planDocument.ts';
+import { planDocument } from '../formats/planDocument.ts';
+import { planDocumentSchema } from '../formats/planSchema.ts';
 import { readShape } from '../formats/readJson.ts';
 import { type WishInput, wishSchema } from '../formats/wish.ts';
 import { must } from '../problem.ts';

@@ -1,5 +1,5 @@
 import { assign } from './assignment.ts';
-import { type Chart, columnsBetween, eachRun, stitchesBetween } from './chart.ts';
+import { type Chart, columnsFrom, columnsTo, eachRun, stitchesBetween } from './chart.ts';
 import { carryCost, cutCost, type StrandCosts } from './costs.ts';
 import { Linker } from './link.ts';
 import { MoveList } from './moves.ts';
@@ -121,7 +121,8 @@ function dividedChart(
         strandOf[i] = colourOf.length;
         colourOf.push(colour);
       } else strandOf[i] = strandOf[before] as number;
-      const [from, to] = columnsBetween(chart, run.row, run.start, run.end);
+      const from = columnsFrom(chart, run.row, run.start, run.end);
+      const to = columnsTo(chart, run.row, run.start, run.end);
       colours.fill(strandOf[i] as number, run.row * chart.columns + from, run.row * chart.columns + to);
     });
   });

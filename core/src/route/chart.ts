@@ -60,18 +60,19 @@ function columnOf(chart: Chart, row: number, boundary: number): number {
   return boundary === chart.columns ? behindLast(chart, row) : boundary;
 }
 
-/** Columns between two boundaries of a row. */
-export function columnsBetween(chart: Chart, row: number, a: number, b: number): [from: number, to: number] {
-  const x = columnOf(chart, row, a);
-  const y = columnOf(chart, row, b);
-  return x < y ? [x, y] : [y, x];
+/** The first column between two boundaries of a row, and the one behind the last. */
+export function columnsFrom(chart: Chart, row: number, a: number, b: number): number {
+  return columnOf(chart, row, a < b ? a : b);
+}
+
+export function columnsTo(chart: Chart, row: number, a: number, b: number): number {
+  return columnOf(chart, row, a < b ? b : a);
 }
 
 /** Stitches between two boundaries of a row; a part of a cluster or block counts as a part. */
 export function stitchesBetween(chart: Chart, row: number, a: number, b: number): number {
-  if (!chart.spans && !chart.scale) return Math.abs(a - b);
-  const [from, to] = columnsBetween(chart, row, a, b);
-  return (to - from) * (chart.scale?.[row] ?? 1);
+  if (!chart.scale) return chart.spans ? Math.abs(columnOf(chart, row, a) - columnOf(chart, row, b)) : Math.abs(a - b);
+  return Math.abs(columnOf(chart, row, a) - columnOf(chart, row, b)) * (chart.scale[row] as number);
 }
 
 /** Calls `visit` for each run of one colour, in working order. Boundaries are where the hook stands. */

@@ -12,21 +12,29 @@ const constructionOf: Readonly<Record<Fabric['making'], Construction>> = {
   diagonals: 'flat',
 };
 
-/** Fills a chart of half columns: each cell is drawn at a place and a width of its own. */
-function placed(fabric: Fabric, columns: number, at: (course: number, x: number) => [from: number, to: number]) {
+/**
+ * A chart of half columns: every cell is two of them wide, the first of a course beginning at its offset, and what
+ * would stand out at either side is cut off.
+ */
+function halfColumns(fabric: Fabric, columns: number, offsetOf: (course: number) => number) {
   const colours = new Uint8Array(fabric.courses * columns).fill(EMPTY);
   const spans = new Int32Array(2 * fabric.courses);
   const cellOf = new Uint32Array(fabric.kinds.length);
   for (let course = 0; course < fabric.courses; course++) {
     const start = fabric.starts[course] as number;
     const cells = cellsIn(fabric, course);
+    const base = course * columns;
+    const offset = offsetOf(course);
     for (let x = 0; x < cells; x++) {
-      const [from, to] = at(course, x);
-      cellOf[start + x] = course * columns + from;
-      colours.fill(fabric.colours[start + x] as number, course * columns + from, course * columns + to);
-      if (x === 0) spans[2 * course] = from;
-      if (x === cells - 1) spans[2 * course + 1] = to;
+      const from = Math.max(0, offset + 2 * x);
+      const to = Math.min(columns, offset + 2 * x + 2);
+      const colour = fabric.colours[start + x] as number;
+      cellOf[start + x] = base + from;
+      colours[base + from] = colour;
+      colours[base + to - 1] = colour;
     }
+    spans[2 * course] = Math.max(0, offset);
+    spans[2 * course + 1] = Math.min(columns, offset + 2 * cells);
   }
   return { columns, colours, spans, cellOf, scale: new Float64Array(fabric.courses).fill(0.5) };
 }
@@ -35,21 +43,17 @@ function placed(fabric: Fabric, columns: number, at: (course: number, x: number)
 function diagonalColumns(fabric: Fabric) {
   const wide = fabric.count;
   const high = blocksHigh(fabric.courses, wide);
-  return placed(fabric, wide + high, (diagonal, i) => {
-    const x = diagonalSpan(diagonal, wide, high).from + i;
-    const at = x - (diagonal - x) + high - 1;
-    return [at, at + 2];
-  });
+  return halfColumns(
+    fabric,
+    wide + high,
+    (diagonal) => 2 * diagonalSpan(diagonal, wide, high).from - diagonal + high - 1,
+  );
 }
 
 /** Rows of clusters lie half a cluster beside one another; an edge stitch is half as wide. */
 function clusterColumns(fabric: Fabric) {
   const everyRow = cellsIn(fabric, 0) === fabric.count + 1;
-  return placed(fabric, 2 * fabric.count + (everyRow ? 1 : 0), (course, x) => {
-    if (everyRow)
-      return course % 2 ? [Math.max(0, 2 * x - 1), 2 * x + 1] : [2 * x, Math.min(2 * x + 2, 2 * fabric.count + 1)];
-    return course % 2 ? [Math.max(0, 2 * x - 1), Math.min(2 * x + 1, 2 * fabric.count)] : [2 * x, 2 * x + 2];
-  });
+  return halfColumns(fabric, 2 * fabric.count + (everyRow ? 1 : 0), (course) => (course % 2 ? -1 : 0));
 }
 
 /** A round of wedges: one column a wedge, as many stitches in it as the wedge is wide. */

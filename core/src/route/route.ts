@@ -1,6 +1,6 @@
 import { bobbinsOf, withBobbins } from './bobbins.ts';
 import { carryAlways } from './carryAlways.ts';
-import { type Chart, columnsBetween, eachRun, isRound, stitchesBetween } from './chart.ts';
+import { type Chart, columnsFrom, columnsTo, eachRun, isRound, stitchesBetween } from './chart.ts';
 import { carryCost, cutCost, type StrandCosts } from './costs.ts';
 import { Linker } from './link.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, MoveList } from './moves.ts';
@@ -125,7 +125,8 @@ function strandsInside(chart: Chart, moves: MoveList): Uint8Array {
   for (let i = 0; i < moves.length; i++) {
     if (moves.kind[i] !== CARRY) continue;
     const row = moves.row[i] as number;
-    const [from, to] = columnsBetween(chart, row, moves.from[i] as number, moves.to[i] as number);
+    const from = columnsFrom(chart, row, moves.from[i] as number, moves.to[i] as number);
+    const to = columnsTo(chart, row, moves.from[i] as number, moves.to[i] as number);
     const base = row * chart.columns;
     for (let x = base + from, end = base + to; x < end; x++) (inside[x] as number)++;
   }

@@ -65,10 +65,13 @@ export const cornerToCorner: Technique = {
     const first = firstColumn(view);
     const high = blocksHigh(view.courses, view.count);
     const opening = grows(view.course, view.count, high) ? 'block-grow' : 'block-shrink';
+    const ordinary = codeOf('block');
     for (let x = 0; x < view.kinds.length; x++) {
-      const key = keyAt(view.kinds, x);
-      if (x === first && key !== opening) view.refuse(x, `the diagonal begins with a ${opening}, not with ${key}`);
-      if (x !== first && key !== 'block') view.refuse(x, `${key} stands where an ordinary block goes`);
+      if (x !== first && view.kinds[x] !== ordinary) {
+        view.refuse(x, `${keyAt(view.kinds, x)} stands where an ordinary block goes`);
+      }
     }
+    const key = keyAt(view.kinds, first);
+    if (key !== opening) view.refuse(first, `the diagonal begins with a ${opening}, not with ${key}`);
   },
 };

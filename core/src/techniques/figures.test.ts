@@ -340,7 +340,7 @@ describe('interlocked mesh', () => {
     };
     expect(sumProblems(must(bindPattern(wrong)))[0]).toMatchObject({
       path: 'row 2',
-      message: expect.stringContaining('adds up to 3, where the repeat has 4'),
+      message: 'Row 2 makes 3 stitches where row 1 left 4.',
     });
   });
 

@@ -1,6 +1,6 @@
 import { assemble, type Cells, type Fabric, stitchesMade } from '../lay/fabric.ts';
 import { type LayRequest, spreadRow, turnRows, unitWidth } from '../lay/rows.ts';
-import { codeOf, stitchKind } from '../stitches/kinds.ts';
+import { codeOf, stitchKind, stitchKinds } from '../stitches/kinds.ts';
 import { keyAt } from './rules.ts';
 import type { CourseView, Technique } from './technique.ts';
 
@@ -45,29 +45,36 @@ export const wedgeCircle: Technique = {
   policy: 'carry-always',
   prove(view) {
     const { kinds, course } = view;
-    for (let x = 0; x < kinds.length; x++) {
-      const key = keyAt(kinds, x);
-      const opens = key === 'inc-ch3' || key === 'dc-ch3';
-      if ((x === 0) !== opens) view.refuse(x, 'ch 3 stands for the first stitch of a round and for no other');
-      else if (course > 0 && key === 'dc@ring') view.refuse(x, 'only the first round goes into the ring');
-      else if (course === 0 && x > 0 && key !== 'dc@ring') view.refuse(x, 'the first round goes into the ring');
+    const first = keyAt(kinds, 0);
+    if (first !== 'inc-ch3' && first !== 'dc-ch3')
+      view.refuse(0, 'a round begins with ch 3, which is its first stitch');
+    const [ring, opening] = [codeOf('dc@ring'), [codeOf('inc-ch3'), codeOf('dc-ch3')]];
+    for (let x = 1; x < kinds.length; x++) {
+      const kind = kinds[x] as number;
+      if (opening.includes(kind)) view.refuse(x, 'ch 3 stands for the first stitch of a round and for no other');
+      else if (course > 0 && kind === ring) view.refuse(x, 'only the first round goes into the ring');
+      else if (course === 0 && kind !== ring) view.refuse(x, 'the first round goes into the ring');
     }
-    if (course > 0 && view.below) proveWedges(view);
+    if (course > 0 && view.below) proveWedges(view, view.below);
   },
 };
 
+const makesOf = Uint8Array.from(stitchKinds, (kind) => kind.makes);
+
 /** Each wedge stands on the wedge of its colour below, and takes one increase in its first stitch, or none in any. */
-function proveWedges(view: CourseView): void {
-  const { kinds, colours, below } = view;
-  const under: number[] = [];
-  below?.kinds.forEach((code, x) => {
-    for (let n = stitchKind(code).makes; n > 0; n--) under.push(below.colours[x] as number);
-  });
-  const plain = !kinds.some((code) => stitchKind(code).makes === 2);
+function proveWedges(view: CourseView, below: Cells): void {
+  const { kinds, colours } = view;
+  const under = new Uint8Array(stitchesMade(below));
+  let at = 0;
+  for (let x = 0; x < below.kinds.length; x++) {
+    for (let n = makesOf[below.kinds[x] as number] as number; n > 0; n--) under[at++] = below.colours[x] as number;
+  }
+  let plain = true;
+  for (const code of kinds) if (makesOf[code] === 2) plain = false;
   for (let x = 0; x < kinds.length; x++) {
     if (under[x] !== colours[x]) view.refuse(x, 'a wedge stands on the wedge of its own colour');
     const starts = x === 0 || colours[x] !== colours[x - 1];
-    const increases = stitchKind(kinds[x] as number).makes === 2;
+    const increases = makesOf[kinds[x] as number] === 2;
     if (!plain && starts !== increases)
       view.refuse(x, 'the first stitch of each wedge takes the increase, and no other');
   }

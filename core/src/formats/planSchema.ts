@@ -1,0 +1,159 @@
+import { z } from 'zod';
+
+/** A figure with its unit, range and source. A typical figure has no `mid`: it is never to be read as one number. */
+const figureSchema = z.strictObject({
+  low: z.number(),
+  high: z.number(),
+  mid: z.number().optional(),
+  unit: z.enum(['mm', 'm', 'g']),
+  source: z.enum(['typical', 'label', 'typed', 'swatch', 'piece']),
+  text: z.string(),
+});
+export type Figure = z.infer<typeof figureSchema>;
+
+const multipleSchema = z.strictObject({ stitches: z.string(), chains: z.string() });
+const problemSchema = z.strictObject({
+  code: z.string(),
+  path: z.string(),
+  message: z.string(),
+  hint: z.string(),
+  instead: z.array(z.number()).readonly().optional(),
+});
+
+/** What the headless door prints for a plan. */
+export const planDocumentSchema = z.strictObject({
+  format: z.literal('puntada-plan'),
+  version: z.literal(1),
+  title: z.string(),
+  item: z.string(),
+  pattern: z.strictObject({
+    key: z.string(),
+    name: z.string(),
+    technique: z.string(),
+    stitch: z.string(),
+    numbers: z.record(z.string(), z.number()),
+    made: z.string(),
+    colours: z.array(z.string()),
+    trueRepeat: z.number().int().describe('courses after which stitch, colour and direction come back'),
+    ends: z.string(),
+    careful: z.string(),
+    multiple: multipleSchema.describe('counts on which the pattern can be worked'),
+    alike: multipleSchema.describe('counts on which both edges look alike'),
+  }),
+  gauge: z.strictObject({ stitchWidth: figureSchema, rowHeight: figureSchema }),
+  foundation: z.strictObject({
+    key: z.string(),
+    name: z.string(),
+    into: z.string(),
+    advice: z.array(z.string()),
+    chains: z.number().int(),
+    firstInto: z.number().int(),
+    turningChains: z.number().int(),
+    turningChainCounts: z.boolean(),
+  }),
+  size: z.strictObject({
+    stitches: z.number().int().describe('what the widths of the pattern count, as `counts` says'),
+    counts: z.string(),
+    stitchesInRow: z.number().int(),
+    rows: z.number().int(),
+    courses: z.number().int(),
+    pieces: z.number().int(),
+    width: figureSchema,
+    height: figureSchema,
+    differenceWidth: z.string(),
+    differenceHeight: z.string(),
+    edgesAlike: z.boolean(),
+    endsAsBegun: z.boolean(),
+    why: z.array(z.string()),
+  }),
+  widths: z.array(
+    z.strictObject({
+      stitches: z.number().int(),
+      chains: z.number().int(),
+      width: figureSchema,
+      difference: z.string(),
+      edgesAlike: z.boolean(),
+    }),
+  ),
+  heights: z.array(
+    z.strictObject({
+      rows: z.number().int(),
+      height: figureSchema,
+      difference: z.string(),
+      whole: z.boolean(),
+      endsAsBegun: z.boolean(),
+    }),
+  ),
+  colours: z.array(
+    z.strictObject({
+      letter: z.string(),
+      name: z.string(),
+      stitches: z.number().int(),
+      metres: figureSchema,
+      grams: figureSchema,
+      parts: z.record(z.string(), figureSchema),
+      ends: z.number().int(),
+      balls: z.strictObject({ text: z.string(), chance: z.number() }).optional(),
+      drawer: z.strictObject({ chance: z.number() }).optional(),
+      ballEnds: z.array(
+        z.strictObject({
+          ball: z.number().int(),
+          between: z.tuple([z.number().int(), z.number().int()]),
+          joinAfter: z.number().int(),
+        }),
+      ),
+    }),
+  ),
+  strands: z.strictObject({
+    policy: z.string(),
+    floats: z.boolean(),
+    ends: z.number().int(),
+    carriedStitches: z.number().int(),
+    rowsClimbed: z.number().int(),
+    bobbins: z.number().int(),
+    thickness: z.array(z.number().int()).describe('cells with 0, 1, 2, 3 and more idle strands inside'),
+    showThrough: z.number(),
+    halfTwists: z.number().int(),
+    untwist: z.string(),
+  }),
+  policies: z.array(
+    z.strictObject({
+      policy: z.string(),
+      name: z.string(),
+      ends: z.number().int(),
+      carriedStitches: z.number(),
+      extraMetres: z.number(),
+      minutes: z.number(),
+      thickness: z.array(z.number().int()),
+      showThrough: z.number(),
+    }),
+  ),
+  technique: z.strictObject({ change: z.string(), lookOver: z.string(), height: z.string(), idle: z.string() }),
+  finish: z.array(
+    z.strictObject({
+      name: z.string(),
+      colour: z.string(),
+      stitches: z.number().int(),
+      ends: z.number().int(),
+      steps: z.array(z.string()),
+    }),
+  ),
+  time: z.strictObject({ hours: z.tuple([z.number(), z.number()]), text: z.string() }),
+  measureNext: z.array(z.strictObject({ what: z.string(), within: z.string() })),
+  savings: z.array(z.string()),
+  cautions: z.array(z.strictObject({ about: z.string(), text: z.string() })),
+  rows: z.array(
+    z.strictObject({
+      number: z.number().int(),
+      side: z.enum(['RS', 'WS']),
+      text: z.string(),
+      strands: z.array(z.string()),
+      changes: z.array(z.string()),
+      markers: z.array(z.string()),
+      ahead: z.array(z.string()),
+    }),
+  ),
+  grouped: z.array(z.string()).describe('the rows with those that come again told once'),
+  warnings: z.array(problemSchema),
+});
+export type PlanDocument = z.infer<typeof planDocumentSchema>;

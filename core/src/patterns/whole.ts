@@ -1,0 +1,89 @@
+import { stitchCode, stitchKinds } from '../stitches/kinds.ts';
+import { namesIn } from './count.ts';
+import type { LineReader } from './lines.ts';
+import type { Run, StitchPattern } from './model.ts';
+
+const mainStitches = ['sc', 'hdc', 'dc'];
+
+/** `i` is the number of the course itself and `j` the stitches of a wedge below it: they need no declaration. */
+function proveNumbers(pattern: StitchPattern, runs: readonly Run[], end: LineReader): void {
+  const known = new Set(['i', 'j', ...pattern.numbers.map((n) => n.name)]);
+  const counts = [pattern.across, pattern.up].flatMap((e) => [e.works, e.alike]).flatMap((m) => [m.multiple, m.extra]);
+  counts.push(...pattern.rows.map((each) => each.courses), ...runs.map((each) => each.count));
+  for (const name of counts.flatMap(namesIn)) {
+    if (known.has(name)) continue;
+    throw end.wrong(
+      `a line “number ${name} = …” somewhere above`,
+      `The pattern uses ${name} without saying what it is.`,
+    );
+  }
+  for (const { name, usual, least, most } of pattern.numbers) {
+    if (least <= usual && usual <= most) continue;
+    throw end.wrong(`number ${name} between its least and its most`, `${usual} is not from ${least} to ${most}.`);
+  }
+}
+
+function proveColours(pattern: StitchPattern, runs: readonly Run[], end: LineReader): void {
+  const { colours, fewestColours, mostColours, chart, rows } = pattern;
+  if (new Set(colours).size !== colours.length)
+    throw end.wrong('each colour once', 'A letter stands twice in “colours”.');
+  if (fewestColours > colours.length || mostColours < colours.length) {
+    throw end.wrong(
+      'as many colours as the line allows',
+      `There are ${colours.length}, of ${fewestColours} to ${mostColours}.`,
+    );
+  }
+  for (const mark of new Set(chart.join('').replaceAll('|', ''))) {
+    if (!colours.includes(mark)) {
+      throw end.wrong(`colour ${mark} among the colours`, `The chart uses ${mark}; add it to the line “colours”.`);
+    }
+  }
+  for (const colour of [...runs.map((run) => run.colour), ...rows.map((row) => row.colour)]) {
+    if (colour && colour !== '*' && !colours.includes(colour)) {
+      throw end.wrong(`colour ${colour} among the colours`, `Add ${colour} to the line “colours”.`);
+    }
+  }
+}
+
+/** Every run is worked in a stitch that there is, in a place where it can be. */
+function proveStitches(pattern: StitchPattern, runs: readonly Run[], end: LineReader): void {
+  for (const stitch of pattern.stitches) {
+    if (mainStitches.includes(stitch)) continue;
+    throw end.wrong(`a main stitch, not “${stitch}”`, `Choose among ${mainStitches.join(', ')}.`);
+  }
+  for (const { stitch, place } of runs) {
+    if (stitch === undefined) continue;
+    const key = `${stitch}${place ? `@${place}` : ''}`;
+    if (stitchCode(key) !== undefined) continue;
+    throw end.wrong(
+      `a stitch that there is, not “${key}”`,
+      `There are: ${stitchKinds
+        .filter((kind) => !kind.opens)
+        .map((kind) => kind.key)
+        .join(', ')}.`,
+    );
+  }
+}
+
+/** Every row has something to repeat, and the bars of a chart stand in all its lines alike. */
+function proveRows(pattern: StitchPattern, end: LineReader): void {
+  for (const [i, row] of pattern.rows.entries()) {
+    if (!row.unit.length) throw end.wrong(`a repeat in row line ${i + 1}`, 'Put runs between the two bars.');
+  }
+  const bars = new Set(pattern.chart.map((cells) => [...cells].flatMap((mark, x) => (mark === '|' ? [x] : [])).join()));
+  const [first = ''] = bars;
+  if (bars.size > 1 || (first !== '' && first.split(',').length !== 2)) {
+    throw end.wrong('two bars in every line of the chart, or none', 'The bars stand in the same places in all lines.');
+  }
+  if (pattern.chart.some((cells) => /^\|?$|\|\|/.test(cells)))
+    throw end.wrong('marks between the bars', 'The repeat is empty.');
+}
+
+/** Proves what a pattern says as a whole; the place of a refusal is its last line. */
+export function provePattern(pattern: StitchPattern, end: LineReader): void {
+  const runs = pattern.rows.flatMap((row) => [...row.start, ...row.unit, ...row.end]);
+  proveNumbers(pattern, runs, end);
+  proveColours(pattern, runs, end);
+  proveStitches(pattern, runs, end);
+  proveRows(pattern, end);
+}

@@ -1,0 +1,87 @@
+import { type MultipleWords, multipleWords } from '../fit/arithmetic.ts';
+import { type Foundation, findFoundation } from '../fit/foundation.ts';
+import { isDerived } from '../gauge/typical.ts';
+import { type BoundPattern, bindPattern, type PatternChoice, trueRepeat } from '../patterns/bind.ts';
+import type { StitchPattern } from '../patterns/model.ts';
+import { good, type Result } from '../problem.ts';
+import { techniqueOf } from '../techniques/register.ts';
+
+/** What a pattern states of itself, with its numbers put in. */
+export interface BookEntry {
+  readonly key: string;
+  readonly name: string;
+  readonly about: string;
+  readonly technique: string;
+  readonly made: string;
+  readonly stitches: readonly string[];
+  readonly colours: string;
+  /** For stitches and for chains, as it can be worked and as it looks whole; of the usual way to begin. */
+  readonly multiples: MultipleWords;
+  /** Courses after which stitch, colour and direction have come back. */
+  readonly trueRepeat: number;
+  /** The ways to begin, and what the turning chain is in each. */
+  readonly foundations: readonly { readonly key: string; readonly name: string; readonly turningChain: string }[];
+  /** Stitches at the edges, as far as they are others than those of the ground. */
+  readonly edges: string;
+  readonly ends: string;
+  readonly careful: string;
+  readonly change: string;
+  readonly lookOver: string;
+  /** Whether its typical gauge is derived from that of other stitches. */
+  readonly gaugeDerived: boolean;
+}
+
+function turningChain({ turn, counted }: Foundation): string {
+  if (turn > 3) return `ch ${turn} opens a block`;
+  return `ch ${turn}, ${counted ? 'counts as the first stitch' : 'not a stitch'}`;
+}
+
+const edgeWords: Readonly<Record<string, string>> = {
+  mosaic: 'the first and the last stitch are plain sc through both loops',
+  linen: 'ch 2 stands for the first stitch and space; the last sc goes into that space',
+  granny: 'ch 3 or ch 2 opens each row; single edge dc as the foundation has them',
+  mesh: 'an sc of its own mesh at either edge',
+  'step-check': 'a row that begins with a dc begins with ch 3',
+  'chain-space':
+    'a row on a gap begins with ch 3; a row on a group begins with a bridge of chains and ends in the edge stitch',
+  'wide-hdc': 'the ch 2 is the first post; the last stitch goes between the last post and the turning chain',
+};
+
+function coloursOf({ colours, fewestColours, mostColours }: StitchPattern): string {
+  return fewestColours === mostColours ? colours.join(' ') : `${colours.join(' ')}, ${fewestColours} to ${mostColours}`;
+}
+
+/** What a pattern states: multiples, true repeat, ways to begin, edges, what ends it well, who should be careful. */
+export function bookEntry(pattern: StitchPattern, choice: PatternChoice = {}): Result<BookEntry> {
+  const bound = bindPattern(pattern, choice);
+  if (!bound.ok) return bound;
+  const technique = techniqueOf(pattern);
+  if (!technique.ok) return technique;
+  const ways = technique.value.foundations(bound.value).map((key) => findFoundation(key) as Foundation);
+  const foundation = ways[0] as Foundation;
+  return good({
+    key: pattern.key,
+    name: pattern.name,
+    about: pattern.about,
+    technique: technique.value.name,
+    made: pattern.made,
+    stitches: pattern.stitches,
+    colours: coloursOf(pattern),
+    multiples: multipleWords({ bound: bound.value, technique: technique.value, foundation }),
+    trueRepeat: trueRepeat(bound.value),
+    foundations: ways.map((way) => ({ key: way.key, name: way.name, turningChain: turningChain(way) })),
+    edges: edgeWords[pattern.technique] ?? edgesOf(bound.value),
+    ends: pattern.ends,
+    careful: pattern.careful,
+    change: technique.value.words.change,
+    lookOver: technique.value.words.lookOver,
+    gaugeDerived: isDerived(technique.value.gaugeKey(bound.value)),
+  });
+}
+
+function edgesOf({ across }: BoundPattern): string {
+  const { works, alike } = across;
+  return works.multiple === alike.multiple && works.extra === alike.extra
+    ? 'both edges are alike on every count'
+    : `both edges are alike on ${alike.multiple}k${alike.extra ? ` + ${alike.extra}` : ''}`;
+}
