@@ -11,7 +11,7 @@ module.exports = {
     {
       name: 'core-formats-use-schemas-only',
       severity: 'error',
-      from: { path: '^core/src/formats' },
+      from: { path: '^core/src/formats', pathNot: '\\.test\\.ts$' },
       to: { pathNot: '^(core/src|node_modules/zod)' },
     },
     {

@@ -11,6 +11,7 @@ import {
   type Wish,
   wishSchema,
 } from '@puntada/core';
+import { median } from './timing.ts';
 
 /**
  * Each step of the pipeline for 300 × 300 stitches, as a ratio to one plain pass over the same cells that counts
@@ -47,16 +48,6 @@ function plainPass(): number {
   const { colours } = fabric;
   for (let i = 0; i < colours.length; i++) (counts[colours[i] as number] as number)++;
   return counts[0] as number;
-}
-
-function median(step: () => unknown, runs: number): number {
-  const times: number[] = [];
-  for (let i = 0; i < runs; i++) {
-    const started = performance.now();
-    step();
-    times.push(performance.now() - started);
-  }
-  return times.sort((a, b) => a - b)[runs >> 1] as number;
 }
 
 const steps: [string, () => unknown][] = [

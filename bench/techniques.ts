@@ -16,6 +16,7 @@ import {
   type WishInput,
   wishSchema,
 } from '@puntada/core';
+import { median } from './timing.ts';
 
 /**
  * A king-size blanket of about 400 × 450 in every technique: each step of the pipe as a ratio to one plain pass over
@@ -64,16 +65,6 @@ function multipleOf(pattern: StitchPattern, way: 'across' | 'up') {
     terms.reduce((sum, term) => sum + term.times * (term.of === undefined ? 1 : (numbers[term.of] ?? 1)), 0);
   const { works } = pattern[way];
   return { multiple: value(works.multiple.terms), extra: value(works.extra.terms) };
-}
-
-function median(step: () => unknown, runs: number): number {
-  const times: number[] = [];
-  for (let i = 0; i < runs; i++) {
-    const started = performance.now();
-    step();
-    times.push(performance.now() - started);
-  }
-  return times.sort((a, b) => a - b)[runs >> 1] as number;
 }
 
 function benchOf(pattern: StitchPattern, wide: number, high: number, runs: number) {

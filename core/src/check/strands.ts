@@ -1,7 +1,7 @@
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import { type Chart, direction, EMPTY, eachRun, isRound } from '../route/chart.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP } from '../route/moves.ts';
-import type { Strands } from '../route/route.ts';
+import type { Strands } from '../route/strands.ts';
 
 /** A strand that is not attached can be joined anywhere. */
 const FREE = -1;

@@ -4,7 +4,9 @@ import { cornerBlocks, cornerBlockYarn } from '../fit/cornerBlocks.ts';
 import { washed, withHook } from '../gauge/changes.ts';
 import { countedGauge } from '../gauge/gauge.ts';
 import { yarnInStitch } from '../measure/yarnPerStitch.ts';
+import { carried } from '../techniques/carried.ts';
 import { border, borderMetres, sideByGauge, sideByRule } from './border.ts';
+import { type FinishRequest, finishParts, foldedBand } from './finish.ts';
 import { seamMetres, sewingLength } from './seam.ts';
 import { strapStretch, strapToMake, stretchAfterADay } from './strap.ts';
 
@@ -142,5 +144,70 @@ describe('a strap', () => {
 
   it('of thicker yarn stretches less', () => {
     expect(strapStretch('dc', 30, 40, 3)).toBeLessThan(strapStretch('dc', 30, 40));
+  });
+});
+
+describe('folding a set', () => {
+  it('two cloths of 24 × 24 cm in four, of 2 mm yarn: 12 × 12 cm, a band of 34 cm', () => {
+    // 2 · 4 layers of 4.4 mm are 35.2 mm: 2 (120 + 35.2) + 30.
+    expect(foldedBand({ width: 240, height: 240 }, { across: 2, up: 2 }, 2, 2)).toEqual({
+      width: 120,
+      height: 120,
+      band: 2 * (120 + 35.2) + 30,
+    });
+  });
+});
+
+describe('what is done when the cloth is off the hook', () => {
+  const request: FinishRequest = {
+    stitch: 'sc',
+    technique: carried,
+    stitches: 60,
+    courses: 72,
+    width: (60 * 100) / 14,
+    height: 72 * 6.25,
+    sc: [size, size],
+    pieces: 2,
+    closing: true,
+    border: { rounds: 3, colour: 1, by: 'rule', envelope: false },
+    seam: { kind: 'sc', of: 'panels' },
+    strap: { drop: 280, width: 40, kind: 'sc along', load: 30, colour: 0 },
+    ring: 60,
+  };
+
+  it('a border by rule: 58 + 72 + 58 + 72 and 12 in the corners, 272 and 8 more a round', () => {
+    const part = finishParts(request).find((each) => each.name === 'border');
+    expect(part?.stitches).toBe(272 + 280 + 288);
+    expect(part?.steps[0]).toContain('272 in all');
+    const envelope = finishParts({ ...request, border: { rounds: 3, colour: 1, by: 'rule', envelope: true } });
+    expect(envelope.find((each) => each.name === 'envelope border')?.stitches).toBe(2 * 840);
+  });
+
+  it('panels are joined at three sides: 72 + 60 + 72, and two more in each corner', () => {
+    const seam = finishParts(request).find((each) => each.name === 'seam');
+    expect(seam?.stitches).toBe(72 + 60 + 72 + 4);
+    expect(seam?.metres).toBeCloseTo((208 * (2 * size.width + 12 * size.diameter)) / 1000, 9);
+    const tube = finishParts({ ...request, seam: { kind: 'slip stitch', of: 'tube' } });
+    expect(tube.find((each) => each.name === 'seam')?.stitches).toBe(30);
+  });
+
+  it('a strap is twice the drop and 10 cm, less what it stretches; a ring by its inside', () => {
+    const parts = finishParts(request);
+    const strap = parts.find((each) => each.name === 'strap');
+    // 660 mm wanted, 0.124 of stretch: 587 mm of 7.14 mm are 82 stitches, 40 mm of 6.25 mm are 6 rows.
+    expect(strap?.stitches).toBe(6 * Math.round(660 / 1.1243 / size.width));
+    expect(parts.find((each) => each.name === 'hanging ring')?.stitches).toBe(8);
+    const bought = finishParts({ ...request, strap: { drop: 280, width: 10, kind: 'bought', load: 30, colour: 0 } });
+    expect(bought.find((each) => each.name === 'strap')).toMatchObject({ metres: 0, ends: 0 });
+  });
+
+  it('comes in the order of doing', () => {
+    expect(finishParts(request).map((part) => part.name)).toEqual([
+      'closing row',
+      'border',
+      'seam',
+      'strap',
+      'hanging ring',
+    ]);
   });
 });

@@ -196,9 +196,21 @@ export function finishParts(request: FinishRequest): FinishPart[] {
   return parts;
 }
 
-/** Folded size, and the paper band that goes round it with an overlap, mm. @param thickness of the folded set */
-export function foldedBand(width: number, height: number, folds: { across: number; up: number }, thickness: number) {
-  const overlap = 30;
+/** Yarn diameters in the thickness of one layer of cloth. */
+const layerDiameters = 2.2;
+const bandOverlap = 30;
+
+/**
+ * Folded size of a set, and the paper band that goes round it with 3 cm of overlap, mm.
+ * @param folds parts across and up @param pieces laid on one another @param diameter of the yarn, mm
+ */
+export function foldedBand(
+  { width, height }: { width: number; height: number },
+  folds: { across: number; up: number },
+  pieces: number,
+  diameter: number,
+): { width: number; height: number; band: number } {
+  const thickness = folds.across * folds.up * pieces * layerDiameters * diameter;
   const folded = { width: width / folds.across, height: height / folds.up };
-  return { ...folded, band: 2 * (folded.width + thickness) + overlap };
+  return { ...folded, band: 2 * (folded.width + thickness) + bandOverlap };
 }

@@ -5,11 +5,9 @@ import { good, type Problem, type Result, refused } from '../problem.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { type LengthUnit, printLength } from '../units/length.ts';
 import { type MultipleWords, multipleWords, orList, whyWidth, words } from './arithmetic.ts';
+import type { EdgeRule } from './edges.ts';
 import { chainsFor, countFor, type Foundation } from './foundation.ts';
 import { admits, around, nearest, neighbours, type Progression, progression } from './progression.ts';
-
-/** How the two side edges are to look. */
-export type EdgeRule = 'whole' | 'mirrored' | 'centred';
 
 export type WishedWidth =
   | { readonly by: 'length'; readonly mm: number }

@@ -1,6 +1,6 @@
-import type { BoundMultiple } from '../patterns/bind.ts';
-import type { AcrossRequest } from './across.ts';
-import { chainsFor } from './foundation.ts';
+import type { BoundMultiple, BoundPattern } from '../patterns/bind.ts';
+import type { Technique } from '../techniques/technique.ts';
+import { chainsFor, type Foundation } from './foundation.ts';
 
 /** The multiples of a pattern in words, for stitches and for chains. */
 export interface MultipleWords {
@@ -8,7 +8,12 @@ export interface MultipleWords {
   readonly alike: { readonly stitches: string; readonly chains: string };
 }
 
-type Request = Pick<AcrossRequest, 'bound' | 'technique' | 'foundation'>;
+/** What a width is counted by. */
+interface Request {
+  readonly bound: BoundPattern;
+  readonly technique: Technique;
+  readonly foundation: Foundation;
+}
 
 /** `a multiple of 6 + 1`. */
 export function words(multiple: number, extra: number): string {

@@ -10,7 +10,7 @@ import { good, type Result, refused } from '../problem.ts';
 import { type Chart, columnsFrom, columnsTo, eachRun } from '../route/chart.ts';
 import { MoveList } from '../route/moves.ts';
 import { chartOf } from '../route/ofFabric.ts';
-import type { Strands } from '../route/route.ts';
+import type { Strands } from '../route/strands.ts';
 import { stitchCode, stitchKind } from '../stitches/kinds.ts';
 import { techniqueOf } from '../techniques/register.ts';
 

@@ -1,5 +1,6 @@
 import type { Estimate } from '../estimate.ts';
 import { ballsText, differenceText, gramsText, lengthText, metresText } from '../figures.ts';
+import { foldedBand } from '../finish/finish.ts';
 import { metresByCourse } from '../measure/byCourse.ts';
 import { measureNext } from '../measure/next.ts';
 import { ballEnds } from '../measure/runsOut.ts';
@@ -201,6 +202,20 @@ function rowsOf(plan: Plan, terms: Terms, hand: Hand): Pick<PlanDocument, 'rows'
   return { rows, grouped: groupRows(rows.map((row) => row.text)) };
 }
 
+/** How a piece or a set is folded for a drawer or a stall: cloths in four, blankets in twelve. */
+function foldedOf(plan: Plan): PlanDocument['folded'] {
+  const { width, height, prepared } = plan;
+  const folds = prepared.wish.item === 'blanket' ? { across: 3, up: 4 } : { across: 2, up: 2 };
+  const diameter = Math.max(...prepared.yarns.map((yarn) => yarnFigures(yarn).diameter));
+  const { mm } = tellers(plan);
+  const of = (size: 'low' | 'mid' | 'high') =>
+    foldedBand({ width: width.width[size], height: height.height[size] }, folds, prepared.wish.pieces, diameter);
+  const [low, mid, high] = [of('low'), of('mid'), of('high')];
+  const told = (part: 'width' | 'height' | 'band') =>
+    mm({ low: low[part], mid: mid[part], high: high[part], source: width.width.source });
+  return { width: told('width'), height: told('height'), band: told('band') };
+}
+
 /** Hours as they are told: `6–9 h`, or in minutes under one. */
 function timeOf(time: Estimate): PlanDocument['time'] {
   const hours: [number, number] = [rounded(time.low / 3600, 1), rounded(time.high / 3600, 1)];
@@ -236,6 +251,7 @@ export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'righ
       within: `± ${Math.round(within * 100)} %`,
     })),
     savings: savings(prepared, width, height, piece).map((saving) => saving.text),
+    folded: foldedOf(plan),
     cautions: cautionsFor(wish).map((caution) => ({ ...caution })),
     ...rowsOf(plan, terms, hand),
     warnings: plan.warnings.map((problem) => ({ ...problem })),

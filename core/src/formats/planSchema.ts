@@ -141,6 +141,11 @@ export const planDocumentSchema = z.strictObject({
   time: z.strictObject({ hours: z.tuple([z.number(), z.number()]), text: z.string() }),
   measureNext: z.array(z.strictObject({ what: z.string(), within: z.string() })),
   savings: z.array(z.string()),
+  folded: z.strictObject({
+    width: figureSchema,
+    height: figureSchema,
+    band: figureSchema.describe('girth of the folded set and 3 cm of overlap'),
+  }),
   cautions: z.array(z.strictObject({ about: z.string(), text: z.string() })),
   rows: z.array(
     z.strictObject({

@@ -1,4 +1,4 @@
-import type { EdgeRule } from '../fit/across.ts';
+import type { EdgeRule } from '../fit/edges.ts';
 import type { Foundation } from '../fit/foundation.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
 import { evaluate, type Numbers } from '../patterns/count.ts';

@@ -2,7 +2,7 @@ import { chainsFor, type Foundation } from '../fit/foundation.ts';
 import { cellWorked, type Fabric, isRoundMaking } from '../lay/fabric.ts';
 import { stitchesBetween } from '../route/chart.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP } from '../route/moves.ts';
-import type { Strands } from '../route/route.ts';
+import type { Strands } from '../route/strands.ts';
 import { type StitchKey, stitchKind, stitchKinds } from '../stitches/kinds.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { tailMetres } from './forecast.ts';

@@ -11,7 +11,8 @@ import { paceSd, secondsOf, secondsToMake, typicalPace } from '../pace/hours.ts'
 import { good, type Result } from '../problem.ts';
 import { costsFor } from '../route/costs.ts';
 import { chartOf } from '../route/ofFabric.ts';
-import { route, type Strands } from '../route/route.ts';
+import { route } from '../route/route.ts';
+import type { Strands } from '../route/strands.ts';
 import type { Prepared } from './prepare.ts';
 
 /** One size, laid, proved, routed and measured. */

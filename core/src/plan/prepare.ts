@@ -56,7 +56,7 @@ function readLength(typed: string, wish: Wish, path: string, problems: Problem[]
     problems.push({
       code: 'out-of-range',
       path,
-      message: `${typed} cannot be ${read.value < least ? 'made: it is too short' : 'planned: it is over 5 m'}.`,
+      message: `${typed} cannot be ${read.value < least ? `made: it is under ${least / 10} cm` : 'planned: it is over 5 m'}.`,
       hint: 'Give a length from 1 cm to 5 m (1/2 in to 196 in).',
     });
   }

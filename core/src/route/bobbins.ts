@@ -3,7 +3,7 @@ import { type Chart, columnsFrom, columnsTo, eachRun, stitchesBetween } from './
 import { carryCost, cutCost, type StrandCosts } from './costs.ts';
 import { Linker } from './link.ts';
 import { MoveList } from './moves.ts';
-import type { Strands } from './route.ts';
+import type { Strands } from './strands.ts';
 
 /** Up to so many runs of a colour are divided exactly, more of them greedily. */
 const exactUpTo = 300;

@@ -1,7 +1,8 @@
 import type { Fabric } from '../lay/fabric.ts';
 import { type StitchKey, stitchKinds } from '../stitches/kinds.ts';
 import { hangingMap, OFF } from './hangs.ts';
-import { type Strands, totalsByColour } from './route.ts';
+import { totalsByColour } from './route.ts';
+import type { Strands } from './strands.ts';
 
 /** What idle strands do to a cloth. */
 export interface StrandLedger {

@@ -1,61 +1,18 @@
-import { checkFabric } from '../check/fabric.ts';
 import { border } from '../finish/border.ts';
 import { circleLies, flatIncrease, fullness } from '../fit/circle.ts';
-import { chainsFor, countFor, findFoundation } from '../fit/foundation.ts';
+import { chainsFor, countFor } from '../fit/foundation.ts';
 import { cellsIn, courseCells, type Fabric, stitchesMade } from '../lay/fabric.ts';
-import { lay } from '../lay/lay.ts';
-import { bindPattern, type PatternChoice } from '../patterns/bind.ts';
-import { findPattern } from '../patterns/book.ts';
-import { readPattern } from '../patterns/read.ts';
-import { sumProblems } from '../patterns/sums.ts';
-import { must } from '../problem.ts';
-import { costsFor, type Policy } from '../route/costs.ts';
-import { chartOf } from '../route/ofFabric.ts';
-import { route, totalsByColour } from '../route/route.ts';
 import { type StitchKey, stitchKind } from '../stitches/kinds.ts';
 import { workCourse } from '../write/course.ts';
-import { techniqueOf } from './register.ts';
-
-function piece(key: string, stitches: number, rows: number, way?: string, choice: PatternChoice = {}) {
-  const pattern = must(findPattern(key));
-  const bound = must(bindPattern(pattern, choice));
-  const technique = must(techniqueOf(pattern));
-  const foundation = findFoundation(way ?? (technique.foundations(bound)[0] as string)) as NonNullable<
-    ReturnType<typeof findFoundation>
-  >;
-  const fabric = lay({
-    bound,
-    foundation,
-    edges: 'whole',
-    stitches,
-    courses: technique.courses?.(stitches, rows) ?? rows,
-  });
-  must(checkFabric(fabric, { bound, technique, foundation }));
-  const inRow = technique.width.stitches(stitches, foundation);
-  return { fabric, bound, technique, foundation, chains: chainsFor(foundation, stitches), inRow };
-}
-
-function totals(fabric: Fabric, policy: Policy) {
-  const costs = costsFor(policy, false, { stitchWidth: 5, rowHeight: 5 });
-  const strands = route(chartOf(fabric), costs, policy === 'carry-always' ? policy : 'least-cost');
-  return totalsByColour(strands, fabric.colourCount);
-}
-
-function kindsOf(fabric: Fabric, course: number): StitchKey[] {
-  return Array.from(courseCells(fabric, course).kinds, (code) => stitchKind(code).key);
-}
-
-function countOf(fabric: Fabric, course: number, key: StitchKey): number {
-  return kindsOf(fabric, course).filter((each) => each === key).length;
-}
+import { countOf, kindsOf, piece, totals, way } from './samplePiece.ts';
 
 /** Runs of one kind in a course, in column order: `4 dc, 4 ch`. */
 function groups(fabric: Fabric, course: number, key: StitchKey): number {
-  const kinds = kindsOf(fabric, course).map((each) => stitchKind_(each));
+  const kinds = kindsOf(fabric, course).map((each) => mainOf(each));
   return kinds.filter((each, x) => each === key && kinds[x - 1] !== key).length;
 }
 
-function stitchKind_(key: StitchKey): StitchKey {
+function mainOf(key: StitchKey): StitchKey {
   return key === 'dc-ch3' || key === 'dc@below2' ? 'dc' : key;
 }
 
@@ -66,7 +23,7 @@ describe('wide hdc: figures that start two wide, 12 of ground before, between an
     expect(kinds.length - 1).toBe(68);
     expect(chains).toBe(70);
     expect(Array.from(colours).join('')).toMatch(/^0(0{12}11){4}0{12}$/);
-    expect(countFor(findFoundation('wide-3rd') as never, 70)).toBe(69);
+    expect(countFor(way('wide-3rd'), 70)).toBe(69);
   });
 
   it('a figure grows by one a row, half a stitch on either side', () => {
@@ -196,8 +153,8 @@ describe('a wedge circle of 10', () => {
 });
 
 describe('tubes', () => {
-  const both = findFoundation('both-sides-sc') as NonNullable<ReturnType<typeof findFoundation>>;
-  const dc = findFoundation('both-sides-dc') as NonNullable<ReturnType<typeof findFoundation>>;
+  const both = way('both-sides-sc');
+  const dc = way('both-sides-dc');
   it('sc on both sides of 40 chains, chain 41: rounds of 80', () => {
     expect(countFor(both, 41)).toBe(80);
     const { fabric, chains } = piece('sea-chest', 80, 10);
@@ -209,144 +166,6 @@ describe('tubes', () => {
     expect(countFor(dc, 37)).toBe(70);
     expect(chainsFor(dc, 70)).toBe(37);
     expect(70 / 2).toBe(35);
-  });
-});
-
-describe('overlay mosaic, unit 6, e = 1', () => {
-  it('flat: 6k + 3 stitches on 6k + 4 chains, two tails a row', () => {
-    const { fabric, chains, inRow } = piece('tide-marks', 6 * 4 + 3, 18);
-    expect([inRow, chains]).toEqual([27, 28]);
-    // 18 rows, 9 of each colour.
-    expect(totals(fabric, 'cut-always').map((total) => total.ends)).toEqual([18, 18]);
-  });
-
-  it('in the round: no tails but the first and the last', () => {
-    const { fabric, inRow } = piece('rope-coil', 8 * 4, 14);
-    expect(inRow).toBe(32);
-    expect(totals(fabric, 'as-needed').map((total) => total.ends)).toEqual([2, 2]);
-  });
-
-  it('a drop shows its colour in the row below it, and hides one stitch there', () => {
-    const { fabric } = piece('tide-marks', 27, 18);
-    // The lowest line of the chart is AABAAA over row 3: read from the right, B in column 4 of 6, after one edge stitch.
-    const drops = kindsOf(fabric, 3).flatMap((key, x) => (key === 'dc@front2' ? [x] : []));
-    expect(drops).toEqual([4, 10, 16, 22]);
-  });
-});
-
-describe('illegal mosaic charts are refused with the cells and the reason', () => {
-  const text = (chart: string) => `pattern bad "Bad"
-about "A chart that cannot be worked."
-technique mosaic
-made right-side
-colours A B
-across 4 plus 3 "steps"
-up 4 plus 2 "repeats"
-chart
-${chart}
-end
-`;
-  const proved = (chart: string) => {
-    const pattern = must(readPattern(text(chart)));
-    const bound = must(bindPattern(pattern));
-    const technique = must(techniqueOf(pattern));
-    const foundation = findFoundation('sc-2nd') as NonNullable<ReturnType<typeof findFoundation>>;
-    const fabric = lay({ bound, foundation, edges: 'whole', stitches: 11, courses: 10 });
-    return checkFabric(fabric, { bound, technique, foundation });
-  };
-
-  it('a drop on a drop', () => {
-    // Row 3 (A) is to show B, and row 4 (B) is to show A, in the same column.
-    const proof = proved('BBBB\nAAAA\nBABB\nABAA');
-    expect(proof.ok).toBe(false);
-    if (!proof.ok) {
-      expect(proof.problems[0]?.path).toMatch(/^row 5, stitch \d+$/);
-      expect(proof.problems[0]?.message).toContain('a drop stands on a drop');
-    }
-  });
-
-  const written = (row: string) => `pattern bad "Bad"
-about "Rows that cannot be worked."
-technique mosaic
-made right-side
-colours A B
-across 4 plus 3 "steps"
-up 2 plus 2 "repeats"
-setup A: | 1sc |
-setup B: 1sc | ${row} | 1sc
-row A: 1sc | 4sc@back | 1sc@back 1sc
-row B: 1sc | 4sc@back | 1sc@back 1sc
-`;
-
-  it.each([
-    ['a drop in the first two rows', '1sc@back 1dc@front2 2sc@back', 'in the first two rows'],
-    ['plain sc where the ground goes', '4sc', 'back loop'],
-  ])('%s', (_what, row, reason) => {
-    const pattern = must(readPattern(written(row)));
-    const bound = must(bindPattern(pattern));
-    const technique = must(techniqueOf(pattern));
-    const foundation = findFoundation('sc-2nd') as NonNullable<ReturnType<typeof findFoundation>>;
-    const fabric = lay({ bound, foundation, edges: 'whole', stitches: 10, courses: 4 });
-    const proof = checkFabric(fabric, { bound, technique, foundation });
-    expect(proof.ok ? '' : proof.problems[0]?.message).toContain(reason);
-  });
-
-  it('a drop in an edge stitch', () => {
-    const pattern = must(readPattern(written('4sc@back').replace('row A: 1sc |', 'row A: 1dc@front2 |')));
-    const bound = must(bindPattern(pattern));
-    const technique = must(techniqueOf(pattern));
-    const foundation = findFoundation('sc-2nd') as NonNullable<ReturnType<typeof findFoundation>>;
-    const fabric = lay({ bound, foundation, edges: 'whole', stitches: 10, courses: 4 });
-    const proof = checkFabric(fabric, { bound, technique, foundation });
-    expect(proof.ok ? '' : proof.problems[0]).toMatchObject({ path: 'row 3, stitch 1' });
-    expect(proof.ok ? '' : proof.problems[0]?.message).toContain('edge stitch');
-  });
-});
-
-describe('interlocked mesh', () => {
-  it('12 windows: 27 stitches; A rows 13 posts, B rows 12', () => {
-    const { fabric, chains, inRow } = piece('two-nets', 12, 8);
-    expect([inRow, chains]).toEqual([27, 28]);
-    const posts = (course: number) => countOf(fabric, course, 'fpdc') + countOf(fabric, course, 'bpdc');
-    expect([0, 1, 2, 3].map(posts)).toEqual([13, 12, 13, 12]);
-  });
-
-  it('on the wrong side front and back change places and the order is mirrored', () => {
-    const { fabric, bound, foundation } = piece('two-nets', 4, 4);
-    // Seen from the right side row 3 reads 2 back, 2 front, 1 back; it is worked from its other end, swapped.
-    const row3 = workCourse(fabric, bound, foundation, 2);
-    expect(row3.side).toBe('WS');
-    const worked = row3.runs.flatMap((run) =>
-      Array.from({ length: run.count }, (_, i) => run.kinds[i % run.kinds.length]),
-    );
-    expect(worked.filter((key) => key === 'fpdc' || key === 'bpdc')).toEqual(['fpdc', 'bpdc', 'bpdc', 'fpdc', 'fpdc']);
-  });
-
-  it('runs that do not add up to the repeat are refused with the row and the sum', () => {
-    const pattern = must(findPattern('two-nets'));
-    const wrong = {
-      ...pattern,
-      rows: pattern.rows.map((row, i) =>
-        i === 1
-          ? {
-              ...row,
-              unit: row.unit
-                .slice(0, 1)
-                .concat(row.unit.slice(0, 1))
-                .map((run) => ({ ...run, count: { terms: [{ times: 1.5 }] } })),
-            }
-          : row,
-      ),
-    };
-    expect(sumProblems(must(bindPattern(wrong)))[0]).toMatchObject({
-      path: 'row 2',
-      message: 'Row 2 makes 3 stitches where row 1 left 4.',
-    });
-  });
-
-  it('both nets wait where their next row begins: nothing is cut or carried', () => {
-    const { fabric } = piece('two-nets', 12, 8);
-    for (const total of totals(fabric, 'side-only')) expect([total.ends, total.carried]).toEqual([2, 0]);
   });
 });
 
@@ -368,7 +187,7 @@ describe('foundations, from chains to stitches', () => {
     ['sc-chainless', 36, 36],
     ['ring-sc', 36, 36],
   ])('%s: chain %d for %d stitches', (key, chains, stitches) => {
-    const foundation = findFoundation(key) as NonNullable<ReturnType<typeof findFoundation>>;
+    const foundation = way(key);
     expect(chainsFor(foundation, stitches)).toBe(chains);
     expect(countFor(foundation, chains)).toBe(stitches);
   });

@@ -3,7 +3,7 @@ import type { BoundPattern } from '../patterns/bind.ts';
 import { type Chart, eachRun, startBoundary, stitchesBetween } from '../route/chart.ts';
 import { hangingMap, lastUses, movesByRow, OFF } from '../route/hangs.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, type MoveList } from '../route/moves.ts';
-import type { Strands } from '../route/route.ts';
+import type { Strands } from '../route/strands.ts';
 
 /** What is done with one idle colour in one row, in working numbers: stitch 1 is the first one worked. */
 export interface StrandOrder {
