@@ -18,6 +18,7 @@ export const problemCodes = {
   'pattern-not-laid': 'the pattern is to be made in a way that its technique has not',
   'pattern-sum': 'the runs of a pattern row do not add up to its repeat',
   'text-unreadable': 'a written row cannot be read back',
+  leans: 'figures worked so will slant',
   'not-safe': 'what is wished for could hurt someone',
   'not-enough-yarn': 'the yarn in the drawer makes no whole piece',
   'stitch-not-offered': 'the pattern is not made in this stitch',

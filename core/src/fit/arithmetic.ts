@@ -21,6 +21,11 @@ export function words(multiple: number, extra: number): string {
   return `a multiple of ${multiple} + ${extra}`;
 }
 
+/** One of a plural: `pairs of blocks` is `pair of blocks`. */
+export function oneOf(plural: string): string {
+  return plural.replace(/^(\w+)s\b/, '$1');
+}
+
 export function orList(numbers: readonly number[]): string {
   return numbers.join(' or ');
 }
@@ -34,7 +39,7 @@ function repeatsLine(
 ): string | undefined {
   const k = (count - extra) / multiple;
   if (!Number.isInteger(k) || k < 1) return undefined;
-  return `${k} ${word} × ${multiple}${extra ? ` + ${extra}` : ''} = ${count} ${unit}`;
+  return `${k} ${k === 1 ? oneOf(word) : word} × ${multiple}${extra ? ` + ${extra}` : ''} = ${count} ${unit}`;
 }
 
 /** How the edges of a count come out, where blocks of two colours take turns. */

@@ -3,6 +3,7 @@ import type { BoundMultiple, BoundPattern } from '../patterns/bind.ts';
 import { evaluate } from '../patterns/count.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import type { Technique } from '../techniques/technique.ts';
+import { oneOf } from './arithmetic.ts';
 import { admits, around, nearest, neighbours, type Progression, progression } from './progression.ts';
 
 /** How the last row is to come out. */
@@ -61,15 +62,23 @@ export function heightRule(bound: BoundPattern, ending: EndRule): Progression {
 }
 
 /** `11 bands × 4 = 44 rows`, where the count is so many repeats and the extra. */
-function repeatsLine(word: string, { multiple, extra }: BoundMultiple, rows: number): string | undefined {
+function repeatsLine(word: string, { multiple, extra }: BoundMultiple, rows: number, unit: string): string | undefined {
   const k = (rows - extra) / multiple;
   if (!Number.isInteger(k) || k < 1) return undefined;
-  return `${k} ${word} × ${multiple}${extra ? ` + ${extra}` : ''} = ${rows} rows`;
+  if (multiple === 1 && !extra && word === unit) return `${rows} ${unit}`;
+  return `${k} ${k === 1 ? oneOf(word) : word} × ${multiple}${extra ? ` + ${extra}` : ''} = ${rows} ${unit}`;
+}
+
+/** What a height counts: rows, rounds, or blocks on the diagonal. */
+function unitOf({ pattern }: BoundPattern): string {
+  if (pattern.made === 'diagonals') return 'blocks';
+  return pattern.made === 'rounds' || pattern.made === 'turned-rounds' ? 'rounds' : 'rows';
 }
 
 function why(bound: BoundPattern, rows: number): string[] {
   const { works, alike, word } = bound.up;
-  const lines = [repeatsLine(word, works, rows) ?? repeatsLine(word, alike, rows) ?? `${rows} rows`];
+  const unit = unitOf(bound);
+  const lines = [repeatsLine(word, works, rows, unit) ?? repeatsLine(word, alike, rows, unit) ?? `${rows} ${unit}`];
   if (admits(heightRule(bound, 'as-begun'), rows)) {
     lines.push(
       alike.multiple === 2 * works.multiple

@@ -11,10 +11,11 @@ import { type Plan, writing } from '../plan/plan.ts';
 import { comparePolicies, contrastOf } from '../plan/policies.ts';
 import { savings } from '../plan/stash.ts';
 import { halfTwists, strandLedger, untwistWords } from '../route/ledger.ts';
+import { stitchKind } from '../stitches/kinds.ts';
 import { beginningAdvice, rowAdvice } from '../write/advice.ts';
 import { groupRows } from '../write/groups.ts';
 import { courseWord, rowLine, writeRow } from '../write/rows.ts';
-import type { Hand, Terms } from '../write/terms.ts';
+import { type Hand, legend, type Terms } from '../write/terms.ts';
 import type { Figure, PlanDocument } from './planSchema.ts';
 
 function rounded(value: number, digits = 3): number {
@@ -182,7 +183,7 @@ function strandsOf(plan: Plan): Pick<PlanDocument, 'strands' | 'policies'> {
   };
 }
 
-function rowsOf(plan: Plan, terms: Terms, hand: Hand): Pick<PlanDocument, 'rows' | 'grouped'> {
+function rowsOf(plan: Plan, terms: Terms, hand: Hand): Pick<PlanDocument, 'rows' | 'grouped' | 'legend'> {
   const request = { ...writing(plan, terms, hand), technique: plan.prepared.technique };
   const { fabric } = plan.piece;
   const word = courseWord(fabric.making);
@@ -199,7 +200,8 @@ function rowsOf(plan: Plan, terms: Terms, hand: Hand): Pick<PlanDocument, 'rows'
       ahead: [...ahead],
     };
   });
-  return { rows, grouped: groupRows(rows.map((row) => row.text)) };
+  const kinds = [...new Set(fabric.kinds)].map((code) => stitchKind(code).key);
+  return { rows, grouped: groupRows(rows.map((row) => row.text)), legend: legend(kinds, terms) };
 }
 
 /** How a piece or a set is folded for a drawer or a stall: cloths in four, blankets in twelve. */

@@ -158,6 +158,7 @@ export const planDocumentSchema = z.strictObject({
       ahead: z.array(z.string()),
     }),
   ),
+  legend: z.array(z.strictObject({ abbreviation: z.string(), words: z.string() })),
   grouped: z.array(z.string()).describe('the rows with those that come again told once'),
   warnings: z.array(problemSchema),
 });

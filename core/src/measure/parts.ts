@@ -110,7 +110,7 @@ function bridgeLength(kind: number, across: number, goesOn: boolean, size: Stitc
 /** Chains that a course begins with and that are no cell of it: those to turn, unless they count. */
 export function turningChains(first: StitchKey, foundation: Foundation): number {
   const kind = stitchKinds.find((each) => each.key === first);
-  if (kind?.opens || first === 'block') return 0;
+  if (kind?.opens || first === 'block' || first === 'ch') return 0;
   if (foundation.counted) return kind?.standsFor === 'dc' ? 2 : 1;
   return foundation.turn;
 }
@@ -144,8 +144,10 @@ export function chainsByCourse(
     const colour = fabric.colours[at] as number;
     const size = narrow[colour] as StitchSize;
     const first = stitchKind(fabric.kinds[at] as number).key;
-    const mm =
-      chainsBefore(request, course, first) * yarnInStitch('ch', size) + (round ? yarnInStitch('join', size) : 0);
+    // A row that bridges a group ends with a slip stitch into the edge stitch.
+    const slips = course > 0 && technique.key === 'chain-space' && first === 'ch';
+    const joins = round ? yarnInStitch('join', size) : slips ? yarnInStitch('sl', size) : 0;
+    const mm = chainsBefore(request, course, first) * yarnInStitch('ch', size) + joins;
     add(colour, course, mm / 1000);
   }
 }

@@ -61,8 +61,21 @@ export function fitSizes(prepared: Prepared): Result<Sizes> {
       hint: 'Make it smaller, or plan it as panels.',
     });
   }
-  const warnings = [...across.value.warnings, ...up.value.warnings];
+  const warnings = [...across.value.warnings, ...up.value.warnings, ...leaning(prepared)];
   return good({ across: across.value, up: up.value, warnings });
+}
+
+/** In rounds that are not turned figures and seam slant. */
+function leaning({ bound, technique }: Prepared): Problem[] {
+  if (bound.pattern.made !== 'rounds' || technique.key === 'linen') return [];
+  return [
+    {
+      code: 'leans',
+      path: 'pattern',
+      message: 'In unturned rounds sc lean a quarter to half a stitch a round: figures and seam slant.',
+      hint: 'Turn the rounds where they must stand upright, or let them lean on purpose.',
+    },
+  ];
 }
 
 /** A circle has one number of wedges; its width is its height, two rows a round. */

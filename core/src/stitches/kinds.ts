@@ -92,7 +92,7 @@ const table: Readonly<Record<StitchKey, readonly [height: number, words: Words, 
   'linen-edge': [
     1,
     ['edge ch 2', 'edge ch 2', 'chain 2 for the edge', 'chain 2 for the edge'],
-    { standsFor: 'ch', opens: true },
+    { stitches: 2, opens: true },
   ],
   'dc@below2': [
     2,
@@ -137,7 +137,7 @@ const table: Readonly<Record<StitchKey, readonly [height: number, words: Words, 
     { standsFor: 'block', opens: true },
   ],
   'dc@ring': [2, ['dc in ring', 'tr in ring', `${double} in the ring`, `${treble} in the ring`], { standsFor: 'dc' }],
-  inc: [2, ['2 dc in next', '2 tr in next', `2 ${double} in the next`, `2 ${treble} in the next`], { makes: 2 }],
+  inc: [2, ['inc', 'inc', `2 ${double} in the next stitch`, `2 ${treble} in the next stitch`], { makes: 2 }],
   'inc-ch3': [
     2,
     [

@@ -1,4 +1,5 @@
 import { isRoundMaking } from '../lay/fabric.ts';
+import type { StitchKey } from '../stitches/kinds.ts';
 import { firstColumn, keyAt, lastColumn, mainAt, oneColour } from './rules.ts';
 import type { Technique } from './technique.ts';
 
@@ -30,7 +31,7 @@ export const linen: Technique = {
     for (let x = 0; x < view.kinds.length; x++) {
       const own = keyAt(view.kinds, x);
       const n = Math.abs(x - first);
-      const under = mainAt(view.below?.kinds, x);
+      const under = spaceAt(view.below?.kinds, x);
       if (!round && (x === first) !== (own === 'linen-edge')) {
         view.refuse(x, 'the ch 2 of the edge stands at the beginning of a row and nowhere else');
       } else if (!round && (n % 2 === 1) !== (mainAt(view.kinds, x) === 'sc')) {
@@ -46,3 +47,9 @@ export const linen: Technique = {
     if (!round && mainAt(view.kinds, last) !== 'sc') view.refuse(last, 'the row ends with an sc');
   },
 };
+
+/** What a place below is: the ch 2 of the edge has a space as well. */
+function spaceAt(kinds: Uint8Array | undefined, x: number): StitchKey | undefined {
+  const main = mainAt(kinds, x);
+  return main === 'linen-edge' ? 'ch' : main;
+}

@@ -110,12 +110,20 @@ export function startWords(
       ? `turn; ch 6 in ${colour}`
       : `turn; 4 ${terms === 'US' ? 'sl st' : 'ss'}, ch 3 in ${colour}`;
   }
+  if (isBridge(course, making)) return `turn, bridge the group in ${colour}`;
   const turns = making === 'rounds' ? '' : making === 'paired' && course.number % 2 === 0 ? ', do not turn' : ', turn';
   const main = stitchWord(stitchKind(codeOf(first)).standsFor, terms, style);
   const counts = course.turnCounts
-    ? ` (counts as the first ${first === 'linen-edge' ? 'stitch and space' : main})`
+    ? ` (counts as the first ${first === 'linen-edge' ? 'stitch and space' : first === 'inc-ch3' ? stitchWord('dc', terms, style) : main})`
     : '';
   return course.turn ? `ch ${course.turn} in ${colour}${counts}${turns}` : `in ${colour}${turns}`;
+}
+
+/** Whether a row begins on a group that it bridges with chains; it then ends with a slip stitch into the edge stitch. */
+function isBridge(course: WorkedCourse, making: Making): boolean {
+  return (
+    course.number > 1 && making === 'flat' && course.runs[0]?.kinds[0] === 'ch' && course.runs[0].kinds.length === 1
+  );
 }
 
 function ordinal(n: number): string {
@@ -157,6 +165,10 @@ export function orderWords(order: StrandOrder): string {
   return [order.carry, ...order.other].filter(Boolean).join('; ');
 }
 
+function slipWords(course: WorkedCourse, { fabric, terms }: WriteRequest): string {
+  return isBridge(course, fabric.making) ? `; ${terms === 'US' ? 'sl st' : 'ss'} into the edge stitch` : '';
+}
+
 /** One row in words. @param number from 1 */
 export function writeRow(request: WriteRequest, number: number): WrittenRow {
   const { fabric, bound, foundation, terms, style } = request;
@@ -170,7 +182,7 @@ export function writeRow(request: WriteRequest, number: number): WrittenRow {
     work: workWords(course, terms, style),
     change: changeWords(course, request, fabric.making),
     strands: request.strands.orders(number - 1).map(orderWords),
-    end: `${totalWords(course, request)}${hanging.length ? `; ${hanging.join(', ')}` : ''}`,
+    end: `${totalWords(course, request)}${slipWords(course, request)}${hanging.length ? `; ${hanging.join(', ')}` : ''}`,
   };
 }
 

@@ -1,6 +1,6 @@
 import { colourLetter } from '../lay/fabric.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
-import { type Chart, eachRun, startBoundary, stitchesBetween } from '../route/chart.ts';
+import { type Chart, eachRun, isRound, startBoundary, stitchesBetween } from '../route/chart.ts';
 import { hangingMap, lastUses, movesByRow, OFF } from '../route/hangs.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, type MoveList } from '../route/moves.ts';
 import type { Strands } from '../route/strands.ts';
@@ -82,10 +82,15 @@ export class StrandBook {
   hangingWords(row: number): string[] {
     const places = new Map<string, string[]>();
     for (const strand of this.hanging(row)) {
-      const place = placeWords[strand.place] ?? `waiting after stitch ${strand.afterStitch}`;
+      const place = this.placeWords(strand.place) ?? `waiting after stitch ${strand.afterStitch}`;
       places.set(place, [...(places.get(place) ?? []), strand.colour]);
     }
     return [...places].map(([place, colours]) => `${colours.join(' and ')} ${place}`);
+  }
+
+  /** In rounds both ends of a course are the seam. */
+  private placeWords(place: HangingStrand['place']): string | undefined {
+    return place !== 'inside' && isRound(this.chart.construction) ? 'at the seam' : placeWords[place];
   }
 
   /** Stitches of a whole row. */
@@ -163,7 +168,7 @@ export class StrandBook {
   private otherWords(kind: number, row: number, i: number, letter: string): string[] {
     const { moves } = this;
     const from = this.working(row, moves.from[i] as number);
-    if (kind === CLIMB) return [`${letter} climbs the edge`];
+    if (kind === CLIMB) return [`${letter} climbs the ${isRound(this.chart.construction) ? 'seam' : 'edge'}`];
     if (kind === FLOAT_UP) return [`let ${letter} hang on the back after stitch ${from}`];
     if (kind === FLOAT || kind === FLOAT_RISING) {
       const to = this.working(row, moves.to[i] as number);

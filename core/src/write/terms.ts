@@ -33,6 +33,13 @@ export function oneStitch(key: StitchKey, terms: Terms, style: Style = 'short'):
   return `${vowel.test(word) ? 'an' : 'a'} ${word}`;
 }
 
+/** The abbreviations of some stitches with their whole words, in the order of the register. */
+export function legend(keys: readonly StitchKey[], terms: Terms): { abbreviation: string; words: string }[] {
+  return [...new Set(keys)]
+    .sort((a, b) => codeOf(a) - codeOf(b))
+    .map((key) => ({ abbreviation: stitchWord(key, terms), words: stitchWord(key, terms, 'whole') }));
+}
+
 /** The way a row lies on a chart of the right side: RS rows as worked, WS rows mirrored. */
 export function chartDirection(side: 'RS' | 'WS', hand: Hand): 'right to left' | 'left to right' {
   return (side === 'RS') === (hand === 'right') ? 'right to left' : 'left to right';
