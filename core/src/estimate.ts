@@ -47,6 +47,8 @@ export function printEstimate(
 ): string {
   const { low, high } = estimate;
   if (estimate.source !== 'typical' && always === 'single') return `${write(estimate.mid)} ${unit}`;
+  // What is certain to the last digit shown is no range.
+  if (estimate.source !== 'typical' && write(low) === write(high)) return `${write(low)} ${unit}`;
   const mark = estimate.source === 'typical' ? ' typical' : '';
   return `${printRange(low, high, write)} ${unit}${mark}`;
 }

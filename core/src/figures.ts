@@ -46,6 +46,13 @@ export function gramsText(estimate: Estimate, units: LengthUnit): string {
   return printEstimate(estimate, (grams) => massNumber(grams, units), massUnit(units), 'range');
 }
 
+/** Hours as they are told: `6–9 h`, or in minutes where the least is under one. @param seconds */
+export function hoursText(seconds: Estimate): string {
+  const inHours = seconds.low >= 3600;
+  const unit = inHours ? 3600 : 60;
+  return `${printRange(seconds.low, seconds.high, (each) => String(Math.round(each / unit)))} ${inHours ? 'h' : 'min'}`;
+}
+
 /** Balls to buy: `2 balls`, or from typical figures the most it may take, `up to 2 balls typical`. */
 export function ballsText(balls: { readonly count: number; readonly source: Source }): string {
   const word = balls.count === 1 ? 'ball' : 'balls';

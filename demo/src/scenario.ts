@@ -28,6 +28,22 @@ const ferryBlue = {
   ballGrams: 50,
 } as const;
 
+const rope = { ...oat, name: 'Rope', shade: '#d9c19a', ballMetres: 92 } as const;
+const buoyRed = { ...ferryBlue, name: 'Buoy red', shade: '#a8352c', ballMetres: 92 } as const;
+const kelp = { ...ferryBlue, name: 'Kelp', shade: '#2f5a45' } as const;
+const wetSlateCotton = { ...ferryBlue, name: 'Wet slate', shade: '#3d4a4f' } as const;
+const foam = {
+  letter: 'A',
+  name: 'Foam',
+  shade: '#e4e6e0',
+  weight: 5,
+  fibre: 'wool',
+  ballMetres: 120,
+  ballGrams: 100,
+} as const;
+const wetSlate = { ...foam, letter: 'B', name: 'Wet slate', shade: '#3d4a4f' } as const;
+const lamplight = { ...foam, letter: 'C', name: 'Lamplight', shade: '#e9b949' } as const;
+
 /**
  * The ferry-house on Skarvholm, an island that is on no chart: volunteers fit it out before the season opens.
  * Every name and yarn is invented.
@@ -92,5 +108,186 @@ export const scenario: readonly DemoWork[] = [
         { letter: 'B', name: 'Kelp', shade: '#2f5a45', weight: 4, fibre: 'cotton' },
       ],
     },
+  },
+  {
+    wish: {
+      title: 'Potholder for the range',
+      item: 'potholder',
+      width: { by: 'length', length: '20 cm' },
+      height: { by: 'length', length: '20 cm' },
+      pattern: { key: 'sea-chest', stitch: 'sc', numbers: { b: 5 } },
+      edges: 'whole',
+      ending: 'whole',
+      gauge: { from: 'counted', stitches: { count: 17, over: '10 cm' }, rows: { count: 19, over: '10 cm' } },
+      yarns: [oat, ferryBlue],
+      finish: { ring: '6 cm', seam: 'slip stitch' },
+      policy: 'carry-always',
+    },
+    rowsWorked: 11,
+  },
+  {
+    wish: {
+      title: 'Round mat inside the door',
+      item: 'round mat',
+      width: { by: 'length', length: '46 cm' },
+      height: { by: 'length', length: '46 cm' },
+      pattern: { key: 'windlass', numbers: { n: 12 } },
+      edges: 'whole',
+      ending: 'any',
+      gauge: { from: 'counted', stitches: { count: 14, over: '10 cm' }, rows: { count: 7.7, over: '10 cm' } },
+      yarns: [rope, buoyRed],
+    },
+  },
+  {
+    wish: {
+      title: 'Bunk blanket for the lower room',
+      item: 'blanket',
+      width: { by: 'length', length: '100 cm' },
+      height: { by: 'length', length: '150 cm' },
+      pattern: { key: 'anchor-diamonds' },
+      ending: 'as-begun',
+      gauge: { from: 'typical' },
+      yarns: [foam, wetSlate],
+      border: { rounds: 3, colour: 'B' },
+      wash: 'wool-blocked',
+    },
+    rowsWorked: 18,
+  },
+  {
+    wish: {
+      title: 'Mail bag, two panels and a strap',
+      item: 'bag',
+      width: { by: 'length', length: '34 cm' },
+      height: { by: 'length', length: '38 cm' },
+      pattern: { key: 'long-steps', numbers: { p: 2, q: 5 } },
+      gauge: { from: 'counted', stitches: { count: 15, over: '10 cm' }, rows: { count: 12, over: '10 cm' } },
+      yarns: [
+        { ...rope, balls: 4 },
+        { ...buoyRed, balls: 3, partGrams: 22 },
+      ],
+      pieces: 2,
+      finish: { seam: 'sc', strap: { drop: '30 cm', width: '4 cm', kind: 'sc along', load: 40 } },
+    },
+  },
+  {
+    wish: {
+      title: 'Throw for the chart room',
+      item: 'blanket',
+      width: { by: 'length', length: '100 cm' },
+      height: { by: 'length', length: '125 cm' },
+      pattern: { key: 'storm-lantern' },
+      edges: 'whole',
+      ending: 'whole',
+      gauge: { from: 'typical' },
+      yarns: [{ ...wetSlate, letter: 'A' }, { ...foam, letter: 'B' }, lamplight],
+      border: { rounds: 2, colour: 'A' },
+    },
+    rowsWorked: 24,
+  },
+  {
+    wish: {
+      title: 'Tide throw with an envelope border',
+      item: 'blanket',
+      width: { by: 'length', length: '90 cm' },
+      height: { by: 'length', length: '110 cm' },
+      pattern: { key: 'tide-marks' },
+      ending: 'whole',
+      gauge: { from: 'counted', stitches: { count: 17, over: '10 cm' }, rows: { count: 17.5, over: '10 cm' } },
+      yarns: [
+        { ...foam, weight: 3 },
+        { ...ferryBlue, weight: 3, fibre: 'wool', ballMetres: 235, ballGrams: 100 },
+      ],
+      border: { rounds: 3, colour: 'B', envelope: true },
+    },
+  },
+  {
+    wish: {
+      title: 'Net screen for the stair window',
+      item: 'mat',
+      width: { by: 'length', length: '44 cm' },
+      height: { by: 'length', length: '36 cm' },
+      pattern: { key: 'two-nets' },
+      ending: 'whole',
+      gauge: { from: 'typical' },
+      yarns: [oat, kelp],
+    },
+    rowsWorked: 6,
+  },
+  {
+    wish: {
+      title: 'Porthole runner for the long table',
+      item: 'scarf',
+      width: { by: 'length', length: '30 cm' },
+      height: { by: 'length', length: '120 cm' },
+      pattern: { key: 'portholes', numbers: { g: 4 } },
+      ending: 'whole',
+      gauge: { from: 'typical' },
+      yarns: [oat, ferryBlue, { ...lamplight, fibre: 'cotton', weight: 4 }],
+    },
+  },
+  {
+    wish: {
+      title: 'Twelve cloths for the opening day',
+      item: 'dishcloth',
+      width: { by: 'length', length: '23 cm' },
+      height: { by: 'length', length: '23 cm' },
+      pattern: { key: 'salt-spray' },
+      ending: 'whole',
+      gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
+      yarns: [oat, kelp],
+      pieces: 12,
+    },
+  },
+  {
+    wish: {
+      title: 'Linen runner for the sideboard',
+      item: 'scarf',
+      width: { by: 'length', length: '24 cm' },
+      height: { by: 'length', length: '90 cm' },
+      pattern: { key: 'quay-linen' },
+      gauge: { from: 'counted', stitches: { count: 17, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
+      yarns: [oat, wetSlateCotton],
+    },
+    rowsWorked: 40,
+  },
+  {
+    wish: {
+      title: 'Bench cushion in three shades',
+      item: 'cushion cover',
+      width: { by: 'length', length: '38.4 cm' },
+      height: { by: 'length', length: '38.4 cm' },
+      pattern: { key: 'galley-gingham', numbers: { b: 5, r: 5 } },
+      gauge: { from: 'typical' },
+      yarns: [oat, { ...rope, letter: 'B' }, { ...ferryBlue, letter: 'C' }],
+      pieces: 2,
+      finish: { seam: 'slip stitch' },
+    },
+  },
+  {
+    wish: {
+      title: 'Spire mat for the samovar',
+      item: 'mat',
+      width: { by: 'length', length: '42 cm' },
+      height: { by: 'length', length: '30 cm' },
+      pattern: { key: 'spires' },
+      ending: 'whole',
+      gauge: { from: 'typical' },
+      yarns: [rope, { ...kelp, letter: 'B' }],
+      border: { rounds: 1 },
+    },
+  },
+  {
+    wish: {
+      title: 'Strap for the bread bag',
+      item: 'strap',
+      width: { by: 'length', length: '4 cm' },
+      height: { by: 'length', length: '88 cm' },
+      pattern: { key: 'block-check', stitch: 'sc', numbers: { b: 2, r: 4 } },
+      edges: 'whole',
+      gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
+      yarns: [rope, buoyRed],
+      policy: 'carry-always',
+    },
+    rowsWorked: 4,
   },
 ];

@@ -1,5 +1,5 @@
 import type { Estimate } from '../estimate.ts';
-import { ballsText, differenceText, gramsText, lengthText, metresText } from '../figures.ts';
+import { ballsText, differenceText, gramsText, hoursText, lengthText, metresText } from '../figures.ts';
 import { foldedBand } from '../finish/finish.ts';
 import { metresByCourse } from '../measure/byCourse.ts';
 import { measureNext } from '../measure/next.ts';
@@ -146,8 +146,11 @@ function coloursOf(plan: Plan): PlanDocument['colours'] {
       parts: Object.fromEntries(need.parts.map((part) => [part.name, m(part.metres)])),
       ends: need.ends,
       ...(need.balls ? { balls: { text: ballsText(need.balls), chance: rounded(need.balls.chance) } } : {}),
+      chances: (need.chances ?? []).map((each) => ({ balls: each.balls, chance: rounded(each.chance) })),
       ...(need.drawer ? { drawer: { chance: rounded(need.drawer.chance) } } : {}),
-      ballEnds: ends.map(({ ball, low, high, joinAfter }) => ({ ball, between: [low, high], joinAfter })),
+      ballEnds: ends
+        .filter((end) => end.low < piece.fabric.courses)
+        .map(({ ball, low, high, joinAfter }) => ({ ball, between: [low, high], joinAfter })),
     };
   });
 }
@@ -218,12 +221,8 @@ function foldedOf(plan: Plan): PlanDocument['folded'] {
   return { width: told('width'), height: told('height'), band: told('band') };
 }
 
-/** Hours as they are told: `6–9 h`, or in minutes under one. */
 function timeOf(time: Estimate): PlanDocument['time'] {
-  const hours: [number, number] = [rounded(time.low / 3600, 1), rounded(time.high / 3600, 1)];
-  const inHours = time.low >= 3600;
-  const unit = inHours ? 3600 : 60;
-  return { hours, text: `${Math.round(time.low / unit)}–${Math.round(time.high / unit)} ${inHours ? 'h' : 'min'}` };
+  return { hours: [rounded(time.low / 3600, 1), rounded(time.high / 3600, 1)], text: hoursText(time) };
 }
 
 /** A plan as an open document: every figure with unit, range and source, every row in words. */

@@ -94,6 +94,7 @@ export const planDocumentSchema = z.strictObject({
       parts: z.record(z.string(), figureSchema),
       ends: z.number().int(),
       balls: z.strictObject({ text: z.string(), chance: z.number() }).optional(),
+      chances: z.array(z.strictObject({ balls: z.number().int(), chance: z.number() })),
       drawer: z.strictObject({ chance: z.number() }).optional(),
       ballEnds: z.array(
         z.strictObject({

@@ -16,6 +16,8 @@ export interface YarnNeed {
   readonly grams: Estimate;
   /** Whole balls with a chance of at least 0.95, where the weight of a ball is known. */
   readonly balls?: { readonly count: number; readonly chance: number; readonly source: Source };
+  /** The chance of a few balls less and one more. */
+  readonly chances?: readonly { readonly balls: number; readonly chance: number }[];
   /** Chance that the balls in the drawer are enough, where it is known what lies there. */
   readonly drawer?: { readonly chance: number };
   /** Ends to weave in. */
@@ -76,7 +78,12 @@ export function measure(request: MeasureRequest): YarnNeed[] {
     const { metresPerGram, meterageError } = figure;
     const question = { metres: made, error, ends, ballGrams: yarn.ballGrams, metresPerGram, meterageError };
     const { balls, chance } = ballsNeeded(question, sure);
-    return { ...need, balls: { count: balls, chance, source }, ...inDrawer(yarn, question) };
+    const from = Math.max(1, balls - 3);
+    const chances = Array.from({ length: balls + 2 - from }, (_, i) => ({
+      balls: from + i,
+      chance: chanceEnough(question, from + i),
+    }));
+    return { ...need, balls: { count: balls, chance, source }, chances, ...inDrawer(yarn, question) };
   });
 }
 

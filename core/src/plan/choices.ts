@@ -1,7 +1,7 @@
 import type { WidthOffer } from '../fit/across.ts';
 import type { HeightOffer } from '../fit/up.ts';
 import type { Prepared } from './prepare.ts';
-import type { Sizes } from './sizes.ts';
+import { paired, type Sizes } from './sizes.ts';
 
 /** A size worth considering, and what speaks for it. */
 export interface SizeChoice {
@@ -34,10 +34,11 @@ export function chooseSizes(prepared: Prepared, sizes: Sizes): SizeChoice[] {
   const choices = new Map<string, { width: WidthOffer; height: HeightOffer; reasons: string[] }>();
   const add = (width: WidthOffer | undefined, height: HeightOffer | undefined, reason: string) => {
     if (!width || !height) return;
+    const size = paired(prepared, { width, height });
     const key = `${width.stitches}×${height.rows}`;
     const known = choices.get(key);
     if (known) known.reasons.push(reason);
-    else if (choices.size < most) choices.set(key, { width, height, reasons: [reason] });
+    else if (choices.size < most) choices.set(key, { ...size, reasons: [reason] });
   };
   const off = (offer: { difference: number }) => Math.abs(offer.difference);
   const offWish = (offer: WidthOffer) =>

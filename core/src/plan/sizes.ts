@@ -1,7 +1,7 @@
 import { type Estimate, times } from '../estimate.ts';
-import { type AcrossFit, type AcrossRequest, fitAcross } from '../fit/across.ts';
+import { type AcrossFit, type AcrossRequest, fitAcross, type WidthOffer } from '../fit/across.ts';
 import { type CircleLie, circleLies, flatIncrease, fullness } from '../fit/circle.ts';
-import { fitUp, type UpFit, type UpRequest } from '../fit/up.ts';
+import { fitUp, type HeightOffer, type UpFit, type UpRequest } from '../fit/up.ts';
 import { at, good, type Problem, type Result, refused } from '../problem.ts';
 import type { Prepared } from './prepare.ts';
 
@@ -76,6 +76,16 @@ function leaning({ bound, technique }: Prepared): Problem[] {
       hint: 'Turn the rounds where they must stand upright, or let them lean on purpose.',
     },
   ];
+}
+
+/** A circle is as wide as it is high; of all else the two are apart. */
+export function paired(
+  { technique }: Prepared,
+  size: { width: WidthOffer; height: HeightOffer },
+): { width: WidthOffer; height: HeightOffer } {
+  if (technique.key !== 'wedge-circle') return size;
+  const { height, difference } = size.height;
+  return { ...size, width: { ...size.width, width: height, difference } };
 }
 
 /** A circle has one number of wedges; its width is its height, two rows a round. */

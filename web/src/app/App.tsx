@@ -7,16 +7,23 @@ import { WorkView } from '../views/work/WorkView.tsx';
 import { Shell } from './Shell.tsx';
 
 const WishView = lazy(() => import('../views/wish/WishView.tsx'));
+const BookView = lazy(() => import('../views/book/BookView.tsx'));
+const NeedView = lazy(() => import('../views/need/NeedView.tsx'));
+const FinishView = lazy(() => import('../views/finish/FinishView.tsx'));
 
 const router = createBrowserRouter([
   {
     element: <Shell />,
     children: [
       { path: '/', element: <BenchView /> },
+      { path: '/book', element: <BookView /> },
+      { path: '/book/:key', element: <BookView /> },
       { path: '/wish', element: <WishView /> },
       { path: '/works/:id/wish', element: <WishView /> },
       { path: '/works/:id/size', element: <MatView /> },
       { path: '/works/:id/rows', element: <RowsView /> },
+      { path: '/works/:id/yarn', element: <NeedView /> },
+      { path: '/works/:id/finish', element: <FinishView /> },
       { path: '/works/:id/work', element: <WorkView /> },
       { path: '*', element: <Navigate to="/" replace /> },
     ],

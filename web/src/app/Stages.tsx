@@ -2,13 +2,20 @@ import { memo } from 'react';
 import { NavLink } from 'react-router';
 import type { Work } from '../api/api.ts';
 
-const stages = ['wish', 'size', 'rows', 'work'] as const;
+const stages = ['wish', 'size', 'rows', 'yarn', 'finish', 'work'] as const;
 type Stage = (typeof stages)[number];
-const words: Readonly<Record<Stage, string>> = { wish: 'Wish', size: 'Size', rows: 'Rows', work: 'Work' };
+const words: Readonly<Record<Stage, string>> = {
+  wish: 'Wish',
+  size: 'Size',
+  rows: 'Rows',
+  yarn: 'Yarn',
+  finish: 'Finish',
+  work: 'Work',
+};
 
 /** The order of work as a running seam: what is settled is sewn, what is to come is only marked. */
 export const Stages = memo(function Stages({ work, here }: { work: Work; here: Stage }) {
-  const settled = work.state === 'wished' ? 1 : 3;
+  const settled = work.state === 'wished' ? 1 : 5;
   return (
     <nav aria-label="Stages of this work">
       <ol className="flex">
@@ -30,7 +37,7 @@ export const Stages = memo(function Stages({ work, here }: { work: Work; here: S
               <span className={current ? 'font-semibold text-ink' : 'text-soft'}>{words[stage]}</span>
             </>
           );
-          const look = 'flex min-h-11 w-[74px] flex-col items-center text-[14px] no-underline';
+          const look = 'flex min-h-11 w-[64px] flex-col items-center text-[14px] no-underline';
           return (
             <li key={stage}>
               {open ? (

@@ -1,4 +1,17 @@
-import { makePiece, prepare, wishSchema, type YarnNeed } from '@puntada/core';
+import {
+  type Estimate,
+  type Hand,
+  makePiece,
+  type PlanDocument,
+  planDocument,
+  planWish,
+  prepare,
+  type Result,
+  readShape,
+  type Terms,
+  wishSchema,
+  type YarnNeed,
+} from '@puntada/core';
 import { expose } from 'comlink';
 import { z } from 'zod';
 
@@ -9,6 +22,8 @@ export interface PieceFigures {
   readonly share: readonly number[];
   readonly yarn: readonly YarnNeed[];
   readonly ends: number;
+  /** Seconds. */
+  readonly time: Estimate;
 }
 
 const count = z.number().int().min(1);
@@ -26,11 +41,19 @@ function measureSizes(message: MeasureMessage): PieceFigures[] {
   return sizes.flatMap(({ stitches, rows }) => {
     const piece = makePiece(prepared.value, stitches, rows);
     if (!piece.ok) return [];
-    const { share, yarn, ends } = piece.value;
-    return [{ stitches, rows, share, yarn, ends }];
+    const { share, yarn, ends, time } = piece.value;
+    return [{ stitches, rows, share, yarn, ends, time }];
   });
 }
 
-const planner = { measureSizes };
+/** The whole plan of a wish as its open document, or what is in the way. */
+function planWhole(wish: unknown, terms: Terms, hand: Hand): Result<PlanDocument> {
+  const read = readShape(wishSchema, wish);
+  if (!read.ok) return read;
+  const plan = planWish(read.value);
+  return plan.ok ? { ok: true, value: planDocument(plan.value, terms, hand) } : plan;
+}
+
+const planner = { measureSizes, planWhole };
 export type Planner = typeof planner;
 expose(planner);

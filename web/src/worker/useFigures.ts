@@ -1,9 +1,7 @@
 import type { Wish } from '@puntada/core';
-import { wrap } from 'comlink';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import type { PieceFigures, Planner } from './planner.worker.ts';
-
-const planner = wrap<Planner>(new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }));
+import { planner } from './planner.ts';
+import type { PieceFigures } from './planner.worker.ts';
 
 interface Size {
   readonly stitches: number;

@@ -1,6 +1,7 @@
 import type { Fabric, Hand } from '@puntada/core';
 import { useEffect, useRef } from 'react';
 import { useWidth } from '../useWidth.ts';
+import { faceOf } from './clothLayout.ts';
 import { clothPicture } from './paintCloth.ts';
 
 interface Props {
@@ -27,14 +28,18 @@ export function ClothStrip({ fabric, shades, hand, proportion, rowsWorked, heigh
     const element = canvas.current;
     if (!element || width <= 0) return;
     const dpr = window.devicePixelRatio || 1;
-    const row = Math.max(smallestRow, Math.min(largestRow, Math.floor(width / fabric.courses)));
-    const shown = Math.min(fabric.courses, Math.floor(width / row));
+    const face = faceOf(fabric);
+    const rows = Math.ceil(face.up);
+    const row = Math.max(smallestRow, Math.min(largestRow, Math.floor(width / rows)));
+    const shown = Math.min(rows, Math.floor(width / row));
     element.width = shown * row * dpr;
     element.height = height * dpr;
     element.style.width = `${shown * row}px`;
     const ctx = element.getContext('2d') as CanvasRenderingContext2D;
     const cellHeight = Math.max(1, Math.round(row * dpr));
-    const cellWidth = Math.max(1, Math.round(row * proportion * dpr));
+    // A cloth narrower than the strip is shown as wide as the strip is high.
+    const perStitch = Math.max(proportion * row, height / face.across);
+    const cellWidth = Math.max(1, Math.ceil(perStitch * dpr));
     const picture = clothPicture(fabric, { shades, hand, cellWidth, cellHeight });
     // Turned a quarter to the right, the bottom of the cloth is at the left.
     const along = shown * row * dpr;
@@ -43,14 +48,16 @@ export function ClothStrip({ fabric, shades, hand, proportion, rowsWorked, heigh
     ctx.rotate(Math.PI / 2);
     ctx.drawImage(picture, 0, picture.height - along, height * dpr, along, 0, 0, height * dpr, along);
     ctx.restore();
-    const worked = Math.min(shown, rowsWorked) * row * dpr;
+    // On the diagonal and in a circle courses are no rows of the picture.
+    const done = (rowsWorked / fabric.courses) * rows;
+    const worked = Math.min(shown, done) * row * dpr;
     ctx.fillStyle = 'rgb(251 252 250 / 0.8)';
     ctx.fillRect(worked, 0, along - worked, element.height);
     ctx.strokeStyle = '#8b8590';
     ctx.lineWidth = dpr;
     ctx.setLineDash([5 * dpr, 4 * dpr]);
     ctx.strokeRect(worked + dpr / 2, dpr / 2, Math.max(0, along - worked - dpr), element.height - dpr);
-    if (rowsWorked > 0 && rowsWorked < shown) {
+    if (done > 0 && done < shown) {
       ctx.fillStyle = '#2b1b30';
       ctx.fillRect(worked - dpr, 0, 2 * dpr, element.height);
     }

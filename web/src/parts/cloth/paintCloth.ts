@@ -1,4 +1,7 @@
-import { type Fabric, type Hand, runsForward, type StitchKey, stitchKind } from '@puntada/core';
+import { cellsIn, type Fabric, facesRight, type Hand, type StitchKey, stitchKind } from '@puntada/core';
+import { faceOf, placeOf, shapeOf } from './clothLayout.ts';
+import { deepKinds } from './deepDrawings.ts';
+import { paintCircle } from './paintCircle.ts';
 import { isStepped, meanHeight, steppedTops } from './steps.ts';
 import type { Side } from './stitchDrawings.ts';
 import { stitchTile, tileCells } from './stitchTile.ts';
@@ -29,8 +32,8 @@ function columnAt(fabric: Fabric, look: ClothLook, place: number): number {
 }
 
 /** A row shows its right side on the face that was towards the maker. */
-function sideOf(course: number, look: ClothLook): Side {
-  return runsForward(course) === (look.face !== 'WS') ? 'RS' : 'WS';
+function sideOf(fabric: Fabric, course: number, look: ClothLook): Side {
+  return facesRight(course, fabric.making) === (look.face !== 'WS') ? 'RS' : 'WS';
 }
 
 /**
@@ -38,7 +41,11 @@ function sideOf(course: number, look: ClothLook): Side {
  * stitches × cellWidth by courses × cellHeight; the top of the span is at y = 0.
  */
 export function paintCloth(ctx: Canvas2d, fabric: Fabric, look: ClothLook, span: CourseSpan): void {
-  if (isStepped(fabric)) paintStepped(ctx, fabric, look, span);
+  const shape = shapeOf(fabric);
+  if (shape === 'circle') paintCircle(ctx, fabric, look, span.to);
+  else if (shape === 'blocks') paintBlocks(ctx, fabric, look, span.to);
+  else if (shape !== 'grid' || isLayered(fabric)) paintPlaced(ctx, fabric, look, span);
+  else if (isStepped(fabric)) paintStepped(ctx, fabric, look, span);
   else paintLevel(ctx, fabric, look, span);
 }
 
@@ -60,7 +67,7 @@ function paintLevel(ctx: Canvas2d, fabric: Fabric, look: ClothLook, span: Course
   for (let course = span.from; course < span.to; course++) {
     const base = course * stitches;
     const y = (span.to - 1 - course) * cellHeight;
-    const side = sideOf(course, look);
+    const side = sideOf(fabric, course, look);
     for (let place = 0; place < stitches; ) {
       const at = base + columnAt(fabric, look, place);
       const kind = kinds[at] as number;
@@ -84,7 +91,7 @@ function paintStepped(ctx: Canvas2d, fabric: Fabric, look: ClothLook, span: Cour
   const tops = steppedTops(fabric, span.from);
   const bottom = span.to * cellHeight;
   for (let course = span.from; course < span.to; course++) {
-    const side = sideOf(course, look);
+    const side = sideOf(fabric, course, look);
     const base = course * stitches;
     const mean = meanHeight(fabric, course);
     for (let place = 0; place < stitches; place++) {
@@ -103,14 +110,105 @@ function paintStepped(ctx: Canvas2d, fabric: Fabric, look: ClothLook, span: Cour
   }
 }
 
+const layered = new Set<StitchKey>([...deepKinds, 'fleck', 'ch']);
+
+/** Whether some stitches lie over others, so that cells are painted one by one. */
+function isLayered(fabric: Fabric): boolean {
+  const upTo = Math.min(fabric.kinds.length, fabric.stitches * 6);
+  for (let i = 0; i < upTo; i++) if (layered.has(stitchKind(fabric.kinds[i] as number).key)) return true;
+  return false;
+}
+
+/** Cells one by one, each at its place; those that reach down are laid over the row below. */
+function paintPlaced(ctx: Canvas2d, fabric: Fabric, look: ClothLook, span: CourseSpan): void {
+  const { cellWidth, cellHeight } = look;
+  const shape = shapeOf(fabric);
+  const { across } = faceOf(fabric);
+  const mirrored = (look.hand === 'right') === (look.face !== 'WS');
+  const mesh = fabric.making === 'paired';
+  const put = (
+    kind: StitchKey,
+    side: Side,
+    shade: string,
+    x: number,
+    y: number,
+    width: number,
+    high: number,
+    n: number,
+  ) => {
+    const tile = stitchTile(kind, side, shade, Math.max(1, width), Math.max(1, high));
+    ctx.drawImage(tile, (n % tileCells) * width, 0, width, high, x, y, width, high);
+  };
+  for (let course = span.from; course < span.to; course++) {
+    const start = fabric.starts[course] as number;
+    const side = sideOf(fabric, course, look);
+    const y = (span.to - 1 - course) * cellHeight;
+    const cells = cellsIn(fabric, course);
+    if (shape === 'brick')
+      fillRow(ctx, look.shades[fabric.colours[start] as number], y, across * cellWidth, cellHeight);
+    for (let x = 0; x < cells; x++) {
+      const { at, width } = placeOf(fabric, shape, course, x);
+      const kind = stitchKind(fabric.kinds[start + x] as number).key;
+      const shade = look.shades[fabric.colours[start + x] as number] ?? '#888888';
+      const left = Math.round((mirrored ? across - at - width : at) * cellWidth);
+      const wide = Math.max(1, Math.round((mirrored ? across - at : at + width) * cellWidth) - left);
+      const deep = deepKinds.has(kind) && course > span.from;
+      if (kind === 'fleck') put('sc', side, look.shades[0] ?? '#888888', left, y, wide, cellHeight, x);
+      if (!deep) {
+        put(deepKinds.has(kind) ? 'dc' : kind, side, shade, left, y, wide, cellHeight, x);
+        continue;
+      }
+      put(kind, side, shade, left, y, wide, 2 * cellHeight, x);
+      // A post behind the other mesh is crossed by its chain.
+      if (mesh && (kind === 'bpdc') === facesRight(course, 'paired')) {
+        const below = look.shades[fabric.colours[(fabric.starts[course - 1] as number) + x] as number] ?? '#888888';
+        put('ch', side, below, left, y + cellHeight, wide, cellHeight, x);
+      }
+    }
+  }
+}
+
+function fillRow(ctx: Canvas2d, shade: string | undefined, y: number, width: number, height: number): void {
+  ctx.fillStyle = shade ?? '#888888';
+  ctx.fillRect(0, y, width, height);
+}
+
+/** Blocks as they are seen, those of every second diagonal turned by a quarter. */
+function paintBlocks(ctx: Canvas2d, fabric: Fabric, look: ClothLook, worked: number): void {
+  const { across: wide, up: high } = faceOf(fabric);
+  const { cellWidth, cellHeight } = look;
+  const mirrored = (look.hand === 'right') === (look.face !== 'WS');
+  for (let diagonal = 0; diagonal < worked; diagonal++) {
+    const from = Math.max(0, diagonal - high + 1);
+    for (let i = 0; i < cellsIn(fabric, diagonal); i++) {
+      const x = from + i;
+      const cell = (fabric.starts[diagonal] as number) + i;
+      const shade = look.shades[fabric.colours[cell] as number] ?? '#888888';
+      const tile = stitchTile('block', 'RS', shade, cellWidth, cellHeight);
+      const left = (mirrored ? wide - 1 - x : x) * cellWidth;
+      const top = (high - 1 - (diagonal - x)) * cellHeight;
+      const n = (x % tileCells) * cellWidth;
+      ctx.save();
+      ctx.translate(left + cellWidth / 2, top + cellHeight / 2);
+      if (diagonal % 2) ctx.rotate(Math.PI / 2);
+      ctx.drawImage(tile, n, 0, cellWidth, cellHeight, -cellWidth / 2, -cellHeight / 2, cellWidth, cellHeight);
+      ctx.restore();
+    }
+  }
+}
+
 /** The whole fabric as a picture of its own. */
 export function clothPicture(
   fabric: Fabric,
   look: ClothLook,
   span: CourseSpan = { from: 0, to: fabric.courses },
 ): OffscreenCanvas {
-  const width = Math.max(1, fabric.stitches * look.cellWidth);
-  const height = Math.max(1, (span.to - span.from) * look.cellHeight);
+  const face = faceOf(fabric);
+  const shape = shapeOf(fabric);
+  const round = shape === 'circle';
+  const whole = round || shape === 'blocks' || (span.from === 0 && span.to === fabric.courses);
+  const width = Math.max(1, Math.ceil(face.across * (round ? look.cellHeight : look.cellWidth)));
+  const height = Math.max(1, Math.ceil((whole ? face.up : span.to - span.from) * look.cellHeight));
   const picture = new OffscreenCanvas(width, height);
   paintCloth(picture.getContext('2d') as OffscreenCanvasRenderingContext2D, fabric, look, span);
   return picture;

@@ -1,4 +1,5 @@
 import { type StitchKey, stitchKinds } from '@puntada/core';
+import { deepDrawings } from './deepDrawings.ts';
 import type { Pen } from './pen.ts';
 
 /** The face of the cloth that is seen. */
@@ -231,7 +232,7 @@ const dcBack: Draw = (pen, cell) => {
   );
 };
 
-type Drawing = Readonly<Record<Side, Draw>>;
+export type Drawing = Readonly<Record<Side, Draw>>;
 
 const drawn: Partial<Record<StitchKey, Drawing>> = {
   sc: { RS: scFront, WS: scBack },
@@ -242,5 +243,5 @@ const drawn: Partial<Record<StitchKey, Drawing>> = {
 /** How a stitch looks from either side; one that has no drawing of its own looks like the stitch it stands for. */
 export function drawingOf(key: StitchKey): Drawing {
   const main = stitchKinds.find((kind) => kind.key === key)?.standsFor;
-  return drawn[key] ?? (main && drawn[main]) ?? { RS: scFront, WS: scBack };
+  return drawn[key] ?? deepDrawings[key] ?? (main && drawn[main]) ?? drawn.sc ?? { RS: scFront, WS: scBack };
 }

@@ -1,4 +1,5 @@
 import type { StitchKey } from '@puntada/core';
+import { clearKinds } from './deepDrawings.ts';
 import { Pen } from './pen.ts';
 import { type Shades, shadesOf } from './shades.ts';
 import { drawingOf, type Side } from './stitchDrawings.ts';
@@ -47,8 +48,10 @@ export function stitchTile(
   const shades = shadesOf(shade);
   if (Math.min(width, height) < smallest) drawSmall(ctx, width, height, shades, side);
   else {
-    ctx.fillStyle = shades.hollow;
-    ctx.fillRect(0, 0, canvas.width, height);
+    if (!clearKinds.has(stitch)) {
+      ctx.fillStyle = shades.hollow;
+      ctx.fillRect(0, 0, canvas.width, height);
+    }
     ctx.lineCap = 'round';
     const draw = drawingOf(stitch)[side];
     for (let cell = -1; cell <= tileCells; cell++) {

@@ -14,6 +14,9 @@ export function BenchView() {
   return (
     <>
       <Head title="Bench" under={works ? count(begun.length, wished.length, finished.length) : undefined}>
+        <ButtonLink to="/book" kind="quiet">
+          Pattern book
+        </ButtonLink>
         <ButtonLink to="/wish" kind={begun.length ? 'plain' : 'next'}>
           <Plus aria-hidden className="size-5" />
           New wish

@@ -1,4 +1,4 @@
-import { type Terms, type WorkedCourse, workCourse } from '@puntada/core';
+import { chainsFor, courseWord, type Terms, type WorkedCourse, workCourse } from '@puntada/core';
 import type { Work } from '../../api/api.ts';
 import { runLabel } from '../../parts/runWords.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
@@ -7,12 +7,16 @@ import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 export function nextStep(work: Work, cloth: WorkCloth, terms: Terms): string {
   const { fabric, bound, foundation } = cloth;
   if (work.state === 'wished') {
-    return work.wish.choice ? `Chain ${fabric.stitches + foundation.beyond} to begin.` : 'Choose its size on the mat.';
+    return work.wish.choice ? beginWords(chainsFor(foundation, fabric.count)) : 'Choose its size on the mat.';
   }
   const { rows } = work.progress;
   if (rows >= fabric.courses) return work.state === 'finished' ? 'Finished.' : 'All rows worked: weave in the ends.';
   const course = workCourse(fabric, bound, foundation, rows);
-  return `Row ${course.number}, ${course.side}: ${runsLine(course, terms)}`;
+  return `${courseWord(fabric.making)} ${course.number}, ${course.side}: ${runsLine(course, terms)}`;
+}
+
+function beginWords(chains: number): string {
+  return chains ? `Chain ${chains} to begin.` : 'Make a ring to begin.';
 }
 
 const shown = 3;

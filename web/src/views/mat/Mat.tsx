@@ -75,8 +75,8 @@ export function Mat(props: Props) {
             className="absolute top-0 left-0 bg-tape text-[12px] leading-none text-soft"
             style={{ width: tapeThickness.left, height: tapeThickness.top }}
           >
-            <span className="absolute top-4 right-1.5">{typical ? 'stitches' : units}</span>
-            {typical ? <span className="absolute bottom-1 left-1.5">rows</span> : null}
+            <span className="absolute top-4 right-1.5">{typical ? prepared.technique.width.word : units}</span>
+            {typical ? <span className="absolute bottom-1 left-1.5">{rowWord(prepared)}</span> : null}
           </div>
           <div className="absolute top-0" style={{ left: tapeThickness.left }}>
             <Tape
@@ -103,7 +103,7 @@ export function Mat(props: Props) {
             <WishLabel mat={mat} prepared={prepared} width={width} height={height} units={units} />
             <Edge
               label="Width"
-              text={`${width.stitches} stitches, ${lengthText(width.width, units)}`}
+              text={`${width.stitches} ${prepared.technique.width.word}, ${lengthText(width.width, units)}`}
               orientation="horizontal"
               index={widths.findIndex((offer) => offer.stitches === width.stitches)}
               count={widths.length}
@@ -116,7 +116,7 @@ export function Mat(props: Props) {
             />
             <Edge
               label="Height"
-              text={`${height.rows} rows, ${lengthText(height.height, units)}`}
+              text={`${height.rows} ${rowWord(prepared)}, ${lengthText(height.height, units)}`}
               orientation="vertical"
               index={heights.findIndex((offer) => offer.rows === height.rows)}
               count={heights.length}
@@ -132,6 +132,13 @@ export function Mat(props: Props) {
       ) : null}
     </div>
   );
+}
+
+/** What heights count. */
+function rowWord({ bound }: Prepared): string {
+  const { made } = bound.pattern;
+  if (made === 'diagonals') return 'blocks';
+  return made === 'rounds' || made === 'turned-rounds' ? 'rounds' : 'rows';
 }
 
 function choose<T>(offers: readonly T[], isIt: (offer: T) => boolean, take: (offer: T) => void): void {
@@ -184,13 +191,15 @@ function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height:
     sizeCanvas(canvas.current, mat, dpr);
     const { picture, hand } = drawn;
     const cellWidth = picture.width / drawn.stitches;
-    const cellHeight = picture.height / drawn.courses;
+    const cellHeight = picture.height / drawn.rows;
     const crop = {
       x: hand === 'right' ? (drawn.stitches - width.stitches) * cellWidth : 0,
-      y: (drawn.courses - height.rows) * cellHeight,
+      y: (drawn.rows - height.rows) * cellHeight,
       width: width.stitches * cellWidth,
       height: height.rows * cellHeight,
     };
+    const { border } = prepared.finish;
+    const rim = border ? border.rounds * prepared.sc.height.mid : 0;
     const frame = requestAnimationFrame(() =>
       paintClothOnMat(
         ctx,
@@ -198,6 +207,9 @@ function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height:
         {
           picture,
           crop,
+          round: prepared.technique.key === 'wedge-circle',
+          rim,
+          rimShade: border ? prepared.yarns[border.colour]?.shade : undefined,
           width: width.width.mid,
           height: height.height.mid,
           widthRange: [width.width.low, width.width.high],

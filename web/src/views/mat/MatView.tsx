@@ -3,6 +3,7 @@ import {
   fitSizes,
   type HeightOffer,
   type Prepared,
+  paired,
   prepare,
   type Sizes,
   type WidthOffer,
@@ -38,12 +39,11 @@ export function MatView() {
 }
 
 /** The chosen notches: the wish's choice where it is still on offer, else the nearest. */
-function chosenOffers(wish: Wish, sizes: Sizes): { width: WidthOffer; height: HeightOffer } {
+function chosenOffers(prepared: Prepared, wish: Wish, sizes: Sizes): { width: WidthOffer; height: HeightOffer } {
   const { choice } = wish;
-  return {
-    width: sizes.across.offers.find((offer) => offer.stitches === choice?.stitches) ?? sizes.across.chosen,
-    height: sizes.up.offers.find((offer) => offer.rows === choice?.rows) ?? sizes.up.chosen,
-  };
+  const width = sizes.across.offers.find((offer) => offer.stitches === choice?.stitches) ?? sizes.across.chosen;
+  const height = sizes.up.offers.find((offer) => offer.rows === choice?.rows) ?? sizes.up.chosen;
+  return paired(prepared, { width, height });
 }
 
 const savedWords: Readonly<Record<SaveState, string>> = {
@@ -97,7 +97,7 @@ function patternLine(prepared: Prepared): string {
   const { bound } = prepared;
   const { b, r } = bound.numbers;
   const blocks = b !== undefined && r !== undefined ? ` ${b} × ${r}, ${bound.stitch}` : '';
-  return `${bound.pattern.name}${blocks}`;
+  return `${bound.pattern.name}${blocks}, ${prepared.technique.name}`;
 }
 
 interface ChooserProps {
@@ -113,7 +113,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
   const navigate = useNavigate();
   const { units } = usePreferences();
   const [begin, beginning] = useBeginWorkMutation();
-  const { width, height } = chosenOffers(wish, sizes);
+  const { width, height } = useMemo(() => chosenOffers(prepared, wish, sizes), [prepared, wish, sizes]);
   const chosen = { stitches: width.stitches, rows: height.rows };
   const choices = useMemo(() => chooseSizes(prepared, sizes), [prepared, sizes]);
   const wanted = [chosen, ...choices.map((choice) => ({ stitches: choice.width.stitches, rows: choice.height.rows }))];
@@ -146,6 +146,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
             ending={wish.ending}
             policy={wish.policy}
             bound={prepared.bound}
+            technique={prepared.technique}
             onChange={draft.change}
           />
         )}
@@ -193,7 +194,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
             disabled={beginning.isLoading || draft.state === 'saving'}
             className="w-full justify-between text-[19px] lg:sticky lg:bottom-3"
           >
-            Begin: chain {width.chains}
+            {width.chains ? `Begin: chain ${width.chains}` : 'Begin: make a ring'}
           </Button>
         )}
         {beginning.error ? <Problems problems={problemsOf(beginning.error)} /> : null}

@@ -1,4 +1,4 @@
-import type { BoundPattern, EdgeRule, EndRule, Policy, Wish } from '@puntada/core';
+import type { BoundPattern, EdgeRule, EndRule, Policy, Technique, Wish } from '@puntada/core';
 import { memo } from 'react';
 import { Choice } from '../../parts/Choice.tsx';
 
@@ -7,13 +7,15 @@ interface Props {
   readonly ending: EndRule;
   readonly policy: Policy;
   readonly bound: BoundPattern;
+  readonly technique: Technique;
   readonly onChange: (part: Partial<Wish>) => void;
 }
 
 /** How the edges, the last row and the idle strand are to be. */
-export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, onChange }: Props) {
+export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, technique, onChange }: Props) {
   const { works, alike } = bound.across;
-  const cuts = works.multiple !== alike.multiple || works.extra !== alike.extra;
+  const circle = technique.key === 'wedge-circle';
+  const cuts = !circle && (works.multiple !== alike.multiple || works.extra !== alike.extra);
   const edges: readonly { value: EdgeRule; words: string }[] = [
     { value: 'mirrored', words: 'Alike' },
     { value: 'whole', words: `Whole ${bound.across.word}` },
@@ -28,6 +30,8 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, o
     { value: 'as-needed', words: 'Carry as needed' },
     { value: 'carry-always', words: 'Carry always' },
     { value: 'cut-always', words: 'Cut' },
+    { value: 'bobbins', words: 'Bobbins' },
+    { value: 'side-only', words: 'Up the side' },
   ];
   return (
     <div className="flex flex-wrap gap-x-6 gap-y-2 pb-3">
@@ -51,15 +55,17 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, o
           onChange={(next) => onChange({ ending: next, choice: undefined })}
         />
       </Rule>
-      <Rule label="Idle strand">
-        <Choice
-          small
-          label="Idle strand"
-          value={policy}
-          options={policies}
-          onChange={(next) => onChange({ policy: next })}
-        />
-      </Rule>
+      {technique.policy ? null : (
+        <Rule label="Idle strand">
+          <Choice
+            small
+            label="Idle strand"
+            value={policy}
+            options={policies}
+            onChange={(next) => onChange({ policy: next })}
+          />
+        </Rule>
+      )}
     </div>
   );
 });

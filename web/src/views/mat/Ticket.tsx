@@ -2,6 +2,8 @@ import {
   ballsText,
   differenceText,
   type HeightOffer,
+  hoursText,
+  isRoundMaking,
   type LengthUnit,
   lengthText,
   metresText,
@@ -27,7 +29,9 @@ interface Props {
 /** Every number of the chosen size, and where it comes from. */
 export function Ticket({ prepared, sizes, width, height, figures, units }: Props) {
   const first = prepared.yarns[0];
-  const { foundation } = prepared;
+  const { foundation, technique } = prepared;
+  const { made } = prepared.bound.pattern;
+  const rowsWord = made === 'diagonals' ? 'blocks up' : isRoundMaking(made) ? 'rounds' : 'rows';
   return (
     <section aria-label="Ticket of this size" className="grid content-start">
       <div className="flex items-end gap-3">
@@ -35,18 +39,23 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
           className="font-display text-[84px] leading-[0.8] font-bold tracking-tight tabular-nums"
           data-testid="chains"
         >
-          {width.chains}
+          {width.chains || '○'}
         </p>
         <p className="pb-0.5 leading-tight">
-          <span className="block text-[18px] font-semibold">chains in {first?.letter}</span>
-          <span className="text-[15px] text-soft">
-            {width.stitches} stitches + {foundation.beyond} {foundation.counted ? 'more' : 'to turn'}
+          <span className="block text-[18px] font-semibold">
+            {width.chains ? 'chains' : 'a ring'} in {first?.letter}
           </span>
+          <span className="text-[15px] text-soft">{foundation.name}</span>
         </p>
       </div>
       <Why width={width} height={height} sizes={sizes} />
       <dl>
-        <Line term="Rows" value={String(height.rows)} note={height.asBegun ? 'ends as it began' : undefined} />
+        <Line term={capital(technique.width.word)} value={String(width.stitches)} />
+        <Line
+          term={capital(rowsWord)}
+          value={String(height.rows)}
+          note={height.asBegun ? 'ends as it began' : undefined}
+        />
         <Line
           term="Width"
           value={lengthText(width.width, units)}
@@ -65,16 +74,21 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
             yarn={yarn}
             need={figures?.yarn[i]}
             stitches={figures?.share[i]}
-            of={width.stitches * height.rows}
+            of={figures ? figures.share.reduce((sum, count) => sum + count, 0) : 1}
             units={units}
           />
         ))}
       </ul>
       <dl>
         <Line term="Ends to weave in" value={figures ? String(figures.ends) : '…'} />
+        <Line term="Time" value={figures ? hoursText(figures.time) : '…'} note="a steady hand; not yet yours" />
       </dl>
     </section>
   );
+}
+
+function capital(word: string): string {
+  return word.replace(/^./, (letter) => letter.toUpperCase());
 }
 
 /** How far from the wish, and where the figure comes from. */
@@ -141,10 +155,11 @@ function YarnLine({ yarn, need, stitches, of, units }: YarnLineProps) {
           <Figure text={need ? metresText(need.metres, units) : '…'} className="shrink-0 text-[18px]" />
         </p>
         <p className="flex justify-between gap-2 text-[14px] text-soft">
+          <span>{Math.round(share * 100)} % of the cloth</span>
           <span>
-            {stitches ?? '…'} stitches, {Math.round(share * 100)} %
+            {need?.balls ? ballsText(need.balls).replace(' typical', '') : null}
+            {need?.drawer ? `; yours ${Math.floor(need.drawer.chance * 100)} %` : null}
           </span>
-          <span>{need?.balls ? ballsText(need.balls).replace(' typical', '') : null}</span>
         </p>
         <div className="mt-1 h-2 border border-rule bg-sheet">
           <div

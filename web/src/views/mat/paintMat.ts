@@ -1,4 +1,5 @@
 import type { LengthUnit } from '@puntada/core';
+import { shadesOf } from '../../parts/cloth/shades.ts';
 import type { MatGeometry } from './matGeometry.ts';
 
 const inch = 25.4;
@@ -51,6 +52,11 @@ export interface ClothOnMat {
   /** How far gauge may move the edges, mm; nothing where it is certain. */
   readonly widthRange: readonly [number, number];
   readonly heightRange: readonly [number, number];
+  /** A circle casts a round shadow and is wished for as one. */
+  readonly round: boolean;
+  /** Width of the border, mm, and its shade. */
+  readonly rim: number;
+  readonly rimShade: string | undefined;
   /** mm; undefined where the wish is a count. */
   readonly wishWidth: number | undefined;
   readonly wishHeight: number | undefined;
@@ -71,18 +77,61 @@ export function paintClothOnMat(ctx: CanvasRenderingContext2D, mat: MatGeometry,
     [3, 0.16],
   ] as const) {
     ctx.fillStyle = `rgb(0 0 0 / ${alpha})`;
-    ctx.fillRect(
-      x - spread * 0.4 * dpr,
-      bottom - height - spread * 0.1 * dpr,
-      width + spread * dpr,
-      height + spread * 0.8 * dpr,
-    );
+    const [left, top] = [x - spread * 0.4 * dpr, bottom - height - spread * 0.1 * dpr];
+    outline(ctx, cloth.round, left, top, width + spread * dpr, height + spread * 0.8 * dpr);
+    ctx.fill();
   }
   const { picture, crop } = cloth;
   if (picture) {
-    ctx.drawImage(picture, crop.x, crop.y, crop.width, crop.height, x, bottom - height, width, height);
+    const rim = cloth.rim * px;
+    if (cloth.rimShade) border(ctx, cloth.rimShade, x, bottom - height, width, height, rim, dpr);
+    ctx.drawImage(
+      picture,
+      crop.x,
+      crop.y,
+      crop.width,
+      crop.height,
+      x + rim,
+      bottom - height + rim,
+      width - 2 * rim,
+      height - 2 * rim,
+    );
   }
   chalk(ctx, cloth, x, bottom, px, dpr);
+}
+
+/** A border of sc: its yarn, with a line for every stitch and round. */
+function border(
+  ctx: CanvasRenderingContext2D,
+  shade: string,
+  x: number,
+  y: number,
+  width: number,
+  height: number,
+  rim: number,
+  dpr: number,
+): void {
+  const { body, dark } = shadesOf(shade);
+  ctx.fillStyle = body;
+  ctx.fillRect(x, y, width, height);
+  ctx.strokeStyle = dark;
+  ctx.lineWidth = dpr;
+  for (const inset of [0.5 * dpr, rim / 2, rim - 0.5 * dpr]) {
+    ctx.strokeRect(x + inset, y + inset, width - 2 * inset, height - 2 * inset);
+  }
+}
+
+function outline(
+  ctx: CanvasRenderingContext2D,
+  round: boolean,
+  x: number,
+  y: number,
+  width: number,
+  height: number,
+): void {
+  ctx.beginPath();
+  if (round) ctx.ellipse(x + width / 2, y + height / 2, width / 2, height / 2, 0, 0, 2 * Math.PI);
+  else ctx.rect(x, y, width, height);
 }
 
 /** A pale band on each free edge: as far as the gauge leaves it open. */
@@ -98,11 +147,12 @@ function ghosts(
   const [low, high] = cloth.heightRange;
   if (wide - narrow < 0.5 && high - low < 0.5) return;
   ctx.fillStyle = 'rgb(238 243 234 / 0.13)';
-  ctx.fillRect(x, bottom - high * px, wide * px, high * px);
+  outline(ctx, cloth.round, x, bottom - high * px, wide * px, high * px);
+  ctx.fill();
   ctx.strokeStyle = 'rgb(238 243 234 / 0.55)';
   ctx.lineWidth = dpr;
   ctx.setLineDash([2 * dpr, 4 * dpr]);
-  ctx.strokeRect(x, bottom - high * px, wide * px, high * px);
+  ctx.stroke();
   ctx.setLineDash([]);
 }
 
@@ -122,9 +172,10 @@ function chalk(
   ctx.setLineDash([7 * dpr, 5 * dpr]);
   ctx.lineWidth = 3.5 * dpr;
   ctx.strokeStyle = 'rgb(22 56 47 / 0.6)';
-  ctx.strokeRect(x, bottom - height, width, height);
+  outline(ctx, cloth.round, x, bottom - height, width, height);
+  ctx.stroke();
   ctx.lineWidth = 1.6 * dpr;
   ctx.strokeStyle = '#f6faf2';
-  ctx.strokeRect(x, bottom - height, width, height);
+  ctx.stroke();
   ctx.setLineDash([]);
 }

@@ -1,6 +1,7 @@
 import { type Hand, type HeightOffer, layPiece, type Prepared, type Sizes, type WidthOffer } from '@puntada/core';
 import { useMemo } from 'react';
 import { usePreferences } from '../../api/api.ts';
+import { faceOf } from '../../parts/cloth/clothLayout.ts';
 import { clothPicture } from '../../parts/cloth/paintCloth.ts';
 import type { MatGeometry } from './matGeometry.ts';
 
@@ -12,40 +13,53 @@ interface ClothOnOffer {
   readonly mat: MatGeometry;
 }
 
-/** The picture of the largest cloth on offer; every smaller one is a part of it. Centred cloths are cut anew. */
+/** Techniques whose smaller cloths are parts of a larger one, so that one picture serves every notch. */
+const growing = ['carried', 'stripes', 'linen', 'step-check'];
+
+/**
+ * The picture of the largest cloth on offer; every smaller one is a part of it. Centred cloths, and techniques with
+ * edges of their own, are laid anew for each size.
+ */
 export function useClothPicture(props: ClothOnOffer): DrawnCloth {
-  const { prepared, sizes, mat, width } = props;
+  const { prepared, sizes, mat, width, height } = props;
   const { hand } = usePreferences();
-  const { bound, foundation, wish, gauge, yarns } = prepared;
+  const { bound, foundation, technique, wish, finished, yarns } = prepared;
   const shades = yarns.map((yarn) => yarn.shade).join();
+  const anew = wish.edges === 'centred' || !growing.includes(technique.key);
   const most = Math.max(...sizes.across.offers.map((offer) => offer.stitches), width.stitches);
-  const stitches = wish.edges === 'centred' ? width.stitches : most;
-  const courses = Math.max(...sizes.up.offers.map((offer) => offer.rows), props.height.rows);
-  const cell = (mm: number) => Math.max(1, Math.ceil(mm * mat.scale * (window.devicePixelRatio || 1)));
-  const cellWidth = cell(gauge.stitchWidth.mid);
-  const cellHeight = cell(gauge.rowHeight.mid);
-  const perStitch = gauge.stitchWidth.mid * mat.scale * (window.devicePixelRatio || 1);
-  const perRow = gauge.rowHeight.mid * mat.scale * (window.devicePixelRatio || 1);
+  const stitches = anew ? width.stitches : most;
+  const rows = anew ? height.rows : Math.max(...sizes.up.offers.map((offer) => offer.rows), height.rows);
+  const dpr = window.devicePixelRatio || 1;
+  const perStitch = finished.stitchWidth.mid * mat.scale * dpr;
+  const perRow = finished.rowHeight.mid * mat.scale * dpr;
   return useMemo((): DrawnCloth => {
+    const courses = technique.courses?.(stitches, rows) ?? rows;
     const fabric = layPiece({ bound, foundation, edges: wish.edges, stitches, courses });
+    const [cellWidth, cellHeight] = [Math.max(1, Math.ceil(perStitch)), Math.max(1, Math.ceil(perRow))];
     const whole = clothPicture(fabric, { shades: shades.split(','), hand, cellWidth, cellHeight });
-    const picture = fitted(whole, stitches * perStitch, courses * perRow);
-    return { picture, stitches, courses, hand };
-  }, [bound, foundation, wish.edges, stitches, courses, shades, hand, cellWidth, cellHeight, perStitch, perRow]);
+    const face = faceOf(fabric);
+    const round = technique.key === 'wedge-circle';
+    const tube = technique.key === 'tube' ? 0.5 : 1;
+    const picture = fitted(whole, face.across * (round ? perRow : perStitch), face.up * perRow, tube);
+    return { picture, stitches, rows, hand };
+  }, [bound, foundation, technique, wish.edges, stitches, rows, shades, hand, perStitch, perRow]);
 }
 
 interface DrawnCloth {
   readonly picture: OffscreenCanvas;
   readonly stitches: number;
-  readonly courses: number;
+  readonly rows: number;
   readonly hand: Hand;
 }
 
-/** The picture at the very size at which it will lie on the mat, so that a drag only copies it. */
-function fitted(whole: OffscreenCanvas, width: number, height: number): OffscreenCanvas {
-  const picture = new OffscreenCanvas(Math.max(1, Math.round(width)), Math.max(1, Math.round(height)));
+/**
+ * The picture at the very size at which it will lie on the mat, so that a drag only copies it.
+ * @param shown part of the width that is seen: a tube lies double, so half of its round
+ */
+function fitted(whole: OffscreenCanvas, width: number, height: number, shown: number): OffscreenCanvas {
+  const picture = new OffscreenCanvas(Math.max(1, Math.round(width * shown)), Math.max(1, Math.round(height)));
   const ctx = picture.getContext('2d') as OffscreenCanvasRenderingContext2D;
   ctx.imageSmoothingQuality = 'high';
-  ctx.drawImage(whole, 0, 0, picture.width, picture.height);
+  ctx.drawImage(whole, 0, 0, width, picture.height);
   return picture;
 }

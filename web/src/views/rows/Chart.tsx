@@ -1,5 +1,6 @@
 import type { Hand } from '@puntada/core';
 import { type MouseEvent, useCallback, useEffect, useRef } from 'react';
+import { faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { useBox } from '../../parts/useWidth.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 import { chartSize, footer, gutter, paintChart, rowAt } from './paintChart.ts';
@@ -20,7 +21,8 @@ export function Chart({ cloth, hand, selected, inHand, onSelect, zoom, onCell }:
   const { fabric, shades, bound } = cloth;
   const box = useBox<HTMLDivElement>();
   const canvas = useRef<HTMLCanvasElement>(null);
-  const fitting = Math.floor((box.width - 2 * gutter) / fabric.stitches);
+  const face = faceOf(fabric);
+  const fitting = Math.floor((box.width - 2 * gutter) / face.across);
   const cell = zoom ?? Math.max(13, Math.min(26, fitting));
   useEffect(() => {
     if (box.width) onCell(cell);
@@ -36,7 +38,7 @@ export function Chart({ cloth, hand, selected, inHand, onSelect, zoom, onCell }:
     if (element.width !== width) element.width = width;
     if (element.height !== height) element.height = height;
     const view = { left: frame.scrollLeft, top: frame.scrollTop, width: box.width, height: box.height };
-    const look = { shades, letters: bound.pattern.colours, hand, cell, selected, inHand };
+    const look = { shades, letters: bound.colours, hand, cell, selected, inHand };
     paintChart(ctx, fabric, look, view, dpr);
   }, [box.ref, box.width, box.height, fabric, shades, bound, hand, cell, selected, inHand]);
 
@@ -49,6 +51,8 @@ export function Chart({ cloth, hand, selected, inHand, onSelect, zoom, onCell }:
   useEffect(() => {
     const frame = box.ref.current;
     if (!frame || !box.height) return;
+    const shape = shapeOf(fabric);
+    if (shape === 'circle' || shape === 'blocks') return;
     const y = (fabric.courses - selected) * cell;
     if (y < frame.scrollTop + cell || y > frame.scrollTop + box.height - 3 * cell - footer) {
       frame.scrollTop = y - box.height / 2;
@@ -64,7 +68,9 @@ export function Chart({ cloth, hand, selected, inHand, onSelect, zoom, onCell }:
   const pick = (event: MouseEvent<HTMLDivElement>) => {
     const frame = box.ref.current;
     if (!frame) return;
-    const row = rowAt(fabric, cell, event.clientY - frame.getBoundingClientRect().top + frame.scrollTop);
+    const edge = frame.getBoundingClientRect();
+    const x = event.clientX - edge.left + frame.scrollLeft;
+    const row = rowAt(fabric, { cell, hand }, x, event.clientY - edge.top + frame.scrollTop);
     if (row !== undefined) onSelect(row);
   };
 

@@ -1,4 +1,4 @@
-import { chainsFor, StrandBook, type WriteRequest } from '@puntada/core';
+import { chainsFor, courseWord, StrandBook, type WriteRequest } from '@puntada/core';
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
@@ -49,10 +49,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   }, [fabric, bound, foundation, cloth.strands, terms, hand]);
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
-      <Head
-        title={work.wish.title}
-        under={`${chainsFor(foundation, fabric.count)} chains, ${fabric.stitches} stitches, ${fabric.courses} rows`}
-      >
+      <Head title={work.wish.title} under={beginsWith(cloth)}>
         <Stages work={work} here="rows" />
       </Head>
       <main id="main" className="mx-auto flex min-h-0 w-full max-w-[1440px] flex-1 flex-col px-6 pt-3 pb-5">
@@ -110,6 +107,13 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
       </main>
     </div>
   );
+}
+
+/** What the work begins with, and how much of it there is. */
+function beginsWith({ fabric, foundation, bound }: WorkCloth): string {
+  const chains = chainsFor(foundation, fabric.count);
+  const courses = `${fabric.courses} ${courseWord(fabric.making).toLowerCase()}s`;
+  return `${bound.pattern.name}: ${chains ? `${chains} chains` : foundation.name}, ${courses}`;
 }
 
 const smallestCell = 4;

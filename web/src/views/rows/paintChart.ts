@@ -1,5 +1,8 @@
-import { type Fabric, type Hand, runsForward, type StitchKey, stitchKind } from '@puntada/core';
+import { cellsIn, type Fabric, type Hand, runsForward, stitchKind } from '@puntada/core';
+import { faceOf, placeOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { onShade } from '../../parts/cloth/shades.ts';
+import { diagonalAt, paintBlockChart, paintRoundChart, roundAt } from './paintWholeChart.ts';
+import { stitchSign } from './stitchSign.ts';
 
 /** Room for row numbers at either side and for stitch numbers below, px. */
 export const gutter = 44;
@@ -25,12 +28,21 @@ export interface Viewport {
 }
 
 export function chartSize(fabric: Fabric, cell: number): { width: number; height: number } {
-  return { width: fabric.stitches * cell + 2 * gutter, height: fabric.courses * cell + footer };
+  const { across, up } = faceOf(fabric);
+  return { width: Math.ceil(across) * cell + 2 * gutter, height: Math.ceil(up) * cell + footer };
 }
 
-/** The row (from 1) at a height of the chart, or undefined beside it. */
-export function rowAt(fabric: Fabric, cell: number, y: number): number | undefined {
-  const row = fabric.courses - Math.floor(y / cell);
+/** The row (from 1) at a place of the chart, or undefined beside it. */
+export function rowAt(
+  fabric: Fabric,
+  look: Pick<ChartLook, 'cell' | 'hand'>,
+  x: number,
+  y: number,
+): number | undefined {
+  const shape = shapeOf(fabric);
+  if (shape === 'circle') return roundAt(fabric, look.cell, x, y);
+  if (shape === 'blocks') return diagonalAt(fabric, look, x, y);
+  const row = fabric.courses - Math.floor(y / look.cell);
   return row >= 1 && row <= fabric.courses ? row : undefined;
 }
 
@@ -42,16 +54,26 @@ export function paintChart(ctx: Ctx, fabric: Fabric, look: ChartLook, view: View
   ctx.fillStyle = '#fbfcfa';
   ctx.fillRect(0, 0, view.width, view.height);
   ctx.translate(-view.left, -view.top);
+  const shape = shapeOf(fabric);
+  if (shape === 'circle') paintRoundChart(ctx, fabric, look);
+  else if (shape === 'blocks') paintBlockChart(ctx, fabric, look);
+  else paintRowChart(ctx, fabric, look, view);
+}
+
+function paintRowChart(ctx: Ctx, fabric: Fabric, look: ChartLook, view: Viewport): void {
+  const shape = shapeOf(fabric);
   const { cell } = look;
   const firstRow = Math.max(1, fabric.courses - Math.ceil((view.top + view.height) / cell) + 1);
   const lastRow = Math.min(fabric.courses, fabric.courses - Math.floor(view.top / cell));
   const firstPlace = Math.max(0, Math.floor((view.left - gutter) / cell));
-  const lastPlace = Math.min(fabric.stitches, Math.ceil((view.left + view.width - gutter) / cell));
-  const kinds = new Set(fabric.kinds.subarray(0, fabric.stitches));
+  const { across } = faceOf(fabric);
+  const lastPlace = Math.min(Math.ceil(across), Math.ceil((view.left + view.width - gutter) / cell));
+  const mixed = new Set(fabric.kinds.subarray(0, 4 * fabric.stitches)).size > 1;
   for (let row = firstRow; row <= lastRow; row++) {
-    paintRow(ctx, fabric, look, row, firstPlace, lastPlace, kinds.size > 1);
+    if (shape === 'grid') paintRow(ctx, fabric, look, row, firstPlace, lastPlace, mixed);
+    else paintOffsetRow(ctx, fabric, look, row);
   }
-  paintLines(ctx, fabric, look, firstRow, lastRow, firstPlace, lastPlace);
+  if (shape === 'grid') paintLines(ctx, fabric, look, firstRow, lastRow, firstPlace, lastPlace);
   paintSelected(ctx, fabric, look);
   for (let row = firstRow; row <= lastRow; row++) paintRowNumber(ctx, fabric, look, row);
   paintStitchNumbers(ctx, fabric, look, view, firstPlace, lastPlace);
@@ -75,7 +97,7 @@ function paintRow(
   mixed: boolean,
 ): void {
   const { cell, shades } = look;
-  const base = (row - 1) * fabric.stitches;
+  const base = fabric.starts[row - 1] as number;
   const y = topOf(fabric, look, row);
   const colourAt = (place: number) => fabric.colours[base + columnOf(fabric, look.hand, place)] as number;
   for (let place = from; place < to; ) {
@@ -130,25 +152,30 @@ function hatch(ctx: Ctx, cell: number, ink: string): CanvasPattern {
   return pattern;
 }
 
-/** The international signs: a cross for single, a T for half double, a T with a bar for double. */
-export function stitchSign(ctx: Ctx, stitch: StitchKey, x: number, y: number, cell: number): void {
-  const [middle, high, low, arm] = [x + cell / 2, y + cell * 0.2, y + cell * 0.8, cell * 0.24];
-  ctx.lineWidth = Math.max(1.2, cell * 0.08);
-  ctx.beginPath();
-  const line = (x1: number, y1: number, x2: number, y2: number) => {
-    ctx.moveTo(x1, y1);
-    ctx.lineTo(x2, y2);
-  };
-  if (stitch === 'hdc-ch2') ctx.ellipse(middle, y + cell / 2, cell * 0.16, cell * 0.28, 0, 0, Math.PI * 2);
-  else if (stitch === 'sc') {
-    line(middle, y + cell * 0.28, middle, y + cell * 0.72);
-    line(middle - arm * 0.9, y + cell / 2, middle + arm * 0.9, y + cell / 2);
-  } else {
-    line(middle, high, middle, low);
-    line(middle - arm, high, middle + arm, high);
-    if (stitch === 'dc') line(middle - arm * 0.8, y + cell * 0.58, middle + arm * 0.8, y + cell * 0.42);
+/** A row whose cells lie beside those of the row below: each at its own place, with its letter. */
+function paintOffsetRow(ctx: Ctx, fabric: Fabric, look: ChartLook, row: number): void {
+  const { cell, shades, letters, hand } = look;
+  const shape = shapeOf(fabric);
+  const { across } = faceOf(fabric);
+  const start = fabric.starts[row - 1] as number;
+  const y = topOf(fabric, look, row);
+  ctx.textAlign = 'center';
+  ctx.textBaseline = 'middle';
+  ctx.font = `600 ${Math.round(cell * 0.45)}px "Atkinson Hyperlegible Mono Variable", monospace`;
+  for (let x = 0; x < cellsIn(fabric, row - 1); x++) {
+    const { at, width } = placeOf(fabric, shape, row - 1, x);
+    const left = gutter + (hand === 'right' ? across - at - width : at) * cell;
+    const colour = fabric.colours[start + x] as number;
+    const shade = shades[colour] ?? '#888888';
+    ctx.fillStyle = shade;
+    ctx.fillRect(left, y, width * cell, cell);
+    ctx.strokeStyle = 'rgb(43 27 48 / 0.35)';
+    ctx.lineWidth = 0.75;
+    ctx.strokeRect(left, y, width * cell, cell);
+    if (cell < smallestSign || width < 0.4) continue;
+    ctx.fillStyle = onShade(shade);
+    ctx.fillText(letters[colour] ?? '?', left + (width * cell) / 2, y + cell / 2 + 0.5);
   }
-  ctx.stroke();
 }
 
 /** Fine lines between cells where there is room, bold ones every ten, counted from where row 1 begins. */
@@ -188,7 +215,7 @@ function paintLines(
 function paintSelected(ctx: Ctx, fabric: Fabric, look: ChartLook): void {
   const { cell, selected } = look;
   const y = topOf(fabric, look, selected);
-  const width = fabric.stitches * cell;
+  const width = faceOf(fabric).across * cell;
   ctx.strokeStyle = '#fbfcfa';
   ctx.lineWidth = 5;
   ctx.strokeRect(gutter - 2, y - 2, width + 4, cell + 4);
@@ -202,8 +229,8 @@ function paintRowNumber(ctx: Ctx, fabric: Fabric, look: ChartLook, row: number):
   const { cell, selected, inHand } = look;
   const bold = row % 10 === 0 || row === selected || row === inHand;
   if (cell < 11 && !bold) return;
-  const atRight = runsForward(row - 1) === (look.hand === 'right');
-  const x = atRight ? gutter + fabric.stitches * cell + 6 : gutter - 6;
+  const atRight = runsForward(row - 1, fabric.making) === (look.hand === 'right');
+  const x = atRight ? gutter + faceOf(fabric).across * cell + 6 : gutter - 6;
   ctx.fillStyle = row === selected ? '#2b1b30' : '#655a69';
   ctx.textAlign = atRight ? 'left' : 'right';
   ctx.textBaseline = 'middle';

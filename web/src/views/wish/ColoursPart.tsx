@@ -49,6 +49,14 @@ export function ColoursPart() {
               </Select>
               <Field name={`yarns.${i}.ballMetres`} label="m a ball" inputMode="decimal" className="count" />
               <Field name={`yarns.${i}.ballGrams`} label="g a ball" inputMode="decimal" className="count" />
+              <div className="flex gap-3 sm:col-span-full">
+                <div className="w-[112px]">
+                  <Field name={`yarns.${i}.balls`} label="Balls you have" inputMode="numeric" className="count" />
+                </div>
+                <div className="w-[132px]">
+                  <Field name={`yarns.${i}.partGrams`} label="Part ball, grams" inputMode="decimal" className="count" />
+                </div>
+              </div>
             </div>
           </div>
         ))}

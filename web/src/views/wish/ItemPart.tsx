@@ -1,24 +1,26 @@
+import { type Item, itemPresets, patternBook, presetOf } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
-import { type ShownItem, shownItems, usualSizes, type WishFormValues } from './wishForm.ts';
+import { usualFinish, usualSize, type WishFormValues } from './wishForm.ts';
 
-const names: Readonly<Record<ShownItem, string>> = {
-  dishcloth: 'Dishcloth',
-  blanket: 'Blanket',
-  'bag panel': 'Bag panel',
-  scarf: 'Scarf',
-  mat: 'Mat',
-};
-
-/** What it is to be. Choosing it sets the size people usually make, unless the size was touched. */
+/** What it is to be. Choosing it sets what people usually make, unless the size was touched. */
 export function ItemPart() {
   const { watch, setValue, formState } = useFormContext<WishFormValues>();
-  const choose = (item: ShownItem) => {
+  const choose = (item: Item) => {
     setValue('item', item, { shouldDirty: true });
+    const units = watch('units');
+    const usual = usualFinish(item, units);
+    for (const key of Object.keys(usual) as (keyof typeof usual)[]) setValue(key, usual[key]);
+    const technique = patternBook.find((pattern) => pattern.key === watch('pattern'))?.technique;
+    const offered = presetOf(item).techniques;
+    if (!technique || !offered.includes(technique)) {
+      const first = patternBook.find((pattern) => pattern.technique === offered[0]);
+      if (first) setValue('pattern', first.key);
+    }
     const { dirtyFields } = formState;
     if (dirtyFields.width || dirtyFields.height || watch('widthBy') !== 'length') return;
-    const [width, height] = usualSizes[item][watch('units')];
+    const [width, height] = usualSize(item, units);
     setValue('width', width);
     setValue('height', height);
   };
@@ -28,7 +30,7 @@ export function ItemPart() {
         <Choice
           label="What it is"
           value={watch('item')}
-          options={shownItems.map((value) => ({ value, words: names[value] }))}
+          options={itemPresets.map(({ item, name }) => ({ value: item, words: name }))}
           onChange={choose}
         />
         <div className="max-w-[420px]">

@@ -1,26 +1,71 @@
-import { foundations } from '@puntada/core';
+import {
+  type BoundPattern,
+  bindPattern,
+  findFoundation,
+  patternBook,
+  presetOf,
+  type StitchPattern,
+  techniqueOf,
+  techniques,
+} from '@puntada/core';
 import { RadioGroup } from 'radix-ui';
+import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
+import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Field, FieldError, Part } from './Field.tsx';
-import { PatternPicture } from './PatternPicture.tsx';
-import { shownPatterns } from './shownPatterns.ts';
-import type { WishFormValues } from './wishForm.ts';
+import { usualYarn, type WishFormValues } from './wishForm.ts';
 
 /** The stitch pattern, drawn in the maker's own colours, with the numbers it leaves open. */
 export function PatternPart() {
   const { watch, setValue } = useFormContext<WishFormValues>();
-  const { pattern: key, stitch, foundation, numbers, yarns } = watch();
-  const pattern = shownPatterns.find((each) => each.key === key);
+  const { pattern: key, stitch, numbers, yarns, item } = watch();
+  const [technique, setTechnique] = useState('offered');
+  const pattern = patternBook.find((each) => each.key === key);
+  const offered = presetOf(item).techniques;
+  const shown = patternBook.filter(
+    (each) =>
+      each.key === key || (technique === 'offered' ? offered.includes(each.technique) : each.technique === technique),
+  );
+  const take = (next: string) => {
+    setValue('pattern', next);
+    setValue('foundation', '');
+    const found = patternBook.find((each) => each.key === next);
+    const colours = found?.colours ?? [];
+    setValue('numbers', Object.fromEntries((found?.numbers ?? []).map((each) => [each.name, String(each.usual)])));
+    const kept = watch('yarns');
+    setValue(
+      'yarns',
+      colours.map((letter) => kept.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)),
+    );
+  };
   return (
-    <Part title="Pattern" hint="In your colours.">
+    <Part title="Pattern" hint="In your colours, at its true proportion.">
+      <div className="mb-3 max-w-[340px]">
+        <label htmlFor="technique" className="label">
+          Made in
+        </label>
+        <select
+          id="technique"
+          className="field"
+          value={technique}
+          onChange={(event) => setTechnique(event.target.value)}
+        >
+          <option value="offered">every technique that suits</option>
+          {techniques.map((each) => (
+            <option key={each.key} value={each.key}>
+              {each.name}
+            </option>
+          ))}
+        </select>
+      </div>
       <RadioGroup.Root
         value={key}
-        onValueChange={(next) => setValue('pattern', next)}
+        onValueChange={take}
         aria-label="Stitch pattern"
-        className="grid gap-3 sm:grid-cols-2"
+        className="grid max-h-[560px] gap-3 overflow-y-auto p-1 sm:grid-cols-2"
       >
-        {shownPatterns.map((each) => (
+        {shown.map((each) => (
           <RadioGroup.Item
             key={each.key}
             value={each.key}
@@ -28,9 +73,11 @@ export function PatternPart() {
           >
             <PatternPicture
               pattern={each.key}
-              numbers={numbers}
-              stitch={stitch}
-              shades={yarns.map((yarn) => yarn.shade)}
+              numbers={each.key === key ? numbers : {}}
+              stitch={each.key === key ? stitch : undefined}
+              shades={each.colours.map(
+                (letter) => (yarns.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)).shade,
+              )}
             />
             <span className="min-w-0">
               <span className="block font-display text-[17px] font-semibold">{each.name}</span>
@@ -40,52 +87,88 @@ export function PatternPart() {
         ))}
       </RadioGroup.Root>
       <FieldError name="pattern" />
-      {pattern && (pattern.numbers.length > 0 || pattern.stitches.length > 0) ? (
-        <div className="mt-4 flex flex-wrap items-start gap-4">
-          {pattern.numbers.map((number) => (
-            <div key={number.name} className="w-[150px]">
-              <Field
-                name={`numbers.${number.name}`}
-                label={number.meaning.replace(/^./, (letter) => letter.toUpperCase())}
-                inputMode="numeric"
-                className="count text-[18px]"
-              />
-            </div>
-          ))}
-          {pattern.stitches.length > 1 ? (
-            <div>
-              <p className="label">Worked in</p>
-              <Choice
-                label="Worked in"
-                value={stitch}
-                options={pattern.stitches.map((value) => ({ value, words: value }))}
-                onChange={(next) => setValue('stitch', next)}
-              />
-            </div>
-          ) : null}
-          {stitch === 'hdc' && pattern.stitches.includes('hdc') ? (
-            <div className="w-full max-w-[480px]">
-              <label htmlFor="foundation" className="label">
-                The first hdc goes into
-              </label>
-              <select
-                id="foundation"
-                className="field"
-                value={foundation}
-                onChange={(event) => setValue('foundation', event.target.value)}
-              >
-                {foundations
-                  .filter((each) => each.key.startsWith('hdc'))
-                  .map((each, i) => (
-                    <option key={each.key} value={i === 0 ? '' : each.key}>
-                      the {each.name}
-                    </option>
-                  ))}
-              </select>
-            </div>
-          ) : null}
+      {pattern ? <Numbers pattern={pattern} /> : null}
+    </Part>
+  );
+}
+
+function boundOf(pattern: StitchPattern, stitch: string): BoundPattern | undefined {
+  const own = pattern.stitches.includes(stitch) ? { stitch } : {};
+  const bound = bindPattern(pattern, own);
+  return bound.ok ? bound.value : undefined;
+}
+
+/** What a pattern leaves open: its numbers, colours and stitch, and how the first row begins. */
+function Numbers({ pattern }: { pattern: StitchPattern }) {
+  const { watch, setValue, register } = useFormContext<WishFormValues>();
+  const { stitch, yarns } = watch();
+  const technique = techniqueOf(pattern);
+  const bound = boundOf(pattern, stitch);
+  const ways = technique.ok && bound ? technique.value.foundations(bound) : [];
+  const { fewestColours: fewest, mostColours: most } = pattern;
+  const letters = [...'ABCDEFGH'];
+  return (
+    <div className="mt-4 flex flex-wrap items-start gap-4">
+      {pattern.numbers.map((number) => (
+        <div key={number.name} className="w-[150px]">
+          <Field
+            name={`numbers.${number.name}`}
+            label={number.meaning.replace(/^./, (letter) => letter.toUpperCase())}
+            placeholder={String(number.usual)}
+            inputMode="numeric"
+            className="count text-[18px]"
+          />
+        </div>
+      ))}
+      {fewest < most ? (
+        <div>
+          <p className="label">Colours</p>
+          <Choice
+            label="Colours"
+            value={String(yarns.length)}
+            options={Array.from({ length: most - fewest + 1 }, (_, i) => String(fewest + i)).map((value) => ({
+              value,
+              words: value,
+            }))}
+            onChange={(next) =>
+              setValue(
+                'yarns',
+                letters
+                  .slice(0, Number(next))
+                  .map((letter) => yarns.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)),
+              )
+            }
+          />
         </div>
       ) : null}
-    </Part>
+      {pattern.stitches.length > 1 ? (
+        <div>
+          <p className="label">Worked in</p>
+          <Choice
+            label="Worked in"
+            value={pattern.stitches.includes(stitch) ? stitch : (pattern.stitches[0] ?? '')}
+            options={pattern.stitches.map((value) => ({ value, words: value }))}
+            onChange={(next) => {
+              setValue('stitch', next);
+              setValue('foundation', '');
+            }}
+          />
+        </div>
+      ) : null}
+      {ways.length > 1 ? (
+        <div className="w-full max-w-[480px]">
+          <label htmlFor="foundation" className="label">
+            The first {bound?.stitch} goes into
+          </label>
+          <select id="foundation" className="field" {...register('foundation')}>
+            {ways.map((way, i) => (
+              <option key={way} value={i === 0 ? '' : way}>
+                {findFoundation(way)?.name}
+              </option>
+            ))}
+          </select>
+        </div>
+      ) : null}
+    </div>
   );
 }

@@ -1,8 +1,8 @@
+import { patternBook, techniqueOf } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
-import { shownPatterns } from './shownPatterns.ts';
-import { usualSizes, type WishFormValues } from './wishForm.ts';
+import { usualSize, type WishFormValues } from './wishForm.ts';
 
 function upper(word: string): string {
   return word.replace(/^./, (letter) => letter.toUpperCase());
@@ -12,14 +12,17 @@ function upper(word: string): string {
 export function SizePart() {
   const { watch, setValue } = useFormContext<WishFormValues>();
   const { units, widthBy, heightBy, item, pattern: key, width, height } = watch();
-  const pattern = shownPatterns.find((each) => each.key === key);
+  const pattern = patternBook.find((each) => each.key === key);
   const blocks = pattern?.across.word ?? 'repeats';
   const bands = pattern?.up.word ?? 'repeats';
-  const [usualWidth, usualHeight] = usualSizes[item][units];
+  const [usualWidth, usualHeight] = usualSize(item, units);
+  const technique = pattern ? techniqueOf(pattern) : undefined;
+  const counted = technique?.ok ? technique.value.width.word : 'stitches';
+  const round = pattern?.technique === 'wedge-circle';
   const widths = {
-    length: { label: 'Width', after: units, start: usualWidth },
+    length: { label: round ? 'Diameter' : 'Width', after: units, start: usualWidth },
     chain: { label: 'Chains made', after: 'chains', start: '37' },
-    stitches: { label: 'Stitches across', after: 'stitches', start: '36' },
+    stitches: { label: `${upper(counted)} across`, after: counted, start: '36' },
     repeats: { label: `${upper(blocks)} across`, after: blocks, start: '9' },
   } as const;
   const heights = {
@@ -39,7 +42,7 @@ export function SizePart() {
             options={[
               { value: 'length', words: 'A width' },
               { value: 'chain', words: 'A chain already made' },
-              { value: 'stitches', words: 'Stitches' },
+              { value: 'stitches', words: upper(counted) },
               { value: 'repeats', words: upper(blocks) },
             ]}
             onChange={(next) => {

@@ -1,8 +1,8 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { type Problem, planWish, type Result, readShape, type Wish, wishSchema } from '@puntada/core';
-import { useEffect, useMemo } from 'react';
+import { type Plan, planWish, type Result, readShape, type Wish, wishSchema } from '@puntada/core';
+import { useDeferredValue, useEffect, useMemo } from 'react';
 import { FormProvider, type Resolver, useForm } from 'react-hook-form';
-import { useNavigate, useParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import {
   problemsOf,
   useAddWorkMutation,
@@ -16,6 +16,7 @@ import { Stages } from '../../app/Stages.tsx';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { ColoursPart } from './ColoursPart.tsx';
+import { FinishPart } from './FinishPart.tsx';
 import { GaugePart } from './GaugePart.tsx';
 import { ItemPart } from './ItemPart.tsx';
 import { PatternPart } from './PatternPart.tsx';
@@ -28,6 +29,7 @@ export default function WishView() {
   const { id } = useParams();
   const { data: work, error } = useWorkQuery(id ?? '', { skip: !id });
   const { units } = usePreferences();
+  const [query] = useSearchParams();
   if (id && !work) {
     return (
       <>
@@ -42,7 +44,7 @@ export default function WishView() {
     <WishForm
       key={work ? `${work.id}.${work.revision}` : units}
       work={work}
-      start={work ? toForm(work.wish) : newWish(units)}
+      start={work ? toForm(work.wish) : newWish(units, query.get('pattern') ?? undefined)}
     />
   );
 }
@@ -56,7 +58,8 @@ function WishForm({ work, start }: { work: Work | undefined; start: WishFormValu
     resolver: zodResolver(formSchema) as Resolver<WishFormValues>,
     mode: 'onTouched',
   });
-  const values = form.watch();
+  // What is typed shows at once; the plan follows as soon as the screen has time.
+  const values = useDeferredValue(form.watch());
   const plan = useMemo(() => readPlan(values, work?.wish), [values, work]);
   const frozen = work !== undefined && work.state !== 'wished';
   const refusal = problemsOf(adding.error ?? changing.error);
@@ -80,7 +83,7 @@ function WishForm({ work, start }: { work: Work | undefined; start: WishFormValu
       }
       return;
     }
-    const wish = read.value;
+    const { wish } = read.value;
     const saved = work ? await change({ id: work.id, revision: work.revision, wish }) : await add(wish);
     if (saved.data) navigate(`/works/${saved.data.id}/size`);
   });
@@ -101,6 +104,7 @@ function WishForm({ work, start }: { work: Work | undefined; start: WishFormValu
             <PatternPart />
             <ColoursPart />
             <GaugePart />
+            <FinishPart />
           </fieldset>
         </form>
         <aside className="lg:sticky lg:top-0 lg:self-start">
@@ -128,10 +132,10 @@ function WishForm({ work, start }: { work: Work | undefined; start: WishFormValu
   );
 }
 
-/** The wish a form comes to, if a plan can be made of it. */
-export function readPlan(values: WishFormValues, before?: Wish): Result<Wish> {
+/** The wish a form comes to and its plan, or what is in the way. */
+export function readPlan(values: WishFormValues, before?: Wish): Result<{ wish: Wish; plan: Plan }> {
   const read = readShape(wishSchema, toWish(values, before));
   if (!read.ok) return read;
   const plan = planWish(read.value);
-  return plan.ok ? read : (plan as { ok: false; problems: readonly Problem[] });
+  return plan.ok ? { ok: true, value: { wish: read.value, plan: plan.value } } : plan;
 }

@@ -1,14 +1,10 @@
-import { findPattern, lengthReads, type Wish, wishSchema } from '@puntada/core';
+import { findPattern, type Item, itemPresets, lengthReads, presetOf, type Wish, wishSchema } from '@puntada/core';
 import { z } from 'zod';
-
-/** The items that this screen asks for: flat pieces. */
-export const shownItems = ['dishcloth', 'blanket', 'bag panel', 'scarf', 'mat'] as const;
-export type ShownItem = (typeof shownItems)[number];
 
 /** A wish as its form holds it: every number still a text as typed. */
 export interface WishFormValues {
   title: string;
-  item: ShownItem;
+  item: Item;
   units: Wish['units'];
   widthBy: 'length' | 'chain' | 'stitches' | 'repeats';
   width: string;
@@ -31,20 +27,74 @@ export interface WishFormValues {
     fibre: 'cotton' | 'acrylic' | 'wool';
     ballMetres: string;
     ballGrams: string;
+    balls: string;
+    partGrams: string;
   }[];
+  pieces: string;
+  /** Rounds of border; empty or 0 for none. */
+  border: string;
+  borderColour: string;
+  closing: boolean;
+  wash: '' | NonNullable<Wish['wash']>;
+  smallChildren: boolean;
+  /** Inside length of a hanging ring; empty for none. */
+  ring: string;
+  strapKind: '' | 'chain cord' | 'sc along' | 'sc across' | 'hdc' | 'dc' | 'bought';
+  strapDrop: string;
+  strapWidth: string;
+  seam: '' | 'whipped' | 'mattress' | 'slip stitch' | 'sc';
 }
 
-/** What each item usually is, in the units of the maker. */
-export const usualSizes: Readonly<Record<ShownItem, Readonly<Record<Wish['units'], readonly [string, string]>>>> = {
-  dishcloth: { cm: ['24', '24'], in: ['9 1/2', '9 1/2'] },
-  blanket: { cm: ['100', '150'], in: ['40', '60'] },
-  'bag panel': { cm: ['34', '38'], in: ['13 1/2', '15'] },
-  scarf: { cm: ['20', '160'], in: ['8', '63'] },
-  mat: { cm: ['40', '30'], in: ['16', '12'] },
-};
+/** What each item usually is, in the units of the maker; inches to the half. */
+export function usualSize(item: Item, units: Wish['units']): readonly [width: string, height: string] {
+  const { width, height } = presetOf(item);
+  if (units === 'cm') return [String(width), String(height)];
+  const inches = (cm: number) => {
+    const halves = Math.max(1, Math.round((cm / 2.54) * 2));
+    const whole = halves >> 1;
+    return halves % 2 ? `${whole ? `${whole} ` : ''}1/2` : String(whole);
+  };
+  return [inches(width), inches(height)];
+}
 
-export function newWish(units: Wish['units']): WishFormValues {
-  const [width, height] = usualSizes.dishcloth[units];
+/** What an item asks for beside its size, as its form holds it. */
+export function usualFinish(item: Item, units: Wish['units']): FinishValues {
+  const { wish } = presetOf(item);
+  const long = (cm: number, inch: string) => (units === 'cm' ? `${cm} cm` : inch);
+  return {
+    pieces: String(wish.pieces ?? 1),
+    border: String(wish.border?.rounds ?? 0),
+    closing: wish.closing ?? false,
+    ring: wish.finish?.ring ? long(6, '2 1/2 in') : '',
+    strapKind: wish.finish?.strap?.kind ?? '',
+    strapDrop: long(28, '11 in'),
+    strapWidth: long(3, '1 1/4 in'),
+    seam: wish.finish?.seam ?? '',
+  };
+}
+
+type FinishValues = Pick<
+  WishFormValues,
+  'pieces' | 'border' | 'closing' | 'ring' | 'strapKind' | 'strapDrop' | 'strapWidth' | 'seam'
+>;
+
+/** Yarns to begin with, as many as a pattern has colours. */
+const usualYarns = [
+  ['A', 'Oat', '#e9dfc4'],
+  ['B', 'Ferry blue', '#24476b'],
+  ['C', 'Rope', '#c08a4a'],
+  ['D', 'Kelp', '#2f5a45'],
+] as const;
+
+/** One yarn as a new form holds it. */
+export function usualYarn(letter: string): WishFormValues['yarns'][number] {
+  const [, name, shade] = usualYarns.find(([own]) => own === letter) ?? [letter, `Yarn ${letter}`, '#888888'];
+  return { letter, name, shade, weight: '4', fibre: 'cotton', ballMetres: '', ballGrams: '', balls: '', partGrams: '' };
+}
+
+export function newWish(units: Wish['units'], patternKey?: string): WishFormValues {
+  if (patternKey) return wishIn(patternKey, units);
+  const [width, height] = usualSize('dishcloth', units);
   return {
     title: 'New cloth',
     item: 'dishcloth',
@@ -62,18 +112,31 @@ export function newWish(units: Wish['units']): WishFormValues {
     stitchSpan: units === 'cm' ? '10 cm' : '4 in',
     rowCount: '18',
     rowSpan: units === 'cm' ? '10 cm' : '4 in',
-    yarns: [
-      { letter: 'A', name: 'Oat', shade: '#e9dfc4', weight: '4', fibre: 'cotton', ballMetres: '', ballGrams: '' },
-      {
-        letter: 'B',
-        name: 'Ferry blue',
-        shade: '#24476b',
-        weight: '4',
-        fibre: 'cotton',
-        ballMetres: '',
-        ballGrams: '',
-      },
-    ],
+    yarns: [usualYarn('A'), usualYarn('B')],
+    ...usualFinish('dishcloth', units),
+    borderColour: 'A',
+    wash: '',
+    smallChildren: false,
+  };
+}
+
+/** A new wish in a pattern: the first item that is made in it, with its usual numbers and yarns. */
+function wishIn(key: string, units: Wish['units']): WishFormValues {
+  const found = findPattern(key);
+  if (!found.ok) return newWish(units);
+  const pattern = found.value;
+  const item = itemPresets.find((preset) => preset.techniques.includes(pattern.technique))?.item ?? 'mat';
+  const [width, height] = usualSize(item, units);
+  return {
+    ...newWish(units),
+    ...usualFinish(item, units),
+    item,
+    width,
+    height,
+    pattern: key,
+    stitch: pattern.stitches[0] ?? 'sc',
+    numbers: Object.fromEntries(pattern.numbers.map((each) => [each.name, String(each.usual)])),
+    yarns: pattern.colours.map(usualYarn),
   };
 }
 
@@ -94,18 +157,18 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
   const known = pattern.ok ? pattern.value : undefined;
   // A pattern that is not made in the stitch chosen for another falls back to its own.
   const stitch = known?.stitches.find((each) => each === form.stitch) ?? known?.stitches[0];
-  const numbers = Object.fromEntries(
-    (known?.numbers ?? []).map((each) => [each.name, number(form.numbers[each.name] ?? '')]),
+  const numbers = dropEmpty(
+    Object.fromEntries((known?.numbers ?? []).map((each) => [each.name, number(form.numbers[each.name] ?? '')])),
   );
   // What this screen does not ask for stays as it was; only a chosen size is given up.
-  const { choice: _given, ...kept } = before ?? {};
-  const otherItem = before && !shownItems.some((item) => item === before.item);
+  const { choice: _given, border: _border, finish: _finish, wash: _wash, ...kept } = before ?? {};
+  const preset = presetOf(form.item).wish;
   // One rule and an even, strong cloth for what is scrubbed with; thinner and softer for all else.
-  const policy = before?.policy ?? (form.item === 'dishcloth' ? 'carry-always' : 'as-needed');
+  const policy = before?.policy ?? preset.policy ?? 'as-needed';
   return dropEmpty({
     ...kept,
     title: form.title,
-    item: otherItem ? before.item : form.item,
+    item: form.item,
     units: form.units,
     width:
       form.widthBy === 'length'
@@ -116,7 +179,7 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
         ? { by: 'length', length: form.height }
         : { by: form.heightBy, count: number(form.height) },
     pattern: before?.pattern.text === undefined ? dropEmpty({ key: form.pattern, stitch, numbers }) : before.pattern,
-    foundation: stitch === 'hdc' && form.foundation ? form.foundation : undefined,
+    foundation: form.foundation || undefined,
     gauge:
       form.gaugeFrom === 'typical'
         ? { from: 'typical' }
@@ -132,10 +195,33 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
         weight: Number(yarn.weight),
         ballMetres: number(yarn.ballMetres),
         ballGrams: number(yarn.ballGrams),
+        balls: number(yarn.balls),
+        partGrams: number(yarn.partGrams),
       }),
     ),
     policy,
+    edges: before?.edges ?? preset.edges,
+    ending: before?.ending ?? preset.ending,
+    pieces: number(form.pieces) ?? 1,
+    border: bordered(form, before),
+    closing: form.closing,
+    wash: form.wash || undefined,
+    smallChildren: form.smallChildren,
+    finish: finishOf(form, before),
   });
+}
+
+function bordered(form: WishFormValues, before: Wish | undefined): unknown {
+  const rounds = number(form.border);
+  return rounds === undefined || rounds === 0 ? undefined : { ...before?.border, rounds, colour: form.borderColour };
+}
+
+function finishOf(form: WishFormValues, before: Wish | undefined): unknown {
+  const strap = form.strapKind
+    ? { ...before?.finish?.strap, kind: form.strapKind, drop: form.strapDrop, width: form.strapWidth }
+    : undefined;
+  const finish = dropEmpty({ ring: form.ring || undefined, strap, seam: form.seam || undefined });
+  return Object.keys(finish).length ? finish : undefined;
 }
 
 /** A stored wish as its form holds it. */
@@ -145,7 +231,7 @@ export function toForm(wish: Wish): WishFormValues {
   return {
     ...usual,
     title: wish.title,
-    item: shownItems.find((item) => item === wish.item) ?? 'mat',
+    item: wish.item,
     units: wish.units,
     widthBy: width.by,
     width: width.by === 'length' ? width.length : String(width.count),
@@ -174,7 +260,20 @@ export function toForm(wish: Wish): WishFormValues {
       fibre: yarn.fibre,
       ballMetres: yarn.ballMetres === undefined ? '' : String(yarn.ballMetres),
       ballGrams: yarn.ballGrams === undefined ? '' : String(yarn.ballGrams),
+      balls: yarn.balls === undefined ? '' : String(yarn.balls),
+      partGrams: yarn.partGrams === undefined ? '' : String(yarn.partGrams),
     })),
+    pieces: String(wish.pieces),
+    border: String(wish.border?.rounds ?? 0),
+    borderColour: wish.border?.colour ?? 'A',
+    closing: wish.closing,
+    wash: wish.wash ?? '',
+    smallChildren: wish.smallChildren,
+    ring: wish.finish?.ring ?? '',
+    strapKind: wish.finish?.strap?.kind ?? '',
+    strapDrop: wish.finish?.strap?.drop ?? usual.strapDrop,
+    strapWidth: wish.finish?.strap?.width ?? usual.strapWidth,
+    seam: wish.finish?.seam ?? '',
   };
 }
 
@@ -193,6 +292,10 @@ export function fieldOf(path: string): string {
     'gauge.rows.count': 'rowCount',
     'gauge.rows.over': 'rowSpan',
     'gauge.rows': 'rowCount',
+    'border.rounds': 'border',
+    'finish.ring': 'ring',
+    'finish.strap.drop': 'strapDrop',
+    'finish.strap.width': 'strapWidth',
     'pattern.key': 'pattern',
     'pattern.stitch': 'stitch',
   };

@@ -2,6 +2,7 @@ import {
   afterRow,
   afterRun,
   backRun,
+  courseWord,
   type Position,
   StrandBook,
   type StrandOrder,
@@ -76,7 +77,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             <section className="px-6 pt-4 pb-3">
               <p className="flex flex-wrap items-baseline gap-x-4 pb-2">
                 <span className="font-display text-[46px] leading-none font-bold tabular-nums" data-testid="row-number">
-                  Row {course.number}
+                  {courseWord(fabric.making)} {course.number}
                 </span>
                 <span className="count text-[22px] font-medium text-soft">of {fabric.courses}</span>
                 <span className="rounded-sm border-2 border-ink px-2 text-[19px] font-semibold">{course.side}</span>

@@ -1,6 +1,7 @@
-import { type Fabric, type Hand, runsForward } from '@puntada/core';
+import { type Fabric, facesRight, type Hand } from '@puntada/core';
 import { useEffect, useRef } from 'react';
-import { paintCloth } from '../../parts/cloth/paintCloth.ts';
+import { faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
+import { clothPicture, paintCloth } from '../../parts/cloth/paintCloth.ts';
 import { useBox } from '../../parts/useWidth.ts';
 
 interface Props {
@@ -51,13 +52,16 @@ function paint(ctx: CanvasRenderingContext2D, props: Props, box: { width: number
   ctx.setTransform(1, 0, 0, 1, 0, 0);
   ctx.fillStyle = '#16382f';
   ctx.fillRect(0, 0, box.width * dpr, box.height * dpr);
-  const cellWidth = Math.max(
-    2,
-    Math.min(largestCell * dpr, Math.floor(((box.width - 2 * labels) * dpr) / fabric.stitches)),
-  );
+  const shape = shapeOf(fabric);
+  if (shape === 'circle' || shape === 'blocks') {
+    paintWhole(ctx, props, box, dpr);
+    return;
+  }
+  const { across } = faceOf(fabric);
+  const cellWidth = Math.max(2, Math.min(largestCell * dpr, Math.floor(((box.width - 2 * labels) * dpr) / across)));
   const cellHeight = Math.max(2, Math.round(cellWidth / proportion));
-  const left = Math.round((box.width * dpr - fabric.stitches * cellWidth) / 2);
-  const face = runsForward(Math.min(rows, fabric.courses - 1)) ? 'RS' : 'WS';
+  const left = Math.round((box.width * dpr - across * cellWidth) / 2);
+  const face = facesRight(Math.min(rows, fabric.courses - 1), fabric.making) ? 'RS' : 'WS';
   const open = rows < fabric.courses ? 1 : 0;
   const shown = Math.min(rows, Math.ceil((box.height * dpr) / cellHeight));
   const top = cover * dpr + open * cellHeight;
@@ -68,6 +72,20 @@ function paint(ctx: CanvasRenderingContext2D, props: Props, box: { width: number
   ctx.restore();
   paintLabels(ctx, props, { left, top, cellWidth, cellHeight, shown, dpr });
   if (open) paintRowInHand(ctx, props, { left, top: cover * dpr, cellWidth, cellHeight, dpr }, look);
+}
+
+/** Diagonals and rounds: the courses worked so far, as they lie. */
+function paintWhole(
+  ctx: CanvasRenderingContext2D,
+  { fabric, shades, hand, rows }: Props,
+  box: { width: number; height: number },
+  dpr: number,
+): void {
+  if (!rows) return;
+  const { across, up } = faceOf(fabric);
+  const cell = Math.max(2, Math.floor(Math.min((box.width - 24) / across, (box.height - 24) / up) * dpr));
+  const picture = clothPicture(fabric, { shades, hand, cellWidth: cell, cellHeight: cell }, { from: 0, to: rows });
+  ctx.drawImage(picture, (box.width * dpr - picture.width) / 2, (box.height * dpr - picture.height) / 2);
 }
 
 interface Place {
@@ -101,7 +119,7 @@ function paintRowInHand(
 ): void {
   const { fabric, hand, rows, stitchesDone, stitchesInHand } = props;
   const { left, top, cellWidth, cellHeight, dpr } = place;
-  const width = fabric.stitches * cellWidth;
+  const width = faceOf(fabric).across * cellWidth;
   const from = (stitches: number) => (hand === 'right' ? left + width - stitches * cellWidth : left);
   ctx.save();
   ctx.beginPath();

@@ -1,0 +1,127 @@
+import { type BookEntry, bookEntry, must, patternBook, type StitchPattern, techniques } from '@puntada/core';
+import { useMemo, useState } from 'react';
+import { Link, useParams, useSearchParams } from 'react-router';
+import { Head } from '../../app/Shell.tsx';
+import { Choice } from '../../parts/Choice.tsx';
+import { PatternPicture } from '../../parts/PatternPicture.tsx';
+import { bookShades } from './bookShades.ts';
+import { PatternPage } from './PatternPage.tsx';
+
+/** What a look through the book is after. */
+const looks = {
+  any: () => true,
+  blocks: (pattern: StitchPattern) =>
+    ['carried', 'step-check', 'chain-space', 'tube', 'wide-hdc'].includes(pattern.technique),
+  lines: (pattern: StitchPattern) => ['stripes', 'linen'].includes(pattern.technique),
+  figures: (pattern: StitchPattern) =>
+    pattern.chart.length > 0 || ['wedge-circle', 'corner-to-corner'].includes(pattern.technique),
+  texture: (pattern: StitchPattern) =>
+    ['mosaic', 'mesh', 'granny', 'flecks', 'stripes', 'linen'].includes(pattern.technique),
+} as const;
+
+const orders = {
+  book: () => 0,
+  name: (a: BookEntry, b: BookEntry) => a.name.localeCompare(b.name),
+  repeat: (a: BookEntry, b: BookEntry) => a.trueRepeat - b.trueRepeat,
+} as const;
+
+/** The pattern book: every stitch pattern as cloth, and one of them opened. */
+export default function BookView() {
+  const { key } = useParams();
+  const [query, setQuery] = useSearchParams();
+  const [text, setText] = useState('');
+  const look = (query.get('look') ?? 'any') as keyof typeof looks;
+  const order = (query.get('by') ?? 'book') as keyof typeof orders;
+  const technique = query.get('in') ?? '';
+  const entries = useMemo(() => patternBook.map((pattern) => ({ pattern, entry: must(bookEntry(pattern)) })), []);
+  const change = (name: string, value: string) => {
+    const next = new URLSearchParams(query);
+    if (value) next.set(name, value);
+    else next.delete(name);
+    setQuery(next, { replace: true });
+  };
+  const words = text.trim().toLowerCase();
+  const shown = entries
+    .filter(({ pattern }) => (looks[look] ?? looks.any)(pattern) && (!technique || pattern.technique === technique))
+    .filter(({ entry }) => `${entry.name} ${entry.about} ${entry.technique}`.toLowerCase().includes(words))
+    .sort((a, b) => (orders[order] ?? orders.book)(a.entry, b.entry));
+  const open = entries.find(({ pattern }) => pattern.key === key);
+  return (
+    <>
+      <Head title="Pattern book" under={`${patternBook.length} stitch patterns in ${techniques.length} techniques`} />
+      <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-4 pb-10">
+        {open ? <PatternPage {...open} /> : null}
+        <div className="flex flex-wrap items-end gap-x-5 gap-y-3 border-b border-rule pb-4">
+          <div className="w-[220px]">
+            <label htmlFor="find" className="label">
+              Find
+            </label>
+            <input id="find" className="field" value={text} onChange={(event) => setText(event.target.value)} />
+          </div>
+          <div className="w-[240px]">
+            <label htmlFor="in" className="label">
+              Technique
+            </label>
+            <select id="in" className="field" value={technique} onChange={(event) => change('in', event.target.value)}>
+              <option value="">any</option>
+              {techniques.map((each) => (
+                <option key={each.key} value={each.key}>
+                  {each.name}
+                </option>
+              ))}
+            </select>
+          </div>
+          <Labelled label="Look">
+            <Choice
+              small
+              label="Look"
+              value={look}
+              options={Object.keys(looks).map((value) => ({ value, words: value }))}
+              onChange={(value) => change('look', value === 'any' ? '' : value)}
+            />
+          </Labelled>
+          <Labelled label="In order of">
+            <Choice
+              small
+              label="In order of"
+              value={order}
+              options={Object.keys(orders).map((value) => ({ value, words: value }))}
+              onChange={(value) => change('by', value === 'book' ? '' : value)}
+            />
+          </Labelled>
+        </div>
+        <ul className="grid grid-cols-[repeat(auto-fill,minmax(258px,1fr))] gap-x-5 gap-y-6 pt-5">
+          {shown.map(({ pattern, entry }) => (
+            <li key={pattern.key} className="min-w-0">
+              <Link to={`/book/${pattern.key}?${query}`} className="group block rounded-md no-underline">
+                <PatternPicture pattern={pattern.key} shades={bookShades(pattern)} side={258} />
+                <span className="mt-2 block font-display text-[19px] font-semibold group-hover:underline">
+                  {entry.name}
+                </span>
+              </Link>
+              <p className="text-[14px] leading-snug text-soft">{entry.about}</p>
+              <p className="mt-1 text-[14px]">
+                {entry.technique},{' '}
+                {entry.colours.replaceAll(' ', '').length > 3 ? 'several' : entry.colours.split(' ').length} colours
+              </p>
+            </li>
+          ))}
+        </ul>
+        {shown.length ? null : (
+          <p className="pt-6 text-soft">No pattern answers to that. Clear the words, or take any technique.</p>
+        )}
+      </main>
+    </>
+  );
+}
+
+function Labelled({ label, children }: { label: string; children: React.ReactNode }) {
+  return (
+    <div>
+      <p aria-hidden className="label">
+        {label}
+      </p>
+      {children}
+    </div>
+  );
+}

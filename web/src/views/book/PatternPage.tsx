@@ -1,0 +1,79 @@
+import { type BookEntry, printPattern, type StitchPattern } from '@puntada/core';
+import { ButtonLink } from '../../parts/Button.tsx';
+import { PatternPicture } from '../../parts/PatternPicture.tsx';
+import { bookShades } from './bookShades.ts';
+
+/** One pattern opened: what it can be worked on, how it begins and ends, and the notation it is kept in. */
+export function PatternPage({ pattern, entry }: { pattern: StitchPattern; entry: BookEntry }) {
+  const { works, alike } = entry.multiples;
+  const same = works.stitches === alike.stitches;
+  return (
+    <article
+      aria-label={entry.name}
+      className="mb-6 grid gap-x-8 gap-y-4 border-b border-ink pb-6 lg:grid-cols-[330px_minmax(0,1fr)]"
+    >
+      <PatternPicture pattern={pattern.key} shades={bookShades(pattern)} side={330} />
+      <div className="min-w-0">
+        <h2 className="text-[30px]">{entry.name}</h2>
+        <p className="max-w-[62ch] text-[17px]">{entry.about}</p>
+        <dl className="mt-3 grid gap-x-6 sm:grid-cols-[150px_minmax(0,1fr)]">
+          <Fact term="Can be worked on">
+            stitches <b className="count">{bare(works.stitches)}</b>, chains{' '}
+            <b className="count">{bare(works.chains)}</b>
+          </Fact>
+          {same ? null : (
+            <Fact term="Edges alike on">
+              stitches <b className="count">{bare(alike.stitches)}</b>, chains{' '}
+              <b className="count">{bare(alike.chains)}</b>
+            </Fact>
+          )}
+          <Fact term="True repeat">
+            <b className="count">{entry.trueRepeat}</b> courses, until stitch, colour and direction come back
+          </Fact>
+          <Fact term="Colours">{entry.colours}</Fact>
+          <Fact term="Begins">
+            {entry.foundations.map((way) => (
+              <span key={way.key} className="block">
+                {way.name}; {way.turningChain}
+              </span>
+            ))}
+          </Fact>
+          <Fact term="Edges">{entry.edges}</Fact>
+          <Fact term="Colour change">{entry.change}</Fact>
+          <Fact term="Look over">{entry.lookOver}</Fact>
+          <Fact term="Ends well">{entry.ends}</Fact>
+          <Fact term="Careful">
+            <span aria-hidden>△ </span>
+            {entry.careful}
+          </Fact>
+        </dl>
+        <div className="mt-4 flex flex-wrap items-center gap-4">
+          <ButtonLink to={`/wish?pattern=${pattern.key}`} kind="next">
+            Wish for something in it
+          </ButtonLink>
+          <details className="min-w-0">
+            <summary className="min-h-11 cursor-pointer py-2.5 text-[15px] underline underline-offset-4">
+              As it is written
+            </summary>
+            <pre className="max-w-full overflow-x-auto border-l-4 border-rule bg-sheet p-3 font-mono text-[13px] leading-snug">
+              {printPattern(pattern)}
+            </pre>
+          </details>
+        </div>
+      </div>
+    </article>
+  );
+}
+
+function bare(multiple: string): string {
+  return multiple.replace('a multiple of ', '');
+}
+
+function Fact({ term, children }: { term: string; children: React.ReactNode }) {
+  return (
+    <>
+      <dt className="border-t border-rule py-1.5 text-[15px] text-soft max-sm:pb-0">{term}</dt>
+      <dd className="border-rule py-1.5 text-[16px] sm:border-t">{children}</dd>
+    </>
+  );
+}

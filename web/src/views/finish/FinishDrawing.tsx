@@ -1,0 +1,82 @@
+import type { PlanDocument, Wish } from '@puntada/core';
+
+const box = { width: 400, height: 330, room: 56 };
+
+/** Where border, seam, strap, ring and ends go, on an outline of the piece. */
+export function FinishDrawing({ document, wish }: { document: PlanDocument; wish: Wish }) {
+  const middle = (figure: { low: number; high: number }) => (figure.low + figure.high) / 2;
+  const [wide, high] = [middle(document.size.width), middle(document.size.height)];
+  const scale = Math.min((box.width - 2 * box.room) / wide, (box.height - 2 * box.room) / high);
+  const [w, h] = [wide * scale, high * scale];
+  const [x, y] = [(box.width - w) / 2, (box.height - h) / 2 + (wish.finish?.strap ? 16 : 0)];
+  const has = (name: string) => document.finish.some((part) => part.name.includes(name));
+  const round = document.pattern.technique === 'wedge-circle';
+  const rim = has('border') ? 9 : 0;
+  const tube = document.pattern.technique === 'tube';
+  return (
+    <svg
+      viewBox={`0 0 ${box.width} ${box.height}`}
+      className="block w-full rounded-md bg-sheet"
+      role="img"
+      aria-label={`Where things go: ${document.finish.map((part) => part.name).join(', ') || 'ends only'}`}
+    >
+      {has('strap') ? (
+        <path
+          d={`M ${x + w * 0.18} ${y} C ${x + w * 0.18} ${y - 62}, ${x + w * 0.82} ${y - 62}, ${x + w * 0.82} ${y}`}
+          fill="none"
+          stroke="var(--color-ink)"
+          strokeWidth="7"
+        />
+      ) : null}
+      {round ? (
+        <circle cx={x + w / 2} cy={y + h / 2} r={w / 2} className="fill-white stroke-ink" strokeWidth="2" />
+      ) : (
+        <rect x={x} y={y} width={w} height={h} className="fill-white stroke-ink" strokeWidth="2" />
+      )}
+      {rim ? (
+        <rect
+          x={x + rim}
+          y={y + rim}
+          width={Math.max(0, w - 2 * rim)}
+          height={Math.max(0, h - 2 * rim)}
+          className="fill-none stroke-ink"
+          strokeDasharray="2 3"
+        />
+      ) : null}
+      {has('seam') ? (
+        <path
+          d={tube ? `M ${x} ${y} H ${x + w}` : `M ${x} ${y} V ${y + h} H ${x + w} V ${y}`}
+          fill="none"
+          className="stroke-verdigris"
+          strokeWidth="5"
+          strokeDasharray="7 4"
+        />
+      ) : null}
+      {has('ring') ? <circle cx={x} cy={y - 13} r="12" className="fill-none stroke-ink" strokeWidth="4" /> : null}
+      {has('closing') ? <path d={`M ${x} ${y} H ${x + w}`} className="stroke-ink" strokeWidth="5" /> : null}
+      <g className="fill-soft text-[13px]">
+        <Label x={x + w / 2} y={y + h + 24}>
+          {tube ? 'around the chain' : round ? 'last round' : 'row 1'}
+        </Label>
+        {rim ? (
+          <Label x={x + w / 2} y={y + rim + 20}>
+            border
+          </Label>
+        ) : null}
+        {has('seam') ? (
+          <Label x={x + w + 6} y={y + h * 0.55} anchor="start">
+            seam
+          </Label>
+        ) : null}
+      </g>
+    </svg>
+  );
+}
+
+function Label({ x, y, anchor = 'middle', children }: { x: number; y: number; anchor?: string; children: string }) {
+  return (
+    <text x={x} y={y} textAnchor={anchor as 'middle'} style={{ fill: 'var(--color-soft)', fontSize: 14 }}>
+      {children}
+    </text>
+  );
+}

@@ -1,0 +1,118 @@
+import type { PlanDocument } from '@puntada/core';
+import { useParams } from 'react-router';
+import { problemsOf, useWorkQuery } from '../../api/api.ts';
+import { Head } from '../../app/Shell.tsx';
+import { Stages } from '../../app/Stages.tsx';
+import { Figure } from '../../parts/Figure.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { usePlanDocument } from '../../worker/usePlanDocument.ts';
+import { FinishDrawing } from './FinishDrawing.tsx';
+
+/** What is done when the cloth is off the hook, counted, in the order of doing. */
+export default function FinishView() {
+  const { id = '' } = useParams();
+  const { data: work, error } = useWorkQuery(id);
+  const { document, problems } = usePlanDocument(work?.wish);
+  return (
+    <>
+      <Head title={work?.wish.title ?? 'Finish'} under="Off the hook: closing, border, seams, ends">
+        {work ? <Stages work={work} here="finish" /> : null}
+      </Head>
+      <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-5 pb-10">
+        <Problems problems={error ? problemsOf(error) : problems} />
+        {document && work ? (
+          <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_400px]">
+            <Steps document={document} />
+            <aside>
+              <FinishDrawing document={document} wish={work.wish} />
+              <Folded document={document} />
+            </aside>
+          </div>
+        ) : null}
+        {!document && !problems.length && !error ? <p className="text-soft">Counting…</p> : null}
+      </main>
+    </>
+  );
+}
+
+function Steps({ document }: { document: PlanDocument }) {
+  const ends = document.colours.reduce((sum, colour) => sum + colour.ends, 0);
+  const { pattern } = document;
+  return (
+    <div>
+      <ol>
+        <Step title="The last row" note="">
+          <p>{pattern.ends || 'Fasten off after the last row.'}</p>
+          <p>Lock the last loop: draw the cut end through it.</p>
+        </Step>
+        {document.finish.map((part) => (
+          <Step key={part.name} title={capital(part.name)} note={`${part.stitches} stitches in ${part.colour}`}>
+            {part.steps.map((step) => (
+              <p key={step}>{step}</p>
+            ))}
+          </Step>
+        ))}
+        <Step title="Ends" note={`${ends} to weave in`}>
+          <p>{document.colours.map((colour) => `${colour.ends} in ${colour.letter} (${colour.name})`).join(', ')}.</p>
+          <p>
+            Hide each only inside its own colour, three passes in changing direction; a knot first or none is a school
+            of its own. Leave no needle in the work.
+          </p>
+        </Step>
+      </ol>
+      {document.cautions.length ? (
+        <section className="mt-6">
+          <h2 className="border-b border-ink pb-1 text-[19px]">Mind</h2>
+          {document.cautions.map((caution) => (
+            <p key={caution.text} className="mt-2 border-l-4 border-ochre bg-ochre-pale px-3 py-2 text-[16px]">
+              <span aria-hidden>△ </span>
+              {caution.text}
+            </p>
+          ))}
+        </section>
+      ) : null}
+    </div>
+  );
+}
+
+function Step({ title, note, children }: { title: string; note: string; children: React.ReactNode }) {
+  return (
+    <li className="grid gap-x-6 border-b border-rule py-4 md:grid-cols-[190px_minmax(0,1fr)]">
+      <div>
+        <h2 className="text-[19px]">{title}</h2>
+        {note ? <p className="count text-[14px] font-medium text-soft">{note}</p> : null}
+      </div>
+      <div className="grid max-w-[68ch] gap-1.5 text-[17px]">{children}</div>
+    </li>
+  );
+}
+
+function Folded({ document }: { document: PlanDocument }) {
+  const { folded, size } = document;
+  return (
+    <dl className="mt-5">
+      <div className="flex justify-between gap-3 border-b border-rule py-1.5">
+        <dt>Folded</dt>
+        <dd className="text-right">
+          <Figure text={folded.width.text.replace(/ (cm|in)( typical)?$/, '')} className="text-[16px]" />
+          {' × '}
+          <Figure text={folded.height.text} className="text-[16px]" />
+        </dd>
+      </div>
+      <div className="flex justify-between gap-3 border-b border-rule py-1.5">
+        <dt>Paper band round {size.pieces > 1 ? `all ${size.pieces}` : 'it'}</dt>
+        <dd>
+          <Figure text={folded.band.text} className="text-[16px]" />
+        </dd>
+      </div>
+      <div className="flex justify-between gap-3 border-b border-rule py-1.5">
+        <dt>Hands, all of it</dt>
+        <dd className="count">{document.time.text}</dd>
+      </div>
+    </dl>
+  );
+}
+
+function capital(words: string): string {
+  return words.replace(/^./, (letter) => letter.toUpperCase());
+}

@@ -1,0 +1,33 @@
+import type { PlanDocument } from '@puntada/core';
+
+type Chance = PlanDocument['colours'][number]['chances'][number];
+
+const sure = 0.95;
+
+/** The chance that so many balls are enough, a step for every ball; the line is at 95 %. */
+export function ChanceSteps({ chances, need }: { chances: readonly Chance[]; need: string }) {
+  return (
+    <div>
+      <p className="text-[16px]">
+        Buy <b className="count">{need.replace(' typical', '')}</b>: enough 19 times in 20.
+      </p>
+      <ol className="mt-2 flex items-end gap-2 border-b border-ink" aria-label="Chance by balls">
+        {chances.map(({ balls, chance }) => {
+          const enough = chance >= sure;
+          return (
+            <li key={balls} className="grid w-14 gap-1 text-center">
+              <span className="count text-[13px]">{Math.floor(chance * 100)} %</span>
+              <span
+                aria-hidden
+                className={`block border border-ink ${enough ? 'bg-verdigris' : 'bg-[repeating-linear-gradient(135deg,var(--color-rule)_0_4px,var(--color-paper)_4px_8px)]'}`}
+                style={{ height: Math.max(3, chance * 64) }}
+              />
+              <span className="count pb-1 text-[14px]">{balls}</span>
+            </li>
+          );
+        })}
+      </ol>
+      <p className="pt-1 text-[14px] text-soft">balls; filled where they are sure enough</p>
+    </div>
+  );
+}

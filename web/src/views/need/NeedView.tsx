@@ -1,0 +1,151 @@
+import type { PlanDocument, Policy, Wish } from '@puntada/core';
+import { useParams } from 'react-router';
+import { problemsOf, useChangeWorkMutation, useWorkQuery, type Work } from '../../api/api.ts';
+import { Head } from '../../app/Shell.tsx';
+import { Stages } from '../../app/Stages.tsx';
+import { Figure } from '../../parts/Figure.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { YarnChip } from '../../parts/YarnChip.tsx';
+import { usePlanDocument } from '../../worker/usePlanDocument.ts';
+import { ChanceSteps } from './ChanceSteps.tsx';
+import { Policies } from './Policies.tsx';
+
+/** What the work takes of every yarn, how sure that is, and what each way with the idle colour costs. */
+export default function NeedView() {
+  const { id = '' } = useParams();
+  const { data: work, error } = useWorkQuery(id);
+  return (
+    <>
+      <Head title={work?.wish.title ?? 'Yarn'} under="What it takes, and how sure that is">
+        {work ? <Stages work={work} here="yarn" /> : null}
+      </Head>
+      <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-4 pb-10">
+        {error ? <Problems problems={problemsOf(error)} /> : null}
+        {work ? <Need work={work} /> : null}
+      </main>
+    </>
+  );
+}
+
+function Need({ work }: { work: Work }) {
+  const { wish } = work;
+  const { document, problems, busy } = usePlanDocument(wish);
+  const [change, changing] = useChangeWorkMutation();
+  const settled = work.state !== 'wished';
+  const take = (policy: Policy) => {
+    void change({ id: work.id, revision: work.revision, wish: { ...wish, policy } });
+  };
+  if (problems.length) return <Problems problems={problems} />;
+  if (!document) return <p className="py-4 text-soft">Laying, routing and measuring…</p>;
+  return (
+    <div aria-busy={busy} className={busy ? 'opacity-60' : ''}>
+      <ul>
+        {document.colours.map((colour) => (
+          <ColourNeed key={colour.letter} colour={colour} wish={wish} />
+        ))}
+      </ul>
+      <section className="mt-8">
+        <h2 className="border-b border-ink pb-1 text-[19px]">The idle colour, one way or another</h2>
+        <Policies document={document} settled={settled || changing.isLoading} onTake={take} />
+        {changing.error ? <Problems problems={problemsOf(changing.error)} /> : null}
+      </section>
+      <section className="mt-8 grid gap-x-10 gap-y-4 lg:grid-cols-2">
+        <div>
+          <h2 className="border-b border-ink pb-1 text-[19px]">What to measure next</h2>
+          <p className="py-2 text-[15px] text-soft">Each reading, and how far the yarn can then still be off.</p>
+          <ul>
+            {document.measureNext.map((next) => (
+              <li key={next.what} className="flex justify-between gap-4 border-b border-rule py-2 text-[16px]">
+                <span>{capital(next.what)}</span>
+                <span className="count shrink-0">{next.within}</span>
+              </li>
+            ))}
+          </ul>
+        </div>
+        <div>
+          <h2 className="border-b border-ink pb-1 text-[19px]">One step smaller</h2>
+          {document.savings.length ? (
+            document.savings.map((saving) => (
+              <p key={saving} className="border-b border-rule py-2 text-[16px]">
+                {saving}
+              </p>
+            ))
+          ) : (
+            <p className="py-2 text-[15px] text-soft">Neither a step narrower nor a step shorter saves a whole ball.</p>
+          )}
+          <p className="py-2 text-[15px] text-soft">
+            Buy one dye lot, and all of it at once; where lots differ, alternate balls every two rows.
+          </p>
+        </div>
+      </section>
+    </div>
+  );
+}
+
+function capital(words: string): string {
+  return words.replace(/^./, (letter) => letter.toUpperCase());
+}
+
+/** One colour: the range, where it goes, the balls with their chance, and where each ball ends. */
+function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number]; wish: Wish }) {
+  const yarn = wish.yarns.find((each) => each.letter === colour.letter);
+  const whole = (colour.metres.low + colour.metres.high) / 2;
+  return (
+    <li className="grid gap-x-8 gap-y-3 border-b border-rule py-5 lg:grid-cols-[250px_minmax(0,1fr)_330px]">
+      <div className="flex items-start gap-3">
+        <YarnChip letter={colour.letter} shade={yarn?.shade ?? '#888888'} size={44} />
+        <div className="min-w-0">
+          <h2 className="truncate text-[19px]">{colour.name}</h2>
+          <p className="leading-tight">
+            <Figure text={colour.metres.text} className="text-[26px]" />
+          </p>
+          <p>
+            <Figure text={colour.grams.text} className="text-[16px]" />
+          </p>
+        </div>
+      </div>
+      <table className="w-full self-start text-[16px]">
+        <caption className="sr-only">Where the metres of {colour.letter} go</caption>
+        <tbody>
+          {Object.entries(colour.parts).map(([name, metres]) => (
+            <tr key={name} className="border-b border-rule last:border-b-0">
+              <th scope="row" className="py-1 text-left font-normal whitespace-nowrap">
+                {name}
+              </th>
+              <td aria-hidden className="w-full px-3">
+                <span
+                  className="block h-2.5 bg-ink/75"
+                  style={{ width: `${Math.max(0.6, (50 * (metres.low + metres.high)) / whole)}%` }}
+                />
+              </td>
+              <td className="py-1 text-right whitespace-nowrap">
+                <Figure text={metres.text} className="text-[15px]" />
+              </td>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+      <div className="self-start">
+        {colour.chances.length ? (
+          <ChanceSteps chances={colour.chances} need={colour.balls?.text ?? ''} />
+        ) : (
+          <p className="text-[15px] text-soft">
+            Type grams and metres a ball into the wish, and the balls are counted too.
+          </p>
+        )}
+        {colour.drawer ? (
+          <p className="mt-2 text-[15px]">
+            What you have is enough with a chance of <b className="count">{Math.floor(colour.drawer.chance * 100)} %</b>
+            .
+          </p>
+        ) : null}
+        {colour.ballEnds.map((end) => (
+          <p key={end.ball} className="mt-1 text-[15px] text-soft">
+            Ball {end.ball} ends between rows <span className="count">{end.between.join('–')}</span>; join the next
+            after row <span className="count">{end.joinAfter}</span> at the latest.
+          </p>
+        ))}
+      </div>
+    </li>
+  );
+}

@@ -1,0 +1,72 @@
+import type { PlanDocument, Policy } from '@puntada/core';
+
+interface Props {
+  readonly document: PlanDocument;
+  readonly settled: boolean;
+  readonly onTake: (policy: Policy) => void;
+}
+
+/** Every way with the idle colour in yarn, ends, minutes, thickness and what shows; taken with one tap. */
+export function Policies({ document, settled, onTake }: Props) {
+  const heads = ['Extra yarn', 'Ends', 'Minutes', 'Stitches carried', 'Two and more inside', 'Shows through'];
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse text-[16px]">
+        <thead>
+          <tr className="text-[14px] text-soft">
+            <th scope="col" className="py-2 text-left font-normal">
+              Way
+            </th>
+            {heads.map((head) => (
+              <th key={head} scope="col" className="px-3 py-2 text-right font-normal whitespace-nowrap">
+                {head}
+              </th>
+            ))}
+          </tr>
+        </thead>
+        <tbody>
+          {document.policies.map((way) => {
+            const here = way.policy === document.strands.policy;
+            return (
+              <tr key={way.policy} className={`border-t border-rule ${here ? 'bg-sheet' : ''}`}>
+                <th
+                  scope="row"
+                  className={`border-l-4 p-0 text-left font-normal ${here ? 'border-ink' : 'border-transparent'}`}
+                >
+                  <button
+                    type="button"
+                    disabled={settled}
+                    aria-pressed={here}
+                    onClick={() => onTake(way.policy as Policy)}
+                    className={`min-h-11 w-full px-2 text-left whitespace-nowrap enabled:hover:underline ${here ? 'font-semibold' : ''}`}
+                  >
+                    {way.name}
+                  </button>
+                </th>
+                <Cell>about {way.extraMetres.toFixed(0)} m</Cell>
+                <Cell>{way.ends}</Cell>
+                <Cell>about {way.minutes}</Cell>
+                <Cell>{way.carriedStitches}</Cell>
+                <Cell>{(way.thickness[2] ?? 0) + (way.thickness[3] ?? 0)}</Cell>
+                <Cell>{showWords(way.showThrough, document)}</Cell>
+              </tr>
+            );
+          })}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+/** How much shows, against all stitches of the piece. */
+function showWords(show: number, document: PlanDocument): string {
+  const stitches = document.colours.reduce((sum, colour) => sum + colour.stitches, 0);
+  const share = show / Math.max(1, stitches);
+  if (share === 0) return 'nothing';
+  if (share < 0.1) return 'hardly';
+  return share < 0.4 ? 'a little' : 'clearly';
+}
+
+function Cell({ children }: { children: React.ReactNode }) {
+  return <td className="count px-3 text-right text-[15px] font-medium whitespace-nowrap">{children}</td>;
+}

@@ -1,0 +1,162 @@
+import { coverFor, type Item } from '@puntada/core';
+import { type ReactNode, useState } from 'react';
+import { useFormContext } from 'react-hook-form';
+import { Button } from '../../parts/Button.tsx';
+import { Field, Part } from './Field.tsx';
+import type { WishFormValues } from './wishForm.ts';
+
+const asksStrap: readonly Item[] = ['bag', 'bag panel'];
+const asksRing: readonly Item[] = ['potholder'];
+const asksSeam: readonly Item[] = ['bag', 'cushion cover', 'potholder'];
+const asksBorder: readonly Item[] = ['blanket', 'mat', 'dishcloth', 'cushion cover'];
+
+/** What is done when the cloth is off the hook: each item asks only what belongs to it. */
+export function FinishPart() {
+  const { watch, register } = useFormContext<WishFormValues>();
+  const { item, yarns, strapKind, border } = watch();
+  const shows = (items: readonly Item[]) => items.includes(item);
+  return (
+    <Part title="Finishing" hint="It takes size, yarn and time, so it is planned with the cloth.">
+      <div className="flex flex-wrap items-start gap-x-5 gap-y-4">
+        <div className="w-[116px]">
+          <Field
+            name="pieces"
+            label={item === 'bag' ? 'Panels' : 'How many'}
+            inputMode="numeric"
+            className="count text-[18px]"
+          />
+        </div>
+        {shows(asksBorder) ? (
+          <div className="w-[136px]">
+            <Field name="border" label="Border, rounds of sc" inputMode="numeric" className="count text-[18px]" />
+          </div>
+        ) : null}
+        {shows(asksBorder) && Number(border) > 0 ? (
+          <Select name="borderColour" label="Border in" width="w-[104px]">
+            {yarns.map((yarn) => (
+              <option key={yarn.letter} value={yarn.letter}>
+                {yarn.letter}
+              </option>
+            ))}
+          </Select>
+        ) : null}
+        {item === 'cushion cover' ? <Insert /> : null}
+        {shows(asksRing) ? (
+          <div className="w-[150px]">
+            <Field name="ring" label="Hanging ring, inside" className="count text-[18px]" />
+          </div>
+        ) : null}
+        {shows(asksStrap) ? (
+          <Select name="strapKind" label="Strap" width="w-[196px]">
+            <option value="">none</option>
+            <option value="chain cord">chain cord</option>
+            <option value="sc along">sc along its length</option>
+            <option value="sc across">sc across</option>
+            <option value="hdc">hdc</option>
+            <option value="dc">dc</option>
+            <option value="bought">a cord, bought or made</option>
+          </Select>
+        ) : null}
+        {shows(asksStrap) && strapKind ? (
+          <>
+            <div className="w-[130px]">
+              <Field name="strapDrop" label="Drop" className="count text-[18px]" />
+            </div>
+            <div className="w-[130px]">
+              <Field name="strapWidth" label="Strap width" className="count text-[18px]" />
+            </div>
+          </>
+        ) : null}
+        {shows(asksSeam) ? (
+          <Select name="seam" label={item === 'bag' ? 'Panels joined with' : 'Closed with'} width="w-[168px]">
+            <option value="">nothing</option>
+            <option value="sc">sc through both</option>
+            <option value="slip stitch">slip stitch</option>
+            <option value="whipped">whip stitch</option>
+            <option value="mattress">mattress stitch</option>
+          </Select>
+        ) : null}
+        <Select name="wash" label="First washing" width="w-[196px]">
+          <option value="">is not reckoned with</option>
+          <option value="cotton-hot">cotton, hot</option>
+          <option value="acrylic">acrylic</option>
+          <option value="wool-blocked">wool, wet blocked</option>
+          <option value="superwash-tumbled">superwash, tumbled</option>
+        </Select>
+        <div className="flex basis-full flex-wrap gap-x-8 gap-y-2">
+          <Tick name="closing">A plain closing row of sc</Tick>
+          <Tick name="smallChildren">For a small child</Tick>
+        </div>
+        <input type="hidden" {...register('units')} />
+      </div>
+    </Part>
+  );
+}
+
+function Select({
+  name,
+  label,
+  width,
+  children,
+}: {
+  name: keyof WishFormValues;
+  label: string;
+  width: string;
+  children: ReactNode;
+}) {
+  const { register } = useFormContext<WishFormValues>();
+  return (
+    <div className={width}>
+      <label htmlFor={name} className="label">
+        {label}
+      </label>
+      <select id={name} className="field" {...register(name as 'seam')}>
+        {children}
+      </select>
+    </div>
+  );
+}
+
+function Tick({ name, children }: { name: 'closing' | 'smallChildren'; children: ReactNode }) {
+  const { register } = useFormContext<WishFormValues>();
+  return (
+    <label className="flex min-h-11 cursor-pointer items-center gap-2.5 text-[16px]">
+      <input type="checkbox" className="size-5 accent-ink" {...register(name)} />
+      {children}
+    </label>
+  );
+}
+
+/** A cover sits full when it is a little smaller than its insert. */
+function Insert() {
+  const { setValue, watch } = useFormContext<WishFormValues>();
+  const [insert, setInsert] = useState('');
+  const side = Number(insert.replace(',', '.'));
+  const good = Number.isFinite(side) && side > 0;
+  const take = () => {
+    const cover = String(Math.round(coverFor(side) * 10) / 10);
+    setValue('widthBy', 'length', { shouldDirty: true });
+    setValue('heightBy', 'length', { shouldDirty: true });
+    setValue('width', cover, { shouldDirty: true });
+    setValue('height', cover, { shouldDirty: true });
+  };
+  return (
+    <div className="flex items-end gap-2">
+      <div className="w-[112px]">
+        <label htmlFor="insert" className="label">
+          Insert, {watch('units')}
+        </label>
+        <input
+          id="insert"
+          className="field count text-[18px]"
+          inputMode="decimal"
+          value={insert}
+          onChange={(event) => setInsert(event.target.value)}
+        />
+      </div>
+      <Button disabled={!good} onClick={take}>
+        Size it 4 % smaller
+      </Button>
+    </div>
+  );
+}

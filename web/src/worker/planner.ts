@@ -1,0 +1,5 @@
+import { wrap } from 'comlink';
+import type { Planner } from './planner.worker.ts';
+
+/** The one worker that plans away from the screen. */
+export const planner = wrap<Planner>(new Worker(new URL('./planner.worker.ts', import.meta.url), { type: 'module' }));

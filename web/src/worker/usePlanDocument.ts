@@ -1,0 +1,35 @@
+import type { PlanDocument, Problem, Wish } from '@puntada/core';
+import { useEffect, useState } from 'react';
+import { usePreferences } from '../api/api.ts';
+import { planner } from './planner.ts';
+
+interface Planned {
+  readonly document: PlanDocument | undefined;
+  readonly problems: readonly Problem[];
+  /** Whether a newer plan is on its way. */
+  readonly busy: boolean;
+}
+
+/** The whole plan of a wish, made in the worker; what comes late for an older wish is dropped. */
+export function usePlanDocument(wish: Wish | undefined): Planned {
+  const { terms, hand } = usePreferences();
+  const [planned, setPlanned] = useState<Planned>({ document: undefined, problems: [], busy: true });
+  const key = wish ? JSON.stringify(wish) : '';
+  useEffect(() => {
+    if (!key) return;
+    let current = true;
+    setPlanned((before) => ({ ...before, busy: true }));
+    void planner.planWhole(JSON.parse(key), terms, hand).then((answer) => {
+      if (!current) return;
+      setPlanned(
+        answer.ok
+          ? { document: answer.value, problems: [], busy: false }
+          : { document: undefined, problems: answer.problems, busy: false },
+      );
+    });
+    return () => {
+      current = false;
+    };
+  }, [key, terms, hand]);
+  return planned;
+}
