@@ -25,6 +25,10 @@ for (const size of sizes) {
       `/works/${wished}/wish`,
       `/works/${wished}/size`,
       `/works/${wished}/rows`,
+      `/works/${wished}/yarn`,
+      `/works/${wished}/finish`,
+      '/book',
+      '/book/tide-marks',
       `/works/${begun}/work`,
     ];
     for (const view of views) {

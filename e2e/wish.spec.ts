@@ -58,7 +58,7 @@ test('inches, yarns and the foundation of hdc are kept as they were chosen', asy
   await page.getByRole('radio', { name: 'hdc' }).click();
   await page
     .getByLabel('The first hdc goes into')
-    .selectOption({ label: 'the 3rd chain from the hook, ch 2 to turn, not a stitch (loose)' });
+    .selectOption({ label: '3rd chain from the hook, ch 2 to turn, not a stitch (loose)' });
   await page.getByLabel('Name of B').fill('Kelp');
   await page.getByLabel('Shade of B', { exact: true }).last().fill('#2f5a45');
   await page.getByLabel('m a ball').first().fill('85');

@@ -37,7 +37,7 @@ export const Stages = memo(function Stages({ work, here }: { work: Work; here: S
               <span className={current ? 'font-semibold text-ink' : 'text-soft'}>{words[stage]}</span>
             </>
           );
-          const look = 'flex min-h-11 w-[64px] flex-col items-center text-[14px] no-underline';
+          const look = 'flex min-h-11 w-[54px] sm:w-[64px] flex-col items-center text-[14px] no-underline';
           return (
             <li key={stage}>
               {open ? (

@@ -76,6 +76,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
             stitches={figures?.share[i]}
             of={figures ? figures.share.reduce((sum, count) => sum + count, 0) : 1}
             units={units}
+            cells={cellWords[technique.key] ?? 'stitches'}
           />
         ))}
       </ul>
@@ -86,6 +87,8 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
     </section>
   );
 }
+
+const cellWords: Readonly<Record<string, string>> = { granny: 'clusters', 'corner-to-corner': 'blocks' };
 
 function capital(word: string): string {
   return word.replace(/^./, (letter) => letter.toUpperCase());
@@ -141,10 +144,12 @@ interface YarnLineProps {
   readonly stitches: number | undefined;
   readonly of: number;
   readonly units: LengthUnit;
+  /** What is counted: stitches, or clusters and blocks. */
+  readonly cells: string;
 }
 
 /** One colour: what it takes, and its share of the cloth as a bar of its own yarn. */
-function YarnLine({ yarn, need, stitches, of, units }: YarnLineProps) {
+function YarnLine({ yarn, need, stitches, of, units, cells }: YarnLineProps) {
   const share = stitches === undefined ? 0 : stitches / of;
   return (
     <li className="flex items-start gap-3 border-t border-rule py-1.5 first:border-t-0">
@@ -155,7 +160,9 @@ function YarnLine({ yarn, need, stitches, of, units }: YarnLineProps) {
           <Figure text={need ? metresText(need.metres, units) : '…'} className="shrink-0 text-[18px]" />
         </p>
         <p className="flex justify-between gap-2 text-[14px] text-soft">
-          <span>{Math.round(share * 100)} % of the cloth</span>
+          <span>
+            {stitches ?? '…'} {cells}, {Math.round(share * 100)} %
+          </span>
           <span>
             {need?.balls ? ballsText(need.balls).replace(' typical', '') : null}
             {need?.drawer ? `; yours ${Math.floor(need.drawer.chance * 100)} %` : null}

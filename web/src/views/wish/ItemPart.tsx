@@ -2,6 +2,7 @@ import { type Item, itemPresets, patternBook, presetOf } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
+import { takePattern } from './takePattern.ts';
 import { usualFinish, usualSize, type WishFormValues } from './wishForm.ts';
 
 /** What it is to be. Choosing it sets what people usually make, unless the size was touched. */
@@ -14,9 +15,10 @@ export function ItemPart() {
     for (const key of Object.keys(usual) as (keyof typeof usual)[]) setValue(key, usual[key]);
     const technique = patternBook.find((pattern) => pattern.key === watch('pattern'))?.technique;
     const offered = presetOf(item).techniques;
-    if (!technique || !offered.includes(technique)) {
+    // What lies double is made as a tube unless the maker chooses otherwise.
+    if (!technique || !offered.includes(technique) || (offered[0] === 'tube' && technique !== 'tube')) {
       const first = patternBook.find((pattern) => pattern.technique === offered[0]);
-      if (first) setValue('pattern', first.key);
+      if (first) takePattern({ setValue, watch }, first.key);
     }
     const { dirtyFields } = formState;
     if (dirtyFields.width || dirtyFields.height || watch('widthBy') !== 'length') return;

@@ -14,6 +14,7 @@ import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Field, FieldError, Part } from './Field.tsx';
+import { takePattern } from './takePattern.ts';
 import { usualYarn, type WishFormValues } from './wishForm.ts';
 
 /** The stitch pattern, drawn in the maker's own colours, with the numbers it leaves open. */
@@ -27,18 +28,7 @@ export function PatternPart() {
     (each) =>
       each.key === key || (technique === 'offered' ? offered.includes(each.technique) : each.technique === technique),
   );
-  const take = (next: string) => {
-    setValue('pattern', next);
-    setValue('foundation', '');
-    const found = patternBook.find((each) => each.key === next);
-    const colours = found?.colours ?? [];
-    setValue('numbers', Object.fromEntries((found?.numbers ?? []).map((each) => [each.name, String(each.usual)])));
-    const kept = watch('yarns');
-    setValue(
-      'yarns',
-      colours.map((letter) => kept.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)),
-    );
-  };
+  const take = (next: string) => takePattern({ setValue, watch }, next);
   return (
     <Part title="Pattern" hint="In your colours, at its true proportion.">
       <div className="mb-3 max-w-[340px]">

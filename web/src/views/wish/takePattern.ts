@@ -1,0 +1,21 @@
+import { findPattern } from '@puntada/core';
+import type { UseFormReturn } from 'react-hook-form';
+import { usualYarn, type WishFormValues } from './wishForm.ts';
+
+/** Takes another pattern into the wish: its usual numbers, and a yarn for each of its colours. */
+export function takePattern(
+  { setValue, watch }: Pick<UseFormReturn<WishFormValues>, 'setValue' | 'watch'>,
+  key: string,
+) {
+  const found = findPattern(key);
+  if (!found.ok) return;
+  const { numbers, colours } = found.value;
+  const kept = watch('yarns');
+  setValue('pattern', key, { shouldDirty: true });
+  setValue('foundation', '');
+  setValue('numbers', Object.fromEntries(numbers.map((each) => [each.name, String(each.usual)])));
+  setValue(
+    'yarns',
+    colours.map((letter) => kept.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)),
+  );
+}
