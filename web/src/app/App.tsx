@@ -8,6 +8,8 @@ import { Shell } from './Shell.tsx';
 
 const WishView = lazy(() => import('../views/wish/WishView.tsx'));
 const BookView = lazy(() => import('../views/book/BookView.tsx'));
+const WordsView = lazy(() => import('../views/words/WordsView.tsx'));
+const GivenView = lazy(() => import('../views/given/GivenView.tsx'));
 const NeedView = lazy(() => import('../views/need/NeedView.tsx'));
 const FinishView = lazy(() => import('../views/finish/FinishView.tsx'));
 
@@ -18,6 +20,8 @@ const router = createBrowserRouter([
       { path: '/', element: <BenchView /> },
       { path: '/book', element: <BookView /> },
       { path: '/book/:key', element: <BookView /> },
+      { path: '/words', element: <WordsView /> },
+      { path: '/given', element: <GivenView /> },
       { path: '/wish', element: <WishView /> },
       { path: '/works/:id/wish', element: <WishView /> },
       { path: '/works/:id/size', element: <MatView /> },

@@ -1,6 +1,7 @@
 import {
   type Estimate,
   type Hand,
+  largestFromStash,
   makePiece,
   type PlanDocument,
   planDocument,
@@ -54,6 +55,18 @@ function planWhole(wish: unknown, terms: Terms, hand: Hand): Result<PlanDocument
   return plan.ok ? { ok: true, value: planDocument(plan.value, terms, hand) } : plan;
 }
 
-const planner = { measureSizes, planWhole };
+/** The largest whole piece that the drawer makes, nine times in ten. */
+function largestOf(wish: unknown): Result<{ stitches: number; rows: number; chance: number }> {
+  const read = readShape(wishSchema, wish);
+  if (!read.ok) return read;
+  const prepared = prepare(read.value);
+  if (!prepared.ok) return prepared;
+  const largest = largestFromStash(prepared.value);
+  if (!largest.ok) return largest;
+  const { width, height, chance } = largest.value;
+  return { ok: true, value: { stitches: width.stitches, rows: height.rows, chance } };
+}
+
+const planner = { measureSizes, planWhole, largestOf };
 export type Planner = typeof planner;
 expose(planner);

@@ -32,19 +32,22 @@ export function useFigures(wish: Wish, sizes: readonly Size[]): ReadonlyMap<stri
   // biome-ignore lint/correctness/useExhaustiveDependencies: the keys stand for the wish and the sizes
   useEffect(() => {
     if (!wanted.length) return;
-    const measureNow = () => {
+    // A few at a time, the first ones first: what is looked at now does not wait for the picture around it.
+    const measureNow = async () => {
       for (const size of wanted) asked.current.add(sizeKey(size));
-      void planner.measureSizes({ wish, sizes: wanted }).then((found) => {
+      for (let i = 0; i < wanted.length; i += atOnce) {
+        if (current.current !== wishKey) return;
+        const found = await planner.measureSizes({ wish, sizes: wanted.slice(i, i + atOnce) });
         if (current.current !== wishKey) return;
         setKnown((before) => {
           const next = new Map(before);
           for (const figures of found) next.set(wishKey + sizeKey(figures), figures);
           return next;
         });
-      });
+      }
     };
     // While an edge is dragged the sizes fly past; only where it rests is it measured.
-    const timer = setTimeout(measureNow, rest);
+    const timer = setTimeout(() => void measureNow(), rest);
     return () => clearTimeout(timer);
   }, [wishKey, wantedKey]);
 
@@ -59,6 +62,9 @@ export function useFigures(wish: Wish, sizes: readonly Size[]): ReadonlyMap<stri
     return own;
   }, [known, wishKey, sizesKey]);
 }
+
+/** Sizes measured in one go. */
+const atOnce = 4;
 
 /** ms without a new size before it is measured. */
 const rest = 60;

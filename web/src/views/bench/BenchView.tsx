@@ -17,6 +17,12 @@ export function BenchView() {
         <ButtonLink to="/book" kind="quiet">
           Pattern book
         </ButtonLink>
+        <ButtonLink to="/given" kind="quiet">
+          Check a pattern
+        </ButtonLink>
+        <ButtonLink to="/words" kind="quiet">
+          Words
+        </ButtonLink>
         <ButtonLink to="/wish" kind={begun.length ? 'plain' : 'next'}>
           <Plus aria-hidden className="size-5" />
           New wish

@@ -1,9 +1,33 @@
-import { Link } from 'react-router';
-import { usePreferences, useWorkQuery, type WorkSummary } from '../../api/api.ts';
+import type { Wish } from '@puntada/core';
+import { Link, useNavigate } from 'react-router';
+import { useAddWorkMutation, usePreferences, useWorkQuery, type WorkSummary } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { ClothStrip } from '../../parts/cloth/ClothStrip.tsx';
 import { useWorkCloth } from '../../parts/useWorkCloth.ts';
 import { nextStep } from './nextStep.ts';
+
+const longestTitle = 80;
+
+/** The same wish once more, to be changed at will. */
+function CopyWish({ wish }: { wish: Wish }) {
+  const navigate = useNavigate();
+  const [add, adding] = useAddWorkMutation();
+  const copy = async () => {
+    const { choice: _size, ...rest } = wish;
+    const saved = await add({ ...rest, title: `${wish.title.slice(0, longestTitle - 7)}, again` });
+    if (saved.data) navigate(`/works/${saved.data.id}/wish`);
+  };
+  return (
+    <button
+      type="button"
+      onClick={copy}
+      disabled={adding.isLoading}
+      className="min-h-11 text-[15px] text-soft underline underline-offset-4 hover:text-ink"
+    >
+      Wish for it again<span className="sr-only">: {wish.title}</span>
+    </button>
+  );
+}
 
 /** One work on the bench: its name, its next row, and its cloth as far as it has come. */
 export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: boolean }) {
@@ -23,6 +47,7 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
           </Link>
         </h3>
         <p className="mt-1 text-[15px] text-soft">{work && cloth ? nextStep(work, cloth, terms) : '…'}</p>
+        <CopyWish wish={wish} />
       </div>
       <div className="order-last col-span-2 min-w-0 lg:order-none lg:col-span-1">
         {cloth ? (

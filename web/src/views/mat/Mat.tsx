@@ -135,7 +135,7 @@ export function Mat(props: Props) {
 }
 
 /** What heights count. */
-function rowWord({ bound }: Prepared): string {
+export function rowWord({ bound }: Prepared): string {
   const { made } = bound.pattern;
   if (made === 'diagonals') return 'blocks';
   return made === 'rounds' || made === 'turned-rounds' ? 'rounds' : 'rows';

@@ -9,7 +9,8 @@ import {
   type WidthOffer,
   type Wish,
 } from '@puntada/core';
-import { useEffect, useMemo } from 'react';
+import { Redo2, Undo2 } from 'lucide-react';
+import { type ReactNode, useEffect, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -18,7 +19,9 @@ import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { sizeKey, useFigures } from '../../worker/useFigures.ts';
 import { Alternatives } from './Alternatives.tsx';
-import { Mat } from './Mat.tsx';
+import { BallSteps } from './BallSteps.tsx';
+import { FromDrawer } from './FromDrawer.tsx';
+import { Mat, rowWord } from './Mat.tsx';
 import { Rules } from './Rules.tsx';
 import { Ticket } from './Ticket.tsx';
 import { type SaveState, useDraft } from './useDraft.ts';
@@ -67,6 +70,7 @@ function MatOfWork({ work }: { work: Work }) {
   return (
     <>
       <Head title={wish.title} under={fit ? patternLine(fit.prepared) : undefined}>
+        {work.state === 'wished' ? <Undo draft={draft} /> : null}
         <p className="text-[14px] text-soft" aria-live="polite">
           {savedWords[draft.state]}
         </p>
@@ -93,11 +97,65 @@ function MatOfWork({ work }: { work: Work }) {
   );
 }
 
+/** Up to so many stitches every height is measured at once, for the picture of balls. */
+const quickCells = 20_000;
+
+function cellsOf({ across, up }: Sizes): number {
+  return across.chosen.stitches * up.chosen.rows;
+}
+
 function patternLine(prepared: Prepared): string {
   const { bound } = prepared;
   const { b, r } = bound.numbers;
   const blocks = b !== undefined && r !== undefined ? ` ${b} × ${r}, ${bound.stitch}` : '';
   return `${bound.pattern.name}${blocks}, ${prepared.technique.name}`;
+}
+
+/** Takes back what was changed on the mat, and takes it up again. */
+function Undo({ draft }: { draft: ReturnType<typeof useDraft> }) {
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      event.preventDefault();
+      if (event.shiftKey) draft.redo?.();
+      else draft.undo?.();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [draft]);
+  return (
+    <span className="flex">
+      <IconButton label="Undo (Ctrl Z)" onClick={draft.undo}>
+        <Undo2 aria-hidden className="size-5" />
+      </IconButton>
+      <IconButton label="Redo (Ctrl Shift Z)" onClick={draft.redo}>
+        <Redo2 aria-hidden className="size-5" />
+      </IconButton>
+    </span>
+  );
+}
+
+function IconButton({
+  label,
+  onClick,
+  children,
+}: {
+  label: string;
+  onClick: (() => void) | undefined;
+  children: ReactNode;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      title={label}
+      disabled={!onClick}
+      onClick={onClick}
+      className="-ml-px flex size-11 items-center justify-center border border-edge bg-white first:rounded-l-md last:rounded-r-md enabled:hover:bg-sheet disabled:text-edge"
+    >
+      {children}
+    </button>
+  );
 }
 
 interface ChooserProps {
@@ -116,7 +174,13 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
   const { width, height } = useMemo(() => chosenOffers(prepared, wish, sizes), [prepared, wish, sizes]);
   const chosen = { stitches: width.stitches, rows: height.rows };
   const choices = useMemo(() => chooseSizes(prepared, sizes), [prepared, sizes]);
-  const wanted = [chosen, ...choices.map((choice) => ({ stitches: choice.width.stitches, rows: choice.height.rows }))];
+  const counted = prepared.yarns.every((yarn) => yarn.ballGrams !== undefined);
+  const steps = counted && cellsOf(sizes) < quickCells ? sizes.up.offers : [];
+  const wanted = [
+    chosen,
+    ...choices.map((choice) => ({ stitches: choice.width.stitches, rows: choice.height.rows })),
+    ...steps.slice(0, 40).map((offer) => ({ stitches: width.stitches, rows: offer.rows })),
+  ];
   const figures = useFigures(wish, wanted);
   const choose = (part: Partial<typeof chosen>) => {
     if (!settled) draft.change({ choice: { ...chosen, ...part } });
@@ -170,6 +234,16 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
             units={units}
             onChoose={(choice) => choose({ stitches: choice.width.stitches, rows: choice.height.rows })}
           />
+          {steps.length ? (
+            <BallSteps
+              heights={steps.slice(0, 40)}
+              stitches={width.stitches}
+              rows={height.rows}
+              figures={figures}
+              word={rowWord(prepared)}
+              onChoose={(offer) => choose({ rows: offer.rows })}
+            />
+          ) : null}
         </div>
       </div>
       <div className="grid content-start gap-4 pt-1">
@@ -182,6 +256,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
           figures={figures.get(sizeKey(chosen))}
           units={units}
         />
+        {settled ? null : <FromDrawer wish={wish} onTake={choose} />}
         {settled ? (
           <ButtonLink to={`/works/${work.id}/work`} kind="next">
             Go on working

@@ -7,6 +7,9 @@ export type SaveState = 'saved' | 'saving' | 'unsaved' | 'stale';
 interface Draft {
   readonly wish: Wish;
   readonly change: (part: Partial<Wish>) => void;
+  /** Takes the last change back, or up again; absent where there is none. */
+  readonly undo: (() => void) | undefined;
+  readonly redo: (() => void) | undefined;
   readonly state: SaveState;
   readonly problems: readonly Problem[];
   /** The revision that the next change is made on. */
@@ -18,12 +21,16 @@ interface Draft {
 }
 
 const wait = 400;
+/** Changes that can be taken back. */
+const remembered = 200;
 
 /** A wish while its size is being chosen: shown at once, saved a moment later, never over a change made elsewhere. */
 export function useDraft(work: Work): Draft {
   const [wish, setWish] = useState(work.wish);
   const [state, setState] = useState<SaveState>('saved');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const [past, setPast] = useState<readonly Wish[]>([]);
+  const [future, setFuture] = useState<readonly Wish[]>([]);
   const [save] = useChangeWorkMutation();
   const revision = useRef(work.revision);
   const latest = useRef(work.wish);
@@ -50,10 +57,10 @@ export function useDraft(work: Work): Draft {
     setState(stale ? 'stale' : 'unsaved');
   }, [id, save]);
 
-  const change = useCallback(
-    (part: Partial<Wish>) => {
-      latest.current = { ...latest.current, ...part };
-      setWish(latest.current);
+  const show = useCallback(
+    (next: Wish) => {
+      latest.current = next;
+      setWish(next);
       setState((before) => (before === 'stale' ? before : 'unsaved'));
       clearTimeout(timer.current);
       timer.current = setTimeout(() => {
@@ -63,6 +70,29 @@ export function useDraft(work: Work): Draft {
     },
     [flush],
   );
+
+  const change = useCallback(
+    (part: Partial<Wish>) => {
+      setPast((before) => [...before.slice(1 - remembered), latest.current]);
+      setFuture([]);
+      show({ ...latest.current, ...part });
+    },
+    [show],
+  );
+  const undo = () => {
+    const before = past.at(-1);
+    if (!before) return;
+    setPast(past.slice(0, -1));
+    setFuture([latest.current, ...future]);
+    show(before);
+  };
+  const redo = () => {
+    const [next, ...later] = future;
+    if (!next) return;
+    setFuture(later);
+    setPast([...past, latest.current]);
+    show(next);
+  };
 
   // What was changed a moment ago is sent when the maker leaves this view or closes the page.
   useEffect(() => {
@@ -88,5 +118,6 @@ export function useDraft(work: Work): Draft {
     timer.current = undefined;
   }, []);
 
-  return { wish, change, handOver, state, problems, revision: revision.current, takeFresh };
+  const steps = { undo: past.length ? undo : undefined, redo: future.length ? redo : undefined };
+  return { wish, change, ...steps, handOver, state, problems, revision: revision.current, takeFresh };
 }

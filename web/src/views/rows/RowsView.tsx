@@ -1,4 +1,15 @@
-import { chainsFor, courseWord, StrandBook, type WriteRequest } from '@puntada/core';
+import {
+  type AdviceRequest,
+  chainsFor,
+  courseWord,
+  type Fabric,
+  legend,
+  must,
+  StrandBook,
+  stitchKind,
+  type Terms,
+  techniqueOf,
+} from '@puntada/core';
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { type ReactNode, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
@@ -41,12 +52,17 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const inHand = begun && work.progress.rows < fabric.courses ? work.progress.rows + 1 : undefined;
   const [selected, setSelected] = useState(inHand ?? 1);
   const [zoom, setZoom] = useState<number>();
+  const [face, setFace] = useState<'RS' | 'WS'>('RS');
+  const [swapped, setSwapped] = useState(false);
+  const seen = useMemo(() => (swapped ? { ...cloth, shades: cloth.shades.toReversed() } : cloth), [cloth, swapped]);
+  const seenHand = (face === 'RS') === (hand === 'right') ? 'right' : 'left';
   const [cell, setCell] = useState(16);
   const zoomBy = (by: number) => setZoom(Math.max(smallestCell, Math.min(largestCell, Math.round(cell * by))));
-  const request = useMemo((): WriteRequest => {
+  const request = useMemo((): AdviceRequest => {
     const strands = new StrandBook(cloth.strands, bound);
-    return { fabric, bound, foundation, strands, terms, hand };
-  }, [fabric, bound, foundation, cloth.strands, terms, hand]);
+    const technique = must(techniqueOf(bound.pattern));
+    return { fabric, bound, foundation, strands, terms, hand, technique, into: work.wish.into };
+  }, [fabric, bound, foundation, cloth.strands, terms, hand, work.wish.into]);
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
       <Head title={work.wish.title} under={beginsWith(cloth)}>
@@ -82,7 +98,27 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               </li>
             ))}
           </ul>
-          <p className="text-[14px] text-soft">Seen from the right side; a number stands where its row begins.</p>
+          <Choice
+            small
+            label="Seen from"
+            value={face}
+            options={[
+              { value: 'RS', words: 'Right side' },
+              { value: 'WS', words: 'Wrong side' },
+            ]}
+            onChange={setFace}
+          />
+          {cloth.shades.length === 2 ? (
+            <label className="flex min-h-11 cursor-pointer items-center gap-2 text-[15px]">
+              <input
+                type="checkbox"
+                className="size-5 accent-ink"
+                checked={swapped}
+                onChange={(event) => setSwapped(event.target.checked)}
+              />
+              Try A and B swapped
+            </label>
+          ) : null}
           <div className="ml-auto flex">
             <ZoomButton label="Smaller cells" onClick={() => zoomBy(1 / 1.3)}>
               <ZoomOut aria-hidden className="size-5" />
@@ -94,8 +130,8 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
         </div>
         <div className="grid min-h-0 flex-1 grid-cols-[minmax(0,1fr)] grid-rows-[minmax(280px,40dvh)_minmax(320px,46dvh)] gap-4 lg:grid-cols-[minmax(0,1.15fr)_minmax(0,1fr)] lg:grid-rows-1">
           <Chart
-            cloth={cloth}
-            hand={hand}
+            cloth={seen}
+            hand={seenHand}
             selected={selected}
             inHand={inHand}
             onSelect={setSelected}
@@ -104,8 +140,28 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
           />
           <WrittenRows request={request} selected={selected} inHand={inHand} onSelect={setSelected} />
         </div>
+        <Legend fabric={fabric} terms={terms} />
       </main>
     </div>
+  );
+}
+
+/** The abbreviations of this work, spelled out. */
+function Legend({ fabric, terms }: { fabric: Fabric; terms: Terms }) {
+  const words = useMemo(() => {
+    const kinds = [...new Set(fabric.kinds)].map((code) => stitchKind(code).key);
+    return legend(kinds, terms).filter((each) => each.abbreviation !== each.words);
+  }, [fabric, terms]);
+  if (!words.length) return null;
+  return (
+    <dl className="flex flex-wrap gap-x-6 gap-y-1 pt-3 text-[14px]">
+      {words.map(({ abbreviation, words: whole }) => (
+        <div key={abbreviation} className="flex gap-1.5">
+          <dt className="font-mono font-medium">{abbreviation}</dt>
+          <dd className="text-soft">{whole}</dd>
+        </div>
+      ))}
+    </dl>
   );
 }
 

@@ -1,9 +1,9 @@
-import { type WriteRequest, writeRow } from '@puntada/core';
+import { type AdviceRequest, beginningAdvice, rowAdvice, writeRow } from '@puntada/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
 
 interface Props {
-  readonly request: WriteRequest;
+  readonly request: AdviceRequest;
   readonly selected: number;
   readonly inHand: number | undefined;
   readonly onSelect: (row: number) => void;
@@ -62,7 +62,7 @@ export function WrittenRows({ request, selected, inHand, onSelect }: Props) {
 }
 
 interface RowProps {
-  readonly request: WriteRequest;
+  readonly request: AdviceRequest;
   readonly number: number;
   readonly selected: boolean;
   readonly inHand: boolean;
@@ -71,6 +71,9 @@ interface RowProps {
 
 function Row({ request, number, selected, inHand, onSelect }: RowProps) {
   const row = writeRow(request, number);
+  const advice = rowAdvice(request, number);
+  const { foundation, fabric, into = 'one loop' } = request;
+  const before = number === 1 ? beginningAdvice(foundation, fabric.count, into) : [];
   return (
     // biome-ignore lint/a11y/useKeyWithClickEvents: the list as a whole carries the keyboard
     <div
@@ -98,7 +101,17 @@ function Row({ request, number, selected, inHand, onSelect }: RowProps) {
             {upper(order)}.
           </p>
         ))}
+        {[...before, ...advice.markers].map((words) => (
+          <p key={words} className="text-[15px]">
+            {words}
+          </p>
+        ))}
         <p className="mt-1 text-[15px] text-soft">At its end: {row.end}.</p>
+        {advice.ahead.map((words) => (
+          <p key={words} className="text-[15px] font-medium text-verdigris">
+            {words}
+          </p>
+        ))}
       </div>
     </div>
   );

@@ -1,0 +1,131 @@
+import { checkGiven, findFoundation, type GivenVerdict, type Problem, readMultiple } from '@puntada/core';
+import { useState } from 'react';
+import { Head } from '../../app/Shell.tsx';
+import { ButtonLink } from '../../parts/Button.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+
+const ways = ['sc-2nd', 'hdc-2nd', 'hdc-3rd', 'hdc-3rd-counted', 'dc-4th', 'dc-3rd', 'dc-3rd-counted'] as const;
+
+/** A pattern as it stands elsewhere, checked before a chain is made: multiple, chain and row against one another. */
+export default function GivenView() {
+  const [multiple, setMultiple] = useState('multiple of 8 + 4');
+  const [chain, setChain] = useState('37');
+  const [row, setRow] = useState('| 4A 4B | 4A');
+  const [way, setWay] = useState<string>('sc-2nd');
+  const { verdict, problems } = judge(multiple, chain, row, way);
+  return (
+    <>
+      <Head
+        title="A pattern as given"
+        under="Does its row fit its chain, and is its multiple of chains or of stitches?"
+      />
+      <main id="main" className="mx-auto grid w-full max-w-[1180px] gap-x-12 gap-y-6 px-6 pt-6 pb-12 lg:grid-cols-2">
+        <div className="grid content-start gap-4">
+          <Typed id="multiple" label="Its multiple, as written" value={multiple} onChange={setMultiple} />
+          <div className="grid gap-4 sm:grid-cols-[140px_minmax(0,1fr)]">
+            <Typed id="chain" label="Chains" value={chain} onChange={setChain} />
+            <div>
+              <label htmlFor="way" className="label">
+                The first stitch goes into
+              </label>
+              <select id="way" className="field" value={way} onChange={(event) => setWay(event.target.value)}>
+                {ways.map((key) => (
+                  <option key={key} value={key}>
+                    {findFoundation(key)?.stitch}: {findFoundation(key)?.name}
+                  </option>
+                ))}
+              </select>
+            </div>
+          </div>
+          <Typed id="row" label="One row; what repeats stands between two bars" value={row} onChange={setRow} />
+          <p className="text-[15px] text-soft">
+            Write runs as counts: <span className="font-mono">6A 3B 6A</span>, or with the repeat between bars:{' '}
+            <span className="font-mono">2A | 4B 4A | 2A</span>. Any field may stay empty.
+          </p>
+        </div>
+        <section aria-label="Verdict" aria-live="polite" className="content-start">
+          <Problems problems={problems} />
+          {verdict ? <Verdict verdict={verdict} /> : null}
+          <p className="mt-5 max-w-[58ch] text-[15px] text-soft">
+            To plan it, write it out in the notation of the pattern book; every pattern there shows how it is written.
+          </p>
+          <div className="mt-3">
+            <ButtonLink to="/book">Open the pattern book</ButtonLink>
+          </div>
+        </section>
+      </main>
+    </>
+  );
+}
+
+function Verdict({ verdict }: { verdict: GivenVerdict }) {
+  const good = verdict.rowFits !== false && verdict.multipleOf !== 'neither';
+  return (
+    <div
+      className={`border-l-4 px-4 py-3 ${good ? 'border-verdigris bg-verdigris-pale' : 'border-ochre bg-ochre-pale'}`}
+    >
+      {verdict.words.map((words) => (
+        <p key={words} className="py-0.5 text-[18px]">
+          {words}
+        </p>
+      ))}
+      {verdict.words.length ? null : <p className="text-[18px]">Type a chain or a row to check.</p>}
+    </div>
+  );
+}
+
+function judge(
+  multiple: string,
+  chain: string,
+  row: string,
+  way: string,
+): { verdict?: GivenVerdict; problems: readonly Problem[] } {
+  const foundation = findFoundation(way);
+  const read = multiple.trim() ? readMultiple(multiple) : undefined;
+  const chains = chain.trim() ? Number(chain) : undefined;
+  const problems: Problem[] = [];
+  if (read && !read.ok) problems.push(...read.problems);
+  if (chains !== undefined && !(Number.isInteger(chains) && chains > 0)) {
+    problems.push({
+      code: 'out-of-range',
+      path: 'chain',
+      message: `“${chain}” is no number of chains.`,
+      hint: 'Type a whole number; a length such as 40 cm does not belong here.',
+    });
+  }
+  if (problems.length || !foundation) return { problems };
+  const given = {
+    ...(read?.ok ? { multiple: read.value } : {}),
+    ...(chains === undefined ? {} : { chain: chains }),
+    ...(row.trim() ? { row } : {}),
+  };
+  const checked = checkGiven(given, foundation);
+  return checked.ok ? { verdict: checked.value, problems: [] } : { problems: checked.problems };
+}
+
+function Typed({
+  id,
+  label,
+  value,
+  onChange,
+}: {
+  id: string;
+  label: string;
+  value: string;
+  onChange: (text: string) => void;
+}) {
+  return (
+    <div>
+      <label htmlFor={id} className="label">
+        {label}
+      </label>
+      <input
+        id={id}
+        className="field font-mono text-[17px]"
+        value={value}
+        autoComplete="off"
+        onChange={(event) => onChange(event.target.value)}
+      />
+    </div>
+  );
+}

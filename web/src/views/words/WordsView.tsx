@@ -1,0 +1,82 @@
+import { type StitchKey, stitchKinds, techniques } from '@puntada/core';
+import { useEffect, useRef } from 'react';
+import { Head } from '../../app/Shell.tsx';
+import { stitchTile } from '../../parts/cloth/stitchTile.ts';
+import { terms } from './terms.ts';
+
+/** The words of the craft as Puntada uses them: every stitch in both terminologies, drawn, and the terms around it. */
+export default function WordsView() {
+  return (
+    <>
+      <Head title="Words" under="Stitches in US and UK terms, and what the terms mean here" />
+      <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-5 pb-12">
+        <h2 className="border-b border-ink pb-1 text-[19px]">Stitches and where they are worked</h2>
+        <ul className="grid gap-x-8 md:grid-cols-2">
+          {stitchKinds.map((kind) => (
+            <li
+              key={kind.key}
+              id={kind.key}
+              className="grid grid-cols-[64px_minmax(0,1fr)] gap-4 border-b border-rule py-3"
+            >
+              <StitchDrawing stitch={kind.key} />
+              <div className="min-w-0">
+                <p className="text-[17px]">
+                  <b className="font-mono">{kind.us}</b> {kind.usWhole}
+                </p>
+                <p className="text-[15px] text-soft">
+                  UK <span className="font-mono">{kind.uk}</span> {kind.ukWhole}
+                </p>
+              </div>
+            </li>
+          ))}
+        </ul>
+        <h2 className="mt-9 border-b border-ink pb-1 text-[19px]">Terms</h2>
+        <dl className="grid gap-x-8 md:grid-cols-2">
+          {terms.map(({ term, means }) => (
+            <div key={term} id={term.replaceAll(' ', '-')} className="border-b border-rule py-3">
+              <dt className="text-[17px] font-semibold">{term}</dt>
+              <dd className="text-[16px]">{means}</dd>
+            </div>
+          ))}
+        </dl>
+        <h2 className="mt-9 border-b border-ink pb-1 text-[19px]">Techniques</h2>
+        <dl>
+          {techniques.map((technique) => (
+            <div
+              key={technique.key}
+              className="grid gap-x-6 border-b border-rule py-3 md:grid-cols-[220px_minmax(0,1fr)]"
+            >
+              <dt className="text-[17px] font-semibold">{technique.name}</dt>
+              <dd className="grid gap-1 text-[16px]">
+                <p>{technique.words.height}</p>
+                <p>{technique.words.change}</p>
+                <p>{technique.words.idle}</p>
+                <p>{technique.words.lookOver}</p>
+              </dd>
+            </div>
+          ))}
+        </dl>
+      </main>
+    </>
+  );
+}
+
+const side = 64;
+
+/** One stitch of the cloth, large. */
+function StitchDrawing({ stitch }: { stitch: StitchKey }) {
+  const canvas = useRef<HTMLCanvasElement>(null);
+  useEffect(() => {
+    const element = canvas.current;
+    const ctx = element?.getContext('2d');
+    if (!element || !ctx) return;
+    const dpr = window.devicePixelRatio || 1;
+    const size = Math.round(side * dpr);
+    element.width = size;
+    element.height = size;
+    ctx.fillStyle = '#a8895a';
+    ctx.fillRect(0, 0, size, size);
+    ctx.drawImage(stitchTile(stitch, 'RS', '#e9dfc4', size, size), 0, 0, size, size, 0, 0, size, size);
+  }, [stitch]);
+  return <canvas ref={canvas} aria-hidden className="rounded-sm" style={{ width: side, height: side }} />;
+}
