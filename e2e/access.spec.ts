@@ -28,6 +28,9 @@ for (const size of sizes) {
       `/works/${wished}/yarn`,
       `/works/${wished}/finish`,
       '/book',
+      '/words',
+      '/shopping',
+      '/given',
       '/book/tide-marks',
       `/works/${begun}/work`,
     ];

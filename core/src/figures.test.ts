@@ -1,5 +1,5 @@
 import { type Estimate, plus, spread, times } from './estimate.ts';
-import { ballsText, differenceText, gramsText, lengthText, metresText, sizeText } from './figures.ts';
+import { ballsText, chanceText, differenceText, gramsText, lengthText, metresText, sizeText } from './figures.ts';
 
 const typed = (mid: number): Estimate => ({ mid, low: mid * 0.9, high: mid * 1.1, source: 'typed' });
 const typical = (mid: number): Estimate => ({ ...typed(mid), source: 'typical' });
@@ -46,5 +46,18 @@ describe('estimates', () => {
   it('move and scale with all they know', () => {
     expect(plus(typed(10), 1)).toEqual({ mid: 11, low: 10, high: 12, source: 'typed' });
     expect(times(typical(10), 2)).toEqual({ mid: 20, low: 18, high: 22, source: 'typical' });
+  });
+});
+
+describe('a chance', () => {
+  it.each([
+    [0, 'under 1 %'],
+    [0.0099, 'under 1 %'],
+    [0.31, '31 %'],
+    [0.9549, '95 %'],
+    [0.9951, 'over 99 %'],
+    [1, 'over 99 %'],
+  ])('%d is told as %s', (chance, text) => {
+    expect(chanceText(chance)).toBe(text);
   });
 });

@@ -53,6 +53,12 @@ export function hoursText(seconds: Estimate): string {
   return `${printRange(seconds.low, seconds.high, (each) => String(Math.round(each / unit)))} ${inHours ? 'h' : 'min'}`;
 }
 
+/** A chance as it is told; what is nearly certain or nearly hopeless is never told as either. @param chance 0 to 1 */
+export function chanceText(chance: number): string {
+  if (chance >= 0.995) return 'over 99 %';
+  return chance < 0.01 ? 'under 1 %' : `${Math.floor(chance * 100)} %`;
+}
+
 /** Balls to buy: `2 balls`, or from typical figures the most it may take, `up to 2 balls typical`. */
 export function ballsText(balls: { readonly count: number; readonly source: Source }): string {
   const word = balls.count === 1 ? 'ball' : 'balls';

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { must } from '../problem.ts';
 import { parseAmount } from './amount.ts';
 import { editLength, parseLength, printLength } from './length.ts';
-import { editMass, editYarnLength, parseMass, parseYarnLength, yarnLengthNumber } from './yarn.ts';
+import { editMass, editYarnLength, parseLabel, parseMass, parseYarnLength, yarnLengthNumber } from './yarn.ts';
 
 describe('what people type', () => {
   it.each([
@@ -97,5 +97,24 @@ describe('round trips', () => {
         expect(Math.abs(must(parseMass(editMass(value, unit))) - value)).toBeLessThan(1e-4);
       }),
     );
+  });
+});
+
+describe('a label typed in one line', () => {
+  it.each([
+    ['100 g = 210 m', 210, 100],
+    ['210 m / 100 g', 210, 100],
+    ['50g, 85m', 85, 50],
+    ['85 m per 50 g', 85, 50],
+    ['93 yd / 1.75 oz', 93 * 0.9144, 1.75 * 28.349523125],
+  ])('%s', (typed, metres, grams) => {
+    const label = must(parseLabel(typed));
+    expect(label.metres).toBeCloseTo(metres, 6);
+    expect(label.grams).toBeCloseTo(grams, 6);
+  });
+
+  it.each(['100 g', '210', '100 g = 210', 'heavy = long', '100 g = 210 m = 5 m', ''])('%j is refused', (typed) => {
+    const label = parseLabel(typed);
+    expect(label.ok ? '' : label.problems[0]?.hint).toContain('100 g = 210 m');
   });
 });

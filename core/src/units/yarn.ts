@@ -76,3 +76,35 @@ export function editMass(grams: number, unit: LengthUnit): string {
   const value = unit === 'cm' ? grams : grams / ounce;
   return `${Number(value.toFixed(6))} ${massUnit(unit)}`;
 }
+
+/** What a label says of one ball. */
+export interface Label {
+  /** m */
+  readonly metres: number;
+  /** g */
+  readonly grams: number;
+}
+
+/**
+ * Reads a label typed in one line, either way round: `100 g = 210 m`, `93 yd / 1.75 oz`. The two parts are told by their
+ * units, so both must be there.
+ */
+export function parseLabel(typed: string): Result<Label> {
+  const parts = typed.split(/\s*(?:=|\/(?!\d)|,\s|\bper\b|\bto\b)\s*/).filter((part) => part.trim() !== '');
+  const metres = parts.map(parseYarnLength).find((read) => read.ok);
+  const withUnit = (part: string, units: RegExp) => units.test(part);
+  const length = parts.find((part) => withUnit(part, /(?:m|metres?|meters?|yds?|yards?)\.?\s*$/i));
+  const mass = parts.find((part) => withUnit(part, /(?:\dg|\sg|kg|oz)\.?\s*$/i));
+  if (!length || !mass || parts.length !== 2) {
+    return refused({
+      code: 'amount-unreadable',
+      path: '',
+      message: `“${typed.trim()}” is not a label${metres ? ': a length and a weight are needed, each with its unit' : ''}.`,
+      hint: 'Type it as 100 g = 210 m.',
+    });
+  }
+  const [long, heavy] = [parseYarnLength(length), parseMass(mass)];
+  if (!long.ok) return long;
+  if (!heavy.ok) return heavy;
+  return good({ metres: long.value, grams: heavy.value });
+}

@@ -10,6 +10,7 @@ const WishView = lazy(() => import('../views/wish/WishView.tsx'));
 const BookView = lazy(() => import('../views/book/BookView.tsx'));
 const WordsView = lazy(() => import('../views/words/WordsView.tsx'));
 const GivenView = lazy(() => import('../views/given/GivenView.tsx'));
+const ShoppingView = lazy(() => import('../views/shopping/ShoppingView.tsx'));
 const NeedView = lazy(() => import('../views/need/NeedView.tsx'));
 const FinishView = lazy(() => import('../views/finish/FinishView.tsx'));
 
@@ -20,6 +21,7 @@ const router = createBrowserRouter([
       { path: '/', element: <BenchView /> },
       { path: '/book', element: <BookView /> },
       { path: '/book/:key', element: <BookView /> },
+      { path: '/shopping', element: <ShoppingView /> },
       { path: '/words', element: <WordsView /> },
       { path: '/given', element: <GivenView /> },
       { path: '/wish', element: <WishView /> },

@@ -1,5 +1,6 @@
 import {
   type Estimate,
+  findPattern,
   type Hand,
   largestFromStash,
   makePiece,
@@ -22,6 +23,21 @@ export interface PieceFigures {
   readonly rows: number;
   readonly share: readonly number[];
   readonly yarn: readonly YarnNeed[];
+  readonly ends: number;
+  /** Seconds. */
+  readonly time: Estimate;
+}
+
+/** A wish in one pattern, for setting beside another. */
+export interface PatternFigures {
+  readonly key: string;
+  readonly name: string;
+  /** mm */
+  readonly width: Estimate;
+  readonly height: Estimate;
+  /** m, all colours. */
+  readonly metres: number;
+  readonly balls: number | undefined;
   readonly ends: number;
   /** Seconds. */
   readonly time: Estimate;
@@ -67,6 +83,47 @@ function largestOf(wish: unknown): Result<{ stitches: number; rows: number; chan
   return { ok: true, value: { stitches: width.stitches, rows: height.rows, chance } };
 }
 
-const planner = { measureSizes, planWhole, largestOf };
+/** The same wish in other patterns: the best size of each, in figures. A pattern that it cannot be made in is left out. */
+function comparePatterns(wish: unknown, keys: readonly string[]): PatternFigures[] {
+  const read = readShape(wishSchema, wish);
+  if (!read.ok) return [];
+  return keys.flatMap((key) => {
+    const pattern = findPattern(key);
+    if (!pattern.ok) return [];
+    const own = read.value.pattern.key === key ? read.value.pattern : { key };
+    const { yarns } = read.value;
+    const spare = yarns[yarns.length - 1];
+    const needed = pattern.value.colours.map(
+      (letter) => yarns.find((yarn) => yarn.letter === letter) ?? { ...spare, letter },
+    );
+    const asked = readShape(wishSchema, {
+      ...read.value,
+      pattern: own,
+      yarns: needed,
+      foundation: read.value.pattern.key === key ? read.value.foundation : undefined,
+      choice: undefined,
+    });
+    const plan = asked.ok ? planWish(asked.value) : asked;
+    if (!plan.ok) return [];
+    const { piece, width, height } = plan.value;
+    const balls = piece.yarn.map((need) => need.balls?.count);
+    return [
+      {
+        key,
+        name: pattern.value.name,
+        width: width.width,
+        height: height.height,
+        metres: piece.yarn.reduce((sum, need) => sum + need.metres.mid, 0),
+        balls: balls.every((count) => count !== undefined)
+          ? balls.reduce((sum, count) => sum + (count ?? 0), 0)
+          : undefined,
+        ends: piece.yarn.reduce((sum, need) => sum + need.ends, 0),
+        time: piece.time,
+      },
+    ];
+  });
+}
+
+const planner = { measureSizes, planWhole, largestOf, comparePatterns };
 export type Planner = typeof planner;
 expose(planner);

@@ -17,6 +17,9 @@ export function BenchView() {
         <ButtonLink to="/book" kind="quiet">
           Pattern book
         </ButtonLink>
+        <ButtonLink to="/shopping" kind="quiet">
+          Shopping list
+        </ButtonLink>
         <ButtonLink to="/given" kind="quiet">
           Check a pattern
         </ButtonLink>

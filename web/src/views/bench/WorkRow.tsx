@@ -21,10 +21,11 @@ function CopyWish({ wish }: { wish: Wish }) {
     <button
       type="button"
       onClick={copy}
+      aria-label={`Wish for it again: ${wish.title}`}
       disabled={adding.isLoading}
       className="min-h-11 text-[15px] text-soft underline underline-offset-4 hover:text-ink"
     >
-      Wish for it again<span className="sr-only">: {wish.title}</span>
+      Wish for it again
     </button>
   );
 }

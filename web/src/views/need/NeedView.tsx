@@ -7,6 +7,7 @@ import { Figure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
+import { Beside } from './Beside.tsx';
 import { ChanceSteps } from './ChanceSteps.tsx';
 import { Policies } from './Policies.tsx';
 
@@ -48,6 +49,10 @@ function Need({ work }: { work: Work }) {
         <h2 className="border-b border-ink pb-1 text-[19px]">The idle colour, one way or another</h2>
         <Policies document={document} settled={settled || changing.isLoading} onTake={take} />
         {changing.error ? <Problems problems={problemsOf(changing.error)} /> : null}
+      </section>
+      <section className="mt-8">
+        <h2 className="border-b border-ink pb-1 text-[19px]">In another pattern</h2>
+        <Beside wish={wish} />
       </section>
       <section className="mt-8 grid gap-x-10 gap-y-4 lg:grid-cols-2">
         <div>

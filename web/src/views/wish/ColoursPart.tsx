@@ -1,4 +1,5 @@
-import { typicalYarns, type WeightClass } from '@puntada/core';
+import { parseLabel, typicalYarns, type WeightClass } from '@puntada/core';
+import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { contrast } from '../../parts/cloth/shades.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
@@ -49,7 +50,8 @@ export function ColoursPart() {
               </Select>
               <Field name={`yarns.${i}.ballMetres`} label="m a ball" inputMode="decimal" className="count" />
               <Field name={`yarns.${i}.ballGrams`} label="g a ball" inputMode="decimal" className="count" />
-              <div className="flex gap-3 sm:col-span-full">
+              <div className="flex flex-wrap gap-3 sm:col-span-full">
+                <LabelLine index={i} />
                 <div className="w-[112px]">
                   <Field name={`yarns.${i}.balls`} label="Balls you have" inputMode="numeric" className="count" />
                 </div>
@@ -64,6 +66,38 @@ export function ColoursPart() {
         {a && b ? <p className="text-[15px] text-soft">{verdict(contrast(a.shade, b.shade))}</p> : null}
       </div>
     </Part>
+  );
+}
+
+/** The label typed as it stands on it, in one line; it fills in metres and grams. */
+function LabelLine({ index }: { index: number }) {
+  const { setValue, watch } = useFormContext<WishFormValues>();
+  const [text, setText] = useState('');
+  const read = text.trim() ? parseLabel(text) : undefined;
+  const { letter } = watch().yarns[index] ?? {};
+  const take = (typed: string) => {
+    setText(typed);
+    const label = parseLabel(typed);
+    if (!label.ok) return;
+    const round = (value: number) => String(Math.round(value * 100) / 100);
+    setValue(`yarns.${index}.ballMetres`, round(label.value.metres), { shouldDirty: true });
+    setValue(`yarns.${index}.ballGrams`, round(label.value.grams), { shouldDirty: true });
+  };
+  return (
+    <div className="w-[196px]">
+      <label htmlFor={`label-${index}`} className="label">
+        Label of {letter}, in one line
+      </label>
+      <input
+        id={`label-${index}`}
+        className="field"
+        placeholder="100 g = 210 m"
+        value={text}
+        autoComplete="off"
+        onChange={(event) => take(event.target.value)}
+      />
+      {read && !read.ok ? <p className="mt-1 text-[14px] text-soft">{read.problems[0]?.hint}</p> : null}
+    </div>
   );
 }
 

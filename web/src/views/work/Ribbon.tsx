@@ -1,4 +1,4 @@
-import { type Hand, oneStitch, stitchWord, type Terms, type WorkedCourse, type WorkedRun } from '@puntada/core';
+import { type Hand, oneStitch, type Terms, type WorkedCourse, type WorkedRun } from '@puntada/core';
 import type { MouseEvent } from 'react';
 import { runStitches } from '../../parts/runWords.ts';
 import { useWidth } from '../../parts/useWidth.ts';
@@ -31,6 +31,7 @@ export function Ribbon({ course, done, terms, hand, shadeOf, idle, onDone }: Pro
   const after = runs.slice(done + 1, done + 1 + shownAfter);
   const hiddenBefore = done - before.length;
   const hiddenAfter = runs.length - done - 1 - after.length;
+  const kinds = new Set(runs.map((run) => run.kinds.join())).size > 1;
   const flow = hand === 'right' ? 'flex-row-reverse' : 'flex-row';
   return (
     <section
@@ -40,7 +41,7 @@ export function Ribbon({ course, done, terms, hand, shadeOf, idle, onDone }: Pro
     >
       {hiddenBefore > 0 ? <More count={hiddenBefore} /> : null}
       {before.map((run) => (
-        <Small key={run.from} run={run} terms={terms} shade={shadeOf(run.colour)} worked />
+        <Small key={run.from} run={run} terms={terms} shade={shadeOf(run.colour)} kinds={kinds} worked />
       ))}
       {current ? (
         <button
@@ -66,7 +67,7 @@ export function Ribbon({ course, done, terms, hand, shadeOf, idle, onDone }: Pro
         </button>
       ) : null}
       {after.map((run) => (
-        <Small key={run.from} run={run} terms={terms} shade={shadeOf(run.colour)} />
+        <Small key={run.from} run={run} terms={terms} shade={shadeOf(run.colour)} kinds={kinds} />
       ))}
       {hiddenAfter > 0 ? <More count={hiddenAfter} /> : null}
       <span className="sr-only">{idle.join('; ')}</span>
@@ -83,11 +84,14 @@ function Small({
   run,
   terms,
   shade,
+  kinds,
   worked = false,
 }: {
   run: WorkedRun;
   terms: Terms;
   shade: string;
+  /** Whether the stitches must be told apart, since the row has several. */
+  kinds: boolean;
   worked?: boolean;
 }) {
   return (
@@ -99,7 +103,7 @@ function Small({
         {run.count}
         {run.colour}
       </span>
-      {run.kinds[0] === 'hdc-ch2' ? <span className="mt-1 text-[14px]">{stitchWord('hdc-ch2', terms)}</span> : null}
+      {kinds ? <span className="mt-1 max-w-[112px] text-center text-[14px]">{runStitches(run, terms)}</span> : null}
     </span>
   );
 }

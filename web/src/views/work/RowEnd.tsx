@@ -6,12 +6,12 @@ interface Props {
   /** What is to be done with strands besides carrying them. */
   readonly others: readonly string[];
   readonly terms: Terms;
-  readonly last: boolean;
-  readonly turn: number;
+  /** How the next row begins, or nothing after the last. */
+  readonly next: string | undefined;
 }
 
 /** What there should be at the end of the row in hand. */
-export function RowEnd({ course, hanging, others, terms, last, turn }: Props) {
+export function RowEnd({ course, hanging, others, terms, next }: Props) {
   const kinds = course.byKind.length > 1;
   return (
     <aside
@@ -32,7 +32,7 @@ export function RowEnd({ course, hanging, others, terms, last, turn }: Props) {
           value={course.byColour.map(({ count }) => count).join(' / ')}
         />
         <Line term="Last stitch" value={`${stitchWord(course.last.kind, terms)} in ${course.last.colour}`} />
-        <Line term="Then" value={last ? 'fasten off' : `ch ${turn} in ${course.inHand}, turn`} />
+        <Line term="Then" value={next ?? 'fasten off'} />
         {hanging.map((words) => (
           <Line
             key={words}

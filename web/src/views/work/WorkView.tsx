@@ -59,6 +59,11 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
     () => (finished ? undefined : workCourse(fabric, bound, foundation, position.rows)),
     [fabric, bound, foundation, position.rows, finished],
   );
+  const next = useMemo(() => {
+    if (!course || course.number >= fabric.courses) return undefined;
+    const after = workCourse(fabric, bound, foundation, course.number);
+    return startWords(after, foundation, fabric.making, fabric.count, { terms });
+  }, [course, fabric, bound, foundation, terms]);
   const strands = useMemo(() => new StrandBook(cloth.strands, bound), [cloth.strands, bound]);
   const steps = useSteps(cloth, counter, course);
   const orders = course ? strands.orders(course.number - 1) : [];
@@ -121,8 +126,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 hanging={strands.hangingWords(course.number - 1)}
                 others={others}
                 terms={terms}
-                last={course.number === fabric.courses}
-                turn={foundation.turn}
+                next={next}
               />
             </section>
           </>

@@ -1,0 +1,86 @@
+import { expect, test, wishedCloth } from './server.ts';
+
+test('what was changed on the mat is taken back and taken up again', async ({ page, server }) => {
+  const id = await wishedCloth(server);
+  await page.goto(`${server.address}/works/${id}/size`);
+  const width = page.getByRole('slider', { name: 'Width' });
+  const before = (await width.getAttribute('aria-valuetext')) ?? '';
+  await width.focus();
+  await page.keyboard.press('ArrowRight');
+  await expect(width).not.toHaveAttribute('aria-valuetext', before);
+  const after = (await width.getAttribute('aria-valuetext')) ?? '';
+  await page.keyboard.press('Control+z');
+  await expect(width).toHaveAttribute('aria-valuetext', before);
+  await page.getByRole('button', { name: /^Redo/ }).click();
+  await expect(width).toHaveAttribute('aria-valuetext', after);
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+});
+
+test('as big as the yarn at hand allows, and where one row of blocks more takes one ball more', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.address}/wish`);
+  await page.getByRole('radio', { name: 'Counted on my swatch' }).click();
+  for (const i of [0, 1]) {
+    await page.getByLabel('m a ball').nth(i).fill('85');
+    await page.getByLabel('g a ball').nth(i).fill('50');
+    await page.getByLabel('Balls you have').nth(i).fill('1');
+  }
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'As big as my yarn allows' }).click();
+  await expect(page.getByText(/enough with a chance of 9\d %/)).toBeVisible();
+  const heights = page.getByRole('region', { name: 'Balls by height' });
+  await expect(heights.getByRole('button', { name: /^\d+ rows, \d+ balls/ }).first()).toBeVisible();
+});
+
+test('a pattern as given: its multiple is of chains, and its row fits', async ({ page, server }) => {
+  await page.goto(`${server.address}/given`);
+  await page.getByLabel('Its multiple, as written').fill('multiple of 9 + 2');
+  await page.getByLabel('Chains', { exact: true }).fill('47');
+  await page.getByLabel(/^One row/).fill('1A | 6A 3B |');
+  const verdict = page.getByRole('region', { name: 'Verdict' });
+  await expect(verdict).toContainText('The multiple is of chains.');
+  await expect(verdict).toContainText('The row comes out on that chain.');
+  await page.getByLabel('Chains', { exact: true }).fill('40 cm');
+  await expect(verdict).toContainText('a length such as 40 cm does not belong here');
+});
+
+test('a wish is made again from one on the bench', async ({ page, server }) => {
+  await wishedCloth(server, { title: 'Cloth for the pantry' });
+  await page.goto(server.address);
+  await page.getByRole('button', { name: 'Wish for it again: Cloth for the pantry' }).first().click();
+  await expect(page.getByLabel('What you call it')).toHaveValue('Cloth for the pantry, again');
+});
+
+test('rows are seen from either side, and the words are spelled out', async ({ page, server }) => {
+  const id = await wishedCloth(server);
+  await page.goto(`${server.address}/works/${id}/rows`);
+  await expect(page.getByText('single crochet')).toBeVisible();
+  await page.getByRole('radio', { name: 'Wrong side' }).click();
+  await expect(page.getByRole('radio', { name: 'Wrong side' })).toBeChecked();
+  await page.getByLabel('Try A and B swapped').check();
+  await expect(page.getByText('Mark the first and the last stitch: the edges stay straight.')).toBeVisible();
+  await page.goto(`${server.address}/words`);
+  await expect(page.getByText('raised front treble crochet')).toBeVisible();
+});
+
+test('another pattern beside this one: what it takes more or less', async ({ page, server }) => {
+  const id = await wishedCloth(server);
+  await page.goto(`${server.address}/works/${id}/yarn`);
+  await page.getByLabel('Set beside it').selectOption('houndstooth');
+  await expect(page.getByText(/(balls?|m of yarn) (less|more)|as many/).first()).toBeVisible();
+  await expect(page.getByText('as wished for')).toBeVisible();
+});
+
+test('a label typed in one line, and the list of what to buy', async ({ page, server }) => {
+  await page.goto(`${server.address}/wish`);
+  await page.getByLabel('Label of A, in one line').fill('100 g = 210 m');
+  await expect(page.getByLabel('m a ball').first()).toHaveValue('210');
+  await expect(page.getByLabel('g a ball').first()).toHaveValue('100');
+  await page.getByLabel('What you call it').fill('Cloth to shop for');
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await expect(page.getByTestId('chains')).toBeVisible();
+  await page.goto(`${server.address}/shopping`);
+  await expect(page.getByText('Cloth to shop for').first()).toBeVisible();
+});

@@ -1,0 +1,118 @@
+import { patternBook, sizeText, type Wish } from '@puntada/core';
+import { useEffect, useState } from 'react';
+import { usePreferences } from '../../api/api.ts';
+import { PatternPicture } from '../../parts/PatternPicture.tsx';
+import { planner } from '../../worker/planner.ts';
+import type { PatternFigures } from '../../worker/planner.worker.ts';
+
+/** The same wish in one or two other patterns, side by side: what each takes more or less. */
+export function Beside({ wish }: { wish: Wish }) {
+  const { units } = usePreferences();
+  const own = wish.pattern.key ?? '';
+  const [others, setOthers] = useState<readonly string[]>(['', '']);
+  const [figures, setFigures] = useState<readonly PatternFigures[]>([]);
+  const [busy, setBusy] = useState(false);
+  const keys = [own, ...others.filter((key) => key && key !== own)];
+  const asked = keys.length > 1 ? keys.join() : '';
+  const wishKey = JSON.stringify(wish);
+  useEffect(() => {
+    if (!asked) return setFigures([]);
+    let current = true;
+    setBusy(true);
+    void planner.comparePatterns(JSON.parse(wishKey), asked.split(',')).then((found) => {
+      if (!current) return;
+      setFigures(found);
+      setBusy(false);
+    });
+    return () => {
+      current = false;
+    };
+  }, [asked, wishKey]);
+  const [base] = figures;
+  const missing = keys.filter((key) => figures.length && !busy && !figures.some((each) => each.key === key));
+  return (
+    <div aria-busy={busy}>
+      <div className="flex flex-wrap gap-4 py-3">
+        {others.map((key, i) => (
+          <div key={i === 0 ? 'first' : 'second'} className="w-[250px]">
+            <label htmlFor={`beside-${i}`} className="label">
+              {i === 0 ? 'Set beside it' : 'and'}
+            </label>
+            <select
+              id={`beside-${i}`}
+              className="field"
+              value={key}
+              onChange={(event) => setOthers(others.with(i, event.target.value))}
+            >
+              <option value="">nothing</option>
+              {patternBook.map((pattern) => (
+                <option key={pattern.key} value={pattern.key}>
+                  {pattern.name}
+                </option>
+              ))}
+            </select>
+          </div>
+        ))}
+      </div>
+      {base ? (
+        <ul className="grid gap-5 sm:grid-cols-2 lg:grid-cols-3">
+          {figures.map((each) => (
+            <li key={each.key} className="flex gap-4 border-t border-ink pt-3">
+              <PatternPicture pattern={each.key} shades={shadesFor(wish, each.key)} side={120} />
+              <div className="min-w-0 text-[15px]">
+                <p className="font-display text-[18px] font-semibold">{each.name}</p>
+                <p className="count text-[15px]">{sizeText(each.width, each.height, units)}</p>
+                {each.key === base.key ? (
+                  <p className="text-soft">as wished for</p>
+                ) : (
+                  <Against one={each} base={base} />
+                )}
+              </div>
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      {missing.length ? (
+        <p className="pt-2 text-[15px] text-soft">
+          {missing.map((key) => patternBook.find((pattern) => pattern.key === key)?.name).join(' and ')} cannot be made
+          for this wish: its repeat, its item or its making does not fit.
+        </p>
+      ) : null}
+    </div>
+  );
+}
+
+function shadesFor(wish: Wish, key: string): string[] {
+  const colours = patternBook.find((pattern) => pattern.key === key)?.colours ?? [];
+  return colours.map(
+    (letter, i) =>
+      (wish.yarns.find((yarn) => yarn.letter === letter) ?? wish.yarns[i % wish.yarns.length])?.shade ?? '#888888',
+  );
+}
+
+/** How one differs from the other, most telling first. */
+function Against({ one, base }: { one: PatternFigures; base: PatternFigures }) {
+  const lines = [
+    one.balls === undefined || base.balls === undefined
+      ? more(one.metres - base.metres, 'm of yarn', 5)
+      : more(one.balls - base.balls, 'ball', 0),
+    more(one.ends - base.ends, 'end', 0),
+    more((one.time.mid - base.time.mid) / 3600, 'hour', 0.5),
+  ];
+  return (
+    <>
+      {lines.map((line) => (
+        <p key={line}>{line}</p>
+      ))}
+    </>
+  );
+}
+
+/** `4 balls less`, `about as many ends`. */
+function more(difference: number, what: string, alike: number): string {
+  const size = Math.abs(difference);
+  const plural = what.startsWith('m ') ? what : `${what}s`;
+  if (size <= alike) return `as many ${plural}`;
+  const shown = Math.max(1, Math.round(size));
+  return `${shown} ${shown === 1 ? what : plural} ${difference < 0 ? 'less' : 'more'}`;
+}
