@@ -14,10 +14,16 @@ class Follower {
   private readonly position: Int32Array;
   private readonly queues: Int32Array[];
   private readonly cursor: Int32Array;
+  private readonly round: boolean;
+  private readonly columns: number;
+  /** Direction of the row being followed. */
+  private way = 1;
 
   constructor(chart: Chart, strands: Strands) {
     this.chart = chart;
     this.strands = strands;
+    this.round = isRound(chart.construction);
+    this.columns = chart.columns;
     this.position = new Int32Array(chart.colourCount).fill(FREE);
     this.cursor = new Int32Array(chart.colourCount);
     const { moves } = strands;
@@ -31,6 +37,11 @@ class Follower {
       (this.queues[colour] as Int32Array)[next] = i;
       counts[colour] = next + 1;
     }
+  }
+
+  /** The hook comes to a row. */
+  enter(row: number): void {
+    this.way = direction(this.chart.construction, row);
   }
 
   /** The hook begins a run: the strand must be here once the moves due before it are made. */
@@ -49,7 +60,7 @@ class Follower {
   }
 
   private place(boundary: number): number {
-    return isRound(this.chart.construction) && boundary === this.chart.columns ? 0 : boundary;
+    return this.round && boundary === this.columns ? 0 : boundary;
   }
 
   private isDue(move: number, row: number, start: number): boolean {
@@ -57,7 +68,7 @@ class Follower {
     const moveRow = moves.row[move] as number;
     if (moveRow !== row) return moveRow < row;
     const until = moves.kind[move] === CUT ? moves.from[move] : moves.to[move];
-    return (start - (until as number)) * direction(this.chart.construction, row) >= 0;
+    return (start - (until as number)) * this.way >= 0;
   }
 
   private make(move: number, colour: number): void {
@@ -103,8 +114,10 @@ function unserved(chart: Chart, strands: Strands): Problem | undefined {
   const { columns, colours } = chart;
   const served = strands.chart.colours;
   const sameSize = served.length === colours.length;
+  const single = strands.colourOf.every((colour, strand) => colour === strand);
   for (let i = 0; i < colours.length; i++) {
     const strand = served[i] as number;
+    if (single && sameSize && strand === colours[i]) continue;
     if (sameSize && (strand === EMPTY ? EMPTY : strands.colourOf[strand]) === colours[i]) continue;
     const row = Math.floor(i / columns);
     const stitch = (direction(chart.construction, row) === 1 ? i % columns : columns - 1 - (i % columns)) + 1;
@@ -128,6 +141,7 @@ export function checkStrands(whole: Chart, strands: Strands): Result<Strands> {
   const { chart } = strands;
   const follower = new Follower(chart, strands);
   for (let row = 0; row < chart.rows; row++) {
+    follower.enter(row);
     eachRun(chart, row, (colour, start, end) => follower.begin(row, colour, start, end));
   }
   strands.totals.forEach((total, colour) => {

@@ -56,8 +56,10 @@ export function reaches(chart: Chart, row: number, boundary: number): boolean {
 }
 
 function columnOf(chart: Chart, row: number, boundary: number): number {
-  if (boundary === 0) return firstOf(chart, row);
-  return boundary === chart.columns ? behindLast(chart, row) : boundary;
+  const { spans } = chart;
+  if (!spans) return boundary;
+  if (boundary === 0) return spans[2 * row] as number;
+  return boundary === chart.columns ? (spans[2 * row + 1] as number) : boundary;
 }
 
 /** The first column between two boundaries of a row, and the one behind the last. */

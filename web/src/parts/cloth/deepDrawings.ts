@@ -1,6 +1,6 @@
 import type { StitchKey } from '@puntada/core';
+import type { Drawing } from './drawing.ts';
 import type { Pen } from './pen.ts';
-import type { Drawing } from './stitchDrawings.ts';
 
 /** The same from either side. */
 function both(draw: Drawing['RS']): Drawing {

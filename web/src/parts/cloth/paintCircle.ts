@@ -1,5 +1,5 @@
 import { cellsIn, type Fabric, stitchKind } from '@puntada/core';
-import type { ClothLook } from './paintCloth.ts';
+import type { ClothLook } from './clothLook.ts';
 import { shadesOf } from './shades.ts';
 import { stitchTile, tileCells } from './stitchTile.ts';
 

@@ -1,22 +1,11 @@
-import { cellsIn, type Fabric, facesRight, type Hand, type StitchKey, stitchKind } from '@puntada/core';
+import { cellsIn, type Fabric, facesRight, type StitchKey, stitchKind } from '@puntada/core';
 import { faceOf, placeOf, shapeOf } from './clothLayout.ts';
+import type { ClothLook } from './clothLook.ts';
 import { deepKinds } from './deepDrawings.ts';
+import type { Side } from './drawing.ts';
 import { paintCircle } from './paintCircle.ts';
 import { isStepped, meanHeight, steppedTops } from './steps.ts';
-import type { Side } from './stitchDrawings.ts';
 import { stitchTile, tileCells } from './stitchTile.ts';
-
-/** How a fabric is to be seen. */
-export interface ClothLook {
-  /** `#rrggbb` of each colour, in the order of the pattern's letters. */
-  readonly shades: readonly string[];
-  readonly hand: Hand;
-  /** Whole pixels of one stitch. */
-  readonly cellWidth: number;
-  readonly cellHeight: number;
-  /** Which face is seen; the right side unless said. */
-  readonly face?: Side;
-}
 
 export interface CourseSpan {
   readonly from: number;

@@ -1,11 +1,6 @@
 import { type StitchKey, stitchKinds } from '@puntada/core';
 import { deepDrawings } from './deepDrawings.ts';
-import type { Pen } from './pen.ts';
-
-/** The face of the cloth that is seen. */
-export type Side = 'RS' | 'WS';
-
-type Draw = (pen: Pen, cell: number) => void;
+import type { Draw, Drawing } from './drawing.ts';
 
 /** A little unevenness that is always the same for the same cell. */
 function waver(cell: number, part: number): number {
@@ -231,8 +226,6 @@ const dcBack: Draw = (pen, cell) => {
     0.25,
   );
 };
-
-export type Drawing = Readonly<Record<Side, Draw>>;
 
 const drawn: Partial<Record<StitchKey, Drawing>> = {
   sc: { RS: scFront, WS: scBack },

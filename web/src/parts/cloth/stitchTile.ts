@@ -1,8 +1,9 @@
 import type { StitchKey } from '@puntada/core';
 import { clearKinds } from './deepDrawings.ts';
+import type { Side } from './drawing.ts';
 import { Pen } from './pen.ts';
 import { type Shades, shadesOf } from './shades.ts';
-import { drawingOf, type Side } from './stitchDrawings.ts';
+import { drawingOf } from './stitchDrawings.ts';
 
 /** Cells in one tile: enough that no two neighbours are quite alike, as a hand makes them. */
 export const tileCells = 4;

@@ -1,4 +1,4 @@
-import type { Problem, Wish } from '@puntada/core';
+import { chanceText, type Problem, type Wish } from '@puntada/core';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { planner } from '../../worker/planner.ts';
@@ -34,7 +34,7 @@ export function FromDrawer({ wish, onTake }: Props) {
       </Button>
       <p aria-live="polite" className="text-[14px] text-soft">
         {answer && 'chance' in answer
-          ? `The largest whole size that your yarn makes: enough with a chance of ${Math.floor(answer.chance * 100)} %.`
+          ? `The largest whole size that your yarn makes: enough with a chance of ${chanceText(answer.chance)}.`
           : null}
         {answer && 'problem' in answer ? `${answer.problem?.message} ${answer.problem?.hint}` : null}
       </p>

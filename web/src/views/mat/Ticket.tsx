@@ -1,5 +1,6 @@
 import {
   ballsText,
+  chanceText,
   differenceText,
   type HeightOffer,
   hoursText,
@@ -165,7 +166,7 @@ function YarnLine({ yarn, need, stitches, of, units, cells }: YarnLineProps) {
           </span>
           <span>
             {need?.balls ? ballsText(need.balls).replace(' typical', '') : null}
-            {need?.drawer ? `; yours ${Math.floor(need.drawer.chance * 100)} %` : null}
+            {need?.drawer ? `; yours ${chanceText(need.drawer.chance)}` : null}
           </span>
         </p>
         <div className="mt-1 h-2 border border-rule bg-sheet">

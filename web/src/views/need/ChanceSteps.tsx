@@ -1,4 +1,4 @@
-import type { PlanDocument } from '@puntada/core';
+import { chanceText, type PlanDocument } from '@puntada/core';
 
 type Chance = PlanDocument['colours'][number]['chances'][number];
 
@@ -15,8 +15,8 @@ export function ChanceSteps({ chances, need }: { chances: readonly Chance[]; nee
         {chances.map(({ balls, chance }) => {
           const enough = chance >= sure;
           return (
-            <li key={balls} className="grid w-14 gap-1 text-center">
-              <span className="count text-[13px]">{Math.floor(chance * 100)} %</span>
+            <li key={balls} className="grid w-[68px] gap-1 text-center">
+              <span className="count text-[13px] leading-tight">{chanceText(chance)}</span>
               <span
                 aria-hidden
                 className={`block border border-ink ${enough ? 'bg-verdigris' : 'bg-[repeating-linear-gradient(135deg,var(--color-rule)_0_4px,var(--color-paper)_4px_8px)]'}`}

@@ -1,4 +1,4 @@
-import type { PlanDocument, Policy, Wish } from '@puntada/core';
+import { chanceText, type PlanDocument, type Policy, type Wish } from '@puntada/core';
 import { useParams } from 'react-router';
 import { problemsOf, useChangeWorkMutation, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -140,8 +140,8 @@ function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number];
         )}
         {colour.drawer ? (
           <p className="mt-2 text-[15px]">
-            What you have is enough with a chance of <b className="count">{Math.floor(colour.drawer.chance * 100)} %</b>
-            .
+            What you have is enough with a chance of{' '}
+            <b className="count whitespace-nowrap">{chanceText(colour.drawer.chance)}</b>.
           </p>
         ) : null}
         {colour.ballEnds.map((end) => (

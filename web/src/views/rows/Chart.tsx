@@ -3,7 +3,8 @@ import { type MouseEvent, useCallback, useEffect, useRef } from 'react';
 import { faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { useBox } from '../../parts/useWidth.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
-import { chartSize, footer, gutter, paintChart, rowAt } from './paintChart.ts';
+import { footer, gutter } from './chartLook.ts';
+import { chartSize, paintChart, rowAt } from './paintChart.ts';
 
 interface Props {
   readonly cloth: WorkCloth;

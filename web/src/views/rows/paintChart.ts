@@ -1,24 +1,9 @@
 import { cellsIn, type Fabric, type Hand, runsForward, stitchKind } from '@puntada/core';
 import { faceOf, placeOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { onShade } from '../../parts/cloth/shades.ts';
+import { type ChartLook, footer, gutter } from './chartLook.ts';
 import { diagonalAt, paintBlockChart, paintRoundChart, roundAt } from './paintWholeChart.ts';
 import { stitchSign } from './stitchSign.ts';
-
-/** Room for row numbers at either side and for stitch numbers below, px. */
-export const gutter = 44;
-export const footer = 26;
-
-export interface ChartLook {
-  readonly shades: readonly string[];
-  readonly letters: readonly string[];
-  readonly hand: Hand;
-  /** px of a cell */
-  readonly cell: number;
-  /** Rows from 1. */
-  readonly selected: number;
-  /** The first row not yet worked, where the work is begun. */
-  readonly inHand: number | undefined;
-}
 
 export interface Viewport {
   readonly left: number;

@@ -1,7 +1,7 @@
 import { cellsIn, type Fabric, type Hand, runsForward, stitchKind } from '@puntada/core';
 import { faceOf } from '../../parts/cloth/clothLayout.ts';
 import { onShade } from '../../parts/cloth/shades.ts';
-import { type ChartLook, gutter } from './paintChart.ts';
+import { type ChartLook, gutter } from './chartLook.ts';
 
 type Ctx = CanvasRenderingContext2D;
 type Look = Pick<ChartLook, 'cell' | 'hand'>;

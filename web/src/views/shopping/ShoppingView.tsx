@@ -2,6 +2,7 @@ import type { PlanDocument } from '@puntada/core';
 import { useEffect, useMemo, useState } from 'react';
 import { usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
+import { Figure } from '../../parts/Figure.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { planner } from '../../worker/planner.ts';
 
@@ -60,7 +61,7 @@ export default function ShoppingView() {
                     className="flex justify-between gap-4 border-b border-rule py-1 last:border-0"
                   >
                     <span className="min-w-0">{need.work}</span>
-                    <span className="count shrink-0 text-[15px]">{need.metres.replace(' typical', '')}</span>
+                    <Figure text={need.metres} className="shrink-0 text-[15px]" />
                   </li>
                 ))}
               </ul>

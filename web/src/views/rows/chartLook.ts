@@ -1,0 +1,17 @@
+import type { Hand } from '@puntada/core';
+
+/** Room for row numbers at either side and for stitch numbers below, px. */
+export const gutter = 44;
+export const footer = 26;
+
+export interface ChartLook {
+  readonly shades: readonly string[];
+  readonly letters: readonly string[];
+  readonly hand: Hand;
+  /** px of a cell */
+  readonly cell: number;
+  /** Rows from 1. */
+  readonly selected: number;
+  /** The first row not yet worked, where the work is begun. */
+  readonly inHand: number | undefined;
+}
