@@ -164,23 +164,25 @@ function fillRow(ctx: Canvas2d, shade: string | undefined, y: number, width: num
 
 /** Blocks as they are seen, those of every second diagonal turned by a quarter. */
 function paintBlocks(ctx: Canvas2d, fabric: Fabric, look: ClothLook, worked: number): void {
-  const { across: wide, up: high } = faceOf(fabric);
+  const { across, up } = faceOf(fabric);
   const { cellWidth, cellHeight } = look;
   const mirrored = (look.hand === 'right') === (look.face !== 'WS');
   for (let diagonal = 0; diagonal < worked; diagonal++) {
-    const from = Math.max(0, diagonal - high + 1);
+    const from = Math.max(0, diagonal - up + 1);
     for (let i = 0; i < cellsIn(fabric, diagonal); i++) {
       const x = from + i;
       const cell = (fabric.starts[diagonal] as number) + i;
       const shade = look.shades[fabric.colours[cell] as number] ?? '#888888';
       const tile = stitchTile('block', 'RS', shade, cellWidth, cellHeight);
-      const left = (mirrored ? wide - 1 - x : x) * cellWidth;
-      const top = (high - 1 - (diagonal - x)) * cellHeight;
+      const left = (mirrored ? across - 1 - x : x) * cellWidth;
+      const top = (up - 1 - (diagonal - x)) * cellHeight;
       const n = (x % tileCells) * cellWidth;
       ctx.save();
       ctx.translate(left + cellWidth / 2, top + cellHeight / 2);
-      if (diagonal % 2) ctx.rotate(Math.PI / 2);
-      ctx.drawImage(tile, n, 0, cellWidth, cellHeight, -cellWidth / 2, -cellHeight / 2, cellWidth, cellHeight);
+      const turned = diagonal % 2 === 1;
+      if (turned) ctx.rotate(Math.PI / 2);
+      const [wide, high] = turned ? [cellHeight, cellWidth] : [cellWidth, cellHeight];
+      ctx.drawImage(tile, n, 0, cellWidth, cellHeight, -wide / 2, -high / 2, wide, high);
       ctx.restore();
     }
   }

@@ -40,14 +40,14 @@ export function Mat(props: Props) {
   const notchesAcross = widths.map((offer) => ({
     key: offer.stitches,
     at: mat.originX + offer.width.mid * mat.scale,
-    label: typical ? String(offer.stitches) : lengthNumber(offer.width.mid, units),
+    label: typical ? String(offer.stitches) : notchLabel(offer.width.mid, units),
     long: offer.alike,
     chosen: offer.stitches === width.stitches,
   }));
   const notchesUp = heights.map((offer) => ({
     key: offer.rows,
     at: mat.originY - offer.height.mid * mat.scale,
-    label: typical ? String(offer.rows) : lengthNumber(offer.height.mid, units),
+    label: typical ? String(offer.rows) : notchLabel(offer.height.mid, units),
     long: offer.asBegun,
     chosen: offer.rows === height.rows,
   }));
@@ -132,6 +132,11 @@ export function Mat(props: Props) {
       ) : null}
     </div>
   );
+}
+
+/** A size on a tape; from a metre on there is room for whole centimetres only. */
+function notchLabel(mm: number, units: LengthUnit): string {
+  return units === 'cm' && mm >= 999.5 ? String(Math.round(mm / 10)) : lengthNumber(mm, units);
 }
 
 /** What heights count. */

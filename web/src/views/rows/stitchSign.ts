@@ -24,10 +24,15 @@ export function stitchSign(ctx: Ctx, stitch: StitchKey, x: number, y: number, ce
     if (stitch !== 'hdc' && stitch !== 'hdc@between')
       line(middle - arm * 0.8, y + cell * 0.58, middle + arm * 0.8, y + cell * 0.42);
   }
-  // A bow under the cross: the back loop only. Legs of a deep stitch reach to the cell's foot.
-  if (stitch === 'sc@back') ctx.arc(middle, y + cell * 0.78, arm * 0.7, 0, Math.PI);
+  const bow = (x: number, y: number, radius: number, from: number, to: number) => {
+    ctx.moveTo(x + radius * Math.cos(from), y + radius * Math.sin(from));
+    ctx.arc(x, y, radius, from, to, to < from);
+  };
+  // A bow under the cross: the back loop only. Legs of a deep stitch reach to the cell's foot; a hook to one side or
+  // the other tells a post in front from one behind.
+  if (stitch === 'sc@back') bow(middle, y + cell * 0.74, arm * 0.7, 0, Math.PI);
   if (deep.has(stitch)) line(middle, low, middle, y + cell);
-  if (stitch === 'bpdc') ctx.arc(middle + arm * 0.6, low, arm * 0.6, Math.PI, 0, true);
-  if (stitch === 'fpdc') ctx.arc(middle - arm * 0.6, low, arm * 0.6, 0, Math.PI);
+  if (stitch === 'bpdc') bow(middle + arm * 0.6, low, arm * 0.6, Math.PI, 0);
+  if (stitch === 'fpdc') bow(middle - arm * 0.6, low, arm * 0.6, 0, Math.PI);
   ctx.stroke();
 }
