@@ -114,6 +114,36 @@ describe('works', () => {
   });
 });
 
+describe('works of every technique', () => {
+  const made = [
+    ['spires', 2],
+    ['back-teeth', 2],
+    ['quay-linen', 2],
+    ['landing-steps', 3],
+    ['portholes', 3],
+    ['anchor-diamonds', 2],
+    ['tide-marks', 2],
+    ['two-nets', 2],
+    ['storm-lantern', 3],
+    ['windlass', 2],
+    ['rain-marks', 2],
+    ['sea-chest', 2],
+  ] as const;
+  it.each(made)('%s is wished, begun, and its first row ticked', async (key, colours) => {
+    const [a] = wish.yarns;
+    const yarns = [...'ABC'.slice(0, colours)].map((letter) => ({ ...a, letter }));
+    const own = { ...wish, pattern: { key }, yarns, edges: 'whole', ending: 'whole', gauge: { from: 'typical' } };
+    const size = { width: { by: 'length', length: '40 cm' }, height: { by: 'length', length: '40 cm' } };
+    const { status, body: work } = await ask('POST', '/works', { wish: { ...own, ...size } });
+    expect([status, work.problems]).toEqual([201, undefined]);
+    const begun = await ask('POST', `/works/${work.id}/begin`, { revision: work.revision, wish: work.wish });
+    expect(begun.body.state).toBe('begun');
+    const ticked = await ask('POST', `/works/${work.id}/ticks`, { ticks: [tick(at(0), at(1), 1)] });
+    expect(ticked.status).toBe(200);
+    expect((await ask('GET', `/works/${work.id}`)).body.progress).toEqual(at(1));
+  });
+});
+
 describe('ticks', () => {
   it('count once, however often they are sent', async () => {
     const id = await begunWork();

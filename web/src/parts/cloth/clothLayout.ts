@@ -1,13 +1,15 @@
-import { cellsIn, type Fabric, stitchKind } from '@puntada/core';
+import { cellsIn, codeOf, courseCells, type Fabric, stitchKind } from '@puntada/core';
+
+const between = codeOf('hdc@between');
 
 /** How the cells of a fabric lie on the face that is seen. */
 export type ClothShape = 'grid' | 'brick' | 'clusters' | 'blocks' | 'circle';
 
 export function shapeOf(fabric: Fabric): ClothShape {
   if (fabric.making === 'diagonals') return 'blocks';
-  const last = stitchKind(fabric.kinds[fabric.kinds.length - 1] as number).key;
   const second = stitchKind(fabric.kinds[(fabric.starts[1] as number) - 1] as number);
-  if (last === 'hdc@between') return 'brick';
+  const next = fabric.courses > 1 ? courseCells(fabric, 1).kinds : undefined;
+  if (next?.includes(between)) return 'brick';
   if (second.standsFor === 'cluster' || second.key === 'edge-dc') return 'clusters';
   return second.key === 'dc@ring' ? 'circle' : 'grid';
 }
