@@ -3,7 +3,8 @@ import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
 import { takePattern } from './takePattern.ts';
-import { usualFinish, usualSize, type WishFormValues } from './wishForm.ts';
+import { usualFinish, usualSize } from './usual.ts';
+import type { WishFormValues } from './wishForm.ts';
 
 /** What it is to be. Choosing it sets what people usually make, unless the size was touched. */
 export function ItemPart() {

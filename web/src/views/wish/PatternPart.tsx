@@ -15,7 +15,8 @@ import { Choice } from '../../parts/Choice.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Field, FieldError, Part } from './Field.tsx';
 import { takePattern } from './takePattern.ts';
-import { usualYarn, type WishFormValues } from './wishForm.ts';
+import { usualYarn } from './usual.ts';
+import type { WishFormValues } from './wishForm.ts';
 
 /** The stitch pattern, drawn in the maker's own colours, with the numbers it leaves open. */
 export function PatternPart() {

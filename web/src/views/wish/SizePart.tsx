@@ -2,7 +2,8 @@ import { patternBook, techniqueOf } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
-import { usualSize, type WishFormValues } from './wishForm.ts';
+import { usualSize } from './usual.ts';
+import type { WishFormValues } from './wishForm.ts';
 
 function upper(word: string): string {
   return word.replace(/^./, (letter) => letter.toUpperCase());

@@ -1,6 +1,7 @@
 import { findPattern } from '@puntada/core';
 import type { UseFormReturn } from 'react-hook-form';
-import { usualYarn, type WishFormValues } from './wishForm.ts';
+import { usualYarn } from './usual.ts';
+import type { WishFormValues } from './wishForm.ts';
 
 /** Takes another pattern into the wish: its usual numbers, and a yarn for each of its colours. */
 export function takePattern(

@@ -1,14 +1,6 @@
 import { itemPresets, patternBook, planWish, readShape, type Wish, wishSchema } from '@puntada/core';
-import {
-  fieldOf,
-  newWish,
-  toForm,
-  toWish,
-  usualFinish,
-  usualSize,
-  usualYarn,
-  type WishFormValues,
-} from './wishForm.ts';
+import { usualFinish, usualSize, usualYarn } from './usual.ts';
+import { fieldOf, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
 
 function wishOf(form: WishFormValues): Wish {
   const read = readShape(wishSchema, toWish(form));

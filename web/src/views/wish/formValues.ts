@@ -1,0 +1,45 @@
+import type { Item, Wish } from '@puntada/core';
+
+/** A wish as its form holds it: every number still a text as typed. */
+export interface WishFormValues {
+  title: string;
+  item: Item;
+  units: Wish['units'];
+  widthBy: 'length' | 'chain' | 'stitches' | 'repeats';
+  width: string;
+  heightBy: 'length' | 'rows' | 'repeats';
+  height: string;
+  pattern: string;
+  stitch: string;
+  foundation: string;
+  numbers: Record<string, string>;
+  gaugeFrom: 'typical' | 'counted';
+  stitchCount: string;
+  stitchSpan: string;
+  rowCount: string;
+  rowSpan: string;
+  yarns: {
+    letter: string;
+    name: string;
+    shade: string;
+    weight: string;
+    fibre: 'cotton' | 'acrylic' | 'wool';
+    ballMetres: string;
+    ballGrams: string;
+    balls: string;
+    partGrams: string;
+  }[];
+  pieces: string;
+  /** Rounds of border; empty or 0 for none. */
+  border: string;
+  borderColour: string;
+  closing: boolean;
+  wash: '' | NonNullable<Wish['wash']>;
+  smallChildren: boolean;
+  /** Inside length of a hanging ring; empty for none. */
+  ring: string;
+  strapKind: '' | 'chain cord' | 'sc along' | 'sc across' | 'hdc' | 'dc' | 'bought';
+  strapDrop: string;
+  strapWidth: string;
+  seam: '' | 'whipped' | 'mattress' | 'slip stitch' | 'sc';
+}
