@@ -1,4 +1,4 @@
-import { findPattern, type Item, itemPresets, lengthReads, presetOf, type Wish, wishSchema } from '@puntada/core';
+import { findPattern, itemPresets, lengthReads, presetOf, type Wish, wishSchema } from '@puntada/core';
 import { z } from 'zod';
 import type { WishFormValues } from './formValues.ts';
 import { usualFinish, usualSize, usualYarn } from './usual.ts';
