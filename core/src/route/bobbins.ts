@@ -85,6 +85,8 @@ function divideGreedily(runs: readonly Run[], bridges: Bridges, begun: number): 
 
 /** Strands of a colour that begin while another of it still has stitches to come. */
 export function bobbinsOf(chart: Chart, colourOf: readonly number[], colours: number): number[] {
+  // One strand a colour leaves nothing to count.
+  if (colourOf.length === colours) return new Array<number>(colours).fill(0);
   const last = new Array<number>(chart.colourCount).fill(-1);
   const first = new Array<number>(chart.colourCount).fill(-1);
   let at = 0;

@@ -22,12 +22,12 @@ function asNeeded(chart: Chart, costs: StrandCosts, moves: MoveList): number[] {
       else if (before === row) {
         const from = lastEnd[colour] as number;
         const n = stitchesBetween(chart, row, start, from);
-        const float = n <= costs.floatLimit ? n * perFloat : Number.POSITIVE_INFINITY;
         const carry = n * perCarry;
-        const least = Math.min(carry, float);
+        const floats = n <= costs.floatLimit && n * perFloat < carry;
+        const least = floats ? n * perFloat : carry;
         if (least > cut) moves.add(CUT, colour, row, from, row);
-        else moves.add(carry <= float ? CARRY : FLOAT, colour, row, from, start);
-        (cost[colour] as number) += Math.min(least, cut);
+        else moves.add(floats ? FLOAT : CARRY, colour, row, from, start);
+        (cost[colour] as number) += least < cut ? least : cut;
       } else {
         const gap = { row: before, end: lastEnd[colour] as number, nextRow: row, start };
         (cost[colour] as number) += linker.link(colour, gap, moves);
@@ -39,67 +39,77 @@ function asNeeded(chart: Chart, costs: StrandCosts, moves: MoveList): number[] {
   return cost;
 }
 
-function countAgain(chart: Chart, costs: StrandCosts, moves: MoveList, claimed: readonly number[]): StrandTotals[] {
-  const totals = claimed.map((cost) => ({
-    cost,
-    recounted: 0,
-    ends: cost > 0 ? 2 : 0,
-    cuts: 0,
-    carried: 0,
-    climbedRows: 0,
-    floats: 0,
-    extraMm: 0,
-  }));
-  const { stitchWidth, rowHeight, ease } = costs;
+/** What the carries of a move list come to: stitches carried by each strand, and idle strands in each cell. */
+interface Carries {
+  readonly stitches: Float64Array;
+  readonly inside: Uint8Array;
+}
+
+/** Most moves are carries, so they are gone through by themselves. */
+function countCarries(chart: Chart, moves: MoveList): Carries {
+  const { columns, scale } = chart;
+  const { kind, colour, row, from, to } = moves;
+  const inside = new Uint8Array(chart.rows * columns);
+  const stitches = new Float64Array(chart.colourCount);
   for (let i = 0; i < moves.length; i++) {
-    const total = totals[moves.colour[i] as number] as StrandTotals;
-    const kind = moves.kind[i];
-    const row = moves.row[i] as number;
-    const across = kind === CUT ? 0 : stitchesBetween(chart, row, moves.to[i] as number, moves.from[i] as number);
-    if (kind === CARRY) {
-      total.carried += across;
-      total.extraMm += across * stitchWidth * (1 + ease);
-    } else if (kind === CLIMB) {
-      total.climbedRows++;
-      total.extraMm += rowHeight;
-    } else if (kind === FLOAT_UP) {
-      total.floats++;
-      total.extraMm += rowHeight;
-    } else if (kind === FLOAT) {
-      total.floats += across;
-      total.extraMm += across * stitchWidth;
-    } else if (kind === FLOAT_RISING) {
-      const round = stitchesBetween(chart, row, 0, chart.columns);
-      const n = isRound(chart.construction) ? Math.min(across, round - across) : across;
-      total.floats += n;
-      total.extraMm += Math.hypot(n * stitchWidth, rowHeight);
-    } else if (kind === CUT) {
-      total.cuts++;
-      total.ends += 2;
-    }
+    if (kind[i] !== CARRY) continue;
+    const r = row[i] as number;
+    const a = columnsFrom(chart, r, from[i] as number, to[i] as number);
+    const b = columnsTo(chart, r, from[i] as number, to[i] as number);
+    const strand = colour[i] as number;
+    stitches[strand] = (stitches[strand] as number) + (b - a) * (scale ? (scale[r] as number) : 1);
+    const base = r * columns;
+    for (let x = base + a; x < base + b; x++) inside[x] = (inside[x] as number) + 1;
   }
-  for (const total of totals) {
-    total.extraMm += total.ends * costs.tail;
+  return { stitches, inside };
+}
+
+/** Everything but the carries of one strand, added to its totals. */
+function addMove(chart: Chart, costs: StrandCosts, moves: MoveList, i: number, total: StrandTotals): void {
+  const { stitchWidth, rowHeight } = costs;
+  const kind = moves.kind[i];
+  if (kind === CUT) {
+    total.cuts++;
+    total.ends += 2;
+  } else if (kind === CLIMB) {
+    total.climbedRows++;
+    total.extraMm += rowHeight;
+  } else if (kind === FLOAT_UP) {
+    total.floats++;
+    total.extraMm += rowHeight;
+  } else {
+    const row = moves.row[i] as number;
+    const across = stitchesBetween(chart, row, moves.to[i] as number, moves.from[i] as number);
+    const round = stitchesBetween(chart, row, 0, chart.columns);
+    const rising = kind === FLOAT_RISING;
+    const n = rising && isRound(chart.construction) ? Math.min(across, round - across) : across;
+    total.floats += n;
+    total.extraMm += rising ? Math.hypot(n * stitchWidth, rowHeight) : n * stitchWidth;
+  }
+}
+
+function countAgain(
+  chart: Chart,
+  costs: StrandCosts,
+  moves: MoveList,
+  claimed: readonly number[],
+  carries: Carries,
+): StrandTotals[] {
+  const totals = claimed.map((cost) => ({ ...nothing(), cost, ends: cost > 0 ? 2 : 0 }));
+  for (let i = 0; i < moves.length; i++) {
+    if (moves.kind[i] === CARRY) continue;
+    addMove(chart, costs, moves, i, totals[moves.colour[i] as number] as StrandTotals);
+  }
+  totals.forEach((total, strand) => {
+    total.carried = carries.stitches[strand] as number;
+    total.extraMm += total.carried * costs.stitchWidth * (1 + costs.ease) + total.ends * costs.tail;
     total.recounted =
       total.extraMm * costs.perMm +
       total.ends * costs.perEnd +
       total.carried * (costs.perCarried + costs.perShow * costs.showing) +
       (total.floats ? total.floats * costs.perFloat : 0);
-  }
+  });
   return totals;
-}
-
-function strandsInside(chart: Chart, moves: MoveList): Uint8Array {
-  const inside = new Uint8Array(chart.rows * chart.columns);
-  for (let i = 0; i < moves.length; i++) {
-    if (moves.kind[i] !== CARRY) continue;
-    const row = moves.row[i] as number;
-    const from = columnsFrom(chart, row, moves.from[i] as number, moves.to[i] as number);
-    const to = columnsTo(chart, row, moves.from[i] as number, moves.to[i] as number);
-    const base = row * chart.columns;
-    for (let x = base + from, end = base + to; x < end; x++) (inside[x] as number)++;
-  }
-  return inside;
 }
 
 /** How idle strands are to be taken through a fabric. */
@@ -132,9 +142,10 @@ function finished(
   moves: MoveList,
   cost: readonly number[],
 ): Strands {
-  const totals = countAgain(chart, costs, moves, cost);
+  const carries = countCarries(chart, moves);
+  const totals = countAgain(chart, costs, moves, cost, carries);
   const bobbins = bobbinsOf(chart, colourOf, whole.colourCount);
-  return { chart, colourOf, moves, totals, bobbins, inside: strandsInside(chart, moves) };
+  return { chart, colourOf, moves, totals, bobbins, inside: carries.inside };
 }
 
 /** The strands of one colour counted together. */
