@@ -1,5 +1,6 @@
 import { colourLetter } from '../lay/fabric.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
+import type { TechniqueKey } from '../patterns/model.ts';
 import { type Chart, eachRun, isRound, startBoundary, stitchesBetween } from '../route/chart.ts';
 import { hangingMap, lastUses, movesByRow, OFF } from '../route/hangs.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, type MoveList } from '../route/moves.ts';
@@ -29,6 +30,8 @@ const placeWords: Partial<Record<HangingStrand['place'], string>> = {
   'start of the row': 'at the far edge',
 };
 
+const cellWords: Partial<Record<TechniqueKey, string>> = { granny: 'cluster', 'corner-to-corner': 'block' };
+
 /** Everything the strands do, row by row; made once for a plan. */
 export class StrandBook {
   private readonly chart: Chart;
@@ -38,6 +41,9 @@ export class StrandBook {
   private readonly byRow: Int32Array[];
   private readonly map: Int32Array;
   private readonly lastUses: Int32Array;
+  /** What is counted along a row: stitches, or clusters and blocks. */
+  private readonly cell: string;
+  private readonly cells: string;
 
   constructor({ chart, moves, colourOf }: Pick<Strands, 'chart' | 'moves' | 'colourOf'>, bound: BoundPattern) {
     this.chart = chart;
@@ -45,6 +51,8 @@ export class StrandBook {
     this.byRow = movesByRow(moves, chart.rows);
     this.map = hangingMap(chart, moves);
     this.lastUses = lastUses(chart);
+    this.cell = cellWords[bound.pattern.technique] ?? 'stitch';
+    this.cells = this.cell === 'stitch' ? 'stitches' : `${this.cell}s`;
     const of = (colour: number) => colourOf.filter((each) => each === colour).length;
     this.letters = colourOf.map((colour, strand) => {
       const letter = colourLetter(bound, colour);
@@ -82,7 +90,7 @@ export class StrandBook {
   hangingWords(row: number): string[] {
     const places = new Map<string, string[]>();
     for (const strand of this.hanging(row)) {
-      const place = this.placeWords(strand.place) ?? `waiting after stitch ${strand.afterStitch}`;
+      const place = this.placeWords(strand.place) ?? `waiting after ${this.cell} ${strand.afterStitch}`;
       places.set(place, [...(places.get(place) ?? []), strand.colour]);
     }
     return [...places].map(([place, colours]) => `${colours.join(' and ')} ${place}`);
@@ -118,7 +126,7 @@ export class StrandBook {
     carried.sort((a, b) => a.from - b.from);
     const joined = join(carried);
     const last = row === this.lastUse(colour);
-    if (last) words.push(`fasten off ${letter} after its last stitch`);
+    if (last) words.push(`fasten off ${letter} after its last ${this.cell}`);
     if (!words.length && !carried.length) return undefined;
     const carry = carried.length ? this.carryWords(letter, joined, uses, this.stitches(row)) : '';
     return { colour: letter, carried: joined, carry, other: words };
@@ -148,8 +156,8 @@ export class StrandBook {
       const all = carried.length === 1 && last.from === 1 && last.to === columns;
       if (all) return `carry ${letter} inside the whole row`;
       return last.to === columns
-        ? `carry ${letter} inside from stitch ${last.from} to the end of the row`
-        : `carry ${letter} inside stitches ${last.from}–${last.to} and leave it there`;
+        ? `carry ${letter} inside from ${this.cell} ${last.from} to the end of the row`
+        : `carry ${letter} inside ${this.cells} ${last.from}–${last.to} and leave it there`;
     }
     const firstUse = (uses[0] as { from: number }).from;
     const lastUse = (uses.at(-1) as { to: number }).to;
@@ -158,9 +166,9 @@ export class StrandBook {
     const after = carried.filter((each) => each.from > lastUse);
     const between = carried.filter((each) => each.from > firstUse && each.from <= lastUse).length;
     if (before) words.push('from the start of the row');
-    if (between) words.push(between === uses.length - 1 ? 'between its own stitches' : 'where it is next needed');
+    if (between) words.push(between === uses.length - 1 ? `between its own ${this.cells}` : 'where it is next needed');
     for (const each of after) {
-      words.push(each.to === columns ? 'on to the end of the row' : `on to stitch ${each.to} and leave it there`);
+      words.push(each.to === columns ? 'on to the end of the row' : `on to ${this.cell} ${each.to} and leave it there`);
     }
     return `carry ${letter} inside ${words.join(', ')}`;
   }
@@ -169,15 +177,15 @@ export class StrandBook {
     const { moves } = this;
     const from = this.working(row, moves.from[i] as number);
     if (kind === CLIMB) return [`${letter} climbs the ${isRound(this.chart.construction) ? 'seam' : 'edge'}`];
-    if (kind === FLOAT_UP) return [`let ${letter} hang on the back after stitch ${from}`];
+    if (kind === FLOAT_UP) return [`let ${letter} hang on the back after ${this.cell} ${from}`];
     if (kind === FLOAT || kind === FLOAT_RISING) {
       const to = this.working(row, moves.to[i] as number);
-      return [`bring ${letter} across the back from stitch ${from} to stitch ${to}`];
+      return [`bring ${letter} across the back from ${this.cell} ${from} to ${this.cell} ${to}`];
     }
     if (kind !== CUT) return [];
     const next = moves.to[i] as number;
-    const again = next === row ? 'at its next stitch of this row' : `in row ${next + 1}`;
-    return [`cut ${letter} after stitch ${from}, leave 15 cm, join it again ${again}`];
+    const again = next === row ? `at its next ${this.cell} of this row` : `in row ${next + 1}`;
+    return [`cut ${letter} after ${this.cell} ${from}, leave 15 cm, join it again ${again}`];
   }
 }
 

@@ -141,6 +141,12 @@ describe('where strands hang, in each construction', () => {
     const round = rowsOf('coil-linen', 6, 4);
     expect(round(2).end).toContain('A and B at the seam');
     expect(round(2).strands).toEqual(['A climbs the seam']);
+    // On the diagonal blocks are counted, in granny rows clusters.
+    expect(rowsOf('storm-lantern', 9, 11)(4).end).toMatch(/B waiting after block \d/);
+    expect(rowsOf('net-floats', 4, 4)(1).strands).toEqual([
+      'carry A inside between its own clusters, on to the end of the row',
+      'carry B inside between its own clusters',
+    ]);
     const mesh = rowsOf('two-nets', 4, 8);
     expect(mesh(3).end).toContain('A at this edge, B at the far edge');
   });
