@@ -84,3 +84,40 @@ test('a label typed in one line, and the list of what to buy', async ({ page, se
   await page.goto(`${server.address}/shopping`);
   await expect(page.getByText('Cloth to shop for').first()).toBeVisible();
 });
+
+test('every question of finishing is asked where it belongs, and kept', async ({ page, server }) => {
+  await page.goto(`${server.address}/wish`);
+  await page.getByRole('radio', { name: 'Blanket', exact: true }).click();
+  await page.getByLabel('What you call it').fill('Blanket with everything');
+  await page.getByLabel('Border, rounds of sc').fill('2');
+  await page.getByLabel('Border in').selectOption('B');
+  await page.getByLabel('First washing').selectOption('cotton-hot');
+  await page.getByLabel('A plain closing row of sc').check();
+  await page.getByLabel('For a small child').check();
+  await expect(page.getByText(/safe-sleep advice/)).toBeVisible();
+  await page.getByLabel('Made in').selectOption('flecks');
+  await page.getByRole('radio', { name: /Salt spray/ }).click();
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await expect(page.getByTestId('chains')).toBeVisible();
+  const works = await server.get<{ wish: { title: string } }[]>('/works');
+  expect(works.find((work) => work.wish.title === 'Blanket with everything')?.wish).toMatchObject({
+    pattern: { key: 'salt-spray' },
+    border: { rounds: 2, colour: 'B' },
+    wash: 'cotton-hot',
+    closing: true,
+    smallChildren: true,
+  });
+});
+
+test('the book is looked through by technique, look and order', async ({ page, server }) => {
+  await page.goto(`${server.address}/book`);
+  await page.getByLabel('Technique').selectOption('mesh');
+  await expect(page.getByRole('link', { name: /nets|cover/i })).toHaveCount(2);
+  await page.getByLabel('Technique').selectOption('');
+  await page.getByRole('radio', { name: 'lines', exact: true }).click();
+  await page.getByRole('radio', { name: 'name', exact: true }).click();
+  const names = await page.locator('main ul a').allInnerTexts();
+  expect(names).toEqual([...names].sort((a, b) => a.localeCompare(b)));
+  await page.reload();
+  await expect(page.getByRole('radio', { name: 'lines', exact: true })).toBeChecked();
+});

@@ -1,7 +1,7 @@
 import type { WidthOffer } from '../fit/across.ts';
 import type { HeightOffer } from '../fit/up.ts';
 import type { Prepared } from './prepare.ts';
-import { paired, type Sizes } from './sizes.ts';
+import { asWideAsHigh, type Sizes } from './sizes.ts';
 
 /** A size worth considering, and what speaks for it. */
 export interface SizeChoice {
@@ -34,7 +34,7 @@ export function chooseSizes(prepared: Prepared, sizes: Sizes): SizeChoice[] {
   const choices = new Map<string, { width: WidthOffer; height: HeightOffer; reasons: string[] }>();
   const add = (width: WidthOffer | undefined, height: HeightOffer | undefined, reason: string) => {
     if (!width || !height) return;
-    const size = paired(prepared, { width, height });
+    const size = asWideAsHigh(prepared, { width, height });
     const key = `${width.stitches}×${height.rows}`;
     const known = choices.get(key);
     if (known) known.reasons.push(reason);

@@ -7,7 +7,7 @@ import { StrandBook } from '../write/strandOrders.ts';
 import type { Hand, Terms } from '../write/terms.ts';
 import { makePiece, type Piece } from './piece.ts';
 import { type Prepared, prepare } from './prepare.ts';
-import { acrossRequest, fitSizes, paired, type Sizes, upRequest } from './sizes.ts';
+import { acrossRequest, asWideAsHigh, fitSizes, type Sizes, upRequest } from './sizes.ts';
 
 /** A whole plan of one flat piece. */
 export interface Plan {
@@ -30,7 +30,7 @@ function chosenSize(prepared: Prepared, sizes: Sizes): Result<{ width: WidthOffe
   });
   if (!asked.ok) return refused(...asked.problems.map((problem) => at('choice', problem)));
   const width = offerWidth(acrossRequest(prepared), choice.stitches);
-  return good(paired(prepared, { width, height: offerHeight(upRequest(prepared), choice.rows) }));
+  return good(asWideAsHigh(prepared, { width, height: offerHeight(upRequest(prepared), choice.rows) }));
 }
 
 /** Runs the whole pipe for the chosen size of a wish, or the nearest one. */

@@ -17,6 +17,7 @@ import { at, good, type Problem, type Result, refused } from '../problem.ts';
 import { techniqueOf } from '../techniques/register.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { parseLength } from '../units/length.ts';
+import { carriesInside } from './carries.ts';
 import { cautionsThatStop } from './cautions.ts';
 
 /** The finishing of a wish, in figures. */
@@ -104,7 +105,7 @@ function readYarns(wish: Wish, bound: BoundPattern, problems: Problem[]): Yarn[]
 
 /** Typical gauge of the lightest technique column, widened where strands will lie inside. */
 function typicalFor(wish: Wish, bound: BoundPattern, technique: Technique, yarns: readonly Yarn[]): Gauge {
-  const carries = wish.policy !== 'cut-always' && yarns.length > 1;
+  const carries = carriesInside(bound, technique, wish.policy);
   const main = yarns[0] as Yarn;
   const strand = carries ? Math.max(...yarns.map((yarn) => yarnFigures(yarn).diameter)) : 0;
   return typicalGauge(technique.gaugeKey(bound), main.weight, strand);

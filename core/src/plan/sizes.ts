@@ -79,7 +79,7 @@ function leaning({ bound, technique }: Prepared): Problem[] {
 }
 
 /** A circle is as wide as it is high; of all else the two are apart. */
-export function paired(
+export function asWideAsHigh(
   { technique }: Prepared,
   size: { width: WidthOffer; height: HeightOffer },
 ): { width: WidthOffer; height: HeightOffer } {

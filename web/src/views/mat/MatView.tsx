@@ -1,9 +1,9 @@
 import {
+  asWideAsHigh,
   chooseSizes,
   fitSizes,
   type HeightOffer,
   type Prepared,
-  paired,
   prepare,
   type Sizes,
   type WidthOffer,
@@ -46,7 +46,7 @@ function chosenOffers(prepared: Prepared, wish: Wish, sizes: Sizes): { width: Wi
   const { choice } = wish;
   const width = sizes.across.offers.find((offer) => offer.stitches === choice?.stitches) ?? sizes.across.chosen;
   const height = sizes.up.offers.find((offer) => offer.rows === choice?.rows) ?? sizes.up.chosen;
-  return paired(prepared, { width, height });
+  return asWideAsHigh(prepared, { width, height });
 }
 
 const savedWords: Readonly<Record<SaveState, string>> = {

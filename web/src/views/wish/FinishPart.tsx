@@ -12,7 +12,7 @@ const asksBorder: readonly Item[] = ['blanket', 'mat', 'dishcloth', 'cushion cov
 
 /** What is done when the cloth is off the hook: each item asks only what belongs to it. */
 export function FinishPart() {
-  const { watch, register } = useFormContext<WishFormValues>();
+  const { watch } = useFormContext<WishFormValues>();
   const { item, yarns, strapKind, border } = watch();
   const shows = (items: readonly Item[]) => items.includes(item);
   return (
@@ -87,7 +87,6 @@ export function FinishPart() {
           <Tick name="closing">A plain closing row of sc</Tick>
           <Tick name="smallChildren">For a small child</Tick>
         </div>
-        <input type="hidden" {...register('units')} />
       </div>
     </Part>
   );
