@@ -1,5 +1,7 @@
 import fc from 'fast-check';
+import { findFoundation } from '../fit/foundation.ts';
 import { patternBook } from '../patterns/book.ts';
+import { checkGiven } from '../patterns/given.ts';
 import { printPattern } from '../patterns/print.ts';
 import { readPattern } from '../patterns/read.ts';
 import { reviewPattern } from '../patterns/review.ts';
@@ -70,6 +72,16 @@ describe('bad input, made up by the thousand', () => {
         if (read.ok) isAnswered(reviewPattern(read.value));
       }),
       { numRuns: 2000 },
+    );
+  });
+
+  it('1,000 torn typed rows, checked as they are given', () => {
+    const foundation = findFoundation('sc-2nd') as NonNullable<ReturnType<typeof findFoundation>>;
+    fc.assert(
+      fc.property(torn(['6A 3B 6A', '2A | 4B 4A | 2A', '1sc 1dc@2:B', '12A']), fc.nat(400), (row, chain) => {
+        isAnswered(checkGiven({ row, chain, multiple: { multiple: 9, extra: 2 } }, foundation));
+      }),
+      { numRuns: 1000 },
     );
   });
 

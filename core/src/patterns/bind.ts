@@ -136,6 +136,27 @@ export function leastCommonMultiple(a: number, b: number): number {
   return (a / x) * b;
 }
 
+/** No repeat is wider or higher; one that is would fill all memory before it is drawn. */
+const mostInRepeat = 20_000;
+
+/** Rows that come to more stitches or courses than a piece can have with the numbers chosen. */
+function reachProblems({ rows, name }: StitchPattern, numbers: Numbers): Problem[] {
+  const known = { i: 1, j: 1, ...numbers };
+  const far = rows.findIndex((row) => {
+    const stitches = [...row.start, ...row.unit, ...row.end].reduce((sum, run) => sum + evaluate(run.count, known), 0);
+    return stitches > mostInRepeat || evaluate(row.courses, known) > mostInRepeat;
+  });
+  if (far < 0) return [];
+  return [
+    {
+      code: 'pattern-sum',
+      path: `row ${far + 1}`,
+      message: `Row ${far + 1} of ${name} comes to more than ${mostInRepeat} stitches or rows.`,
+      hint: 'Take smaller numbers in its runs.',
+    },
+  ];
+}
+
 /** A pattern with the maker's numbers put in, or what is wrong with them. */
 export function bindPattern(pattern: StitchPattern, choice: PatternChoice = {}): Result<BoundPattern> {
   const problems: Problem[] = [];
@@ -154,6 +175,7 @@ export function bindPattern(pattern: StitchPattern, choice: PatternChoice = {}):
       hint: 'A multiple is 1 at least, and nothing less than 0 is added to it.',
     });
   }
+  problems.push(...reachProblems(pattern, numbers));
   if (problems.length) return refused(...problems);
   const width = (row: StitchPattern['rows'][number]) =>
     row.unit.reduce((sum, run) => sum + evaluate(run.count, { i: 1, j: 1, ...numbers }), 0);

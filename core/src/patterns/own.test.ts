@@ -41,6 +41,16 @@ describe('a typed row', () => {
     expect(must(readTypedRow('2A | 4B 4A | 2A')).start).toHaveLength(1);
     const wrong = readTypedRow('6A 3? 6A');
     expect(wrong.ok ? '' : wrong.problems[0]?.path).toBe('line 1, column 5');
+    for (const [huge, column] of [
+      ['6A 99999999999B', 4],
+      ['10001A', 1],
+      ['| 0A |', 7],
+    ] as const) {
+      const read = readTypedRow(huge);
+      expect(read.ok ? '' : read.problems[0]?.path).toBe(`line 1, column ${column}`);
+    }
+    const named = readTypedRow('6A bB 6A');
+    expect(named.ok ? '' : named.problems[0]?.message).toContain('a number instead of b');
   });
 
   it('that is one short is refused with its row, its sum and what the row below left', () => {
@@ -50,6 +60,19 @@ describe('a typed row', () => {
       path: 'row 3',
       message: 'Row 3 makes 13 stitches where row 2 left 14.',
     });
+  });
+});
+
+describe('a pattern whose numbers run away', () => {
+  it('is refused before it is spread, with its row', () => {
+    const check = must(readPattern(printPattern(patternBook[0] as (typeof patternBook)[number])));
+    const named = (count: number) => ({ times: count, of: 'b' });
+    const row = check.rows[0] as (typeof check.rows)[number];
+    const wide = { ...check, rows: [{ ...row, unit: [{ count: { terms: [named(10_000)] }, colour: 'A' }] }] };
+    const bound = bindPattern(wide, { numbers: { b: 3 } });
+    expect(bound.ok ? '' : bound.problems[0]?.message).toContain('Row 1');
+    const high = { ...check, rows: [{ ...row, courses: { terms: [named(10_000)] } }] };
+    expect(bindPattern(high, { numbers: { b: 3 } }).ok).toBe(false);
   });
 });
 

@@ -92,10 +92,25 @@ describe('a text that cannot be read', () => {
   });
 
   it('names a number that was never declared, a colour that is not there, and what is missing', () => {
-    expect(problemOf(good.replace(/number r.*\n/, ''))?.hint).toContain('uses r');
+    expect(problemOf(good.replace(/number r.*\n/, ''))?.hint).toContain('r has no number');
     expect(problemOf(good.replace('row r: | bA bB |', 'row r: | bA bC |'))?.hint).toContain('Add C');
     expect(problemOf(good.replace(/up r.*\n/, ''))?.message).toContain('up 2');
     expect(problemOf(good.replace(/row .*\n/g, ''))?.message).toContain('at least one row or a chart');
+  });
+
+  it('a counter of wedges stands for nothing in a width, in other techniques, or as a number of its own', () => {
+    const wedges = printPattern(patternBook.find((pattern) => pattern.key === 'windlass') as (typeof patternBook)[0]);
+    expect(problemOf(wedges)).toBeUndefined();
+    for (const [text, where] of [
+      [wedges.replace('across n', 'across 6i'), 'the line “across”, i'],
+      [wedges.replace('up 1', 'up j'), 'the line “up”, j'],
+      [wedges.replace('row:', 'row i:'), 'the number of rows, i'],
+      [good.replace('| bA bB |', '| iA bB |'), 'a run, i'],
+    ] as const) {
+      expect(problemOf(text)?.hint).toContain(`${where} has no number`);
+      expect(problemOf(text)?.path).toMatch(/^line \d+/);
+    }
+    expect(problemOf(good.replaceAll('number b', 'number i').replaceAll('b "', 'i "'))?.message).toContain('letter');
   });
 
   it('a chart must be square and must end', () => {

@@ -1,5 +1,5 @@
 import { good, type Result, refused } from '../problem.ts';
-import type { Count, CountTerm } from './count.ts';
+import { type Count, type CountTerm, evaluate, namesIn } from './count.ts';
 import { LineReader, PatternSyntaxError } from './lines.ts';
 import {
   type Extent,
@@ -30,11 +30,20 @@ function quoted(line: LineReader, what: string): string {
   return match[1] ?? '';
 }
 
+/** No piece is so wide or so high; a slip of the keyboard is, and would fill all memory. */
+const mostOfAnything = 10_000;
+
+function withinReach(line: LineReader, figure: number): number {
+  if (figure <= mostOfAnything) return figure;
+  line.putBack();
+  throw line.wrong(`a number up to ${mostOfAnything}`, 'Take a smaller number: no piece has so many.');
+}
+
 function term(line: LineReader, sign: number): CountTerm | undefined {
   const match = line.take(/^(\d+)([a-z](?![a-z]))?|^([a-z])(?![a-z])/);
   if (!match) return undefined;
   const name = match[2] ?? match[3];
-  const times = sign * Number(match[1] ?? 1);
+  const times = sign * withinReach(line, Number(match[1] ?? 1));
   return name === undefined ? { times } : { times, of: name };
 }
 
@@ -124,7 +133,7 @@ function number(line: LineReader): PatternNumber {
   const name = line.expect(/^[a-z](?![a-z])/, 'a one-letter name', 'Write number b = 4, 1 to 40, "stitches".')[0];
   const figure = (before: RegExp, what: string) => {
     line.expect(before, what, 'Write number b = 4, 1 to 40, "stitches in a block".');
-    return Number(line.expect(/^\d+/, 'a number', 'Write a whole number.')[0]);
+    return withinReach(line, Number(line.expect(/^\d+/, 'a number', 'Write a whole number.')[0]));
   };
   const usual = figure(/^=/, 'an equals sign');
   const least = figure(/^,/, 'a comma and the least value');
@@ -277,7 +286,11 @@ export function readTypedRow(text: string): Result<PatternRow> {
   try {
     const read = rowBody(line, { role: 'row', courses: one });
     if (!line.done) throw line.wrong('the end of the row', 'Write runs such as 6A 3B 6A.');
-    if (!read.unit.length) throw line.wrong('a run', 'Write runs such as 6A 3B 6A.');
+    const counts = [...read.start, ...read.unit, ...read.end].map((each) => each.count);
+    const name = counts.flatMap(namesIn)[0];
+    if (name) throw line.wrong(`a number instead of ${name}`, 'A row alone has no named numbers: write 6A 3B 6A.');
+    if (!read.unit.some((each) => evaluate(each.count, {}) > 0))
+      throw line.wrong('a run', 'Write runs such as 6A 3B 6A.');
     return good(read);
   } catch (error) {
     if (error instanceof PatternSyntaxError) return refused(error.problem);

@@ -1,21 +1,43 @@
 import { stitchCode, stitchKinds } from '../stitches/kinds.ts';
-import { namesIn } from './count.ts';
+import { type Count, namesIn } from './count.ts';
 import type { LineReader } from './lines.ts';
 import type { Run, StitchPattern } from './model.ts';
 
+interface CountIn {
+  readonly where: string;
+  readonly count: Count;
+  /** Names that need no line of their own here. */
+  readonly own?: readonly string[];
+}
+
 const mainStitches = ['sc', 'hdc', 'dc'];
 
-/** `i` is the number of the course itself and `j` the stitches of a wedge below it: they need no declaration. */
+/** What a run of a wedge may count with: `i` the number of its course, `j` the stitches of its wedge below. */
+const countersOfWedges = ['i', 'j'];
+
+/** Every name in a count has a number: the pattern's own everywhere, the counters only in the runs of wedges. */
 function proveNumbers(pattern: StitchPattern, runs: readonly Run[], end: LineReader): void {
-  const known = new Set(['i', 'j', ...pattern.numbers.map((n) => n.name)]);
-  const counts = [pattern.across, pattern.up].flatMap((e) => [e.works, e.alike]).flatMap((m) => [m.multiple, m.extra]);
-  counts.push(...pattern.rows.map((each) => each.courses), ...runs.map((each) => each.count));
-  for (const name of counts.flatMap(namesIn)) {
-    if (known.has(name)) continue;
+  const declared = pattern.numbers.map((n) => n.name);
+  for (const name of declared) {
+    if (!countersOfWedges.includes(name)) continue;
     throw end.wrong(
-      `a line “number ${name} = …” somewhere above`,
-      `The pattern uses ${name} without saying what it is.`,
+      `another letter than ${name} for a number`,
+      'i and j count courses and wedges; take b, n or another.',
     );
+  }
+  const counters = pattern.technique === 'wedge-circle' ? countersOfWedges : [];
+  const extents = Object.entries({ across: pattern.across, up: pattern.up }).flatMap(([word, { works, alike }]) =>
+    [works, alike].flatMap((m) => [m.multiple, m.extra]).map((count) => ({ where: `the line “${word}”`, count })),
+  );
+  const counts: CountIn[] = [
+    ...extents,
+    ...pattern.rows.map((each) => ({ where: 'the number of rows', count: each.courses })),
+    ...runs.map((each) => ({ where: 'a run', count: each.count, own: counters })),
+  ];
+  for (const { where, count, own = [] } of counts) {
+    const unknown = namesIn(count).find((name) => !declared.includes(name) && !own.includes(name));
+    if (unknown === undefined) continue;
+    throw end.wrong(`a line “number ${unknown} = …” somewhere above`, `In ${where}, ${unknown} has no number.`);
   }
   for (const { name, usual, least, most } of pattern.numbers) {
     if (least <= usual && usual <= most) continue;
