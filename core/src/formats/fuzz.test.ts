@@ -94,10 +94,11 @@ describe('bad input, made up by the thousand', () => {
   });
 
   it('1,500 torn wishes, planned where they can be read', () => {
+    const bobbins = { pattern: { text: texts[1] }, policy: 'bobbins' };
     const wishes = [
       JSON.stringify(sampleWish()),
       JSON.stringify(sampleWish({ border: { rounds: 2 }, pieces: 3, wash: 'acrylic', finish: { ring: '6 cm' } })),
-      JSON.stringify({ ...sampleWish(), pattern: { text: texts[1] }, policy: 'bobbins' }),
+      JSON.stringify({ ...sampleWish({ height: { by: 'length', length: '6 cm' } }), ...bobbins }),
     ];
     fc.assert(
       fc.property(torn(wishes), (text) => {
