@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { forecastError } from '../measure/forecast.ts';
 import { yarnInStitch } from '../measure/yarnPerStitch.ts';
 import { must } from '../problem.ts';
 import {
@@ -13,16 +14,7 @@ import {
   weightOf,
 } from './belief.ts';
 import { unravelled, weighedBall, weighedSwatch } from './readings.ts';
-import {
-  ballsSd,
-  chanceOf,
-  metresFor95,
-  remaining,
-  remainingOf,
-  remainingSd,
-  runsOutAt,
-  usableMetres,
-} from './remaining.ts';
+import { ballsSd, chanceOf, metresFor95, remaining, remainingOf, runsOutAt, usableMetres } from './remaining.ts';
 
 /** Worsted: 14 × 16 sc to 10 cm, 2 mm, 1.95 m a gram. */
 const size = { width: 100 / 14, height: 6.25, diameter: 2 };
@@ -47,7 +39,7 @@ describe('a weighed swatch', () => {
     expect(afterSwatch.mean).toBeCloseTo(0.0425, 4);
     expect(afterSwatch.sd).toBeCloseTo(0.0529, 4);
     expect(Math.exp(afterSwatch.mean)).toBeCloseTo(1.0434, 4);
-    expect(remainingSd(afterSwatch)).toBeCloseTo(0.0566, 4);
+    expect(forecastError(afterSwatch)).toBeCloseTo(0.0566, 4);
   });
 
   it('on a scale that reads to a tenth of a gram', () => {
@@ -57,12 +49,12 @@ describe('a weighed swatch', () => {
     const after = learn(first, reading);
     expect(weightOf(first, reading)).toBeCloseTo(0.889, 3);
     expect([after.mean, after.sd].map((value) => value.toFixed(4))).toEqual(['0.0272', '0.0380']);
-    expect(remainingSd(after)).toBeCloseTo(0.0429, 4);
+    expect(forecastError(after)).toBeCloseTo(0.0429, 4);
   });
 
   it('from the table’s gauge less is known to begin with', () => {
-    expect(remainingSd(firstBelief('typical'))).toBeCloseTo(0.153, 3);
-    expect(remainingSd(first)).toBeCloseTo(0.116, 3);
+    expect(forecastError(firstBelief('typical'))).toBeCloseTo(0.153, 3);
+    expect(forecastError(first)).toBeCloseTo(0.116, 3);
   });
 });
 
@@ -132,7 +124,7 @@ describe('a ball weighed on the way', () => {
     expect(weightOf(afterSwatch, reading)).toBeCloseTo(0.831, 3);
     expect(after.mean).toBeCloseTo(0.0549, 4);
     expect(after.sd).toBeCloseTo(0.0217, 4);
-    expect(remainingSd(after)).toBeCloseTo(0.0295, 4);
+    expect(forecastError(after)).toBeCloseTo(0.0295, 4);
   });
 
   const left = 7000 * sc;

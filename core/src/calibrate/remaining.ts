@@ -1,5 +1,5 @@
 import type { Estimate } from '../estimate.ts';
-import { joinMetres, tailMetres } from '../measure/forecast.ts';
+import { forecastError, joinMetres, tailMetres } from '../measure/forecast.ts';
 import { normalBelow } from '../measure/normal.ts';
 import { type Belief, type Beliefs, driftSd } from './belief.ts';
 
@@ -11,14 +11,9 @@ export interface Remaining extends Estimate {
   readonly mean: number;
 }
 
-/** Relative sd of what remains: what is known, and the drift of the hand. */
-export function remainingSd(belief: Belief): number {
-  return Math.hypot(belief.sd, driftSd);
-}
-
 /** @param predicted metres still to make, by the model */
 export function remaining(predicted: number, belief: Belief): Remaining {
-  return lognormal(Math.log(predicted) + belief.mean, remainingSd(belief));
+  return lognormal(Math.log(predicted) + belief.mean, forecastError(belief));
 }
 
 function lognormal(mean: number, sd: number): Remaining {
@@ -77,13 +72,13 @@ export function ballsSd(balls: Balls): number {
 export function chanceOf(balls: Balls, predicted: number, belief: Belief): number {
   const usable = usableMetres(balls);
   if (usable <= 0) return predicted > 0 ? 0 : 1;
-  const sd = Math.hypot(remainingSd(belief), ballsSd(balls));
+  const sd = Math.hypot(forecastError(belief), ballsSd(balls));
   return normalBelow((Math.log(usable / predicted) - belief.mean) / sd);
 }
 
 /** Metres of yarn, ends and joins included, with which the chance is 95 %. */
 export function metresFor95(balls: Balls, predicted: number, belief: Belief): number {
-  const sd = Math.hypot(remainingSd(belief), ballsSd(balls));
+  const sd = Math.hypot(forecastError(belief), ballsSd(balls));
   return predicted * Math.exp(belief.mean + ninety * sd) + endsAndJoins(balls);
 }
 
@@ -92,6 +87,6 @@ export function metresFor95(balls: Balls, predicted: number, belief: Belief): nu
  * `low` is where they end one time in twenty already.
  */
 export function runsOutAt(balls: Balls, belief: Belief): Remaining {
-  const sd = Math.hypot(remainingSd(belief), ballsSd(balls));
+  const sd = Math.hypot(forecastError(belief), ballsSd(balls));
   return lognormal(Math.log(usableMetres(balls)) - belief.mean, sd);
 }

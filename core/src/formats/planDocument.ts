@@ -7,6 +7,7 @@ import { ballEnds } from '../measure/runsOut.ts';
 import { yarnFigures } from '../measure/yarn.ts';
 import { trueRepeat } from '../patterns/bind.ts';
 import { cautionsFor } from '../plan/cautions.ts';
+import { handBelief } from '../plan/piece.ts';
 import { type Plan, writing } from '../plan/plan.ts';
 import { comparePolicies, contrastOf } from '../plan/policies.ts';
 import { savings } from '../plan/stash.ts';
@@ -130,7 +131,7 @@ function coloursOf(plan: Plan): PlanDocument['colours'] {
       need.balls && yarn?.ballGrams
         ? ballEnds({
             metres: metres[i] as Float64Array,
-            gauge: gauge.source === 'typical' ? 'typical' : 'measured',
+            belief: handBelief(prepared),
             ballGrams: yarn.ballGrams,
             metresPerGram: figures[i]?.metresPerGram ?? 1,
             // A set is worked one piece after another, so only the balls of one are placed in its rows.
@@ -247,10 +248,12 @@ export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'righ
       steps: [...steps],
     })),
     time: timeOf(piece.time),
-    measureNext: measureNext(grams, gauge.source === 'typical' ? 'typical' : 'measured').map(({ what, within }) => ({
-      what,
-      within: `± ${Math.round(within * 100)} %`,
-    })),
+    measureNext: measureNext(grams, gauge.source === 'typical' ? 'typical' : 'measured', handBelief(prepared)).map(
+      ({ what, within }) => ({
+        what,
+        within: `± ${Math.round(within * 100)} %`,
+      }),
+    ),
     savings: savings(prepared, width, height, piece).map((saving) => saving.text),
     folded: foldedOf(plan),
     cautions: cautionsFor(wish).map((caution) => ({ ...caution })),

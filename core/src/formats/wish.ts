@@ -37,10 +37,32 @@ const gaugeCount = z.strictObject({
   over: typedLength,
 });
 
+const moreCounts = z.array(gaugeCount).max(20, 'Twenty more counts at most.').optional();
+
 export const gaugeSchema = z.discriminatedUnion('from', [
-  z.strictObject({ from: z.literal('counted'), stitches: gaugeCount, rows: gaugeCount }),
+  z.strictObject({
+    from: z.literal('counted'),
+    stitches: gaugeCount,
+    rows: gaugeCount,
+    /** Counted again, another day or elsewhere on the cloth. */
+    moreStitches: moreCounts,
+    moreRows: moreCounts,
+    /** Counted after the washing that the piece will get: sizes go by these, yarn by the others. */
+    washedStitches: moreCounts,
+    washedRows: moreCounts,
+    /** Yarn really used against yarn predicted, from a weighed swatch: the logarithm, and its relative sd. */
+    weighed: z.strictObject({ ratio: z.number().min(-1.5).max(1.5), error: z.number().positive().max(1) }).optional(),
+    /** The swatch of the swatch book it comes from. */
+    swatch: z.uuid('That is no swatch.').optional(),
+  }),
   z.strictObject({ from: z.literal('typical') }),
 ]);
+
+/** mm; letters and numbers of hooks differ from place to place, so only millimetres are read. */
+export const hookSize = z
+  .number('A hook is told in mm: 5 or 4.5.')
+  .min(0.5, 'A hook is 0.5 mm at least; give it in mm.')
+  .max(25, 'A hook is 25 mm at most; give it in mm.');
 
 export const yarnSchema = z.strictObject({
   letter: letters,
@@ -64,6 +86,8 @@ export const yarnSchema = z.strictObject({
   /** What lies in the drawer: whole balls, and what is left of one begun. */
   balls: wholeNumber(0, 1000, 'The number of balls').optional(),
   partGrams: z.number('Grams must be a number.').min(0, 'No ball weighs less than 0 g.').max(2000).optional(),
+  /** The yarn of the drawer that this is; `balls` and `partGrams` are then what is set aside for the work. */
+  drawer: z.uuid('That is no yarn of the drawer.').optional(),
 });
 
 /** What can be wished for. */
@@ -142,6 +166,8 @@ export const wishSchema = z.strictObject({
   edges: z.enum(['whole', 'mirrored', 'centred'], 'Choose whole, mirrored or centred.').default('mirrored'),
   ending: z.enum(['any', 'whole', 'as-begun'], 'Choose any, whole or as-begun.').default('as-begun'),
   gauge: gaugeSchema,
+  /** mm */
+  hook: hookSize.optional(),
   yarns: z.array(yarnSchema).min(1, 'At least one yarn is needed.').max(8, 'Eight colours at most.'),
   policy: z.enum(policies, `Choose one of: ${policies.join(', ')}.`).default('as-needed'),
   floats: z.boolean('Say true or false.').default(false),

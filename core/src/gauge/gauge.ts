@@ -41,12 +41,12 @@ export function countError(counts: readonly GaugeCount[]): number {
 }
 
 /** Gauge counted on the cloth as worked, strands and all. */
-export function countedGauge(stitches: readonly GaugeCount[], rows: readonly GaugeCount[]): Gauge {
-  return {
-    stitchWidth: sizeFromCounts(stitches, 'typed'),
-    rowHeight: sizeFromCounts(rows, 'typed'),
-    source: 'typed',
-  };
+export function countedGauge(
+  stitches: readonly GaugeCount[],
+  rows: readonly GaugeCount[],
+  source: Source = 'typed',
+): Gauge {
+  return { stitchWidth: sizeFromCounts(stitches, source), rowHeight: sizeFromCounts(rows, source), source };
 }
 
 /** What the typical table says of a count: it may be a tenth off, and rows over carried strands a fifth. */

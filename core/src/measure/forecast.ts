@@ -1,4 +1,4 @@
-import { driftSd, firstBelief } from '../calibrate/belief.ts';
+import { type Belief, driftSd } from '../calibrate/belief.ts';
 import { normalBelow } from './normal.ts';
 
 /** A label's metres per gram are off by this much. */
@@ -10,9 +10,9 @@ export const tailMetres = 0.15;
 /** Yarn lost at each join of a new ball, m. */
 export const joinMetres = 0.3;
 
-/** Relative sd of the yarn that remains to be used, before any weighing. docs/craft.md, “How sure the yarn is”. */
-export function forecastError(gauge: 'measured' | 'typical'): number {
-  return Math.hypot(firstBelief(gauge).sd, driftSd);
+/** Relative sd of the yarn that remains to be used, with what is known of the hand and its drift. docs/craft.md, “How sure the yarn is”. */
+export function forecastError(belief: Belief): number {
+  return Math.hypot(belief.sd, driftSd);
 }
 
 export interface BallQuestion {

@@ -1,3 +1,4 @@
+import { firstBelief } from '../calibrate/belief.ts';
 import { foundations } from '../fit/foundation.ts';
 import { assemble, type Fabric } from '../lay/fabric.ts';
 import { usualCosts } from '../route/costs.ts';
@@ -155,8 +156,8 @@ describe('yarn in a piece', () => {
 
 describe('how sure the yarn is', () => {
   it('0.116 from a measured gauge, 0.153 from the table', () => {
-    expect(forecastError('measured')).toBeCloseTo(0.116, 3);
-    expect(forecastError('typical')).toBeCloseTo(0.153, 3);
+    expect(forecastError(firstBelief('measured'))).toBeCloseTo(0.116, 3);
+    expect(forecastError(firstBelief('typical'))).toBeCloseTo(0.153, 3);
   });
 
   it('the normal distribution agrees with a sum of its density', () => {

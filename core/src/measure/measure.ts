@@ -1,3 +1,4 @@
+import { type Belief, firstBelief } from '../calibrate/belief.ts';
 import { type Estimate, plus, type Source, spread, times } from '../estimate.ts';
 import type { FinishPart } from '../finish/finish.ts';
 import type { Gauge } from '../gauge/gauge.ts';
@@ -32,6 +33,8 @@ export interface MeasureRequest extends Omit<PartsRequest, 'stitchWidth' | 'rowH
   readonly pieces?: number | undefined;
   /** The chance with which the balls are to be enough. */
   readonly sure?: number | undefined;
+  /** What is known of the hand; without it what is known before anything was weighed. */
+  readonly belief?: Belief | undefined;
 }
 
 /** Metres of one colour by name; without tails. */
@@ -55,11 +58,16 @@ export function measure(request: MeasureRequest): YarnNeed[] {
     rowHeight: gauge.rowHeight.mid,
     diameters: figures.map((each) => each.diameter),
   });
-  const error = forecastError(gauge.source === 'typical' ? 'typical' : 'measured');
+  const belief = request.belief ?? firstBelief(gauge.source === 'typical' ? 'typical' : 'measured');
+  const error = forecastError(belief);
+  const really = Math.exp(belief.mean);
   return yarns.map((yarn, colour) => {
     const figure = figures[colour] as ReturnType<typeof yarnFigures>;
     const finish = (request.finish ?? []).filter((part) => part.colour === colour);
-    const ofPiece = namedParts(measured[colour] as YarnParts, finish);
+    const ofPiece = namedParts(measured[colour] as YarnParts, finish).map((part) => ({
+      ...part,
+      metres: part.metres * really,
+    }));
     const routed = strands.totals.reduce((sum, total, i) => sum + (strands.colourOf[i] === colour ? total.ends : 0), 0);
     const ends = pieces * (routed + finish.reduce((sum, part) => sum + part.ends, 0));
     const tailed = ends * tailMetres;
@@ -78,10 +86,10 @@ export function measure(request: MeasureRequest): YarnNeed[] {
     const { metresPerGram, meterageError } = figure;
     const question = { metres: made, error, ends, ballGrams: yarn.ballGrams, metresPerGram, meterageError };
     const { balls, chance } = ballsNeeded(question, sure);
-    const from = Math.max(1, balls - 3);
-    const chances = Array.from({ length: balls + 2 - from }, (_, i) => ({
-      balls: from + i,
-      chance: chanceEnough(question, from + i),
+    const fewest = Math.max(1, balls - 3);
+    const chances = Array.from({ length: balls + 2 - fewest }, (_, i) => ({
+      balls: fewest + i,
+      chance: chanceEnough(question, fewest + i),
     }));
     return { ...need, balls: { count: balls, chance, source }, chances, ...inDrawer(yarn, question) };
   });

@@ -1,4 +1,4 @@
-import { firstBelief } from '../calibrate/belief.ts';
+import type { Belief } from '../calibrate/belief.ts';
 import { type Balls, runsOutAt } from '../calibrate/remaining.ts';
 import { courseAt } from './byCourse.ts';
 
@@ -16,15 +16,15 @@ export interface BallEnd {
 export interface RunsOutQuestion {
   /** Predicted metres of the colour in each course. */
   readonly metres: Float64Array;
-  readonly gauge: 'measured' | 'typical';
+  /** What is known of the hand. */
+  readonly belief: Belief;
   readonly ballGrams: number;
   readonly metresPerGram: number;
   readonly balls: number;
 }
 
 /** Where each ball but the last runs out, from the running sum of the plan. docs/craft.md, “Where a ball ends”. */
-export function ballEnds({ metres, gauge, ballGrams, metresPerGram, balls }: RunsOutQuestion): BallEnd[] {
-  const belief = firstBelief(gauge);
+export function ballEnds({ metres, belief, ballGrams, metresPerGram, balls }: RunsOutQuestion): BallEnd[] {
   return Array.from({ length: Math.max(0, balls - 1) }, (_, i) => {
     const used: Balls = { partGrams: 0, scale: 0, newBalls: i + 1, ballGrams, metresPerGram };
     const at = runsOutAt(used, belief);

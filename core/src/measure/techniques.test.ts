@@ -1,3 +1,4 @@
+import { firstBelief } from '../calibrate/belief.ts';
 import { findFoundation } from '../fit/foundation.ts';
 import { lay } from '../lay/lay.ts';
 import { bindPattern } from '../patterns/bind.ts';
@@ -119,7 +120,13 @@ describe('where a ball ends', () => {
   const metres = new Float64Array(100).fill(2);
   it('is told as a range of rows, with the row after which to join', () => {
     // One ball of 50 g at 2 m/g is 100 m less two tails: 99.7 m, in row 50; ± exp(1.6449 · 0.1168) with its weighing.
-    const [first, ...more] = ballEnds({ metres, gauge: 'measured', ballGrams: 50, metresPerGram: 2, balls: 3 });
+    const [first, ...more] = ballEnds({
+      metres,
+      belief: firstBelief('measured'),
+      ballGrams: 50,
+      metresPerGram: 2,
+      balls: 3,
+    });
     expect(first).toMatchObject({ ball: 1, mid: 50 });
     expect([first?.low, first?.high]).toEqual([
       Math.ceil(99.7 / 2 / Math.exp(1.6449 * 0.1167)),

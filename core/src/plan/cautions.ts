@@ -1,5 +1,6 @@
 import type { Wish } from '../formats/wish.ts';
 import type { Problem } from '../problem.ts';
+import { lightnessOf } from '../shades/colour.ts';
 
 /** What the maker is warned of, and why. docs/craft.md, “Cautions”. */
 export interface Caution {
@@ -61,14 +62,4 @@ export function cautionsFor(wish: Wish): Caution[] {
 function contrasty(wish: Wish): boolean {
   const lightness = wish.yarns.map(({ shade }) => lightnessOf(shade));
   return Math.max(...lightness) - Math.min(...lightness) > 45;
-}
-
-/** CIE lightness of a shade, 0 to 100. @param shade `#rrggbb` */
-export function lightnessOf(shade: string): number {
-  const channel = (from: number) => {
-    const value = Number.parseInt(shade.slice(from, from + 2), 16) / 255;
-    return value <= 0.04045 ? value / 12.92 : ((value + 0.055) / 1.055) ** 2.4;
-  };
-  const luminance = 0.2126 * channel(1) + 0.7152 * channel(3) + 0.0722 * channel(5);
-  return luminance > 0.008856 ? 116 * Math.cbrt(luminance) - 16 : 903.3 * luminance;
 }

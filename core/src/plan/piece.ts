@@ -1,3 +1,4 @@
+import { type Belief, firstBelief, learn } from '../calibrate/belief.ts';
 import { checkFabric } from '../check/fabric.ts';
 import { checkStrands } from '../check/strands.ts';
 import { type Estimate, spread } from '../estimate.ts';
@@ -41,6 +42,13 @@ export function routePiece(prepared: Prepared, fabric: Fabric): Strands {
   return route(chartOf(fabric), costs, policy === 'carry-always' || policy === 'bobbins' ? policy : 'least-cost');
 }
 
+/** What is known of the maker's yarn in this work: more where the swatch was weighed. */
+export function handBelief({ wish, gauge }: Pick<Prepared, 'wish' | 'gauge'>): Belief {
+  const first = firstBelief(gauge.source === 'typical' ? 'typical' : 'measured');
+  const weighed = wish.gauge.from === 'counted' ? wish.gauge.weighed : undefined;
+  return weighed ? learn(first, weighed) : first;
+}
+
 /**
  * Lays, proves, routes and measures one size. A piece that fails its proof is refused, never shown.
  * Linear in stitches.
@@ -57,7 +65,18 @@ export function makePiece(prepared: Prepared, stitches: number, rows: number): R
   const finish = finishParts(finishRequest(prepared, fabric));
   const { gauge, yarns } = prepared;
   const { sure, pieces } = wish;
-  const yarn = measure({ fabric, strands, foundation, technique, gauge, yarns, finish, pieces, sure });
+  const yarn = measure({
+    fabric,
+    strands,
+    foundation,
+    technique,
+    gauge,
+    yarns,
+    finish,
+    pieces,
+    sure,
+    belief: handBelief(prepared),
+  });
   const ends = strands.totals.reduce((sum, total) => sum + total.ends, 0);
   const hands = finish.reduce((sum, part) => sum + part.stitches * secondsOf('sc', typicalPace), 0);
   const finishEnds = finish.reduce((sum, part) => sum + part.ends, 0);

@@ -4,7 +4,7 @@ import { yarnFigures } from '../measure/yarn.ts';
 import { typicalPace } from '../pace/hours.ts';
 import { type Policy, policies, policyNames } from '../route/costs.ts';
 import { type StrandLedger, strandLedger } from '../route/ledger.ts';
-import { lightnessOf } from './cautions.ts';
+import { lightnessOf } from '../shades/colour.ts';
 import { routePiece } from './piece.ts';
 import type { Prepared } from './prepare.ts';
 

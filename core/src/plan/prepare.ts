@@ -5,7 +5,7 @@ import { chooseFoundation, type Foundation } from '../fit/foundation.ts';
 import type { WishedHeight } from '../fit/up.ts';
 import type { Wish } from '../formats/wish.ts';
 import { washed } from '../gauge/changes.ts';
-import { countedGauge, type Gauge, typicalGauge } from '../gauge/gauge.ts';
+import { type Gauge, typicalGauge } from '../gauge/gauge.ts';
 import { singleCrochetOf } from '../gauge/singleCrochet.ts';
 import { type Yarn, yarnFigures } from '../measure/yarn.ts';
 import { type BoundPattern, bindPattern } from '../patterns/bind.ts';
@@ -16,9 +16,10 @@ import { sumProblems } from '../patterns/sums.ts';
 import { at, good, type Problem, type Result, refused } from '../problem.ts';
 import { techniqueOf } from '../techniques/register.ts';
 import type { Technique } from '../techniques/technique.ts';
-import { parseLength } from '../units/length.ts';
 import { carriesInside } from './carries.ts';
 import { cautionsThatStop } from './cautions.ts';
+import { readLength } from './readLength.ts';
+import { readGauge } from './wishedGauge.ts';
 
 /** The finishing of a wish, in figures. */
 export type FinishWish = Pick<FinishRequest, 'border' | 'closing' | 'ring' | 'strap' | 'seam'>;
@@ -41,50 +42,6 @@ export interface Prepared {
   readonly yarns: readonly Yarn[];
   readonly width: WishedWidth;
   readonly height: WishedHeight;
-}
-
-/** A cloth is between 1 cm and 5 m. */
-const shortest = 10;
-const longest = 5000;
-
-function readLength(typed: string, wish: Wish, path: string, problems: Problem[], least = shortest): number {
-  const read = parseLength(typed, wish.units);
-  if (!read.ok) {
-    problems.push(...read.problems.map((problem) => at(path, problem)));
-    return 0;
-  }
-  if (read.value < least || read.value > longest) {
-    problems.push({
-      code: 'out-of-range',
-      path,
-      message: `${typed} cannot be ${read.value < least ? `made: it is under ${least / 10} cm` : 'planned: it is over 5 m'}.`,
-      hint: 'Give a length from 1 cm to 5 m (1/2 in to 196 in).',
-    });
-  }
-  return read.value;
-}
-
-function readGauge(wish: Wish, problems: Problem[]): Gauge | undefined {
-  if (wish.gauge.from === 'typical') return undefined;
-  const { stitches, rows } = wish.gauge;
-  const across = readLength(stitches.over, wish, 'gauge.stitches.over', problems);
-  const up = readLength(rows.over, wish, 'gauge.rows.over', problems);
-  if (problems.length) return undefined;
-  const gauge = countedGauge([{ count: stitches.count, span: across }], [{ count: rows.count, span: up }]);
-  const sizes = [
-    ['gauge.stitches', gauge.stitchWidth.mid, 'stitch'],
-    ['gauge.rows', gauge.rowHeight.mid, 'row'],
-  ] as const;
-  for (const [path, size, what] of sizes) {
-    if (size >= 1 && size <= 60) continue;
-    problems.push({
-      code: 'out-of-range',
-      path,
-      message: `That gauge makes one ${what} ${size.toFixed(2)} mm, which no yarn and hook give.`,
-      hint: 'Check the count and the span; mind cm and in.',
-    });
-  }
-  return gauge;
 }
 
 function readYarns(wish: Wish, bound: BoundPattern, problems: Problem[]): Yarn[] {
@@ -201,8 +158,8 @@ export function prepare(wish: Wish): Result<Prepared> {
   const finish = readFinish(wish, bound.value, problems);
   problems.push(...cautionsThatStop(wish), ...sumProblems(bound.value));
   if (!foundation.ok || problems.length) return refused(...problems);
-  const gauge = counted ?? typicalFor(wish, bound.value, technique.value, yarns);
-  const finished = wish.wash ? washed(gauge, wish.wash) : gauge;
+  const gauge = counted?.worked ?? typicalFor(wish, bound.value, technique.value, yarns);
+  const finished = counted?.washed ?? (wish.wash ? washed(gauge, wish.wash) : gauge);
   return good({
     wish: technique.value.policy ? { ...wish, policy: technique.value.policy } : wish,
     bound: bound.value,

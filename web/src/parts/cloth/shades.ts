@@ -1,3 +1,5 @@
+import { lightOf, luminance } from '@puntada/core';
+
 /** Shades of one yarn: how it looks where light falls on it, in its body, and in its hollows. */
 export interface Shades {
   readonly light: string;
@@ -18,18 +20,9 @@ function mix(a: Rgb, b: Rgb, part: number): string {
   return `rgb(${r} ${g} ${bl})`;
 }
 
-/** Relative luminance, 0 black to 1 white. */
-export function luminance(hex: string): number {
-  const [r, g, b] = readShade(hex).map((value) => {
-    const part = value / 255;
-    return part <= 0.04045 ? part / 12.92 : ((part + 0.055) / 1.055) ** 2.4;
-  }) as [number, number, number];
-  return 0.2126 * r + 0.7152 * g + 0.0722 * b;
-}
-
 /** Contrast of two shades, 1 to 21. */
 export function contrast(a: string, b: string): number {
-  const [high, low] = [luminance(a), luminance(b)].sort((x, y) => y - x) as [number, number];
+  const [high, low] = [luminance(lightOf(a)), luminance(lightOf(b))].sort((x, y) => y - x) as [number, number];
   return (high + 0.05) / (low + 0.05);
 }
 
@@ -47,7 +40,7 @@ export function onShade(hex: string): Ink {
 
 export function shadesOf(hex: string): Shades {
   const yarn = readShade(hex);
-  const deep = luminance(hex) < 0.12;
+  const deep = luminance(lightOf(hex)) < 0.12;
   return {
     light: mix(yarn, [255, 255, 255], deep ? 0.24 : 0.5),
     body: mix(yarn, [255, 255, 255], deep ? 0.08 : 0.12),

@@ -1,0 +1,104 @@
+import { good, type Problem, type Result, refused } from '../problem.ts';
+import { parseAmount } from '../units/amount.ts';
+import { parseLabel } from '../units/yarn.ts';
+import { type DrawerYarn, drawerYarnSchema } from './drawer.ts';
+
+/** The columns of the drawer as a table; `label` may stand for metres and grams in one. */
+export const drawerColumns = [
+  'line',
+  'shade',
+  'colour',
+  'lot',
+  'fibre',
+  'weight',
+  'metres a ball',
+  'grams a ball',
+  'balls',
+  'part balls g',
+  'price',
+] as const;
+
+type Row = Readonly<Record<string, string | undefined>>;
+
+/** A yarn as a row of the table. */
+export function toRow(yarn: DrawerYarn): Record<(typeof drawerColumns)[number], string> {
+  const text = (value: number | undefined) => (value === undefined ? '' : String(value));
+  return {
+    line: yarn.line,
+    shade: yarn.name,
+    colour: yarn.shade,
+    lot: yarn.lot,
+    fibre: yarn.fibre,
+    weight: String(yarn.weight),
+    'metres a ball': text(yarn.ballMetres),
+    'grams a ball': text(yarn.ballGrams),
+    balls: String(yarn.balls),
+    'part balls g': yarn.parts.join(' '),
+    price: text(yarn.price),
+  };
+}
+
+/** A number of the table; what cannot be read is passed on as typed, for the schema to refuse at its place. */
+function numberIn(text: string | undefined): number | string | undefined {
+  if (text === undefined || text.trim() === '') return undefined;
+  const read = parseAmount(text);
+  return read.ok && read.value.unit === '' ? read.value.value : text;
+}
+
+const columnOf: Readonly<Record<string, string>> = {
+  name: 'shade',
+  shade: 'colour',
+  ballMetres: 'metres a ball',
+  ballGrams: 'grams a ball',
+  parts: 'part balls g',
+};
+
+function readRow(row: Row, line: number): Result<DrawerYarn> {
+  const label = row.label?.trim() ? parseLabel(row.label) : undefined;
+  if (label && !label.ok) return refused(...label.problems.map((each) => ({ ...each, path: `line ${line}, label` })));
+  const parts = (row['part balls g'] ?? '').trim();
+  const read = drawerYarnSchema.safeParse({
+    line: row.line ?? '',
+    name: row.shade ?? '',
+    shade: row.colour?.trim() || '#8a8a8a',
+    lot: row.lot ?? '',
+    fibre: row.fibre?.trim().toLowerCase(),
+    weight: numberIn(row.weight),
+    ballMetres: label ? label.value.metres : numberIn(row['metres a ball']),
+    ballGrams: label ? label.value.grams : numberIn(row['grams a ball']),
+    balls: numberIn(row.balls) ?? 0,
+    parts: parts === '' ? [] : parts.split(/\s+/).map(numberIn),
+    price: numberIn(row.price),
+  });
+  if (read.success) return good(read.data);
+  return refused(
+    ...read.error.issues.map(({ path, message }): Problem => {
+      const field = String(path[0] ?? '');
+      const column = columnOf[field] ?? field;
+      const typed = row[column];
+      return {
+        code: 'field-wrong',
+        path: `line ${line}, ${column}`,
+        message: `Line ${line}, column “${column}”${typed ? `, “${typed}”` : ''}: ${message}`,
+        hint: 'Mend that cell and bring the table in again; nothing of it was taken yet.',
+      };
+    }),
+  );
+}
+
+/** Reads a table of yarns, all or none. @param rows one record a line, keyed by its column @returns every problem at once */
+export function readDrawerTable(columns: readonly string[], rows: readonly Row[]): Result<DrawerYarn[]> {
+  const missing = ['line', 'shade', 'fibre', 'weight'].filter((column) => !columns.includes(column));
+  if (missing.length) {
+    return refused({
+      code: 'field-missing',
+      path: 'line 1',
+      message: `The first line names no column ${missing.map((each) => `“${each}”`).join(', ')}.`,
+      hint: `The columns are: ${drawerColumns.join(', ')}; “label” may stand for metres and grams.`,
+    });
+  }
+  const read = rows.map((row, i) => readRow(row, i + 2));
+  const problems = read.flatMap((each) => (each.ok ? [] : each.problems));
+  if (problems.length) return refused(...problems);
+  return good(read.flatMap((each) => (each.ok ? [each.value] : [])));
+}
