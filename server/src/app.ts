@@ -2,10 +2,13 @@ import type { PGlite } from '@electric-sql/pglite';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { draftRoutes } from './drafts/routes.ts';
+import { drawerRoutes } from './drawer/routes.ts';
 import { answerErrors, Refusal } from './http/answers.ts';
 import { planRoutes } from './plan/routes.ts';
 import { preferenceRoutes } from './preferences/routes.ts';
 import { progressRoutes } from './progress/routes.ts';
+import { swatchRoutes } from './swatches/routes.ts';
 import { workRoutes } from './works/routes.ts';
 
 export interface AppParts {
@@ -42,6 +45,9 @@ export function createApp({ db, log, pages }: AppParts): Express {
     response.json({ ok: true });
   });
   app.use('/api/works', workRoutes(db), progressRoutes(db));
+  app.use('/api/drawer', drawerRoutes(db));
+  app.use('/api/swatches', swatchRoutes(db));
+  app.use('/api/drafts', draftRoutes(db));
   app.use('/api/preferences', preferenceRoutes(db));
   app.use('/api/plan', planRoutes());
   app.use('/api', () => {

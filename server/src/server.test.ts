@@ -1,50 +1,11 @@
-import { type ChildProcess, spawn } from 'node:child_process';
 import { randomUUID } from 'node:crypto';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import type { Server } from 'node:http';
-import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
-import { pino } from 'pino';
-import { createApp } from './app.ts';
-import { FolderHeldError, holdFolder } from './db/lock.ts';
-import { type OpenDatabase, openDatabase } from './db/open.ts';
+import { readFileSync } from 'node:fs';
+import { type Listening, listen } from './listening.ts';
 
 const wish = JSON.parse(readFileSync(new URL('../../docs/examples/galley-cloth.json', import.meta.url), 'utf8'));
 
-interface Answer {
-  readonly status: number;
-  // biome-ignore lint/suspicious/noExplicitAny: the tests read whatever was answered
-  readonly body: any;
-}
-
-let folder: string;
-let database: OpenDatabase;
-let server: Server;
-
-async function listen(): Promise<void> {
-  database = await openDatabase(folder);
-  const app = createApp({ db: database.db, log: pino({ level: 'silent' }) });
-  server = await new Promise<Server>((done) => {
-    const listening = app.listen(0, '127.0.0.1', () => done(listening));
-  });
-}
-
-async function ask(
-  method: string,
-  path: string,
-  body?: unknown,
-  headers: Record<string, string> = {},
-): Promise<Answer> {
-  const { port } = server.address() as AddressInfo;
-  const text = typeof body === 'string' ? body : JSON.stringify(body);
-  const response = await fetch(`http://127.0.0.1:${port}/api${path}`, {
-    method,
-    headers: { 'content-type': 'application/json', ...headers },
-    ...(body === undefined ? {} : { body: text }),
-  });
-  return { status: response.status, body: await response.json() };
-}
+let server: Listening;
+const ask: Listening['ask'] = (...request) => server.ask(...request);
 
 async function begunWork(): Promise<string> {
   const { body: made } = await ask('POST', '/works', { wish });
@@ -57,15 +18,10 @@ const at = (rows: number, runs = 0) => ({ rows, runs });
 const tick = (from: object, to: object, time: number) => ({ id: randomUUID(), at: time, from, to });
 
 beforeAll(async () => {
-  folder = mkdtempSync(join(tmpdir(), 'puntada-server-'));
-  await listen();
+  server = await listen();
 }, 60000);
 
-afterAll(async () => {
-  server.close();
-  await database.close();
-  rmSync(folder, { recursive: true, force: true });
-});
+afterAll(() => server.close());
 
 describe('works', () => {
   it('keeps a wish as it was typed', async () => {
@@ -151,7 +107,7 @@ describe('ticks', () => {
     const first = await ask('POST', `/works/${id}/ticks`, { ticks });
     expect(first.body).toEqual({ progress: at(1, 3), stored: ticks.map((each) => each.id) });
     expect((await ask('POST', `/works/${id}/ticks`, { ticks })).body.progress).toEqual(at(1, 3));
-    const count = await database.db.query('select count(*)::integer as n from ticks where work_id = $1', [id]);
+    const count = await server.database.db.query('select count(*)::integer as n from ticks where work_id = $1', [id]);
     expect(count.rows).toEqual([{ n: 2 }]);
   });
 
@@ -224,7 +180,7 @@ describe('bad input', () => {
 
   it('answers no page from elsewhere, and knows no other address', async () => {
     const { request } = await import('node:http');
-    const { port } = server.address() as AddressInfo;
+    const { port } = server;
     const status = await new Promise<number | undefined>((done) => {
       request({ port, host: '127.0.0.1', path: '/api/works', headers: { host: 'elsewhere.example' } }, (r) =>
         done(r.statusCode),
@@ -236,11 +192,46 @@ describe('bad input', () => {
   });
 });
 
+describe('putting away', () => {
+  it('hides a work without losing it, and takes it out again', async () => {
+    const { body: made } = await ask('POST', '/works', { wish });
+    expect(made.archived).toBe(false);
+    const { body: away } = await ask('POST', `/works/${made.id}/archive`, { revision: 1, archived: true });
+    expect(away).toMatchObject({ archived: true, revision: 2, wish: made.wish });
+    const stale = await ask('POST', `/works/${made.id}/archive`, { revision: 1, archived: false });
+    expect([stale.status, stale.body.fresh.archived]).toEqual([409, true]);
+    const { body: out } = await ask('POST', `/works/${made.id}/archive`, { revision: 2, archived: false });
+    expect(out.archived).toBe(false);
+  });
+});
+
+describe('drafts', () => {
+  it('keep a half-typed wish as it is, whatever it says, until it is taken away', async () => {
+    const id = randomUUID();
+    const form = { title: '', width: 'about a', yarns: [{ letter: 'A' }] };
+    const { body: first } = await ask('PUT', `/drafts/${id}`, { title: 'Half a thought', form });
+    expect(first).toMatchObject({ id, title: 'Half a thought', form });
+    await ask('PUT', `/drafts/${id}`, { title: 'A whole one', form: { ...form, width: '24' } });
+    const { body: list } = await ask('GET', '/drafts');
+    expect(list.filter((each: { id: string }) => each.id === id)).toMatchObject([{ title: 'A whole one' }]);
+    await ask('DELETE', `/drafts/${id}`);
+    expect((await ask('GET', `/drafts/${id}`)).status).toBe(404);
+    expect((await ask('PUT', '/drafts/none', { title: '', form })).status).toBe(404);
+    expect((await ask('PUT', `/drafts/${id}`, { title: 'x'.repeat(81), form })).status).toBe(422);
+  });
+});
+
 describe('preferences and plans', () => {
   it('remembers how the maker reads', async () => {
-    expect((await ask('GET', '/preferences')).body).toEqual({ units: 'cm', terms: 'US', hand: 'right' });
-    await ask('PUT', '/preferences', { units: 'in', terms: 'UK', hand: 'left' });
-    expect((await ask('GET', '/preferences')).body).toEqual({ units: 'in', terms: 'UK', hand: 'left' });
+    expect((await ask('GET', '/preferences')).body).toEqual({
+      units: 'cm',
+      terms: 'US',
+      hand: 'right',
+      fractions: 'quarters',
+    });
+    const mine = { units: 'in', terms: 'UK', hand: 'left', fractions: 'decimals' };
+    await ask('PUT', '/preferences', mine);
+    expect((await ask('GET', '/preferences')).body).toEqual(mine);
     expect((await ask('PUT', '/preferences', { units: 'ell', terms: 'UK', hand: 'left' })).status).toBe(422);
   });
 
@@ -249,80 +240,4 @@ describe('preferences and plans', () => {
     expect(body.foundation.chains).toBe(37);
     expect(body.rows).toHaveLength(44);
   });
-});
-
-describe('the data folder', () => {
-  it('is held by one process at a time', async () => {
-    await expect(openDatabase(folder)).rejects.toThrow(FolderHeldError);
-    await expect(openDatabase(folder)).rejects.toThrow(`process ${process.pid}`);
-  });
-
-  it('is taken over from a process that is gone, and from one whose number was given out again', () => {
-    const own = mkdtempSync(join(tmpdir(), 'puntada-lock-'));
-    writeFileSync(join(own, 'held-by'), '999999999 1\n');
-    holdFolder(own)();
-    writeFileSync(join(own, 'held-by'), `${process.pid} 1\n`);
-    const release = holdFolder(own);
-    expect(readFileSync(join(own, 'held-by'), 'utf8')).toMatch(new RegExp(`^${process.pid} `));
-    expect(() => holdFolder(own)).toThrow(FolderHeldError);
-    release();
-    rmSync(own, { recursive: true });
-  });
-});
-
-describe('killed at any instant', () => {
-  let child: ChildProcess;
-
-  async function startServer(data: string): Promise<number> {
-    const main = new URL('./main.ts', import.meta.url).pathname;
-    child = spawn(process.execPath, ['--import', 'tsx', main], {
-      env: { ...process.env, NODE_OPTIONS: '', PUNTADA_DATA: data, PUNTADA_PORT: '0', PUNTADA_PAGES: '' },
-      stdio: ['ignore', 'pipe', 'inherit'],
-    });
-    return new Promise((done, fail) => {
-      child.stdout?.on('data', (text: Buffer) => {
-        const found = /:(\d+)\n/.exec(String(text));
-        if (found) done(Number(found[1]));
-      });
-      child.on('exit', (code) => fail(new Error(`the server ended with ${code}`)));
-    });
-  }
-
-  it('every acknowledged tick is there on the next start', async () => {
-    const data = mkdtempSync(join(tmpdir(), 'puntada-kill-'));
-    const acknowledged = new Set<string>();
-    let id = '';
-    let row = 0;
-    for (let round = 0; round < 4; round++) {
-      const port = await startServer(data);
-      const send = async (path: string, body: unknown) => {
-        const init = { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
-        return (await fetch(`http://127.0.0.1:${port}/api${path}`, init)).json() as Promise<Answer['body']>;
-      };
-      if (!id) {
-        id = (await send('/works', { wish })).id;
-        await send(`/works/${id}/begin`, { revision: 1, wish });
-      }
-      const gone = new Promise((done) => child.on('exit', done));
-      const enough = acknowledged.size + 3 + round;
-      try {
-        for (; row < 44; row++) {
-          const step = tick(at(row), at(row + 1), row + 1);
-          const answer = await send(`/works/${id}/ticks`, { ticks: [step] });
-          for (const stored of answer.stored) acknowledged.add(stored);
-          if (acknowledged.size === enough) setTimeout(() => child.kill('SIGKILL'), round * 7);
-        }
-      } catch {
-        // The server was killed under the request; that row is sent again with the next start.
-      }
-      await gone;
-    }
-    const opened = await openDatabase(data);
-    const kept = await opened.db.query<{ id: string }>('select id from ticks where work_id = $1', [id]);
-    await opened.close();
-    const stored = new Set(kept.rows.map((each) => each.id));
-    expect(acknowledged.size).toBeGreaterThanOrEqual(3 + 4 + 5 + 6);
-    expect([...acknowledged].filter((each) => !stored.has(each))).toEqual([]);
-    rmSync(data, { recursive: true, force: true });
-  }, 120000);
 });

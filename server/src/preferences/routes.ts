@@ -8,30 +8,32 @@ const preferences = z.strictObject({
   units: z.enum(['cm', 'in'], 'Choose cm or in.'),
   terms: z.enum(['US', 'UK'], 'Choose US or UK.'),
   hand: z.enum(['right', 'left'], 'Choose right or left.'),
+  fractions: z.enum(['quarters', 'decimals'], 'Choose quarters or decimals.').default('quarters'),
 });
 
-/** How the maker reads: units, terms and hand. */
+/** How the maker reads: units and their fractions, terms and hand. */
 export function preferenceRoutes(db: PGlite): Router {
   const router = Router();
 
   router.get(
     '/',
     handler(async (_request, response) => {
-      const stored = await row(db, preferences, 'select units, terms, hand from preferences');
-      response.json(stored ?? { units: 'cm', terms: 'US', hand: 'right' });
+      const stored = await row(db, preferences, 'select units, terms, hand, fractions from preferences');
+      response.json(stored ?? { units: 'cm', terms: 'US', hand: 'right', fractions: 'quarters' });
     }),
   );
 
   router.put(
     '/',
     handler(async (request, response) => {
-      const { units, terms, hand } = bodyOf(preferences, request);
+      const { units, terms, hand, fractions } = bodyOf(preferences, request);
       await db.query(
-        `insert into preferences (units, terms, hand) values ($1, $2, $3)
-         on conflict (one) do update set units = excluded.units, terms = excluded.terms, hand = excluded.hand`,
-        [units, terms, hand],
+        `insert into preferences (units, terms, hand, fractions) values ($1, $2, $3, $4)
+         on conflict (one) do update set units = excluded.units, terms = excluded.terms, hand = excluded.hand,
+           fractions = excluded.fractions`,
+        [units, terms, hand, fractions],
       );
-      response.json({ units, terms, hand });
+      response.json({ units, terms, hand, fractions });
     }),
   );
 

@@ -13,6 +13,10 @@ export interface WorkSummary {
   readonly progress: Position;
   /** Size of the begun fabric; null while it is only wished for. */
   readonly size: { readonly stitches: number; readonly rows: number } | null;
+  /** Put away: out of sight on the bench. */
+  readonly archived: boolean;
+  /** What was changed from elsewhere since the maker last changed the plan; null where nothing was. */
+  readonly notice: string | null;
   readonly changedAt: string;
 }
 
@@ -22,6 +26,7 @@ export interface WorkDetail extends WorkSummary {
 
 const columns = `
   works.id, works.state, works.revision, works.wish, works.changed_at,
+  works.archived, works.notice,
   jsonb_array_length(works.begun -> 'courses') as rows,
   (works.begun ->> 'stitches')::integer as stitches,
   progress.rows_worked, progress.runs_worked
@@ -37,6 +42,8 @@ function summary(found: z.output<typeof workRow>): WorkSummary {
     wish,
     progress: { rows: found.rows_worked ?? 0, runs: found.runs_worked ?? 0 },
     size: found.rows && found.stitches ? { rows: found.rows, stitches: found.stitches } : null,
+    archived: found.archived,
+    notice: found.notice,
     changedAt: found.changed_at.toISOString(),
   };
 }
@@ -67,7 +74,7 @@ export async function addWork(db: Db, wish: Wish): Promise<string> {
 /** Replaces a wish made on this very revision. @returns whether it was; nothing is changed otherwise */
 export async function changeWish(db: Db, id: string, revision: number, wish: Wish): Promise<boolean> {
   const { affectedRows } = await db.query(
-    `update works set wish = $3, revision = revision + 1, changed_at = now()
+    `update works set wish = $3, revision = revision + 1, notice = null, changed_at = now()
      where id = $1 and revision = $2 and state = 'wished'`,
     [id, revision, JSON.stringify(wish)],
   );
@@ -77,9 +84,27 @@ export async function changeWish(db: Db, id: string, revision: number, wish: Wis
 /** Freezes the laid fabric with the work. @returns whether this revision was still the newest and only wished for */
 export async function beginWork(db: Db, id: string, revision: number, wish: Wish, begun: FrozenWork): Promise<boolean> {
   const { affectedRows } = await db.query(
-    `update works set state = 'begun', wish = $3, begun = $4, revision = revision + 1, changed_at = now()
+    `update works set state = 'begun', wish = $3, begun = $4, notice = null, revision = revision + 1, changed_at = now()
      where id = $1 and revision = $2 and state = 'wished'`,
     [id, revision, JSON.stringify(wish), JSON.stringify(begun)],
+  );
+  return affectedRows === 1;
+}
+
+/** Replaces the wish of a work that is not begun, with a notice of what was changed. */
+export async function noteChange(db: Db, id: string, wish: Wish, notice: string): Promise<void> {
+  await db.query(
+    `update works set wish = $2, notice = $3, revision = revision + 1, changed_at = now()
+     where id = $1 and state = 'wished'`,
+    [id, JSON.stringify(wish), notice],
+  );
+}
+
+/** Puts a work away or takes it out again. @returns whether this revision was still the newest */
+export async function archiveWork(db: Db, id: string, revision: number, archived: boolean): Promise<boolean> {
+  const { affectedRows } = await db.query(
+    'update works set archived = $3, revision = revision + 1 where id = $1 and revision = $2',
+    [id, revision, archived],
   );
   return affectedRows === 1;
 }

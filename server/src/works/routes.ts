@@ -3,8 +3,17 @@ import { freeze, type Problem, planWish } from '@puntada/core';
 import { Router } from 'express';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from './find.ts';
-import { addWork, beginWork, changeWish, findWork, finishWork, listWorks, type WorkDetail } from './queries.ts';
-import { changedWork, newWork, revisionOnly } from './schema.ts';
+import {
+  addWork,
+  archiveWork,
+  beginWork,
+  changeWish,
+  findWork,
+  finishWork,
+  listWorks,
+  type WorkDetail,
+} from './queries.ts';
+import { archiving, changedWork, newWork, revisionOnly } from './schema.ts';
 
 /** The refusal of a change made on a stale copy: it brings the fresh state along and overwrites nothing. */
 function stale(work: WorkDetail, given: number): Refusal {
@@ -73,6 +82,16 @@ export function workRoutes(db: PGlite): Router {
       const choice = { stitches: plan.piece.stitches, rows: plan.piece.rows };
       const begun = await beginWork(db, work.id, revision, { ...wish, choice }, freeze(plan));
       if (!begun) throw stale(await workOf(db, request), revision);
+      response.json(await findWork(db, work.id));
+    }),
+  );
+
+  router.post(
+    '/:id/archive',
+    handler(async (request, response) => {
+      const { revision, archived } = bodyOf(archiving, request);
+      const work = await workOf(db, request);
+      if (!(await archiveWork(db, work.id, revision, archived))) throw stale(await workOf(db, request), revision);
       response.json(await findWork(db, work.id));
     }),
   );

@@ -13,6 +13,8 @@ export const workRow = z.object({
   wish: wishSchema,
   rows: z.number().int().nullable(),
   stitches: z.number().int().nullable(),
+  archived: z.boolean(),
+  notice: z.string().nullable(),
   changed_at: z.date(),
   ...position,
 });
@@ -22,4 +24,5 @@ export const begunRow = z.object({ begun: frozenSchema.nullable() });
 export const newWork = z.strictObject({ wish: wishSchema });
 export const changedWork = z.strictObject({ revision: z.number().int(), wish: wishSchema });
 export const revisionOnly = z.strictObject({ revision: z.number().int() });
+export const archiving = z.strictObject({ revision: z.number().int(), archived: z.boolean('Say true or false.') });
 export const workId = z.uuid();

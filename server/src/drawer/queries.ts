@@ -1,0 +1,37 @@
+import { randomUUID } from 'node:crypto';
+import type { DrawerYarn } from '@puntada/core';
+import type { z } from 'zod';
+import { type Db, row, rows } from '../db/database.ts';
+import { drawerRow } from './schema.ts';
+
+export type StoredYarn = z.output<typeof drawerRow>;
+
+/** All yarns, by line and shade. */
+export function listDrawer(db: Db): Promise<StoredYarn[]> {
+  return rows(db, drawerRow, "select id, revision, yarn from drawer order by yarn ->> 'line', yarn ->> 'name', id");
+}
+
+export function findYarn(db: Db, id: string): Promise<StoredYarn | undefined> {
+  return row(db, drawerRow, 'select id, revision, yarn from drawer where id = $1', [id]);
+}
+
+/** Stores a new yarn. @returns its id */
+export async function addYarn(db: Db, yarn: DrawerYarn): Promise<string> {
+  const id = randomUUID();
+  await db.query('insert into drawer (id, revision, yarn) values ($1, 1, $2)', [id, JSON.stringify(yarn)]);
+  return id;
+}
+
+/** Replaces a yarn changed on this very revision. @returns whether it was */
+export async function changeYarn(db: Db, id: string, revision: number, yarn: DrawerYarn): Promise<boolean> {
+  const { affectedRows } = await db.query(
+    'update drawer set yarn = $3, revision = revision + 1, changed_at = now() where id = $1 and revision = $2',
+    [id, revision, JSON.stringify(yarn)],
+  );
+  return affectedRows === 1;
+}
+
+/** Takes a yarn out of the drawer. */
+export async function removeYarn(db: Db, id: string): Promise<void> {
+  await db.query('delete from drawer where id = $1', [id]);
+}

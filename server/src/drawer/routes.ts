@@ -1,0 +1,77 @@
+import type { PGlite } from '@electric-sql/pglite';
+import { setAside } from '@puntada/core';
+import { Router } from 'express';
+import { bodyOf, handler, Refusal } from '../http/answers.ts';
+import { idOf, missing, staleRecord } from '../http/records.ts';
+import { listWorks } from '../works/queries.ts';
+import { addYarn, changeYarn, findYarn, listDrawer, removeYarn } from './queries.ts';
+import { changedYarn, manyYarns, newYarn } from './schema.ts';
+
+/** The yarn drawer. */
+export function drawerRoutes(db: PGlite): Router {
+  const router = Router();
+
+  router.get(
+    '/',
+    handler(async (_request, response) => {
+      response.json(await listDrawer(db));
+    }),
+  );
+
+  router.post(
+    '/',
+    handler(async (request, response) => {
+      const { yarn } = bodyOf(newYarn, request);
+      response.status(201).json(await findYarn(db, await addYarn(db, yarn)));
+    }),
+  );
+
+  // A table brought in is taken whole or not at all.
+  router.post(
+    '/many',
+    handler(async (request, response) => {
+      const { yarns } = bodyOf(manyYarns, request);
+      await db.transaction(async (tx) => {
+        for (const yarn of yarns) await addYarn(tx, yarn);
+      });
+      response.status(201).json(await listDrawer(db));
+    }),
+  );
+
+  router.put(
+    '/:id',
+    handler(async (request, response) => {
+      const id = idOf(request, 'yarn');
+      const { revision, yarn } = bodyOf(changedYarn, request);
+      const changed = await changeYarn(db, id, revision, yarn);
+      const stored = await findYarn(db, id);
+      if (!stored) throw missing('yarn');
+      if (!changed) throw staleRecord('yarn', stored);
+      response.json(stored);
+    }),
+  );
+
+  router.delete(
+    '/:id',
+    handler(async (request, response) => {
+      const id = idOf(request, 'yarn');
+      if (!(await findYarn(db, id))) throw missing('yarn');
+      const [held, ...more] = setAside(id, await listWorks(db));
+      if (held) {
+        const others = more.length ? ` and ${more.length} more` : '';
+        throw new Refusal(409, [
+          {
+            code: 'field-wrong',
+            path: 'id',
+            message: `It is set aside for ${held.title}${others}.`,
+            hint: 'Take another yarn in that wish first, or leave it in the drawer with 0 balls.',
+          },
+        ]);
+      }
+      await removeYarn(db, id);
+      response.json({ removed: id });
+    }),
+  );
+
+  return router;
+}

@@ -1,0 +1,55 @@
+import { mkdtempSync, rmSync } from 'node:fs';
+import type { Server } from 'node:http';
+import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { pino } from 'pino';
+import { createApp } from './app.ts';
+import { type OpenDatabase, openDatabase } from './db/open.ts';
+
+/** What the server answered. */
+export interface Answer {
+  readonly status: number;
+  // biome-ignore lint/suspicious/noExplicitAny: the tests read whatever was answered
+  readonly body: any;
+}
+
+/** A whole server on a folder of its own, for the tests to ask. */
+export interface Listening {
+  readonly folder: string;
+  readonly port: number;
+  readonly database: OpenDatabase;
+  ask(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>;
+  /** Ends it and removes its folder. */
+  close(): Promise<void>;
+}
+
+/** Starts a server with a real PGlite in a fresh folder. */
+export async function listen(): Promise<Listening> {
+  const folder = mkdtempSync(join(tmpdir(), 'puntada-server-'));
+  const database = await openDatabase(folder);
+  const app = createApp({ db: database.db, log: pino({ level: 'silent' }) });
+  const server = await new Promise<Server>((done) => {
+    const listening = app.listen(0, '127.0.0.1', () => done(listening));
+  });
+  const { port } = server.address() as AddressInfo;
+  return {
+    folder,
+    port,
+    database,
+    async ask(method, path, body, headers = {}) {
+      const text = typeof body === 'string' ? body : JSON.stringify(body);
+      const response = await fetch(`http://127.0.0.1:${port}/api${path}`, {
+        method,
+        headers: { 'content-type': 'application/json', ...headers },
+        ...(body === undefined ? {} : { body: text }),
+      });
+      return { status: response.status, body: await response.json() };
+    },
+    async close() {
+      server.close();
+      await database.close();
+      rmSync(folder, { recursive: true, force: true });
+    },
+  };
+}

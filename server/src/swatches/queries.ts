@@ -1,0 +1,49 @@
+import { randomUUID } from 'node:crypto';
+import type { Swatch } from '@puntada/core';
+import type { z } from 'zod';
+import { type Db, row, rows } from '../db/database.ts';
+import { swatchRow } from './schema.ts';
+
+/** A swatch as the API tells it. */
+export interface StoredSwatch {
+  readonly id: string;
+  readonly revision: number;
+  readonly swatch: Swatch;
+  readonly changedAt: string;
+}
+
+const columns = 'select id, revision, swatch, changed_at from swatches';
+
+function told({ id, revision, swatch, changed_at }: z.output<typeof swatchRow>): StoredSwatch {
+  return { id, revision, swatch, changedAt: changed_at.toISOString() };
+}
+
+/** All swatches, the latest changed first. */
+export async function listSwatches(db: Db): Promise<StoredSwatch[]> {
+  return (await rows(db, swatchRow, `${columns} order by changed_at desc, id`)).map(told);
+}
+
+export async function findSwatch(db: Db, id: string): Promise<StoredSwatch | undefined> {
+  const found = await row(db, swatchRow, `${columns} where id = $1`, [id]);
+  return found && told(found);
+}
+
+/** Stores a new swatch. @returns its id */
+export async function addSwatch(db: Db, swatch: Swatch): Promise<string> {
+  const id = randomUUID();
+  await db.query('insert into swatches (id, revision, swatch) values ($1, 1, $2)', [id, JSON.stringify(swatch)]);
+  return id;
+}
+
+/** Replaces a swatch changed on this very revision. @returns whether it was */
+export async function changeSwatch(db: Db, id: string, revision: number, swatch: Swatch): Promise<boolean> {
+  const { affectedRows } = await db.query(
+    'update swatches set swatch = $3, revision = revision + 1, changed_at = now() where id = $1 and revision = $2',
+    [id, revision, JSON.stringify(swatch)],
+  );
+  return affectedRows === 1;
+}
+
+export async function removeSwatch(db: Db, id: string): Promise<void> {
+  await db.query('delete from swatches where id = $1', [id]);
+}

@@ -1,0 +1,69 @@
+import type { PGlite } from '@electric-sql/pglite';
+import { planSwatch } from '@puntada/core';
+import { Router } from 'express';
+import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
+import { idOf, missing, staleRecord } from '../http/records.ts';
+import { listWorks } from '../works/queries.ts';
+import { carryOver } from './flow.ts';
+import { addSwatch, changeSwatch, findSwatch, listSwatches, removeSwatch } from './queries.ts';
+import { changedSwatch, newSwatch } from './schema.ts';
+
+/** The swatch book. */
+export function swatchRoutes(db: PGlite): Router {
+  const router = Router();
+
+  router.get(
+    '/',
+    handler(async (_request, response) => {
+      response.json(await listSwatches(db));
+    }),
+  );
+
+  router.post(
+    '/',
+    handler(async (request, response) => {
+      const { swatch } = bodyOf(newSwatch, request);
+      accept(planSwatch(swatch));
+      response.status(201).json(await findSwatch(db, await addSwatch(db, swatch)));
+    }),
+  );
+
+  // A count flows into the plans that go by it in the same transaction, so that none is left behind.
+  router.put(
+    '/:id',
+    handler(async (request, response) => {
+      const id = idOf(request, 'swatch');
+      const { revision, swatch } = bodyOf(changedSwatch, request);
+      accept(planSwatch(swatch));
+      const plans = await db.transaction(async (tx) => {
+        if (await changeSwatch(tx, id, revision, swatch)) return carryOver(tx, id, swatch);
+        const stored = await findSwatch(tx, id);
+        throw stored ? staleRecord('swatch', stored) : missing('swatch');
+      });
+      response.json({ ...(await findSwatch(db, id)), plans });
+    }),
+  );
+
+  router.delete(
+    '/:id',
+    handler(async (request, response) => {
+      const id = idOf(request, 'swatch');
+      if (!(await findSwatch(db, id))) throw missing('swatch');
+      const used = (await listWorks(db)).find(({ wish: { gauge } }) => gauge.from === 'counted' && gauge.swatch === id);
+      if (used) {
+        throw new Refusal(409, [
+          {
+            code: 'field-wrong',
+            path: 'id',
+            message: `${used.wish.title} goes by this swatch.`,
+            hint: 'Give that wish another gauge first.',
+          },
+        ]);
+      }
+      await removeSwatch(db, id);
+      response.json({ removed: id });
+    }),
+  );
+
+  return router;
+}

@@ -1,0 +1,11 @@
+import { swatchSchema } from '@puntada/core';
+import { z } from 'zod';
+
+export const swatchRow = z.object({
+  id: z.uuid(),
+  revision: z.number().int(),
+  swatch: swatchSchema,
+  changed_at: z.date(),
+});
+export const newSwatch = z.strictObject({ swatch: swatchSchema });
+export const changedSwatch = z.strictObject({ revision: z.number().int(), swatch: swatchSchema });
