@@ -7,7 +7,7 @@ test('from a wish to two worked rows, and the counter stands where it stood afte
   await page.goto(ownServer.address);
   await page.getByRole('link', { name: 'New wish' }).click();
   await page.getByLabel('What you call it').fill('Galley cloth');
-  await page.getByRole('radio', { name: 'Counted on my swatch' }).click();
+  await page.getByRole('radio', { name: 'Counted by me' }).click();
   await page.getByLabel('Stitches', { exact: true }).fill('16');
   await page.getByLabel('Rows', { exact: true }).fill('18');
   await page.getByRole('button', { name: 'Lay it on the mat' }).click();

@@ -17,7 +17,7 @@ async function goTo(page: Page, stage: 'Rows' | 'Yarn' | 'Finish'): Promise<void
 }
 
 async function countOnSwatch(page: Page, stitches: string, rows: string): Promise<void> {
-  await page.getByRole('radio', { name: 'Counted on my swatch' }).click();
+  await page.getByRole('radio', { name: 'Counted by me' }).click();
   await page.getByLabel('Stitches', { exact: true }).fill(stitches);
   await page.getByLabel('Rows', { exact: true }).fill(rows);
 }

@@ -21,7 +21,7 @@ test('as big as the yarn at hand allows, and where one row of blocks more takes 
   server,
 }) => {
   await page.goto(`${server.address}/wish`);
-  await page.getByRole('radio', { name: 'Counted on my swatch' }).click();
+  await page.getByRole('radio', { name: 'Counted by me' }).click();
   for (const i of [0, 1]) {
     await page.getByLabel('m a ball').nth(i).fill('85');
     await page.getByLabel('g a ball').nth(i).fill('50');

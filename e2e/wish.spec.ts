@@ -44,7 +44,7 @@ for (const [what, fill, sentence] of wrongs) {
 
 test('a gauge of zero is refused at its field', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
-  await page.getByRole('radio', { name: 'Counted on my swatch' }).click();
+  await page.getByRole('radio', { name: 'Counted by me' }).click();
   await page.getByLabel('Stitches', { exact: true }).fill('0');
   await page.getByRole('button', { name: 'Lay it on the mat' }).click();
   await expect(page.locator('#stitchCount-wrong')).toContainText('count at least one');

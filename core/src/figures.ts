@@ -1,5 +1,5 @@
 import { type Estimate, printEstimate, printRange, type Source } from './estimate.ts';
-import { type LengthUnit, lengthNumber } from './units/length.ts';
+import { lengthNumber, type ToldUnit, unitWord } from './units/length.ts';
 import { massNumber, massUnit, yarnLengthNumber, yarnLengthUnit } from './units/yarn.ts';
 
 /** The small constant mark of where a figure comes from. */
@@ -12,37 +12,37 @@ export const sourceWords: Readonly<Record<Source, string>> = {
 };
 
 /** A length of cloth: `22.5 cm`, or `20.1–24.6 cm typical`. @param estimate mm */
-export function lengthText(estimate: Estimate, units: LengthUnit): string {
-  return printEstimate(estimate, (mm) => lengthNumber(mm, units), units, 'single');
+export function lengthText(estimate: Estimate, units: ToldUnit): string {
+  return printEstimate(estimate, (mm) => lengthNumber(mm, units), unitWord(units), 'single');
 }
 
 /** Width × height with one unit: `22.5 × 24.4 cm`. */
-export function sizeText(width: Estimate, height: Estimate, units: LengthUnit): string {
+export function sizeText(width: Estimate, height: Estimate, units: ToldUnit): string {
   const write = (mm: number) => lengthNumber(mm, units);
   const typical = width.source === 'typical' || height.source === 'typical';
-  if (!typical) return `${write(width.mid)} × ${write(height.mid)} ${units}`;
-  return `${printRange(width.low, width.high, write)} × ${printRange(height.low, height.high, write)} ${units} typical`;
+  if (!typical) return `${write(width.mid)} × ${write(height.mid)} ${unitWord(units)}`;
+  return `${printRange(width.low, width.high, write)} × ${printRange(height.low, height.high, write)} ${unitWord(units)} typical`;
 }
 
-function signed(mm: number, units: LengthUnit): string {
+function signed(mm: number, units: ToldUnit): string {
   const text = lengthNumber(mm, units);
   return mm > 0 && Number(text) !== 0 ? `+${text}` : text;
 }
 
 /** How far a size is from the wish: `−1.5 cm`, or `−3.9 to +0.6 cm typical`. @param offer finished size and its difference, mm */
-export function differenceText(size: Estimate, difference: number, units: LengthUnit): string {
-  if (size.source !== 'typical') return `${signed(difference, units)} ${units}`;
+export function differenceText(size: Estimate, difference: number, units: ToldUnit): string {
+  if (size.source !== 'typical') return `${signed(difference, units)} ${unitWord(units)}`;
   const wished = size.mid - difference;
-  return `${signed(size.low - wished, units)} to ${signed(size.high - wished, units)} ${units} typical`;
+  return `${signed(size.low - wished, units)} to ${signed(size.high - wished, units)} ${unitWord(units)} typical`;
 }
 
 /** Yarn is always a range until it has been weighed: `34–40 m`. @param estimate m */
-export function metresText(estimate: Estimate, units: LengthUnit): string {
+export function metresText(estimate: Estimate, units: ToldUnit): string {
   return printEstimate(estimate, (metres) => yarnLengthNumber(metres, units), yarnLengthUnit(units), 'range');
 }
 
 /** @param estimate g */
-export function gramsText(estimate: Estimate, units: LengthUnit): string {
+export function gramsText(estimate: Estimate, units: ToldUnit): string {
   return printEstimate(estimate, (grams) => massNumber(grams, units), massUnit(units), 'range');
 }
 

@@ -3,7 +3,7 @@ import { lengthText } from '../figures.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import type { Technique } from '../techniques/technique.ts';
-import { type LengthUnit, printLength } from '../units/length.ts';
+import { printLength, type ToldUnit } from '../units/length.ts';
 import { type MultipleWords, multipleWords, orList, whyWidth, words } from './arithmetic.ts';
 import type { EdgeRule } from './edges.ts';
 import { chainsFor, countFor, type Foundation } from './foundation.ts';
@@ -52,7 +52,7 @@ export interface AcrossRequest {
   readonly beside?: Estimate | undefined;
   readonly wish: WishedWidth;
   /** The units that sentences are written in. */
-  readonly units: LengthUnit;
+  readonly units: ToldUnit;
 }
 
 /** The widths that a rule admits. Centred cloths may cut the repeat, but must cut it alike on both sides. */

@@ -29,9 +29,9 @@ function figure(estimate: Estimate, unit: Figure['unit'], text: string): Figure 
   return { ...range, ...mid, unit, source: estimate.source, text };
 }
 
-/** How lengths and yarn of a plan are told: in the units of its wish. */
+/** How lengths and yarn of a plan are told: in the units it was planned for. */
 function tellers(plan: Plan) {
-  const { units } = plan.prepared.wish;
+  const { told: units } = plan.prepared;
   return {
     mm: (estimate: Estimate) => figure(estimate, 'mm', lengthText(estimate, units)),
     m: (estimate: Estimate) => figure(estimate, 'm', metresText(estimate, units)),

@@ -2,6 +2,7 @@ import { offerWidth, type WidthOffer } from '../fit/across.ts';
 import { type HeightOffer, offerHeight } from '../fit/up.ts';
 import type { Wish } from '../formats/wish.ts';
 import { at, good, type Problem, type Result, refused } from '../problem.ts';
+import type { ToldUnit } from '../units/length.ts';
 import type { WriteRequest } from '../write/rows.ts';
 import { StrandBook } from '../write/strandOrders.ts';
 import type { Hand, Terms } from '../write/terms.ts';
@@ -33,9 +34,9 @@ function chosenSize(prepared: Prepared, sizes: Sizes): Result<{ width: WidthOffe
   return good(asWideAsHigh(prepared, { width, height: offerHeight(upRequest(prepared), choice.rows) }));
 }
 
-/** Runs the whole pipe for the chosen size of a wish, or the nearest one. */
-export function planWish(wish: Wish): Result<Plan> {
-  const prepared = prepare(wish);
+/** Runs the whole pipe for the chosen size of a wish, or the nearest one. @param told how it is told, in its own units unless said */
+export function planWish(wish: Wish, told: ToldUnit = wish.units): Result<Plan> {
+  const prepared = prepare(wish, told);
   if (!prepared.ok) return prepared;
   const sizes = fitSizes(prepared.value);
   if (!sizes.ok) return sizes;

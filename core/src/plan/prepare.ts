@@ -16,6 +16,7 @@ import { sumProblems } from '../patterns/sums.ts';
 import { at, good, type Problem, type Result, refused } from '../problem.ts';
 import { techniqueOf } from '../techniques/register.ts';
 import type { Technique } from '../techniques/technique.ts';
+import type { ToldUnit } from '../units/length.ts';
 import { carriesInside } from './carries.ts';
 import { cautionsThatStop } from './cautions.ts';
 import { readLength } from './readLength.ts';
@@ -27,6 +28,8 @@ export type FinishWish = Pick<FinishRequest, 'border' | 'closing' | 'ring' | 'st
 /** A wish with every word turned into figures: what the pipeline begins with. */
 export interface Prepared {
   readonly wish: Wish;
+  /** How its lengths and yarn are told. */
+  readonly told: ToldUnit;
   readonly bound: BoundPattern;
   readonly technique: Technique;
   readonly foundation: Foundation;
@@ -139,8 +142,8 @@ function chosenColours(wish: Wish, pattern: StitchPattern): number | undefined {
   return pattern.fewestColours < pattern.mostColours ? wish.yarns.length : undefined;
 }
 
-/** Turns a wish into figures, or gives every problem of it at once. */
-export function prepare(wish: Wish): Result<Prepared> {
+/** Turns a wish into figures, or gives every problem of it at once. @param told how it is told, in its own units unless said */
+export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepared> {
   const problems: Problem[] = [];
   const width = readWidth(wish, problems);
   const height = readHeight(wish, problems);
@@ -162,6 +165,7 @@ export function prepare(wish: Wish): Result<Prepared> {
   const finished = counted?.washed ?? (wish.wash ? washed(gauge, wish.wash) : gauge);
   return good({
     wish: technique.value.policy ? { ...wish, policy: technique.value.policy } : wish,
+    told,
     bound: bound.value,
     technique: technique.value,
     foundation: foundation.value,

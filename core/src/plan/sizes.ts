@@ -28,10 +28,10 @@ function besideHeight({ finish, sc }: Prepared): Estimate | undefined {
 
 /** What `fit` is asked across. */
 export function acrossRequest(prepared: Prepared): AcrossRequest {
-  const { bound, technique, foundation, finished, wish, width } = prepared;
+  const { bound, technique, foundation, finished, wish, width, told } = prepared;
   const { stitchWidth } = finished;
   const beside = besideWidth(prepared);
-  return { bound, technique, foundation, edges: wish.edges, stitchWidth, beside, wish: width, units: wish.units };
+  return { bound, technique, foundation, edges: wish.edges, stitchWidth, beside, wish: width, units: told };
 }
 
 /** What `fit` is asked upwards. */

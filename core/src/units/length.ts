@@ -4,6 +4,14 @@ import { parseAmount } from './amount.ts';
 /** The units people measure cloth in. */
 export type LengthUnit = 'cm' | 'in';
 
+/** How lengths are told: in centimetres, in inches and quarters, or in inches with decimals. */
+export type ToldUnit = LengthUnit | 'in-decimals';
+
+/** The unit that stands behind a told number. */
+export function unitWord(unit: ToldUnit): LengthUnit {
+  return unit === 'cm' ? 'cm' : 'in';
+}
+
 const inch = 25.4;
 const millimetresPer: Readonly<Record<string, number>> = {
   mm: 1,
@@ -50,9 +58,10 @@ export function signless(value: number, digits: number): string {
   return text.replace('-', '−');
 }
 
-/** The number of a length in the fraction people use: tenths of a centimetre, quarters of an inch; no unit. */
-export function lengthNumber(mm: number, unit: LengthUnit): string {
+/** The number of a length in the fraction people use: tenths of a centimetre, quarters or hundredths of an inch; no unit. */
+export function lengthNumber(mm: number, unit: ToldUnit): string {
   if (unit === 'cm') return signless(mm / 10, 1);
+  if (unit === 'in-decimals') return signless(mm / inch, 2);
   const steps = Math.round((Math.abs(mm) / inch) * 4);
   const whole = Math.floor(steps / 4);
   const part = quarters[steps % 4];
@@ -61,8 +70,8 @@ export function lengthNumber(mm: number, unit: LengthUnit): string {
 }
 
 /** A length to read: `24.4 cm`, `9 1/2 in`. */
-export function printLength(mm: number, unit: LengthUnit): string {
-  return `${lengthNumber(mm, unit)} ${unit}`;
+export function printLength(mm: number, unit: ToldUnit): string {
+  return `${lengthNumber(mm, unit)} ${unitWord(unit)}`;
 }
 
 function shortest(value: number, digits: number): string {

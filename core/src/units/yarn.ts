@@ -1,6 +1,6 @@
 import { good, type Result, refused } from '../problem.ts';
 import { parseAmount } from './amount.ts';
-import type { LengthUnit } from './length.ts';
+import type { LengthUnit, ToldUnit } from './length.ts';
 
 const yard = 0.9144;
 const ounce = 28.349523125;
@@ -47,21 +47,21 @@ export function parseMass(typed: string): Result<number> {
 }
 
 /** Metres, as the number people read: metres beside centimetres, yards beside inches; no unit. */
-export function yarnLengthNumber(metres: number, unit: LengthUnit): string {
+export function yarnLengthNumber(metres: number, unit: ToldUnit): string {
   const value = unit === 'cm' ? metres : metres / yard;
   return value < 10 ? value.toFixed(1) : String(Math.round(value));
 }
 
-export function yarnLengthUnit(unit: LengthUnit): 'm' | 'yd' {
+export function yarnLengthUnit(unit: ToldUnit): 'm' | 'yd' {
   return unit === 'cm' ? 'm' : 'yd';
 }
 
-export function massNumber(grams: number, unit: LengthUnit): string {
+export function massNumber(grams: number, unit: ToldUnit): string {
   if (unit === 'cm') return grams < 10 ? grams.toFixed(1) : String(Math.round(grams));
   return (grams / ounce).toFixed(1);
 }
 
-export function massUnit(unit: LengthUnit): 'g' | 'oz' {
+export function massUnit(unit: ToldUnit): 'g' | 'oz' {
   return unit === 'cm' ? 'g' : 'oz';
 }
 

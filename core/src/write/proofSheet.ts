@@ -71,7 +71,7 @@ function totalsTable(plan: Plan, terms: Terms): string[] {
 export function proofSheet(plan: Plan, terms: Terms = 'US', hand: Hand = 'right'): string {
   const { prepared, width, height, piece, sizes } = plan;
   const { wish, bound, technique, foundation } = prepared;
-  const { units } = wish;
+  const { told: units } = prepared;
   const ledger = strandLedger(piece.fabric, piece.strands, contrastOf(prepared));
   const totals = totalsByColour(piece.strands, piece.fabric.colourCount);
   const line = (label: string, text: string) => `- ${label}: ${text}`;

@@ -1,4 +1,4 @@
-import type { FrozenWork, Hand, LengthUnit, Position, Problem, Terms, Tick, Wish } from '@puntada/core';
+import type { FrozenWork, Hand, LengthUnit, Position, Problem, Terms, Tick, ToldUnit, Wish } from '@puntada/core';
 import { createApi } from '@reduxjs/toolkit/query/react';
 import { askOrKept } from './keptCopies.ts';
 
@@ -6,9 +6,11 @@ export interface Preferences {
   readonly units: LengthUnit;
   readonly terms: Terms;
   readonly hand: Hand;
+  /** How parts of an inch are told. */
+  readonly fractions: 'quarters' | 'decimals';
 }
 
-export const usualPreferences: Preferences = { units: 'cm', terms: 'US', hand: 'right' };
+export const usualPreferences: Preferences = { units: 'cm', terms: 'US', hand: 'right', fractions: 'quarters' };
 
 export interface WorkSummary {
   readonly id: string;
@@ -17,6 +19,10 @@ export interface WorkSummary {
   readonly wish: Wish;
   readonly progress: Position;
   readonly size: { readonly stitches: number; readonly rows: number } | null;
+  /** Put away: out of sight on the bench. */
+  readonly archived: boolean;
+  /** What was changed from elsewhere, such as by a swatch; null where nothing was. */
+  readonly notice: string | null;
   readonly changedAt: string;
 }
 
@@ -34,7 +40,7 @@ export interface Change {
 /** The server's resources, and this browser's copies of them. */
 export const api = createApi({
   baseQuery: askOrKept,
-  tagTypes: ['Works', 'Work', 'Preferences'],
+  tagTypes: ['Works', 'Work', 'Preferences', 'Drawer', 'Swatches', 'Drafts'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({
@@ -69,6 +75,14 @@ export const api = createApi({
         if (answer) dispatch(api.util.upsertQueryData('work', id, answer.data));
       },
     }),
+    archiveWork: build.mutation<Work, { id: string; revision: number; archived: boolean }>({
+      query: ({ id, revision, archived }) => ({
+        url: `/works/${id}/archive`,
+        method: 'POST',
+        body: { revision, archived },
+      }),
+      invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
+    }),
     finishWork: build.mutation<Work, { id: string; revision: number }>({
       query: ({ id, revision }) => ({ url: `/works/${id}/finish`, method: 'POST', body: { revision } }),
       invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
@@ -101,6 +115,7 @@ export const {
   useAddWorkMutation,
   useChangeWorkMutation,
   useBeginWorkMutation,
+  useArchiveWorkMutation,
   useFinishWorkMutation,
   useSendTicksMutation,
   usePreferencesQuery,
@@ -124,6 +139,8 @@ export function problemsOf(error: unknown): readonly Problem[] {
 }
 
 /** How the maker reads; the usual until the server has told. */
-export function usePreferences(): Preferences {
-  return usePreferencesQuery().data ?? usualPreferences;
+export function usePreferences(): Preferences & { readonly told: ToldUnit } {
+  const preferences = usePreferencesQuery().data ?? usualPreferences;
+  const { units, fractions } = preferences;
+  return { ...preferences, told: units === 'in' && fractions === 'decimals' ? 'in-decimals' : units };
 }

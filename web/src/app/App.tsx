@@ -8,6 +8,10 @@ import { Shell } from './Shell.tsx';
 
 const WishView = lazy(() => import('../views/wish/WishView.tsx'));
 const BookView = lazy(() => import('../views/book/BookView.tsx'));
+const DrawerView = lazy(() => import('../views/drawer/DrawerView.tsx'));
+const SwatchBook = lazy(() => import('../views/swatches/SwatchBook.tsx'));
+const SwatchPage = lazy(() => import('../views/swatches/SwatchPage.tsx'));
+const NewSwatch = lazy(() => import('../views/swatches/NewSwatch.tsx'));
 const WordsView = lazy(() => import('../views/words/WordsView.tsx'));
 const GivenView = lazy(() => import('../views/given/GivenView.tsx'));
 const ShoppingView = lazy(() => import('../views/shopping/ShoppingView.tsx'));
@@ -21,6 +25,10 @@ const router = createBrowserRouter([
       { path: '/', element: <BenchView /> },
       { path: '/book', element: <BookView /> },
       { path: '/book/:key', element: <BookView /> },
+      { path: '/drawer', element: <DrawerView /> },
+      { path: '/swatches', element: <SwatchBook /> },
+      { path: '/swatches/new', element: <NewSwatch /> },
+      { path: '/swatches/:id', element: <SwatchPage /> },
       { path: '/shopping', element: <ShoppingView /> },
       { path: '/words', element: <WordsView /> },
       { path: '/given', element: <GivenView /> },

@@ -6,9 +6,9 @@ import { Choice } from '../parts/Choice.tsx';
 
 /** Units, terms and hand: every view obeys them at once. */
 export const Preferences = memo(function Preferences() {
-  const preferences = usePreferences();
+  const { told: _told, ...preferences } = usePreferences();
   const [set] = useSetPreferencesMutation();
-  const { units, terms, hand } = preferences;
+  const { units, terms, hand, fractions } = preferences;
   return (
     <Popover.Root>
       <Popover.Trigger className="inline-flex min-h-11 items-center gap-2 rounded-md border border-transparent px-2 text-[15px] text-soft hover:border-edge hover:text-ink">
@@ -34,6 +34,19 @@ export const Preferences = memo(function Preferences() {
               onChange={(next) => void set({ ...preferences, units: next })}
             />
           </Row>
+          {units === 'in' ? (
+            <Row label="Parts of an inch">
+              <Choice
+                label="Parts of an inch"
+                value={fractions}
+                options={[
+                  { value: 'quarters', words: '9 1/2' },
+                  { value: 'decimals', words: '9.50' },
+                ]}
+                onChange={(next) => void set({ ...preferences, fractions: next })}
+              />
+            </Row>
+          ) : null}
           <Row label="Terms">
             <Choice
               label="Terms"

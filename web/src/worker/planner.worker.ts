@@ -1,5 +1,7 @@
 import {
+  cautionsFor,
   type Estimate,
+  type Fabric,
   findPattern,
   type Hand,
   largestFromStash,
@@ -11,6 +13,7 @@ import {
   type Result,
   readShape,
   type Terms,
+  type ToldUnit,
   wishSchema,
   type YarnNeed,
 } from '@puntada/core';
@@ -64,10 +67,10 @@ function measureSizes(message: MeasureMessage): PieceFigures[] {
 }
 
 /** The whole plan of a wish as its open document, or what is in the way. */
-function planWhole(wish: unknown, terms: Terms, hand: Hand): Result<PlanDocument> {
+function planWhole(wish: unknown, terms: Terms, hand: Hand, told: ToldUnit): Result<PlanDocument> {
   const read = readShape(wishSchema, wish);
   if (!read.ok) return read;
-  const plan = planWish(read.value);
+  const plan = planWish(read.value, told);
   return plan.ok ? { ok: true, value: planDocument(plan.value, terms, hand) } : plan;
 }
 
@@ -124,6 +127,47 @@ function comparePatterns(wish: unknown, keys: readonly string[]): PatternFigures
   });
 }
 
-const planner = { measureSizes, planWhole, largestOf, comparePatterns };
+/** What a wish would come to, as far as a picture and a few lines need it. */
+export interface PreviewFigures {
+  readonly fabric: Fabric;
+  /** The cloth without its border, mm. */
+  readonly cloth: { readonly width: number; readonly height: number };
+  readonly width: Estimate;
+  readonly height: Estimate;
+  readonly chains: number;
+  /** Rounds of border, their depth in mm and their colour, 0 for A. */
+  readonly border: { readonly depth: number; readonly colour: number } | undefined;
+  readonly round: boolean;
+  readonly cautions: readonly string[];
+}
+
+/** Plans the nearest size of a wish for a look at it. */
+function preview(wish: unknown): Result<PreviewFigures> {
+  const read = readShape(wishSchema, wish);
+  if (!read.ok) return read;
+  const plan = planWish(read.value);
+  if (!plan.ok) return plan;
+  const { piece, width, height, prepared } = plan.value;
+  const { technique, finished, finish, sc } = prepared;
+  const round = technique.key === 'wedge-circle';
+  const across = technique.width.widths(width.stitches) * finished.stitchWidth.mid;
+  const up = (technique.heights?.(piece.rows) ?? piece.rows) * finished.rowHeight.mid;
+  const { border } = finish;
+  return {
+    ok: true,
+    value: {
+      fabric: piece.fabric,
+      cloth: round ? { width: height.height.mid, height: height.height.mid } : { width: across, height: up },
+      width: width.width,
+      height: height.height,
+      chains: width.chains,
+      border: border && { depth: border.rounds * sc.height.mid, colour: border.colour },
+      round,
+      cautions: cautionsFor(prepared.wish).map((caution) => caution.text),
+    },
+  };
+}
+
+const planner = { preview, measureSizes, planWhole, largestOf, comparePatterns };
 export type Planner = typeof planner;
 expose(planner);

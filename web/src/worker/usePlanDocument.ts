@@ -12,14 +12,14 @@ interface Planned {
 
 /** The whole plan of a wish, made in the worker; what comes late for an older wish is dropped. */
 export function usePlanDocument(wish: Wish | undefined): Planned {
-  const { terms, hand } = usePreferences();
+  const { terms, hand, told } = usePreferences();
   const [planned, setPlanned] = useState<Planned>({ document: undefined, problems: [], busy: true });
   const key = wish ? JSON.stringify(wish) : '';
   useEffect(() => {
     if (!key) return;
     let current = true;
     setPlanned((before) => ({ ...before, busy: true }));
-    void planner.planWhole(JSON.parse(key), terms, hand).then((answer) => {
+    void planner.planWhole(JSON.parse(key), terms, hand, told).then((answer) => {
       if (!current) return;
       setPlanned(
         answer.ok
@@ -30,6 +30,6 @@ export function usePlanDocument(wish: Wish | undefined): Planned {
     return () => {
       current = false;
     };
-  }, [key, terms, hand]);
+  }, [key, terms, hand, told]);
   return planned;
 }

@@ -1,36 +1,34 @@
 import { Plus } from 'lucide-react';
-import { problemsOf, useWorksQuery } from '../../api/api.ts';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { problemsOf, useWorksQuery, type WorkSummary } from '../../api/api.ts';
+import { type Draft, useDraftsQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
-import { ButtonLink } from '../../parts/Button.tsx';
+import { Shelves } from '../../app/Shelves.tsx';
+import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { WorkRow } from './WorkRow.tsx';
 
 /** Every work on the go as a strip of its own cloth, and where to start another. */
 export function BenchView() {
   const { data: works, error, isLoading } = useWorksQuery();
-  const begun = works?.filter((work) => work.state === 'begun') ?? [];
-  const wished = works?.filter((work) => work.state === 'wished') ?? [];
-  const finished = works?.filter((work) => work.state === 'finished') ?? [];
+  const { data: drafts } = useDraftsQuery();
+  const [awayShown, setAwayShown] = useState(false);
+  const here = works?.filter((work) => !work.archived) ?? [];
+  const away = works?.filter((work) => work.archived) ?? [];
+  const begun = here.filter((work) => work.state === 'begun');
+  const wished = here.filter((work) => work.state === 'wished');
+  const finished = here.filter((work) => work.state === 'finished');
+  const half = drafts?.filter((draft) => !works?.some((work) => work.id === draft.id)) ?? [];
   return (
     <>
       <Head title="Bench" under={works ? count(begun.length, wished.length, finished.length) : undefined}>
-        <ButtonLink to="/book" kind="quiet">
-          Pattern book
-        </ButtonLink>
-        <ButtonLink to="/shopping" kind="quiet">
-          Shopping list
-        </ButtonLink>
-        <ButtonLink to="/given" kind="quiet">
-          Check a pattern
-        </ButtonLink>
-        <ButtonLink to="/words" kind="quiet">
-          Words
-        </ButtonLink>
         <ButtonLink to="/wish" kind={begun.length ? 'plain' : 'next'}>
           <Plus aria-hidden className="size-5" />
           New wish
         </ButtonLink>
       </Head>
+      <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pb-12">
         {error ? (
           <div className="mt-4">
@@ -39,12 +37,21 @@ export function BenchView() {
         ) : null}
         {isLoading ? <p className="py-6 text-soft">Laying out the works…</p> : null}
         <Group title="In hand" works={begun} first />
+        <HalfDone drafts={half} />
         <Group title="Wished for" works={wished} first={begun.length === 0} />
         <Group title="Finished" works={finished} first={false} />
         {works && works.length === 0 ? (
           <p className="max-w-[44ch] py-10 text-[18px]">
             Nothing on the bench yet. Start with a wish: what it is to be, about how big, and in which two colours.
           </p>
+        ) : null}
+        {away.length ? (
+          <div className="mt-6">
+            <Button kind="quiet" aria-expanded={awayShown} onClick={() => setAwayShown(!awayShown)} className="-ml-4">
+              {awayShown ? 'Hide what is put away' : `Show what is put away: ${away.length}`}
+            </Button>
+            {awayShown ? <Group title="Put away" works={away} first={false} /> : null}
+          </div>
         ) : null}
       </main>
     </>
@@ -57,15 +64,7 @@ function count(begun: number, wished: number, finished: number): string {
   return parts.join(' · ');
 }
 
-function Group({
-  title,
-  works,
-  first,
-}: {
-  title: string;
-  works: readonly Parameters<typeof WorkRow>[0]['work'][];
-  first: boolean;
-}) {
+function Group({ title, works, first }: { title: string; works: readonly WorkSummary[]; first: boolean }) {
   if (!works.length) return null;
   return (
     <section>
@@ -73,6 +72,30 @@ function Group({
       <ul>
         {works.map((work, i) => (
           <WorkRow key={work.id} work={work} isNext={first && i === 0} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** Wishes that were begun to be typed and are not yet whole. */
+function HalfDone({ drafts }: { drafts: readonly Draft[] }) {
+  if (!drafts.length) return null;
+  return (
+    <section>
+      <h2 className="mt-7 border-b border-ink pb-1 text-[17px]">Half typed</h2>
+      <ul>
+        {drafts.map((draft) => (
+          <li key={draft.id} className="flex items-center justify-between gap-4 border-b border-rule py-3">
+            <h3 className="min-w-0 truncate text-[20px]">
+              <Link to={`/wish?draft=${draft.id}`} className="no-underline hover:underline">
+                {draft.title || 'A wish without a name'}
+              </Link>
+            </h3>
+            <ButtonLink to={`/wish?draft=${draft.id}`} className="shrink-0">
+              Go on typing
+            </ButtonLink>
+          </li>
         ))}
       </ul>
     </section>

@@ -1,6 +1,12 @@
 import type { Wish } from '@puntada/core';
 import { Link, useNavigate } from 'react-router';
-import { useAddWorkMutation, usePreferences, useWorkQuery, type WorkSummary } from '../../api/api.ts';
+import {
+  useAddWorkMutation,
+  useArchiveWorkMutation,
+  usePreferences,
+  useWorkQuery,
+  type WorkSummary,
+} from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { ClothStrip } from '../../parts/cloth/ClothStrip.tsx';
 import { useWorkCloth } from '../../parts/useWorkCloth.ts';
@@ -30,6 +36,23 @@ function CopyWish({ wish }: { wish: Wish }) {
   );
 }
 
+/** Out of sight on the bench, or back on it. */
+function PutAway({ work: { id, revision, archived, wish } }: { work: WorkSummary }) {
+  const [archive, archiving] = useArchiveWorkMutation();
+  const words = archived ? 'Take it out again' : 'Put away';
+  return (
+    <button
+      type="button"
+      onClick={() => void archive({ id, revision, archived: !archived })}
+      aria-label={`${words}: ${wish.title}`}
+      disabled={archiving.isLoading}
+      className="min-h-11 text-[15px] text-soft underline underline-offset-4 hover:text-ink"
+    >
+      {words}
+    </button>
+  );
+}
+
 /** One work on the bench: its name, its next row, and its cloth as far as it has come. */
 export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: boolean }) {
   const { terms, hand } = usePreferences();
@@ -48,7 +71,11 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
           </Link>
         </h3>
         <p className="mt-1 text-[15px] text-soft">{work && cloth ? nextStep(work, cloth, terms) : '…'}</p>
-        <CopyWish wish={wish} />
+        <p className="flex flex-wrap gap-x-5">
+          <CopyWish wish={wish} />
+          <PutAway work={summary} />
+        </p>
+        {summary.notice ? <p className="text-[14px] text-verdigris">{summary.notice}</p> : null}
       </div>
       <div className="order-last col-span-2 min-w-0 lg:order-none lg:col-span-1">
         {cloth ? (

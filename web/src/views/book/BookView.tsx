@@ -2,6 +2,7 @@ import { type BookEntry, bookEntry, must, patternBook, type StitchPattern, techn
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Head } from '../../app/Shell.tsx';
+import { Shelves } from '../../app/Shelves.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { bookShades } from './bookShades.ts';
@@ -49,6 +50,7 @@ export default function BookView() {
   return (
     <>
       <Head title="Pattern book" under={`${patternBook.length} stitch patterns in ${techniques.length} techniques`} />
+      <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-4 pb-10">
         {open ? <PatternPage {...open} /> : null}
         <div className="flex flex-wrap items-end gap-x-5 gap-y-3 border-b border-rule pb-4">

@@ -1,60 +1,91 @@
 import { checkGiven, findFoundation, type GivenVerdict, type Problem, readMultiple } from '@puntada/core';
 import { useState } from 'react';
+import { useNavigate, useSearchParams } from 'react-router';
 import { Head } from '../../app/Shell.tsx';
-import { ButtonLink } from '../../parts/Button.tsx';
+import { Shelves } from '../../app/Shelves.tsx';
+import { Button, ButtonLink } from '../../parts/Button.tsx';
+import { Choice } from '../../parts/Choice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { FinishedPiece } from './FinishedPiece.tsx';
 
 const ways = ['sc-2nd', 'hdc-2nd', 'hdc-3rd', 'hdc-3rd-counted', 'dc-4th', 'dc-3rd', 'dc-3rd-counted'] as const;
 
 /** A pattern as it stands elsewhere, checked before a chain is made: multiple, chain and row against one another. */
 export default function GivenView() {
+  const [query, setQuery] = useSearchParams();
+  const from = query.get('from') === 'piece' ? 'piece' : 'pattern';
+  return (
+    <>
+      <Head title="From what there is" under="A pattern as it is given elsewhere, or a piece that is already made" />
+      <Shelves />
+      <main id="main" className="mx-auto grid w-full max-w-[1180px] gap-y-6 px-6 pt-6 pb-12">
+        <div>
+          <Choice
+            label="Begin from"
+            value={from}
+            options={[
+              { value: 'pattern', words: 'A pattern as given' },
+              { value: 'piece', words: 'A finished piece' },
+            ]}
+            onChange={(next) => setQuery({ from: next }, { replace: true })}
+          />
+        </div>
+        {from === 'piece' ? <FinishedPiece /> : <AsGiven />}
+      </main>
+    </>
+  );
+}
+
+/** Multiple, chain and row of a pattern against one another. */
+function AsGiven() {
+  const navigate = useNavigate();
   const [multiple, setMultiple] = useState('multiple of 8 + 4');
   const [chain, setChain] = useState('37');
   const [row, setRow] = useState('| 4A 4B | 4A');
   const [way, setWay] = useState<string>('sc-2nd');
   const { verdict, problems } = judge(multiple, chain, row, way);
   return (
-    <>
-      <Head
-        title="A pattern as given"
-        under="Does its row fit its chain, and is its multiple of chains or of stitches?"
-      />
-      <main id="main" className="mx-auto grid w-full max-w-[1180px] gap-x-12 gap-y-6 px-6 pt-6 pb-12 lg:grid-cols-2">
-        <div className="grid content-start gap-4">
-          <Typed id="multiple" label="Its multiple, as written" value={multiple} onChange={setMultiple} />
-          <div className="grid gap-4 sm:grid-cols-[140px_minmax(0,1fr)]">
-            <Typed id="chain" label="Chains" value={chain} onChange={setChain} />
-            <div>
-              <label htmlFor="way" className="label">
-                The first stitch goes into
-              </label>
-              <select id="way" className="field" value={way} onChange={(event) => setWay(event.target.value)}>
-                {ways.map((key) => (
-                  <option key={key} value={key}>
-                    {findFoundation(key)?.stitch}: {findFoundation(key)?.name}
-                  </option>
-                ))}
-              </select>
-            </div>
+    <div className="grid gap-x-12 gap-y-6 lg:grid-cols-2">
+      <div className="grid content-start gap-4">
+        <Typed id="multiple" label="Its multiple, as written" value={multiple} onChange={setMultiple} />
+        <div className="grid gap-4 sm:grid-cols-[140px_minmax(0,1fr)]">
+          <Typed id="chain" label="Chains" value={chain} onChange={setChain} />
+          <div>
+            <label htmlFor="way" className="label">
+              The first stitch goes into
+            </label>
+            <select id="way" className="field" value={way} onChange={(event) => setWay(event.target.value)}>
+              {ways.map((key) => (
+                <option key={key} value={key}>
+                  {findFoundation(key)?.stitch}: {findFoundation(key)?.name}
+                </option>
+              ))}
+            </select>
           </div>
-          <Typed id="row" label="One row; what repeats stands between two bars" value={row} onChange={setRow} />
-          <p className="text-[15px] text-soft">
-            Write runs as counts: <span className="font-mono">6A 3B 6A</span>, or with the repeat between bars:{' '}
-            <span className="font-mono">2A | 4B 4A | 2A</span>. Any field may stay empty.
-          </p>
         </div>
-        <section aria-label="Verdict" aria-live="polite" className="content-start">
-          <Problems problems={problems} />
-          {verdict ? <Verdict verdict={verdict} /> : null}
-          <p className="mt-5 max-w-[58ch] text-[15px] text-soft">
-            To plan it, write it out in the notation of the pattern book; every pattern there shows how it is written.
-          </p>
-          <div className="mt-3">
-            <ButtonLink to="/book">Open the pattern book</ButtonLink>
-          </div>
-        </section>
-      </main>
-    </>
+        <Typed id="row" label="One row; what repeats stands between two bars" value={row} onChange={setRow} />
+        <p className="text-[15px] text-soft">
+          Write runs as counts: <span className="font-mono">6A 3B 6A</span>, or with the repeat between bars:{' '}
+          <span className="font-mono">2A | 4B 4A | 2A</span>. Any field may stay empty.
+        </p>
+      </div>
+      <section aria-label="Verdict" aria-live="polite" className="content-start">
+        <Problems problems={problems} />
+        {verdict ? <Verdict verdict={verdict} /> : null}
+        <p className="mt-5 max-w-[58ch] text-[15px] text-soft">
+          If it is one of the book's patterns, start a wish from its chain; else write it out in the notation of the
+          pattern book, where every pattern shows how it is written.
+        </p>
+        <div className="mt-3 flex flex-wrap gap-3">
+          {verdict?.stitches ? (
+            <Button onClick={() => navigate('/wish', { state: { form: { widthBy: 'chain', width: chain.trim() } } })}>
+              Start a wish on {chain.trim()} chains
+            </Button>
+          ) : null}
+          <ButtonLink to="/book">Open the pattern book</ButtonLink>
+        </div>
+      </section>
+    </div>
   );
 }
 

@@ -1,4 +1,12 @@
-import { ballsText, differenceText, type LengthUnit, metresText, type SizeChoice, sizeText } from '@puntada/core';
+import {
+  ballsText,
+  differenceText,
+  metresText,
+  type SizeChoice,
+  sizeText,
+  type ToldUnit,
+  unitWord,
+} from '@puntada/core';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
 import { sizeKey } from '../../worker/useFigures.ts';
 
@@ -6,7 +14,7 @@ interface Props {
   readonly choices: readonly SizeChoice[];
   readonly figures: ReadonlyMap<string, PieceFigures>;
   readonly chosen: { readonly stitches: number; readonly rows: number };
-  readonly units: LengthUnit;
+  readonly units: ToldUnit;
   readonly onChoose: (choice: SizeChoice) => void;
 }
 
@@ -19,7 +27,7 @@ export function Alternatives({ choices, figures, chosen, units, onChoose }: Prop
   const heads = [
     'Chains',
     'Rows',
-    `Finished, ${units}`,
+    `Finished, ${unitWord(units)}`,
     // A range less a wish is a range again: in the ticket there is room for it, here there is not.
     ...(typical ? [] : ['Off the wish']),
     ...letters.map((letter) => `${letter}, ${yarnUnit}`),
@@ -49,7 +57,9 @@ export function Alternatives({ choices, figures, chosen, units, onChoose }: Prop
             const own = figures.get(sizeKey(size));
             const here = size.stitches === chosen.stitches && size.rows === chosen.rows;
             const off = (offer: { difference: number }, estimate: SizeChoice['width']['width']) =>
-              differenceText(estimate, offer.difference, units).replace(` ${units}`, '').replace(' typical', '');
+              differenceText(estimate, offer.difference, units)
+                .replace(` ${unitWord(units)}`, '')
+                .replace(' typical', '');
             return (
               <tr key={sizeKey(size)} className={`border-t border-rule ${here ? 'bg-sheet' : ''}`}>
                 <th
@@ -68,7 +78,9 @@ export function Alternatives({ choices, figures, chosen, units, onChoose }: Prop
                 <Cell>{width.chains}</Cell>
                 <Cell>{height.rows}</Cell>
                 <Cell>
-                  {sizeText(width.width, height.height, units).replace(` ${units}`, '').replace(' typical', '')}
+                  {sizeText(width.width, height.height, units)
+                    .replace(` ${unitWord(units)}`, '')
+                    .replace(' typical', '')}
                 </Cell>
                 {typical ? null : (
                   <Cell>

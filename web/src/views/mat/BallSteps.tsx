@@ -1,4 +1,8 @@
-import type { HeightOffer } from '@puntada/core';
+import { type HeightOffer, lengthNumber } from '@puntada/core';
+import { scaleLinear } from 'd3-scale';
+import { area, curveStepBefore, line } from 'd3-shape';
+import { usePreferences } from '../../api/api.ts';
+import { useWidth } from '../../parts/useWidth.ts';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
 import { sizeKey } from '../../worker/useFigures.ts';
 
@@ -11,6 +15,13 @@ interface Props {
   readonly onChoose: (offer: HeightOffer) => void;
 }
 
+interface Step {
+  readonly offer: HeightOffer;
+  readonly balls: number | undefined;
+  /** The last size before one ball more. */
+  readonly saves: boolean;
+}
+
 function ballsOf(figures: PieceFigures | undefined): number | undefined {
   const counts = figures?.yarn.map((need) => need.balls?.count);
   return counts?.every((count) => count !== undefined)
@@ -18,46 +29,132 @@ function ballsOf(figures: PieceFigures | undefined): number | undefined {
     : undefined;
 }
 
-/** Whole balls against height: where a step down saves a ball, the bar is lower, and its foot is marked. */
+const height = 148;
+const margin = { top: 22, right: 26, bottom: 40, left: 26 };
+
+/** Whole balls against finished height: where the stair rises, one ball more is needed, and the foot before it is marked. */
 export function BallSteps({ heights, stitches, rows, figures, word, onChoose }: Props) {
-  const steps = heights.map((offer) => ({
+  const { units, told } = usePreferences();
+  const [ref, measured] = useWidth<HTMLElement>();
+  const width = measured || 600;
+  const counted = heights.map((offer) => ({
     offer,
     balls: ballsOf(figures.get(sizeKey({ stitches, rows: offer.rows }))),
   }));
-  const most = Math.max(...steps.map((step) => step.balls ?? 0));
-  if (!most) return null;
+  const steps = counted.map((step, i): Step => {
+    const next = counted[i + 1]?.balls;
+    return { ...step, saves: step.balls !== undefined && next !== undefined && next > step.balls };
+  });
+  const known = steps.filter((step): step is Step & { balls: number } => step.balls !== undefined);
+  const most = Math.max(...known.map((step) => step.balls));
+  const [first, last] = [heights[0], heights.at(-1)];
+  if (!known.length || !first || !last) return null;
+  const x = scaleLinear([first.height.mid, last.height.mid], [margin.left, width - margin.right]);
+  const y = scaleLinear([0, most], [height - margin.bottom, margin.top]);
+  const stair = line<(typeof known)[number]>(
+    (step) => x(step.offer.height.mid),
+    (step) => y(step.balls),
+  ).curve(curveStepBefore);
+  const under = area<(typeof known)[number]>(
+    (step) => x(step.offer.height.mid),
+    y(0),
+    (step) => y(step.balls),
+  ).curve(curveStepBefore);
+  // A name under every notch would run together; those that save a ball, the chosen one and the ends are named.
+  const named = (step: Step) => step.saves || step.offer.rows === rows || step.offer === first || step.offer === last;
   return (
-    <section aria-label="Balls by height" className="mt-5">
+    <section ref={ref} aria-label="Balls by height" className="mt-5">
       <h2 className="text-[17px]">Balls by height, at this width</h2>
-      <ol className="mt-2 flex items-end gap-px overflow-x-auto border-b border-ink">
-        {steps.map(({ offer, balls }, i) => {
-          const here = offer.rows === rows;
-          const next = steps[i + 1]?.balls;
-          const saves = balls !== undefined && next !== undefined && next > balls;
+      <div className="relative" style={{ height }}>
+        <svg width={width} height={height} aria-hidden className="absolute inset-0">
+          <path d={under(known) ?? ''} className="fill-sheet" />
+          <path d={stair(known) ?? ''} className="fill-none stroke-edge" strokeWidth={2} />
+          <line x1={margin.left} x2={width - margin.right} y1={y(0)} y2={y(0)} className="stroke-ink" />
+          {steps.map((step) => (
+            <Notch
+              key={step.offer.rows}
+              step={step}
+              x={x(step.offer.height.mid)}
+              y={y}
+              here={step.offer.rows === rows}
+            />
+          ))}
+          {thinned(
+            steps.filter(named),
+            (step) => x(step.offer.height.mid),
+            (step) => step.offer.rows === rows,
+          ).map((step) => (
+            <text
+              key={step.offer.rows}
+              x={x(step.offer.height.mid)}
+              y={height - 20}
+              textAnchor="middle"
+              className={`count fill-ink text-[13px] ${step.offer.rows === rows ? '' : 'font-normal'}`}
+            >
+              {lengthNumber(step.offer.height.mid, told)}
+            </text>
+          ))}
+        </svg>
+        {steps.map(({ offer, balls, saves }, i) => {
+          const at = (n: number) => x(heights[n]?.height.mid ?? offer.height.mid);
+          const left = i === 0 ? at(0) - margin.left : (at(i - 1) + at(i)) / 2;
+          const right = i === heights.length - 1 ? at(i) + margin.right : (at(i) + at(i + 1)) / 2;
           return (
-            <li key={offer.rows} className="min-w-[44px] flex-1">
-              <button
-                type="button"
-                aria-pressed={here}
-                aria-label={`${offer.rows} ${word}, ${balls ?? 'not yet counted'} balls${saves ? ', the last before one more' : ''}`}
-                onClick={() => onChoose(offer)}
-                className="flex h-[104px] w-full flex-col items-center justify-end gap-0.5 hover:bg-sheet"
-              >
-                <span className="count text-[13px]">{balls ?? '…'}</span>
-                <span
-                  aria-hidden
-                  className={`block w-full border ${here ? 'border-ink bg-ink' : saves ? 'border-verdigris bg-verdigris' : 'border-edge bg-sheet'}`}
-                  style={{ height: ((balls ?? 0) / most) * 56 }}
-                />
-                <span className={`count pb-0.5 text-[12px] ${here ? '' : 'font-normal'}`}>{offer.rows}</span>
-              </button>
-            </li>
+            <button
+              key={offer.rows}
+              type="button"
+              aria-pressed={offer.rows === rows}
+              aria-label={`${offer.rows} ${word}, ${balls ?? 'not yet counted'} balls${saves ? ', the last before one more' : ''}`}
+              onClick={() => onChoose(offer)}
+              className="absolute inset-y-0 hover:bg-ink/5"
+              style={{ left, width: right - left }}
+            />
           );
         })}
-      </ol>
-      <p className="pt-1 text-[14px] text-soft">
-        {word} below, balls above; a green bar is the last size before one ball more.
+      </div>
+      <p className="-mt-3 text-[14px] text-soft">
+        Finished height in {units} below, balls above; a filled foot is the last size before one ball more.
       </p>
     </section>
+  );
+}
+
+const apart = 44;
+
+/** Names that do not run into one another; the chosen one always stands. */
+function thinned<T>(items: readonly T[], at: (item: T) => number, always: (item: T) => boolean): T[] {
+  const fixed = items.filter(always).map(at);
+  const kept: T[] = [];
+  for (const item of items) {
+    const clear =
+      fixed.every((x) => Math.abs(x - at(item)) >= apart) && (!kept.length || at(item) - at(kept.at(-1) as T) >= apart);
+    if (always(item) || clear) kept.push(item);
+  }
+  return kept;
+}
+
+function Notch({ step, x, y, here }: { step: Step; x: number; y: (balls: number) => number; here: boolean }) {
+  const { balls, saves } = step;
+  const top = y(balls ?? 0);
+  return (
+    <g>
+      <line x1={x} x2={x} y1={y(0)} y2={y(0) + (saves || here ? 8 : 5)} className="stroke-ink" />
+      {balls === undefined ? null : (
+        <>
+          {here ? <line x1={x} x2={x} y1={y(0)} y2={top} className="stroke-ink" strokeWidth={2} /> : null}
+          <circle
+            cx={x}
+            cy={top}
+            r={here ? 5 : saves ? 4.5 : 2.5}
+            className={here ? 'fill-ink' : saves ? 'fill-verdigris' : 'fill-edge'}
+          />
+          {saves || here ? (
+            <text x={x} y={top - 9} textAnchor="middle" className="count fill-ink text-[14px]">
+              {balls}
+            </text>
+          ) : null}
+        </>
+      )}
+    </g>
   );
 }

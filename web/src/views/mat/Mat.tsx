@@ -1,10 +1,11 @@
 import {
   type HeightOffer,
-  type LengthUnit,
   lengthNumber,
   lengthText,
   type Prepared,
   type Sizes,
+  type ToldUnit,
+  unitWord,
   type WidthOffer,
 } from '@puntada/core';
 import { type KeyboardEvent, memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
@@ -20,7 +21,7 @@ interface Props {
   readonly sizes: Sizes;
   readonly width: WidthOffer;
   readonly height: HeightOffer;
-  readonly units: LengthUnit;
+  readonly units: ToldUnit;
   readonly onWidth: (offer: WidthOffer) => void;
   readonly onHeight: (offer: HeightOffer) => void;
 }
@@ -32,9 +33,11 @@ export function Mat(props: Props) {
   const widths = sizes.across.offers;
   const heights = sizes.up.offers;
   const wish = wishedSize(prepared, width, height);
+  const { strap } = prepared.finish;
+  const above = strap ? strap.drop + strap.width : 0;
   const mat = useMemo(
-    () => matGeometry(box.width - tapeThickness.left, box.height - tapeThickness.top, widths, heights, wish),
-    [box.width, box.height, widths, heights, wish],
+    () => matGeometry(box.width - tapeThickness.left, box.height - tapeThickness.top, widths, heights, wish, above),
+    [box.width, box.height, widths, heights, wish, above],
   );
   const typical = prepared.gauge.source === 'typical';
   const notchesAcross = widths.map((offer) => ({
@@ -75,7 +78,9 @@ export function Mat(props: Props) {
             className="absolute top-0 left-0 bg-tape text-[12px] leading-none text-soft"
             style={{ width: tapeThickness.left, height: tapeThickness.top }}
           >
-            <span className="absolute top-4 right-1.5">{typical ? prepared.technique.width.word : units}</span>
+            <span className="absolute top-4 right-1.5">
+              {typical ? prepared.technique.width.word : unitWord(units)}
+            </span>
             {typical ? <span className="absolute bottom-1 left-1.5">{rowWord(prepared)}</span> : null}
           </div>
           <div className="absolute top-0" style={{ left: tapeThickness.left }}>
@@ -100,6 +105,12 @@ export function Mat(props: Props) {
           >
             <Ground mat={mat} units={units} />
             <Cloth {...props} mat={mat} wish={wish} />
+            {prepared.wish.pieces > 1 ? (
+              <p className="pointer-events-none absolute right-3 bottom-2 rounded-sm bg-mat/80 px-1.5 text-[15px] text-chalk">
+                <span className="count">{prepared.wish.pieces}</span>{' '}
+                {prepared.wish.item === 'bag' ? 'panels' : 'of these'}
+              </p>
+            ) : null}
             <WishLabel mat={mat} prepared={prepared} width={width} height={height} units={units} />
             <Edge
               label="Width"
@@ -135,7 +146,7 @@ export function Mat(props: Props) {
 }
 
 /** A size on a tape; from a metre on there is room for whole centimetres only. */
-function notchLabel(mm: number, units: LengthUnit): string {
+function notchLabel(mm: number, units: ToldUnit): string {
   return units === 'cm' && mm >= 999.5 ? String(Math.round(mm / 10)) : lengthNumber(mm, units);
 }
 
@@ -171,7 +182,7 @@ function sizeCanvas(canvas: HTMLCanvasElement, mat: MatGeometry, dpr: number): v
   if (canvas.height !== height) canvas.height = height;
 }
 
-const Ground = memo(function Ground({ mat, units }: { mat: MatGeometry; units: LengthUnit }) {
+const Ground = memo(function Ground({ mat, units }: { mat: MatGeometry; units: ToldUnit }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   useLayoutEffect(() => {
     const ctx = canvas.current?.getContext('2d');
@@ -203,7 +214,7 @@ function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height:
       width: width.stitches * cellWidth,
       height: height.rows * cellHeight,
     };
-    const { border } = prepared.finish;
+    const { border, strap } = prepared.finish;
     const rim = border ? border.rounds * prepared.sc.height.mid : 0;
     const frame = requestAnimationFrame(() =>
       paintClothOnMat(
@@ -214,6 +225,8 @@ function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height:
           crop,
           round: prepared.technique.key === 'wedge-circle',
           rim,
+          behind: Math.min(2, prepared.wish.pieces - 1),
+          strap: strap && { drop: strap.drop, width: strap.width, shade: prepared.yarns[strap.colour]?.shade },
           rimShade: border ? prepared.yarns[border.colour]?.shade : undefined,
           width: width.width.mid,
           height: height.height.mid,
@@ -250,7 +263,7 @@ function WishLabel({
     : { left: mat.originX + 4, top: Math.max(2, Math.min(top, mat.originY - height.height.high * mat.scale) - 22) };
   return (
     <p className="pointer-events-none absolute rounded-sm bg-mat/80 px-1 text-[14px] text-chalk" style={place}>
-      wish {lengthNumber(across.mm, units)} × {lengthNumber(up.mm, units)} {units}
+      wish {lengthNumber(across.mm, units)} × {lengthNumber(up.mm, units)} {unitWord(units)}
     </p>
   );
 }

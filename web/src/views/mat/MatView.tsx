@@ -9,14 +9,15 @@ import {
   type WidthOffer,
   type Wish,
 } from '@puntada/core';
-import { Redo2, Undo2 } from 'lucide-react';
-import { type ReactNode, useEffect, useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
+import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { UndoRedo } from '../../parts/UndoRedo.tsx';
 import { sizeKey, useFigures } from '../../worker/useFigures.ts';
 import { Alternatives } from './Alternatives.tsx';
 import { BallSteps } from './BallSteps.tsx';
@@ -58,25 +59,27 @@ const savedWords: Readonly<Record<SaveState, string>> = {
 
 function MatOfWork({ work }: { work: Work }) {
   const draft = useDraft(work);
+  const { told } = usePreferences();
   const { wish } = draft;
   const settled = work.state !== 'wished';
   // The choice alone moves no notch, so it is left out of what the sizes hang on.
   const rulesKey = JSON.stringify({ ...wish, choice: undefined });
   const fit = useMemo(() => {
-    const prepared = prepare(JSON.parse(rulesKey) as Wish);
+    const prepared = prepare(JSON.parse(rulesKey) as Wish, told);
     return prepared.ok ? { prepared: prepared.value, sizes: fitSizes(prepared.value) } : undefined;
-  }, [rulesKey]);
+  }, [rulesKey, told]);
   const sizes = fit?.sizes.ok ? fit.sizes.value : undefined;
   return (
     <>
       <Head title={wish.title} under={fit ? patternLine(fit.prepared) : undefined}>
-        {work.state === 'wished' ? <Undo draft={draft} /> : null}
+        {work.state === 'wished' ? <UndoRedo undo={draft.undo} redo={draft.redo} /> : null}
         <p className="text-[14px] text-soft" aria-live="polite">
           {savedWords[draft.state]}
         </p>
         <Stages work={work} here="size" />
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-3 pb-8">
+        <Notice text={work.notice} />
         {draft.problems.length ? (
           <div className="mb-3 flex flex-wrap items-center gap-3">
             <Problems problems={draft.problems} />
@@ -111,53 +114,6 @@ function patternLine(prepared: Prepared): string {
   return `${bound.pattern.name}${blocks}, ${prepared.technique.name}`;
 }
 
-/** Takes back what was changed on the mat, and takes it up again. */
-function Undo({ draft }: { draft: ReturnType<typeof useDraft> }) {
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
-      event.preventDefault();
-      if (event.shiftKey) draft.redo?.();
-      else draft.undo?.();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [draft]);
-  return (
-    <span className="flex">
-      <IconButton label="Undo (Ctrl Z)" onClick={draft.undo}>
-        <Undo2 aria-hidden className="size-5" />
-      </IconButton>
-      <IconButton label="Redo (Ctrl Shift Z)" onClick={draft.redo}>
-        <Redo2 aria-hidden className="size-5" />
-      </IconButton>
-    </span>
-  );
-}
-
-function IconButton({
-  label,
-  onClick,
-  children,
-}: {
-  label: string;
-  onClick: (() => void) | undefined;
-  children: ReactNode;
-}) {
-  return (
-    <button
-      type="button"
-      aria-label={label}
-      title={label}
-      disabled={!onClick}
-      onClick={onClick}
-      className="-ml-px flex size-11 items-center justify-center border border-edge bg-white first:rounded-l-md last:rounded-r-md enabled:hover:bg-sheet disabled:text-edge"
-    >
-      {children}
-    </button>
-  );
-}
-
 interface ChooserProps {
   readonly work: Work;
   readonly prepared: Prepared;
@@ -169,7 +125,7 @@ interface ChooserProps {
 
 function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserProps) {
   const navigate = useNavigate();
-  const { units } = usePreferences();
+  const { told: units } = usePreferences();
   const [begin, beginning] = useBeginWorkMutation();
   const { width, height } = useMemo(() => chosenOffers(prepared, wish, sizes), [prepared, wish, sizes]);
   const chosen = { stitches: width.stitches, rows: height.rows };

@@ -5,12 +5,12 @@ import {
   type HeightOffer,
   hoursText,
   isRoundMaking,
-  type LengthUnit,
   lengthText,
   metresText,
   type Prepared,
   type Sizes,
   sourceWords,
+  type ToldUnit,
   type WidthOffer,
   type YarnNeed,
 } from '@puntada/core';
@@ -24,7 +24,7 @@ interface Props {
   readonly width: WidthOffer;
   readonly height: HeightOffer;
   readonly figures: PieceFigures | undefined;
-  readonly units: LengthUnit;
+  readonly units: ToldUnit;
 }
 
 /** Every number of the chosen size, and where it comes from. */
@@ -96,7 +96,7 @@ function capital(word: string): string {
 }
 
 /** How far from the wish, and where the figure comes from. */
-function wishNote(by: string, size: WidthOffer['width'], difference: number, units: LengthUnit): string {
+function wishNote(by: string, size: WidthOffer['width'], difference: number, units: ToldUnit): string {
   if (by !== 'length') return sourceWords[size.source];
   const from = size.source === 'typical' ? '' : ` · ${sourceWords[size.source]}`;
   return `${differenceText(size, difference, units).replace(' typical', '')} from the wish${from}`;
@@ -144,7 +144,7 @@ interface YarnLineProps {
   readonly need: YarnNeed | undefined;
   readonly stitches: number | undefined;
   readonly of: number;
-  readonly units: LengthUnit;
+  readonly units: ToldUnit;
   /** What is counted: stitches, or clusters and blocks. */
   readonly cells: string;
 }

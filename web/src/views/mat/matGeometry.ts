@@ -13,16 +13,20 @@ export interface MatGeometry {
 
 const margin = 30;
 
-/** Fits the largest notch and the wish on the mat, so that nothing is scaled while an edge is dragged. */
+/**
+ * Fits the largest notch and the wish on the mat, so that nothing is scaled while an edge is dragged.
+ * @param above room for what stands over the cloth, such as a strap, mm
+ */
 export function matGeometry(
   width: number,
   height: number,
   widths: readonly WidthOffer[],
   heights: readonly HeightOffer[],
   wish: { readonly width: number; readonly height: number },
+  above = 0,
 ): MatGeometry {
   const wide = Math.max(wish.width, ...widths.map((offer) => offer.width.mid)) * 1.03;
-  const high = Math.max(wish.height, ...heights.map((offer) => offer.height.mid)) * 1.03;
+  const high = Math.max(wish.height, ...heights.map((offer) => offer.height.mid)) * 1.03 + above;
   const scale = Math.max(0.01, Math.min((width - 2 * margin) / wide, (height - 2 * margin) / high));
   const spareX = width - 2 * margin - wide * scale;
   return { width, height, scale, originX: Math.round(margin + Math.max(0, spareX) / 2), originY: height - margin };

@@ -7,7 +7,7 @@ import type { PatternFigures } from '../../worker/planner.worker.ts';
 
 /** The same wish in one or two other patterns, side by side: what each takes more or less. */
 export function Beside({ wish }: { wish: Wish }) {
-  const { units } = usePreferences();
+  const { told } = usePreferences();
   const own = wish.pattern.key ?? '';
   const [others, setOthers] = useState<readonly string[]>(['', '']);
   const [figures, setFigures] = useState<readonly PatternFigures[]>([]);
@@ -61,7 +61,7 @@ export function Beside({ wish }: { wish: Wish }) {
               <PatternPicture pattern={each.key} shades={shadesFor(wish, each.key)} side={120} />
               <div className="min-w-0 text-[15px]">
                 <p className="font-display text-[18px] font-semibold">{each.name}</p>
-                <p className="count text-[15px]">{sizeText(each.width, each.height, units)}</p>
+                <p className="count text-[15px]">{sizeText(each.width, each.height, told)}</p>
                 {each.key === base.key ? (
                   <p className="text-soft">as wished for</p>
                 ) : (

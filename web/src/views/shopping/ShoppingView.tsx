@@ -2,6 +2,7 @@ import type { PlanDocument } from '@puntada/core';
 import { useEffect, useMemo, useState } from 'react';
 import { usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
+import { Shelves } from '../../app/Shelves.tsx';
 import { Figure } from '../../parts/Figure.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { planner } from '../../worker/planner.ts';
@@ -38,6 +39,7 @@ export default function ShoppingView() {
   return (
     <>
       <Head title="Shopping list" under="Yarn for every work that is wished for and not yet begun" />
+      <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-4 pb-12">
         <p aria-live="polite" className="text-[15px] text-soft">
           {waiting > 0
@@ -88,13 +90,13 @@ function together(needs: readonly Need[]): string {
 
 /** The plans of works, made one after the other in the worker. */
 function usePlans(works: readonly WorkSummary[]): ReadonlyMap<string, PlanDocument> {
-  const { terms, hand } = usePreferences();
+  const { terms, hand, told } = usePreferences();
   const [plans, setPlans] = useState<ReadonlyMap<string, PlanDocument>>(new Map());
   useEffect(() => {
     let current = true;
     const go = async () => {
       for (const work of works) {
-        const answer = await planner.planWhole(work.wish, terms, hand);
+        const answer = await planner.planWhole(work.wish, terms, hand, told);
         if (!current) return;
         if (answer.ok) setPlans((before) => new Map(before).set(work.id, answer.value));
       }
@@ -103,6 +105,6 @@ function usePlans(works: readonly WorkSummary[]): ReadonlyMap<string, PlanDocume
     return () => {
       current = false;
     };
-  }, [works, terms, hand]);
+  }, [works, terms, hand, told]);
   return plans;
 }

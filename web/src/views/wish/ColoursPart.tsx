@@ -1,27 +1,38 @@
-import { parseLabel, typicalYarns, type WeightClass } from '@puntada/core';
+import { bindPattern, findPattern, parseLabel, smallestRun, typicalYarns, type WeightClass } from '@puntada/core';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
-import { contrast } from '../../parts/cloth/shades.ts';
+import type { StoredYarn } from '../../api/records.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
+import { YarnPicker } from '../../parts/YarnPicker.tsx';
+import { Contrast } from './Contrast.tsx';
 import { Field, FieldError, Part } from './Field.tsx';
 import type { WishFormValues } from './wishForm.ts';
 
 const weights = [1, 2, 3, 4, 5, 6] as const satisfies readonly WeightClass[];
 
-function verdict(ratio: number): string {
-  if (ratio >= 3) return `Lightness differs ${ratio.toFixed(1)} : 1. The pattern will read well, in grey too.`;
-  if (ratio >= 1.8) return `Lightness differs ${ratio.toFixed(1)} : 1. The pattern will be soft; from far it may blur.`;
-  return `Lightness differs only ${ratio.toFixed(1)} : 1. The pattern will hardly be seen. Take a lighter A or a darker B.`;
-}
-
-/** The yarns: name, shade and letter, and what the label says as far as there is one. */
+/** The yarns: from the drawer or typed, with what the label says as far as there is one. */
 export function ColoursPart() {
-  const { watch, register } = useFormContext<WishFormValues>();
-  const { yarns } = watch();
-  const [a, b] = yarns;
+  const { watch, register, setValue } = useFormContext<WishFormValues>();
+  const { yarns, pattern, numbers } = watch();
+  const pick = (i: number, stored: StoredYarn | undefined) => {
+    const set = (name: string, value: string) =>
+      setValue(`yarns.${i}.${name}` as 'title', value, { shouldDirty: true });
+    set('drawer', stored?.id ?? '');
+    if (!stored) return;
+    const text = (value: number | undefined) => (value === undefined ? '' : String(value));
+    const { name, shade, weight, fibre, ballMetres, ballGrams, balls, parts } = stored.yarn;
+    set('name', name);
+    set('shade', shade);
+    set('weight', String(weight));
+    set('fibre', fibre);
+    set('ballMetres', text(ballMetres));
+    set('ballGrams', text(ballGrams));
+    set('balls', String(balls));
+    set('partGrams', parts.length ? String(parts.reduce((sum, grams) => sum + grams, 0)) : '');
+  };
   return (
     <Part title="Yarns" hint="A is the lighter. Leave the label empty if it is lost.">
-      <div className="grid gap-4">
+      <div className="grid gap-6">
         {yarns.map((yarn, i) => (
           <div key={yarn.letter} className="grid grid-cols-[44px_minmax(0,1fr)] gap-3">
             <label className="relative mt-[23px] block size-11 cursor-pointer" title={`Shade of ${yarn.letter}`}>
@@ -51,22 +62,40 @@ export function ColoursPart() {
               <Field name={`yarns.${i}.ballMetres`} label="m a ball" inputMode="decimal" className="count" />
               <Field name={`yarns.${i}.ballGrams`} label="g a ball" inputMode="decimal" className="count" />
               <div className="flex flex-wrap gap-3 sm:col-span-full">
-                <LabelLine index={i} />
+                <div className="w-[260px]">
+                  <YarnPicker letter={yarn.letter} value={yarn.drawer} onPick={(stored) => pick(i, stored)} />
+                </div>
                 <div className="w-[112px]">
-                  <Field name={`yarns.${i}.balls`} label="Balls you have" inputMode="numeric" className="count" />
+                  <Field
+                    name={`yarns.${i}.balls`}
+                    label={yarn.drawer ? 'Set aside' : 'Balls you have'}
+                    inputMode="numeric"
+                    className="count"
+                  />
                 </div>
-                <div className="w-[132px]">
-                  <Field name={`yarns.${i}.partGrams`} label="Part ball, grams" inputMode="decimal" className="count" />
+                <div className="w-[112px]">
+                  <Field name={`yarns.${i}.partGrams`} label="Part ball, g" inputMode="decimal" className="count" />
                 </div>
+                {yarn.drawer ? null : <LabelLine index={i} />}
               </div>
             </div>
           </div>
         ))}
         <FieldError name="yarns" />
-        {a && b ? <p className="text-[15px] text-soft">{verdict(contrast(a.shade, b.shade))}</p> : null}
+        <Contrast yarns={yarns} run={narrowestRun(pattern, numbers)} />
       </div>
     </Part>
   );
+}
+
+function narrowestRun(key: string, typed: Readonly<Record<string, string>>): number {
+  const pattern = findPattern(key);
+  if (!pattern.ok) return 4;
+  const numbers = Object.fromEntries(
+    pattern.value.numbers.flatMap(({ name }) => (Number(typed[name]) > 0 ? [[name, Number(typed[name])]] : [])),
+  );
+  const bound = bindPattern(pattern.value, { numbers });
+  return bound.ok ? smallestRun(bound.value) : 4;
 }
 
 /** The label typed as it stands on it, in one line; it fills in metres and grams. */

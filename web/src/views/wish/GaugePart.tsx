@@ -1,37 +1,139 @@
+import { findPattern, type Swatch, swatchFigures, swatchGauge } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
+import { useNavigate } from 'react-router';
+import { type StoredSwatch, useSwatchesQuery } from '../../api/records.ts';
+import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { SelectField } from '../../parts/TextField.tsx';
 import { Field, Part } from './Field.tsx';
-import type { WishFormValues } from './wishForm.ts';
+import { readWish, type WishFormValues } from './wishForm.ts';
 
-/** The gauge: counted on a swatch as it will be worked, or typical until there is one. */
+/** The hook and the gauge: of a swatch in the book, counted elsewhere, or typical until there is one. */
 export function GaugePart() {
   const { watch, setValue } = useFormContext<WishFormValues>();
   const { gaugeFrom } = watch();
+  const { data: swatches } = useSwatchesQuery();
+  const counted = swatches?.filter(({ swatch }) => swatchFigures(swatch)) ?? [];
   return (
-    <Part title="Gauge" hint="Counted in this pattern, strands and all, 2 stitches from any edge.">
+    <Part title="Hook and gauge" hint="Counted in this pattern, strands and all, 2 stitches from any edge.">
       <div className="grid gap-4">
-        <Choice
-          label="Gauge"
-          value={gaugeFrom}
-          options={[
-            { value: 'typical', words: 'Typical for the yarn' },
-            { value: 'counted', words: 'Counted on my swatch' },
-          ]}
-          onChange={(next) => setValue('gaugeFrom', next, { shouldDirty: true })}
-        />
+        <div className="flex flex-wrap items-end gap-x-6 gap-y-4">
+          <div className="w-[104px]">
+            <Field name="hook" label="Hook, mm" inputMode="decimal" className="count text-[18px]" />
+          </div>
+          <Choice
+            label="Gauge"
+            value={gaugeFrom}
+            options={[
+              { value: 'typical', words: 'Typical for the yarn' },
+              { value: 'counted', words: 'Counted by me' },
+              { value: 'swatch', words: 'From the swatch book' },
+            ]}
+            onChange={(next) => {
+              setValue('gaugeFrom', next, { shouldDirty: true });
+              const [only] = counted;
+              if (next === 'swatch' && only && !watch('swatchGauge')) takeSwatch(setValue, only);
+            }}
+          />
+        </div>
         {gaugeFrom === 'counted' ? (
           <div className="flex flex-wrap gap-x-10 gap-y-4">
             <Pair count="stitchCount" span="stitchSpan" what="Stitches" />
             <Pair count="rowCount" span="rowSpan" what="Rows" />
           </div>
-        ) : (
+        ) : null}
+        {gaugeFrom === 'swatch' ? <FromSwatch counted={counted} /> : null}
+        {gaugeFrom === 'typical' ? (
           <p className="max-w-[62ch] text-[15px] text-ochre">
             <span aria-hidden>≈ </span>
             Typical, not yours: every size and yarn figure is then a range. A swatch narrows it.
           </p>
-        )}
+        ) : null}
+        <PlanASwatch />
       </div>
     </Part>
+  );
+}
+
+type SetValue = ReturnType<typeof useFormContext<WishFormValues>>['setValue'];
+
+function takeSwatch(setValue: SetValue, { id, swatch }: StoredSwatch): void {
+  setValue('swatchGauge', swatchGauge(id, swatch), { shouldDirty: true });
+  if (swatch.hook) setValue('hook', String(swatch.hook), { shouldDirty: true });
+}
+
+/** The swatches that are counted, those of this pattern first. */
+function FromSwatch({ counted }: { counted: readonly StoredSwatch[] }) {
+  const { watch, setValue } = useFormContext<WishFormValues>();
+  const { pattern, swatchGauge: taken, hook } = watch();
+  if (!counted.length) return <p className="text-[15px] text-soft">No swatch in the book is counted yet.</p>;
+  const same = (each: StoredSwatch) => Number(each.swatch.pattern.key === pattern);
+  const sorted = [...counted].sort((a, b) => same(b) - same(a));
+  const chosen = sorted.find((each) => each.id === taken?.swatch);
+  return (
+    <div className="max-w-[520px]">
+      <SelectField
+        label="Swatch"
+        value={chosen?.id ?? ''}
+        onChange={(id) => {
+          const found = sorted.find((each) => each.id === id);
+          if (found) takeSwatch(setValue, found);
+        }}
+      >
+        {chosen ? null : <option value="">choose one</option>}
+        {sorted.map(({ id, swatch }) => (
+          <option key={id} value={id}>
+            {swatchWords(swatch)}
+          </option>
+        ))}
+      </SelectField>
+      {chosen ? <Mismatch swatch={chosen.swatch} pattern={pattern} hook={hook} /> : null}
+    </div>
+  );
+}
+
+function swatchWords(swatch: Swatch): string {
+  const figures = swatchFigures(swatch);
+  const counts = figures ? `${figures.stitches.toFixed(1)} × ${figures.rows.toFixed(1)} in 10 cm` : '';
+  return `${swatch.title}: ${counts}`;
+}
+
+/** What the swatch was made in otherwise than the wish will be. */
+function Mismatch({ swatch, pattern, hook }: { swatch: Swatch; pattern: string; hook: string }) {
+  const other = swatch.pattern.key !== pattern && swatch.pattern.key ? findPattern(swatch.pattern.key) : undefined;
+  const typed = Number(hook.replace(',', '.'));
+  const words = [
+    other?.ok ? `This swatch is ${other.value.name}: another pattern has another gauge.` : '',
+    swatch.hook && typed && typed !== swatch.hook
+      ? `It was made with ${swatch.hook} mm; with another hook swatch again.`
+      : '',
+  ].filter(Boolean);
+  if (!words.length) return null;
+  return (
+    <p className="mt-2 border-l-4 border-ochre bg-ochre-pale px-3 py-2 text-[15px]">
+      <span aria-hidden>△ </span>
+      {words.join(' ')}
+    </p>
+  );
+}
+
+/** A swatch of this very wish, to be planned now. */
+function PlanASwatch() {
+  const { watch } = useFormContext<WishFormValues>();
+  const navigate = useNavigate();
+  const start = () => {
+    const read = readWish(watch());
+    if (!read.ok) return;
+    const { title, pattern, policy, hook, yarns } = read.value;
+    const swatch = { title: `${title.slice(0, 60)}, swatch`, pattern, policy, yarns, ...(hook ? { hook } : {}) };
+    navigate('/swatches/new', { state: { swatch } });
+  };
+  return (
+    <div>
+      <Button kind="quiet" onClick={start} className="-ml-4">
+        Plan a swatch for this
+      </Button>
+    </div>
   );
 }
 

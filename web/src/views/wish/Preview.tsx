@@ -1,18 +1,19 @@
-import { cautionsFor, courseWord, type Plan, type Result, sizeText, type Wish } from '@puntada/core';
+import { courseWord, type Result, sizeText } from '@puntada/core';
 import { useEffect, useRef } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { faceOf } from '../../parts/cloth/clothLayout.ts';
 import { clothPicture } from '../../parts/cloth/paintCloth.ts';
 import { Figure } from '../../parts/Figure.tsx';
+import type { PreviewFigures } from '../../worker/planner.worker.ts';
 import type { WishFormValues } from './wishForm.ts';
 
 const box = { width: 372, height: 330 };
 
 /** What the wish would come to: the nearest size, drawn to proportion, or what is still in its way. */
-export function Preview({ plan: read, values }: { plan: Result<{ wish: Wish; plan: Plan }>; values: WishFormValues }) {
-  const { hand, units } = usePreferences();
+export function Preview({ answer, values }: { answer: Result<PreviewFigures> | undefined; values: WishFormValues }) {
+  const { hand, told } = usePreferences();
   const canvas = useRef<HTMLCanvasElement>(null);
-  const plan = read.ok ? read.value.plan : undefined;
+  const plan = answer?.ok ? answer.value : undefined;
   const shades = values.yarns.map((yarn) => yarn.shade).join();
   useEffect(() => {
     const element = canvas.current;
@@ -24,18 +25,18 @@ export function Preview({ plan: read, values }: { plan: Result<{ wish: Wish; pla
     ctx.fillStyle = '#16382f';
     ctx.fillRect(0, 0, element.width, element.height);
     if (!plan) return;
-    const { piece } = plan;
-    const { width, height } = clothSize(plan);
+    const { cloth, fabric } = plan;
     const room = 34;
-    const scale = Math.min((box.width - room) / width, (box.height - room) / height) * dpr;
-    const [w, h] = [width * scale, height * scale];
-    const face = faceOf(piece.fabric);
+    const scale = Math.min((box.width - room) / cloth.width, (box.height - room) / cloth.height) * dpr;
+    const [w, h] = [cloth.width * scale, cloth.height * scale];
+    const face = faceOf(fabric);
     const cellWidth = Math.max(1, Math.ceil(w / face.across));
     const cellHeight = Math.max(1, Math.ceil(h / face.up));
-    const picture = clothPicture(piece.fabric, { shades: shades.split(','), hand, cellWidth, cellHeight });
-    layWithBorder(ctx, plan, picture, { w, h, scale, dpr });
+    const own = shades.split(',');
+    const picture = clothPicture(fabric, { shades: own, hand, cellWidth, cellHeight });
+    layWithBorder(ctx, plan, own, picture, { w, h, scale, dpr });
   }, [plan, shades, hand]);
-  const first = read.ok ? undefined : read.problems[0];
+  const first = answer && !answer.ok ? answer.problems[0] : undefined;
   return (
     <section aria-label="What it would come to" className="pt-6">
       <canvas
@@ -49,67 +50,55 @@ export function Preview({ plan: read, values }: { plan: Result<{ wish: Wish; pla
           <>
             <p className="text-[15px] text-soft">The nearest size the pattern allows</p>
             <p className="mt-0.5 leading-tight">
-              <Figure text={sizeText(plan.width.width, plan.height.height, units)} className="text-[21px]" />
+              <Figure text={sizeText(plan.width, plan.height, told)} className="text-[21px]" />
             </p>
             <p className="text-[15px]">
-              {plan.width.chains ? (
+              {plan.chains ? (
                 <>
-                  <span className="count">{plan.width.chains}</span> chains,{' '}
+                  <span className="count">{plan.chains}</span> chains,{' '}
                 </>
               ) : null}
-              <span className="count">{plan.piece.fabric.courses}</span>{' '}
-              {courseWord(plan.piece.fabric.making).toLowerCase()}s
+              <span className="count">{plan.fabric.courses}</span> {courseWord(plan.fabric.making).toLowerCase()}s
             </p>
-            {cautionsFor(plan.prepared.wish).map((caution) => (
+            {plan.cautions.map((caution) => (
               <p
-                key={caution.text}
+                key={caution}
                 className="mt-2 border-l-4 border-ochre bg-ochre-pale px-2.5 py-1.5 text-[14px] leading-snug"
               >
                 <span aria-hidden>△ </span>
-                {caution.text}
+                {caution}
               </p>
             ))}
           </>
-        ) : (
+        ) : null}
+        {first ? (
           <p className="text-[15px] text-brick">
             <span aria-hidden>✕ </span>
-            {first?.message} <span className="text-ink">{first?.hint}</span>
+            {first.message} <span className="text-ink">{first.hint}</span>
           </p>
-        )}
+        ) : null}
       </div>
     </section>
   );
 }
 
-/** The cloth without its border, mm. */
-function clothSize({ width, height, prepared, piece }: Plan): { width: number; height: number } {
-  const { technique, finished } = prepared;
-  if (technique.key === 'wedge-circle') return { width: height.height.mid, height: height.height.mid };
-  const { rowHeight, stitchWidth } = finished;
-  return {
-    width: technique.width.widths(width.stitches) * stitchWidth.mid,
-    height: (technique.heights?.(piece.rows) ?? piece.rows) * rowHeight.mid,
-  };
-}
-
 /** The cloth with its border round it, in the middle of the box, with its shadow. */
 function layWithBorder(
   ctx: CanvasRenderingContext2D,
-  plan: Plan,
+  { border, round }: PreviewFigures,
+  shades: readonly string[],
   picture: OffscreenCanvas,
   { w, h, scale, dpr }: { w: number; h: number; scale: number; dpr: number },
 ): void {
-  const { border } = plan.prepared.finish;
-  const rim = border ? border.rounds * plan.prepared.sc.height.mid * scale : 0;
+  const rim = border ? border.depth * scale : 0;
   const x = (ctx.canvas.width - w) / 2;
   const y = (ctx.canvas.height - h) / 2;
-  const round = plan.prepared.technique.key === 'wedge-circle';
   if (!round) {
     ctx.fillStyle = 'rgb(0 0 0 / 0.3)';
     ctx.fillRect(x - rim + 3 * dpr, y - rim + 4 * dpr, w + 2 * rim, h + 2 * rim);
   }
   if (border) {
-    ctx.fillStyle = plan.prepared.yarns[border.colour]?.shade ?? '#888888';
+    ctx.fillStyle = shades[border.colour] ?? '#888888';
     ctx.fillRect(x - rim, y - rim, w + 2 * rim, h + 2 * rim);
   }
   ctx.drawImage(picture, x, y, w, h);

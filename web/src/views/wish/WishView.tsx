@@ -1,8 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
-import { type Plan, planWish, type Result, readShape, type Wish, wishSchema } from '@puntada/core';
-import { useDeferredValue, useEffect, useMemo } from 'react';
+import { useDeferredValue, useEffect } from 'react';
 import { FormProvider, type Resolver, useForm } from 'react-hook-form';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import {
   problemsOf,
   useAddWorkMutation,
@@ -11,10 +10,14 @@ import {
   useWorkQuery,
   type Work,
 } from '../../api/api.ts';
+import { useDraftsQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Button } from '../../parts/Button.tsx';
+import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { UndoRedo } from '../../parts/UndoRedo.tsx';
+import { usePreview } from '../../worker/usePreview.ts';
 import { ColoursPart } from './ColoursPart.tsx';
 import { FinishPart } from './FinishPart.tsx';
 import { GaugePart } from './GaugePart.tsx';
@@ -22,15 +25,19 @@ import { ItemPart } from './ItemPart.tsx';
 import { PatternPart } from './PatternPart.tsx';
 import { Preview } from './Preview.tsx';
 import { SizePart } from './SizePart.tsx';
-import { fieldOf, formSchema, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
+import { useFormHistory } from './useFormHistory.ts';
+import { type KeptState, useKeptDraft } from './useKeptDraft.ts';
+import { fieldOf, formSchema, newWish, readWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
 
-/** A wish, new or to be changed. */
+/** A wish, new, half typed or to be changed. */
 export default function WishView() {
   const { id } = useParams();
   const { data: work, error } = useWorkQuery(id ?? '', { skip: !id });
+  const { data: drafts, error: draftsAway } = useDraftsQuery();
   const { units } = usePreferences();
   const [query] = useSearchParams();
-  if (id && !work) {
+  const given = (useLocation().state as { form?: Partial<WishFormValues> } | null)?.form;
+  if ((id && !work) || (!drafts && !draftsAway)) {
     return (
       <>
         <Head title="Wish" />
@@ -40,16 +47,36 @@ export default function WishView() {
       </>
     );
   }
+  const draftId = id ?? query.get('draft') ?? undefined;
+  const draft = work?.state === 'begun' ? undefined : drafts?.find((each) => each.id === draftId);
+  const usual = work ? toForm(work.wish) : newWish(units, query.get('pattern') ?? undefined);
+  const start = { ...usual, ...given, ...(draft?.form as Partial<WishFormValues> | undefined) };
   return (
     <WishForm
-      key={work ? `${work.id}.${work.revision}` : units}
+      key={work ? `${work.id}.${work.revision}` : `${query.get('draft') ?? ''} ${query.get('pattern') ?? ''}`}
       work={work}
-      start={work ? toForm(work.wish) : newWish(units, query.get('pattern') ?? undefined)}
+      draftId={draftId}
+      fromDraft={draft !== undefined}
+      start={start}
     />
   );
 }
 
-function WishForm({ work, start }: { work: Work | undefined; start: WishFormValues }) {
+const keptWords: Readonly<Record<KeptState, string>> = {
+  untouched: '',
+  waiting: 'Keeping…',
+  kept: 'Kept, half done',
+  away: 'Not kept: the server is away. Trying again…',
+};
+
+interface FormProps {
+  readonly work: Work | undefined;
+  readonly draftId: string | undefined;
+  readonly fromDraft: boolean;
+  readonly start: WishFormValues;
+}
+
+function WishForm({ work, draftId, fromDraft, start }: FormProps) {
   const navigate = useNavigate();
   const [add, adding] = useAddWorkMutation();
   const [change, changing] = useChangeWorkMutation();
@@ -58,9 +85,11 @@ function WishForm({ work, start }: { work: Work | undefined; start: WishFormValu
     resolver: zodResolver(formSchema) as Resolver<WishFormValues>,
     mode: 'onTouched',
   });
-  // What is typed shows at once; the plan follows as soon as the screen has time.
+  const steps = useFormHistory(form);
+  const kept = useKeptDraft(form, draftId);
+  // What is typed shows at once; the plan follows from the worker.
   const values = useDeferredValue(form.watch());
-  const plan = useMemo(() => readPlan(values, work?.wish), [values, work]);
+  const answer = usePreview(toWish(values, work?.wish));
   const frozen = work !== undefined && work.state !== 'wished';
   const refusal = problemsOf(adding.error ?? changing.error);
 
@@ -68,29 +97,40 @@ function WishForm({ work, start }: { work: Work | undefined; start: WishFormValu
     if (!form.formState.isSubmitted) return;
     for (const problem of refusal)
       if (problem.path)
-        form.setError(fieldOf(problem.path) as 'width', { message: `${problem.message} ${problem.hint}` });
-  }, [refusal, form]);
-
-  const save = form.handleSubmit(async (filled) => {
-    const read = readPlan(filled, work?.wish);
-    if (!read.ok) {
-      for (const problem of read.problems) {
         form.setError(
-          fieldOf(problem.path) as 'width',
+          fieldOf(problem.path.replace(/^wish\./, '')) as 'width',
           { message: `${problem.message} ${problem.hint}` },
           { shouldFocus: true },
         );
-      }
+  }, [refusal, form]);
+
+  const save = form.handleSubmit(async (filled) => {
+    const read = readWish(filled, work?.wish);
+    if (!read.ok) {
+      for (const problem of read.problems)
+        form.setError(fieldOf(problem.path) as 'width', { message: `${problem.message} ${problem.hint}` });
       return;
     }
-    const { wish } = read.value;
+    const wish = read.value;
     const saved = work ? await change({ id: work.id, revision: work.revision, wish }) : await add(wish);
-    if (saved.data) navigate(`/works/${saved.data.id}/size`);
+    if (!saved.data) return;
+    await kept.drop();
+    navigate(`/works/${saved.data.id}/size`);
   });
+  const giveUp = async () => {
+    await kept.drop();
+    if (work) form.reset(toForm(work.wish));
+    else navigate('/');
+  };
+  const half = fromDraft || kept.state === 'kept';
 
   return (
     <FormProvider {...form}>
       <Head title={work ? work.wish.title : 'New wish'} under="What it is, about how big, in which pattern and yarns">
+        {frozen ? null : <UndoRedo {...steps} />}
+        <p aria-live="polite" className="text-[14px] text-soft">
+          {fromDraft && kept.state === 'untouched' ? 'Kept, half done' : keptWords[kept.state]}
+        </p>
         {work ? <Stages work={work} here="wish" /> : null}
       </Head>
       <main
@@ -98,6 +138,7 @@ function WishForm({ work, start }: { work: Work | undefined; start: WishFormValu
         className="mx-auto grid w-full max-w-[1440px] gap-x-10 px-6 pb-10 lg:grid-cols-[minmax(0,1fr)_372px]"
       >
         <form onSubmit={save} noValidate aria-label="Wish">
+          {work ? <Notice text={work.notice} /> : null}
           <fieldset disabled={frozen} className="min-w-0">
             <ItemPart />
             <SizePart />
@@ -108,7 +149,7 @@ function WishForm({ work, start }: { work: Work | undefined; start: WishFormValu
           </fieldset>
         </form>
         <aside className="lg:sticky lg:top-0 lg:self-start">
-          <Preview plan={plan} values={values} />
+          <Preview answer={answer} values={values} />
           <div className="mt-4 grid gap-3">
             {frozen ? (
               <p className="text-[15px] text-soft">
@@ -124,18 +165,15 @@ function WishForm({ work, start }: { work: Work | undefined; start: WishFormValu
                 Lay it on the mat
               </Button>
             )}
+            {half && !frozen ? (
+              <Button kind="quiet" onClick={giveUp}>
+                {work ? 'Back to the wish as it was' : 'Give this wish up'}
+              </Button>
+            ) : null}
             <Problems problems={refusal} />
           </div>
         </aside>
       </main>
     </FormProvider>
   );
-}
-
-/** The wish a form comes to and its plan, or what is in the way. */
-export function readPlan(values: WishFormValues, before?: Wish): Result<{ wish: Wish; plan: Plan }> {
-  const read = readShape(wishSchema, toWish(values, before));
-  if (!read.ok) return read;
-  const plan = planWish(read.value);
-  return plan.ok ? { ok: true, value: { wish: read.value, plan: plan.value } } : plan;
 }

@@ -1,5 +1,7 @@
 import type { Item, Wish } from '@puntada/core';
 
+export type CountedGauge = Extract<Wish['gauge'], { from: 'counted' }>;
+
 /** A wish as its form holds it: every number still a text as typed. */
 export interface WishFormValues {
   title: string;
@@ -13,7 +15,11 @@ export interface WishFormValues {
   stitch: string;
   foundation: string;
   numbers: Record<string, string>;
-  gaugeFrom: 'typical' | 'counted';
+  gaugeFrom: 'typical' | 'counted' | 'swatch';
+  /** The gauge of the swatch that was taken, whole. */
+  swatchGauge: CountedGauge | undefined;
+  /** mm; empty while it is not chosen. */
+  hook: string;
   stitchCount: string;
   stitchSpan: string;
   rowCount: string;
@@ -28,6 +34,8 @@ export interface WishFormValues {
     ballGrams: string;
     balls: string;
     partGrams: string;
+    /** The yarn of the drawer; empty for one that is not in it. */
+    drawer: string;
   }[];
   pieces: string;
   /** Rounds of border; empty or 0 for none. */

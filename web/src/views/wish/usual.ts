@@ -45,5 +45,16 @@ const usualYarns = [
 /** One yarn as a new form holds it. */
 export function usualYarn(letter: string): WishFormValues['yarns'][number] {
   const [, name, shade] = usualYarns.find(([own]) => own === letter) ?? [letter, `Yarn ${letter}`, '#888888'];
-  return { letter, name, shade, weight: '4', fibre: 'cotton', ballMetres: '', ballGrams: '', balls: '', partGrams: '' };
+  return {
+    letter,
+    name,
+    shade,
+    weight: '4',
+    fibre: 'cotton',
+    ballMetres: '',
+    ballGrams: '',
+    balls: '',
+    partGrams: '',
+    drawer: '',
+  };
 }

@@ -1,4 +1,13 @@
-import { findPattern, itemPresets, lengthReads, presetOf, type Wish, wishSchema } from '@puntada/core';
+import {
+  findPattern,
+  itemPresets,
+  lengthReads,
+  presetOf,
+  type Result,
+  readShape,
+  type Wish,
+  wishSchema,
+} from '@puntada/core';
 import { z } from 'zod';
 import type { WishFormValues } from './formValues.ts';
 import { usualFinish, usualSize, usualYarn } from './usual.ts';
@@ -21,6 +30,8 @@ export function newWish(units: Wish['units'], patternKey?: string): WishFormValu
     foundation: '',
     numbers: { b: '4', r: '4' },
     gaugeFrom: 'typical',
+    swatchGauge: undefined,
+    hook: '',
     stitchCount: '16',
     stitchSpan: units === 'cm' ? '10 cm' : '4 in',
     rowCount: '18',
@@ -74,7 +85,7 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
     Object.fromEntries((known?.numbers ?? []).map((each) => [each.name, number(form.numbers[each.name] ?? '')])),
   );
   // What this screen does not ask for stays as it was; only a chosen size is given up.
-  const { choice: _given, border: _border, finish: _finish, wash: _wash, ...kept } = before ?? {};
+  const { choice: _given, border: _border, finish: _finish, wash: _wash, hook: _hook, ...kept } = before ?? {};
   const preset = presetOf(form.item).wish;
   // One rule and an even, strong cloth for what is scrubbed with; thinner and softer for all else.
   const policy = before?.policy ?? preset.policy ?? 'as-needed';
@@ -93,14 +104,8 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
         : { by: form.heightBy, count: number(form.height) },
     pattern: before?.pattern.text === undefined ? dropEmpty({ key: form.pattern, stitch, numbers }) : before.pattern,
     foundation: form.foundation || undefined,
-    gauge:
-      form.gaugeFrom === 'typical'
-        ? { from: 'typical' }
-        : {
-            from: 'counted',
-            stitches: { count: number(form.stitchCount), over: form.stitchSpan },
-            rows: { count: number(form.rowCount), over: form.rowSpan },
-          },
+    gauge: gaugeOf(form, before),
+    hook: number(form.hook),
     yarns: form.yarns.map((yarn) =>
       dropEmpty({
         ...before?.yarns.find(({ letter }) => letter === yarn.letter),
@@ -110,6 +115,7 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
         ballGrams: number(yarn.ballGrams),
         balls: number(yarn.balls),
         partGrams: number(yarn.partGrams),
+        drawer: yarn.drawer || undefined,
       }),
     ),
     policy,
@@ -122,6 +128,18 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
     smallChildren: form.smallChildren,
     finish: finishOf(form, before),
   });
+}
+
+function gaugeOf(form: WishFormValues, before: Wish | undefined): unknown {
+  if (form.gaugeFrom === 'typical') return { from: 'typical' };
+  if (form.gaugeFrom === 'swatch' && form.swatchGauge) return form.swatchGauge;
+  const kept = before?.gauge.from === 'counted' && before.gauge.swatch === undefined ? before.gauge : {};
+  return {
+    ...kept,
+    from: 'counted',
+    stitches: { count: number(form.stitchCount), over: form.stitchSpan },
+    rows: { count: number(form.rowCount), over: form.rowSpan },
+  };
 }
 
 function bordered(form: WishFormValues, before: Wish | undefined): unknown {
@@ -156,7 +174,9 @@ export function toForm(wish: Wish): WishFormValues {
     numbers: Object.fromEntries(
       Object.entries(wish.pattern.numbers ?? usual.numbers).map(([name, n]) => [name, String(n)]),
     ),
-    gaugeFrom: gauge.from,
+    gaugeFrom: gauge.from === 'counted' && gauge.swatch ? 'swatch' : gauge.from,
+    swatchGauge: gauge.from === 'counted' && gauge.swatch ? gauge : undefined,
+    hook: wish.hook === undefined ? '' : String(wish.hook),
     ...(gauge.from === 'counted'
       ? {
           stitchCount: String(gauge.stitches.count),
@@ -175,6 +195,7 @@ export function toForm(wish: Wish): WishFormValues {
       ballGrams: yarn.ballGrams === undefined ? '' : String(yarn.ballGrams),
       balls: yarn.balls === undefined ? '' : String(yarn.balls),
       partGrams: yarn.partGrams === undefined ? '' : String(yarn.partGrams),
+      drawer: yarn.drawer ?? '',
     })),
     pieces: String(wish.pieces),
     border: String(wish.border?.rounds ?? 0),
@@ -188,6 +209,11 @@ export function toForm(wish: Wish): WishFormValues {
     strapWidth: wish.finish?.strap?.width ?? usual.strapWidth,
     seam: wish.finish?.seam ?? '',
   };
+}
+
+/** The wish a form comes to, or what in it cannot be read. */
+export function readWish(form: WishFormValues, before?: Wish): Result<Wish> {
+  return readShape(wishSchema, toWish(form, before));
 }
 
 /** The field of the form that a path of a wish stands for. */

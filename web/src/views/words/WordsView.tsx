@@ -1,6 +1,7 @@
 import { type StitchKey, stitchKinds, techniques } from '@puntada/core';
 import { useEffect, useRef } from 'react';
 import { Head } from '../../app/Shell.tsx';
+import { Shelves } from '../../app/Shelves.tsx';
 import { stitchTile } from '../../parts/cloth/stitchTile.ts';
 import { terms } from './terms.ts';
 
@@ -9,6 +10,7 @@ export default function WordsView() {
   return (
     <>
       <Head title="Words" under="Stitches in US and UK terms, and what the terms mean here" />
+      <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-5 pb-12">
         <h2 className="border-b border-ink pb-1 text-[19px]">Stitches and where they are worked</h2>
         <ul className="grid gap-x-8 md:grid-cols-2">

@@ -1,0 +1,91 @@
+import type { DrawerYarn, Swatch } from '@puntada/core';
+import { api } from './api.ts';
+
+export interface StoredYarn {
+  readonly id: string;
+  readonly revision: number;
+  readonly yarn: DrawerYarn;
+}
+
+export interface StoredSwatch {
+  readonly id: string;
+  readonly revision: number;
+  readonly swatch: Swatch;
+  readonly changedAt: string;
+}
+
+/** A swatch just changed, and the plans that went along. */
+export interface ChangedSwatch extends StoredSwatch {
+  readonly plans: readonly { readonly id: string; readonly title: string; readonly words: string }[];
+}
+
+/** A wish that is still being typed. */
+export interface Draft {
+  readonly id: string;
+  readonly title: string;
+  readonly form: Readonly<Record<string, unknown>>;
+  readonly changedAt: string;
+}
+
+/** The records behind the plans: the drawer, the swatch book and half-typed wishes. */
+const records = api.injectEndpoints({
+  endpoints: (build) => ({
+    drawer: build.query<StoredYarn[], void>({ query: () => '/drawer', providesTags: ['Drawer'] }),
+    addYarn: build.mutation<StoredYarn, DrawerYarn>({
+      query: (yarn) => ({ url: '/drawer', method: 'POST', body: { yarn } }),
+      invalidatesTags: ['Drawer'],
+    }),
+    addYarns: build.mutation<StoredYarn[], readonly DrawerYarn[]>({
+      query: (yarns) => ({ url: '/drawer/many', method: 'POST', body: { yarns } }),
+      invalidatesTags: ['Drawer'],
+    }),
+    changeYarn: build.mutation<StoredYarn, { id: string; revision: number; yarn: DrawerYarn }>({
+      query: ({ id, ...body }) => ({ url: `/drawer/${id}`, method: 'PUT', body }),
+      invalidatesTags: ['Drawer'],
+    }),
+    removeYarn: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/drawer/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Drawer'],
+    }),
+    swatches: build.query<StoredSwatch[], void>({ query: () => '/swatches', providesTags: ['Swatches'] }),
+    addSwatch: build.mutation<StoredSwatch, Swatch>({
+      query: (swatch) => ({ url: '/swatches', method: 'POST', body: { swatch } }),
+      invalidatesTags: ['Swatches'],
+    }),
+    changeSwatch: build.mutation<ChangedSwatch, { id: string; revision: number; swatch: Swatch }>({
+      query: ({ id, ...body }) => ({ url: `/swatches/${id}`, method: 'PUT', body }),
+      // Its counts flow into the plans that go by it.
+      invalidatesTags: ['Swatches', 'Works', 'Work'],
+    }),
+    removeSwatch: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/swatches/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Swatches'],
+    }),
+    drafts: build.query<Draft[], void>({ query: () => '/drafts', providesTags: ['Drafts'] }),
+    draft: build.query<Draft, string>({ query: (id) => `/drafts/${id}`, keepUnusedDataFor: 0 }),
+    keepDraft: build.mutation<Draft, { id: string; title: string; form: object }>({
+      query: ({ id, ...body }) => ({ url: `/drafts/${id}`, method: 'PUT', body, keepalive: true }),
+      invalidatesTags: ['Drafts'],
+    }),
+    removeDraft: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/drafts/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Drafts'],
+    }),
+  }),
+});
+
+export const {
+  useDrawerQuery,
+  useAddYarnMutation,
+  useAddYarnsMutation,
+  useChangeYarnMutation,
+  useRemoveYarnMutation,
+  useSwatchesQuery,
+  useAddSwatchMutation,
+  useChangeSwatchMutation,
+  useRemoveSwatchMutation,
+  useDraftsQuery,
+  useDraftQuery,
+  useKeepDraftMutation,
+  useRemoveDraftMutation,
+} = records;

@@ -1,0 +1,32 @@
+import { NavLink } from 'react-router';
+
+const shelves = [
+  ['/', 'Bench'],
+  ['/book', 'Pattern book'],
+  ['/drawer', 'Yarn drawer'],
+  ['/swatches', 'Swatch book'],
+  ['/shopping', 'Shopping list'],
+  ['/given', 'From what there is'],
+  ['/words', 'Words'],
+] as const;
+
+/** The records behind the plans, one beside the other; the open one is told by ink and a line under it. */
+export function Shelves() {
+  return (
+    <nav aria-label="Shelves" className="border-b border-rule bg-paper">
+      <ul className="mx-auto flex max-w-[1440px] gap-x-1 overflow-x-auto px-4">
+        {shelves.map(([to, words]) => (
+          <li key={to}>
+            <NavLink
+              to={to}
+              end={to === '/'}
+              className="flex min-h-11 items-center border-b-[3px] border-transparent px-3 text-[15px] whitespace-nowrap text-soft no-underline hover:text-ink aria-[current=page]:border-ink aria-[current=page]:font-semibold aria-[current=page]:text-ink"
+            >
+              {words}
+            </NavLink>
+          </li>
+        ))}
+      </ul>
+    </nav>
+  );
+}

@@ -1,0 +1,36 @@
+import type { DrawerYarn } from '@puntada/core';
+import { type StoredYarn, useDrawerQuery } from '../api/records.ts';
+import { SelectField } from './TextField.tsx';
+
+/** A yarn out of the drawer for one colour; nothing to choose from while the drawer is empty. */
+export function YarnPicker({
+  letter,
+  value,
+  onPick,
+}: {
+  letter: string;
+  value: string | undefined;
+  onPick: (stored: StoredYarn | undefined) => void;
+}) {
+  const { data: yarns } = useDrawerQuery();
+  if (!yarns?.length) return null;
+  return (
+    <SelectField
+      label={`${letter} from the drawer`}
+      value={value ?? ''}
+      onChange={(id) => onPick(yarns.find((each) => each.id === id))}
+    >
+      <option value="">not from the drawer</option>
+      {yarns.map(({ id, yarn }) => (
+        <option key={id} value={id}>
+          {pickerWords(yarn)}
+        </option>
+      ))}
+    </SelectField>
+  );
+}
+
+function pickerWords({ line, name, lot, balls, parts }: DrawerYarn): string {
+  const begun = parts.length ? ` + ${parts.reduce((sum, grams) => sum + grams, 0)} g` : '';
+  return `${line}, ${name}${lot ? `, lot ${lot}` : ''}: ${balls} ${balls === 1 ? 'ball' : 'balls'}${begun}`;
+}

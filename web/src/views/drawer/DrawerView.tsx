@@ -1,0 +1,294 @@
+import {
+  type DrawerYarn,
+  drawerColumns,
+  freeOf,
+  metresInDrawer,
+  type Problem,
+  readDrawerTable,
+  setAside,
+  toRow,
+  typicalYarns,
+  yarnLengthNumber,
+  yarnLengthUnit,
+} from '@puntada/core';
+import { csvFormat, csvParse } from 'd3-dsv';
+import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
+import { problemsOf, usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';
+import {
+  type StoredYarn,
+  useAddYarnMutation,
+  useAddYarnsMutation,
+  useChangeYarnMutation,
+  useDrawerQuery,
+  useRemoveYarnMutation,
+} from '../../api/records.ts';
+import { Head } from '../../app/Shell.tsx';
+import { Shelves } from '../../app/Shelves.tsx';
+import { Button } from '../../parts/Button.tsx';
+import { download } from '../../parts/download.ts';
+import { Problems } from '../../parts/Problems.tsx';
+import { yarnStyle } from '../../parts/YarnChip.tsx';
+import { YarnForm } from './YarnForm.tsx';
+import { emptyYarn, firstProblems, toValues } from './yarnForm.ts';
+
+/** The yarn drawer: what there is, what of it is set aside, and what is free. */
+export default function DrawerView() {
+  const { data: yarns, error, isLoading } = useDrawerQuery();
+  const { data: works } = useWorksQuery();
+  const [open, setOpen] = useState<StoredYarn>();
+  const [fresh, setFresh] = useState(0);
+  const [add, adding] = useAddYarnMutation();
+  const [change, changing] = useChangeYarnMutation();
+  const [remove, removing] = useRemoveYarnMutation();
+  const refusal = problemsOf(adding.error ?? changing.error ?? removing.error);
+  const save = async (yarn: DrawerYarn) => {
+    const saved = open ? await change({ id: open.id, revision: open.revision, yarn }) : await add(yarn);
+    if (!saved.data) return;
+    setOpen(undefined);
+    setFresh(fresh + 1);
+  };
+  return (
+    <>
+      <Head title="Yarn drawer" under={yarns ? drawerLine(yarns) : undefined}>
+        <Table yarns={yarns ?? []} />
+      </Head>
+      <Shelves />
+      <main
+        id="main"
+        className="mx-auto grid w-full max-w-[1440px] gap-x-10 gap-y-8 px-6 pt-5 pb-12 lg:grid-cols-[minmax(0,1fr)_400px]"
+      >
+        <div className="min-w-0">
+          {error ? <Problems problems={problemsOf(error)} /> : null}
+          {isLoading ? <p className="text-soft">Opening the drawer…</p> : null}
+          {yarns && !yarns.length ? (
+            <p className="max-w-[46ch] text-[18px]">
+              The drawer is empty. Put in what you have, label or not, or bring in a table of it.
+            </p>
+          ) : null}
+          <ul>
+            {yarns?.map((stored) => (
+              <YarnRow
+                key={stored.id}
+                stored={stored}
+                works={works ?? []}
+                onOpen={() => setOpen(stored)}
+                onBalls={(balls) =>
+                  void change({ id: stored.id, revision: stored.revision, yarn: { ...stored.yarn, balls } })
+                }
+                onRemove={() => void remove(stored.id)}
+              />
+            ))}
+          </ul>
+        </div>
+        <aside className="grid content-start gap-4">
+          <YarnForm
+            key={open ? `${open.id}.${open.revision}` : `new ${fresh}`}
+            start={open ? toValues(open.yarn) : emptyYarn}
+            title={open ? `Change ${open.yarn.line}, ${open.yarn.name}` : 'Put a yarn in'}
+            save={open ? 'Keep the change' : 'Put it in the drawer'}
+            busy={adding.isLoading || changing.isLoading}
+            onSave={save}
+            onCancel={open ? () => setOpen(undefined) : undefined}
+          />
+          <Problems problems={refusal} />
+        </aside>
+      </main>
+    </>
+  );
+}
+
+function drawerLine(yarns: readonly StoredYarn[]): string {
+  const balls = yarns.reduce((sum, { yarn }) => sum + yarn.balls, 0);
+  const parts = yarns.reduce((sum, { yarn }) => sum + yarn.parts.length, 0);
+  return `${yarns.length} yarns · ${balls} balls and ${parts} part balls`;
+}
+
+/** The drawer as a table, out and in. */
+function Table({ yarns }: { yarns: readonly StoredYarn[] }) {
+  const [bring, bringing] = useAddYarnsMutation();
+  const [told, setTold] = useState<string>();
+  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const out = () => {
+    const rows = yarns.map(({ yarn }) => toRow(yarn));
+    download('yarn-drawer.csv', csvFormat(rows, [...drawerColumns]), 'text/csv');
+  };
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    const table = csvParse(await file.text());
+    const read = readDrawerTable(table.columns, [...table]);
+    setTold(undefined);
+    setProblems(read.ok ? [] : firstProblems(read.problems));
+    if (!read.ok) return;
+    const stored = await bring(read.value);
+    setProblems(problemsOf(stored.error));
+    if (stored.data) setTold(`${read.value.length} yarns put in.`);
+  };
+  return (
+    <div className="flex flex-wrap items-center gap-x-3">
+      <Button kind="quiet" onClick={out} disabled={!yarns.length}>
+        Save as CSV
+      </Button>
+      <label className="inline-flex min-h-11 cursor-pointer items-center rounded-md px-4 font-semibold underline underline-offset-4 focus-within:outline-3 focus-within:outline-offset-2 hover:bg-sheet">
+        Bring in a CSV
+        <input
+          type="file"
+          accept=".csv,text/csv"
+          className="sr-only"
+          disabled={bringing.isLoading}
+          onChange={(event) => {
+            void take(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      <p aria-live="polite" className="text-[15px] text-verdigris">
+        {told}
+      </p>
+      {problems.length ? (
+        <div className="basis-full">
+          <Problems problems={problems} />
+        </div>
+      ) : null}
+    </div>
+  );
+}
+
+interface RowProps {
+  readonly stored: StoredYarn;
+  readonly works: readonly WorkSummary[];
+  readonly onOpen: () => void;
+  readonly onBalls: (balls: number) => void;
+  readonly onRemove: () => void;
+}
+
+function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
+  const { told } = usePreferences();
+  const { yarn } = stored;
+  const aside = useMemo(() => setAside(stored.id, works), [stored.id, works]);
+  const free = freeOf(yarn, aside);
+  const metres = metresInDrawer(yarn);
+  const [sure, setSure] = useState(false);
+  return (
+    <li className="grid grid-cols-[52px_minmax(0,1fr)] gap-x-4 gap-y-2 border-b border-rule py-4 md:grid-cols-[52px_minmax(0,1fr)_190px_150px]">
+      <span
+        className="yarn block size-[52px] rounded-sm border border-ink/25"
+        style={yarnStyle(yarn.shade)}
+        aria-hidden
+      />
+      <div className="min-w-0">
+        <h2 className="text-[19px]">
+          {yarn.line}, {yarn.name}
+        </h2>
+        <p className="text-[15px] text-soft">
+          {typicalYarns[yarn.weight].name.replace(/ \(.*/, '')} {yarn.fibre} · {labelLine(yarn)}
+          {yarn.lot ? ` · lot ${yarn.lot}` : ''}
+          {yarn.price === undefined ? '' : ` · ${yarn.price.toFixed(2)} a ball`}
+        </p>
+        {aside.map((each) => (
+          <p key={each.work} className="text-[15px]">
+            {amount(each)} set aside for{' '}
+            <Link to={`/works/${each.work}/yarn`} className="underline underline-offset-4">
+              {each.title}
+            </Link>
+          </p>
+        ))}
+        <p className="mt-1 flex flex-wrap gap-x-4 text-[15px]">
+          <button type="button" onClick={onOpen} className="min-h-8 underline underline-offset-4">
+            Change
+            <span className="sr-only">
+              {' '}
+              {yarn.line}, {yarn.name}
+            </span>
+          </button>
+          {sure ? (
+            <>
+              <button type="button" onClick={onRemove} className="min-h-8 text-brick underline underline-offset-4">
+                Yes, take it out for good
+              </button>
+              <button type="button" onClick={() => setSure(false)} className="min-h-8 underline underline-offset-4">
+                Leave it in
+              </button>
+            </>
+          ) : (
+            <button
+              type="button"
+              onClick={() => setSure(true)}
+              className="min-h-8 text-soft underline underline-offset-4 hover:text-ink"
+            >
+              Take out
+              <span className="sr-only">
+                {' '}
+                {yarn.line}, {yarn.name}
+              </span>
+            </button>
+          )}
+        </p>
+      </div>
+      <div className="flex items-start max-md:col-start-2">
+        <Step
+          label={`One ball less of ${yarn.name}`}
+          disabled={yarn.balls === 0}
+          onClick={() => onBalls(yarn.balls - 1)}
+        >
+          −
+        </Step>
+        <p className="min-w-[58px] px-1 text-center leading-none">
+          <span className="count text-[26px]">{yarn.balls}</span>
+          <span className="block text-[13px] text-soft">{yarn.balls === 1 ? 'ball' : 'balls'}</span>
+        </p>
+        <Step label={`One ball more of ${yarn.name}`} onClick={() => onBalls(yarn.balls + 1)}>
+          +
+        </Step>
+      </div>
+      <p className="text-[15px] max-md:col-start-2 md:text-right">
+        {metres === undefined ? (
+          'length unknown'
+        ) : (
+          <span className="count text-[18px]">
+            {yarnLengthNumber(metres, told)} {yarnLengthUnit(told)}
+          </span>
+        )}
+        {yarn.parts.length ? <span className="block text-soft">with {yarn.parts.join(' g + ')} g begun</span> : null}
+        {aside.length ? (
+          <span className={`block ${free.balls < 0 ? 'text-brick' : 'text-verdigris'}`}>
+            {free.balls < 0 ? `✕ ${-free.balls} more set aside than there is` : `${free.balls} free`}
+          </span>
+        ) : null}
+      </p>
+    </li>
+  );
+}
+
+function amount({ balls, grams }: { balls: number; grams: number }): string {
+  const whole = balls ? `${balls} ${balls === 1 ? 'ball' : 'balls'}` : '';
+  const part = grams ? `${grams} g` : '';
+  return [whole, part].filter(Boolean).join(' and ');
+}
+
+function labelLine({ ballMetres, ballGrams }: DrawerYarn): string {
+  if (ballMetres === undefined || ballGrams === undefined) return 'label lost';
+  return `${ballMetres} m to ${ballGrams} g`;
+}
+
+function Step({
+  label,
+  children,
+  ...rest
+}: {
+  label: string;
+  disabled?: boolean;
+  onClick: () => void;
+  children: string;
+}) {
+  return (
+    <button
+      type="button"
+      aria-label={label}
+      className="size-11 rounded-md border border-edge bg-white text-[20px] hover:bg-sheet disabled:text-edge"
+      {...rest}
+    >
+      {children}
+    </button>
+  );
+}

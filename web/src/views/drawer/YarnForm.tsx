@@ -1,0 +1,100 @@
+import { type DrawerYarn, parseLabel, typicalYarns, type WeightClass } from '@puntada/core';
+import { useState } from 'react';
+import { Button } from '../../parts/Button.tsx';
+import { SelectField, TextField } from '../../parts/TextField.tsx';
+import { readYarn, type YarnValues } from './yarnForm.ts';
+
+const weights = [1, 2, 3, 4, 5, 6] as const satisfies readonly WeightClass[];
+
+interface Props {
+  readonly start: YarnValues;
+  readonly title: string;
+  readonly save: string;
+  readonly busy: boolean;
+  readonly onSave: (yarn: DrawerYarn) => void;
+  readonly onCancel?: (() => void) | undefined;
+}
+
+/** One yarn: what its label says, and how much of it there is. */
+export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) {
+  const [values, setValues] = useState(start);
+  const [label, setLabel] = useState('');
+  const [tried, setTried] = useState(false);
+  const read = readYarn(values);
+  const wrong = (tried && read.wrong) || {};
+  const set = (part: Partial<YarnValues>) => setValues({ ...values, ...part });
+  const field = (name: keyof YarnValues, text: string) => ({
+    label: text,
+    value: values[name],
+    wrong: wrong[name],
+    onChange: (typed: string) => set({ [name]: typed }),
+  });
+  const takeLabel = (typed: string) => {
+    setLabel(typed);
+    const said = parseLabel(typed);
+    if (!said.ok) return;
+    const round = (value: number) => String(Math.round(value * 100) / 100);
+    set({ ballMetres: round(said.value.metres), ballGrams: round(said.value.grams) });
+  };
+  const said = label.trim() ? parseLabel(label) : undefined;
+  return (
+    <form
+      aria-label={title}
+      className="grid gap-4"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        setTried(true);
+        if (read.yarn) onSave(read.yarn);
+      }}
+    >
+      <h2 className="border-b border-ink pb-1 text-[19px]">{title}</h2>
+      <div className="grid grid-cols-[minmax(0,1fr)_minmax(0,1fr)_60px] gap-3">
+        <TextField {...field('line', 'Yarn')} />
+        <TextField {...field('name', 'Shade')} />
+        <TextField {...field('shade', 'Colour')} type="color" className="px-1" />
+      </div>
+      <TextField
+        label="Label, in one line"
+        value={label}
+        onChange={takeLabel}
+        placeholder="100 g = 210 m"
+        wrong={said && !said.ok ? said.problems[0]?.hint : undefined}
+      />
+      <div className="grid grid-cols-3 gap-3">
+        <TextField {...field('ballMetres', 'm a ball')} inputMode="decimal" className="count" />
+        <TextField {...field('ballGrams', 'g a ball')} inputMode="decimal" className="count" />
+        <TextField {...field('lot', 'Dye lot')} />
+      </div>
+      <div className="grid grid-cols-2 gap-3">
+        <SelectField {...field('weight', 'Weight')}>
+          {weights.map((weight) => (
+            <option key={weight} value={weight}>
+              {weight} {typicalYarns[weight].name.replace(/ \(.*/, '')}
+            </option>
+          ))}
+        </SelectField>
+        <SelectField {...field('fibre', 'Fibre')}>
+          <option value="cotton">cotton</option>
+          <option value="acrylic">acrylic</option>
+          <option value="wool">wool</option>
+        </SelectField>
+      </div>
+      <div className="grid grid-cols-3 gap-3">
+        <TextField {...field('balls', 'Whole balls')} inputMode="numeric" className="count" />
+        <TextField {...field('parts', 'Part balls, g')} placeholder="31 12.5" className="count" />
+        <TextField {...field('price', 'Price a ball')} inputMode="decimal" className="count" />
+      </div>
+      <div className="flex flex-wrap gap-3">
+        <Button type="submit" disabled={busy}>
+          {save}
+        </Button>
+        {onCancel ? (
+          <Button kind="quiet" onClick={onCancel}>
+            Leave it as it was
+          </Button>
+        ) : null}
+      </div>
+    </form>
+  );
+}

@@ -1,0 +1,78 @@
+import { type DrawerYarn, drawerYarnSchema, type Problem, parseAmount } from '@puntada/core';
+
+/** A yarn of the drawer as its form holds it: all as typed. */
+export interface YarnValues {
+  readonly line: string;
+  readonly name: string;
+  readonly shade: string;
+  readonly lot: string;
+  readonly weight: string;
+  readonly fibre: string;
+  readonly ballMetres: string;
+  readonly ballGrams: string;
+  readonly balls: string;
+  readonly parts: string;
+  readonly price: string;
+}
+
+export const emptyYarn: YarnValues = {
+  line: '',
+  name: '',
+  shade: '#8aa39b',
+  lot: '',
+  weight: '4',
+  fibre: 'cotton',
+  ballMetres: '',
+  ballGrams: '',
+  balls: '1',
+  parts: '',
+  price: '',
+};
+
+export function toValues(yarn: DrawerYarn): YarnValues {
+  const text = (value: number | undefined) => (value === undefined ? '' : String(value));
+  return {
+    line: yarn.line,
+    name: yarn.name,
+    shade: yarn.shade,
+    lot: yarn.lot,
+    weight: String(yarn.weight),
+    fibre: yarn.fibre,
+    ballMetres: text(yarn.ballMetres),
+    ballGrams: text(yarn.ballGrams),
+    balls: String(yarn.balls),
+    parts: yarn.parts.join(' '),
+    price: text(yarn.price),
+  };
+}
+
+/** A number as typed; what is none is passed on, for the schema to refuse at its field. */
+function number(text: string): number | string | undefined {
+  if (text.trim() === '') return undefined;
+  const read = parseAmount(text);
+  return read.ok && read.value.unit === '' ? read.value.value : text;
+}
+
+type Read =
+  | { readonly yarn: DrawerYarn; readonly wrong?: undefined }
+  | { readonly yarn?: undefined; readonly wrong: Readonly<Record<string, string>> };
+
+/** The yarn a form comes to, or a sentence for each field that will not do. */
+export function readYarn(values: YarnValues): Read {
+  const read = drawerYarnSchema.safeParse({
+    ...values,
+    weight: number(values.weight),
+    ballMetres: number(values.ballMetres),
+    ballGrams: number(values.ballGrams),
+    balls: number(values.balls) ?? 0,
+    parts: values.parts.trim() === '' ? [] : values.parts.trim().split(/\s+/).map(number),
+    price: number(values.price),
+  });
+  if (read.success) return { yarn: read.data };
+  return { wrong: Object.fromEntries(read.error.issues.map((issue) => [String(issue.path[0]), issue.message])) };
+}
+
+/** Problems of a table that was brought in, shortened to the first few. */
+export function firstProblems(problems: readonly Problem[], most = 6): readonly Problem[] {
+  return problems.slice(0, most);
+}

@@ -1,0 +1,149 @@
+import { type LengthUnit, parseLength, type SwatchCount } from '@puntada/core';
+import { Trash2 } from 'lucide-react';
+import { useState } from 'react';
+import { Button } from '../../parts/Button.tsx';
+import { Choice } from '../../parts/Choice.tsx';
+import { TextField } from '../../parts/TextField.tsx';
+
+interface Props {
+  readonly counts: readonly SwatchCount[];
+  readonly units: LengthUnit;
+  readonly busy: boolean;
+  readonly onChange: (counts: SwatchCount[]) => void;
+}
+
+/** What was counted on the swatch, one line a count, and a place for the next. */
+export function Counts({ counts, units, busy, onChange }: Props) {
+  return (
+    <section aria-label="Counts">
+      <h2 className="border-b border-ink pb-1 text-[19px]">Counts</h2>
+      {counts.length ? (
+        <table className="w-full text-left text-[16px]">
+          <thead className="text-[14px] text-soft">
+            <tr>
+              <th className="py-1.5 font-semibold">Counted</th>
+              <th className="font-semibold">Over</th>
+              <th className="font-semibold">When</th>
+              <th>
+                <span className="sr-only">Remove</span>
+              </th>
+            </tr>
+          </thead>
+          <tbody>
+            {counts.map((count, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: a count has no name of its own, and the list is only added to
+              <tr key={`${i}-${count.what}-${count.count}-${count.over}`} className="border-t border-rule">
+                <td className="py-1">
+                  <b className="count text-[18px]">{count.count}</b> {count.what}
+                </td>
+                <td className="count">{count.over}</td>
+                <td className="text-[15px] text-soft">
+                  {count.washed ? 'washed' : 'as worked'}
+                  {count.on ? `, ${count.on}` : ''}
+                </td>
+                <td className="w-11">
+                  <button
+                    type="button"
+                    aria-label={`Remove ${count.count} ${count.what} over ${count.over}`}
+                    disabled={busy}
+                    onClick={() => onChange(counts.filter((_, at) => at !== i))}
+                    className="flex size-11 items-center justify-center rounded-md text-soft hover:bg-sheet hover:text-ink"
+                  >
+                    <Trash2 aria-hidden className="size-4" />
+                  </button>
+                </td>
+              </tr>
+            ))}
+          </tbody>
+        </table>
+      ) : null}
+      <NextCount units={units} busy={busy} onAdd={(count) => onChange([...counts, count])} />
+    </section>
+  );
+}
+
+function NextCount({ units, busy, onAdd }: { units: LengthUnit; busy: boolean; onAdd: (count: SwatchCount) => void }) {
+  const [what, setWhat] = useState<SwatchCount['what']>('stitches');
+  const [count, setCount] = useState('');
+  const [over, setOver] = useState(units === 'cm' ? '10 cm' : '4 in');
+  const [washed, setWashed] = useState(false);
+  const [tried, setTried] = useState(false);
+  const number = Number(count.trim().replace(',', '.'));
+  const countWrong = count.trim() === '' || !(number > 0) || number > 1000;
+  const span = parseLength(over, units);
+  const overWrong = !span.ok || span.value < 10 || span.value > 1000;
+  const add = () => {
+    setTried(true);
+    if (countWrong || overWrong) return;
+    onAdd({ what, count: number, over: over.trim(), washed, on: today() });
+    setCount('');
+    setTried(false);
+    setWhat(what === 'stitches' ? 'rows' : 'stitches');
+  };
+  return (
+    <form
+      aria-label="Another count"
+      noValidate
+      className="mt-3 flex flex-wrap items-start gap-x-4 gap-y-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        add();
+      }}
+    >
+      <div>
+        <p className="label">Counted</p>
+        <Choice
+          label="What was counted"
+          value={what}
+          options={[
+            { value: 'stitches', words: 'stitches' },
+            { value: 'rows', words: 'rows' },
+          ]}
+          onChange={setWhat}
+        />
+      </div>
+      <div className="w-[110px]">
+        <TextField
+          label={what === 'stitches' ? 'Stitches' : 'Rows'}
+          value={count}
+          onChange={setCount}
+          inputMode="decimal"
+          className="count text-[18px]"
+          wrong={tried && countWrong ? 'Type a count such as 16 or 16.5.' : undefined}
+        />
+      </div>
+      <div className="w-[120px]">
+        <TextField
+          label="Over"
+          value={over}
+          onChange={setOver}
+          className="count text-[18px]"
+          wrong={tried && overWrong ? 'Type a span of 1 cm to 1 m, such as 10 cm.' : undefined}
+        />
+      </div>
+      <div>
+        <p className="label">The swatch is</p>
+        <Choice
+          label="The swatch is"
+          value={washed ? 'washed' : 'worked'}
+          options={[
+            { value: 'worked', words: 'as worked' },
+            { value: 'washed', words: 'washed' },
+          ]}
+          onChange={(next) => setWashed(next === 'washed')}
+        />
+      </div>
+      <div className="self-end">
+        <Button type="submit" disabled={busy}>
+          Add this count
+        </Button>
+      </div>
+    </form>
+  );
+}
+
+function today(): string {
+  const now = new Date();
+  const two = (n: number) => String(n).padStart(2, '0');
+  return `${now.getFullYear()}-${two(now.getMonth() + 1)}-${two(now.getDate())}`;
+}

@@ -1,0 +1,172 @@
+import {
+  findPattern,
+  type Policy,
+  patternBook,
+  planSwatch,
+  policies,
+  policyNames,
+  type Swatch,
+  swatchSchema,
+} from '@puntada/core';
+import { useMemo, useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import { problemsOf, usePreferences } from '../../api/api.ts';
+import { useAddSwatchMutation } from '../../api/records.ts';
+import { Head } from '../../app/Shell.tsx';
+import { Shelves } from '../../app/Shelves.tsx';
+import { Button } from '../../parts/Button.tsx';
+import { PatternPicture } from '../../parts/PatternPicture.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { SelectField, TextField } from '../../parts/TextField.tsx';
+import { YarnPicker } from '../../parts/YarnPicker.tsx';
+
+type YarnOf = Swatch['yarns'][number];
+
+const first = ['#e9dfc4', '#24476b', '#c08a4a', '#2f5a45'];
+
+function plainYarn(letter: string, i: number): YarnOf {
+  return { letter, name: `Yarn ${letter}`, shade: first[i] ?? '#888888', weight: 4, fibre: 'cotton' };
+}
+
+/** A swatch still to be made: which pattern, which yarns, which hook, and what the idle strand does. */
+export default function NewSwatch() {
+  const { units } = usePreferences();
+  const navigate = useNavigate();
+  const given = (useLocation().state as { swatch?: Partial<Swatch> } | null)?.swatch ?? {};
+  const [add, adding] = useAddSwatchMutation();
+  const [title, setTitle] = useState(given.title ?? '');
+  const [key, setKey] = useState(given.pattern?.key ?? 'block-check');
+  const [stitch, setStitch] = useState(given.pattern?.stitch ?? '');
+  const [hook, setHook] = useState(given.hook ? String(given.hook) : '5');
+  const [policy, setPolicy] = useState<Policy>(given.policy ?? 'carry-always');
+  const [yarns, setYarns] = useState<readonly YarnOf[]>(given.yarns ?? [plainYarn('A', 0), plainYarn('B', 1)]);
+  const found = findPattern(key);
+  const pattern = found.ok ? found.value : patternBook[0];
+  const own = useMemo(
+    () =>
+      pattern?.colours.map((letter, i) => yarns.find((yarn) => yarn.letter === letter) ?? plainYarn(letter, i)) ?? [],
+    [pattern, yarns],
+  );
+  const read = useMemo(
+    () =>
+      swatchSchema.safeParse({
+        title: title || `${pattern?.name}, ${hook} mm`,
+        units,
+        pattern: {
+          key,
+          ...(pattern?.stitches.includes(stitch) ? { stitch } : {}),
+          ...(given.pattern?.key === key && given.pattern.numbers ? { numbers: given.pattern.numbers } : {}),
+        },
+        hook: hook.trim() ? Number(hook.replace(',', '.')) : undefined,
+        policy,
+        yarns: own,
+      }),
+    [title, pattern, hook, units, key, stitch, policy, own, given.pattern],
+  );
+  const plan = useMemo(() => (read.success ? planSwatch(read.data) : undefined), [read]);
+  const hookWrong = read.error?.issues.find((issue) => issue.path[0] === 'hook')?.message;
+  const start = async () => {
+    if (!read.success) return;
+    const saved = await add(read.data);
+    if (saved.data) navigate(`/swatches/${saved.data.id}`, { replace: true });
+  };
+  return (
+    <>
+      <Head title="A new swatch" under="A small cloth of the pattern, strands as in the piece" />
+      <Shelves />
+      <main
+        id="main"
+        className="mx-auto grid w-full max-w-[1180px] gap-x-10 gap-y-6 px-6 pt-6 pb-12 lg:grid-cols-[minmax(0,1fr)_360px]"
+      >
+        <div className="grid content-start gap-5">
+          <TextField label="Name" value={title} onChange={setTitle} placeholder={`${pattern?.name}, ${hook} mm`} />
+          <div className="grid gap-4 sm:grid-cols-[minmax(0,1fr)_120px_130px]">
+            <SelectField label="Pattern" value={key} onChange={setKey}>
+              {patternBook.map((each) => (
+                <option key={each.key} value={each.key}>
+                  {each.name}
+                </option>
+              ))}
+            </SelectField>
+            {pattern && pattern.stitches.length > 1 ? (
+              <SelectField label="Worked in" value={stitch || (pattern.stitches[0] ?? '')} onChange={setStitch}>
+                {pattern.stitches.map((each) => (
+                  <option key={each} value={each}>
+                    {each}
+                  </option>
+                ))}
+              </SelectField>
+            ) : null}
+            <TextField
+              label="Hook, mm"
+              value={hook}
+              onChange={setHook}
+              inputMode="decimal"
+              className="count text-[18px]"
+              wrong={hookWrong}
+            />
+          </div>
+          <SelectField label="The idle strand" value={policy} onChange={(next) => setPolicy(next as Policy)}>
+            {policies.map((each) => (
+              <option key={each} value={each}>
+                {policyNames[each]}
+              </option>
+            ))}
+          </SelectField>
+          <div className="grid gap-4 sm:grid-cols-2">
+            {own.map((yarn) => (
+              <div key={yarn.letter}>
+                <YarnPicker
+                  letter={yarn.letter}
+                  value={yarn.drawer}
+                  onPick={(stored) => {
+                    if (!stored)
+                      return setYarns(own.map((each) => (each === yarn ? { ...yarn, drawer: undefined } : each)));
+                    const { name, shade, weight, fibre, ballMetres, ballGrams } = stored.yarn;
+                    const next = {
+                      letter: yarn.letter,
+                      name,
+                      shade,
+                      weight,
+                      fibre,
+                      ballMetres,
+                      ballGrams,
+                      drawer: stored.id,
+                    };
+                    setYarns(own.map((each) => (each === yarn ? next : each)));
+                  }}
+                />
+                <p className="mt-1 text-[15px] text-soft">
+                  {yarn.letter}: {yarn.name}, weight {yarn.weight}, {yarn.fibre}
+                </p>
+              </div>
+            ))}
+          </div>
+          <p className="max-w-[62ch] text-[15px] text-soft">
+            Carried strands stiffen and widen the cloth a little: some go up one hook for a supple piece, some go down
+            one so that the strand does not show between tall stitches. Swatch with the hook you mean to use.
+          </p>
+        </div>
+        <aside className="grid content-start gap-4">
+          <PatternPicture
+            pattern={key}
+            stitch={stitch || undefined}
+            shades={own.map((yarn) => yarn.shade)}
+            side={220}
+          />
+          {plan?.ok ? (
+            <p className="text-[17px]">
+              <b className="count">{plan.value.width.stitches}</b> stitches,{' '}
+              <b className="count">{plan.value.height.rows}</b> rows: 15 × 15 cm at least, and three repeats.
+            </p>
+          ) : null}
+          {plan && !plan.ok ? <Problems problems={plan.problems} /> : null}
+          <Button kind="next" onClick={start} disabled={!plan?.ok || adding.isLoading} className="text-[18px]">
+            Plan this swatch
+          </Button>
+          <Problems problems={problemsOf(adding.error)} />
+        </aside>
+      </main>
+    </>
+  );
+}

@@ -1,0 +1,159 @@
+import { findPattern, hookFor, policyNames, type Swatch, swatchFigures, swatchReading } from '@puntada/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { problemsOf, usePreferences } from '../../api/api.ts';
+import { type StoredSwatch, useSwatchesQuery } from '../../api/records.ts';
+import { Head } from '../../app/Shell.tsx';
+import { Shelves } from '../../app/Shelves.tsx';
+import { ButtonLink } from '../../parts/Button.tsx';
+import { PatternPicture } from '../../parts/PatternPicture.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { TextField } from '../../parts/TextField.tsx';
+
+/** All swatches side by side, and which hook to try for a wished gauge. */
+export default function SwatchBook() {
+  const { data: swatches, error } = useSwatchesQuery();
+  const { units } = usePreferences();
+  const over = units === 'cm' ? '10 cm' : '4 in';
+  const span = units === 'cm' ? 1 : 1.016;
+  return (
+    <>
+      <Head title="Swatch book" under="Counts, weights and hooks: what your hand makes of a pattern">
+        <ButtonLink to="/swatches/new" kind="next">
+          Plan a swatch
+        </ButtonLink>
+      </Head>
+      <Shelves />
+      <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-4 pb-12">
+        {error ? <Problems problems={problemsOf(error)} /> : null}
+        {swatches && !swatches.length ? (
+          <p className="max-w-[52ch] py-6 text-[18px]">
+            No swatch yet. A small cloth of the pattern, counted and weighed, narrows every size and every yarn figure.
+          </p>
+        ) : null}
+        {swatches?.length ? (
+          <div className="overflow-x-auto">
+            <table className="w-full min-w-[760px] text-left">
+              <thead className="text-[14px] text-soft">
+                <tr className="border-b border-ink">
+                  <th className="py-2 font-semibold">Swatch</th>
+                  <th className="font-semibold">Hook</th>
+                  <th className="font-semibold">Idle strand</th>
+                  <th className="text-right font-semibold">Stitches in {over}</th>
+                  <th className="text-right font-semibold">Rows in {over}</th>
+                  <th className="text-right font-semibold">Washed</th>
+                  <th className="text-right font-semibold">Yarn it takes</th>
+                </tr>
+              </thead>
+              <tbody>
+                {swatches.map((stored) => (
+                  <SwatchRow key={stored.id} stored={stored} span={span} />
+                ))}
+              </tbody>
+            </table>
+          </div>
+        ) : null}
+        {swatches ? <WhichHook swatches={swatches} over={over} span={span} /> : null}
+      </main>
+    </>
+  );
+}
+
+function patternName({ pattern }: Swatch): string {
+  const found = pattern.key ? findPattern(pattern.key) : undefined;
+  return found?.ok ? found.value.name : 'own pattern';
+}
+
+function SwatchRow({ stored, span }: { stored: StoredSwatch; span: number }) {
+  const { swatch } = stored;
+  const worked = swatchFigures(swatch);
+  const washed = swatch.counts.some((count) => count.washed) ? swatchFigures(swatch, true) : undefined;
+  const reading = swatch.weight ? swatchReading(swatch) : undefined;
+  const figure = (value: number | undefined) => (value === undefined ? '–' : (value * span).toFixed(1));
+  return (
+    <tr className="border-b border-rule">
+      <td className="py-2.5 pr-4">
+        <span className="flex items-center gap-4">
+          <PatternPicture
+            pattern={swatch.pattern.key ?? 'block-check'}
+            stitch={swatch.pattern.stitch}
+            shades={swatch.yarns.map((yarn) => yarn.shade)}
+            side={56}
+          />
+          <span className="min-w-0">
+            <Link to={`/swatches/${stored.id}`} className="text-[18px] font-semibold no-underline hover:underline">
+              {swatch.title}
+            </Link>
+            <span className="block text-[14px] text-soft">{patternName(swatch)}</span>
+          </span>
+        </span>
+      </td>
+      <td className="count whitespace-nowrap">{swatch.hook ? `${swatch.hook} mm` : '–'}</td>
+      <td className="text-[15px]">{policyNames[swatch.policy]}</td>
+      {worked ? (
+        <>
+          <td className="count text-right text-[20px]">{figure(worked.stitches)}</td>
+          <td className="count text-right text-[20px]">{figure(worked.rows)}</td>
+          <td className="count text-right">{washed ? `${figure(washed.stitches)} × ${figure(washed.rows)}` : '–'}</td>
+        </>
+      ) : (
+        <td colSpan={3} className="text-right text-[15px] text-ochre">
+          still to be counted
+        </td>
+      )}
+      <td className="count text-right">{reading?.ok ? ratioText(reading.value.ratio) : '–'}</td>
+    </tr>
+  );
+}
+
+function ratioText(ratio: number): string {
+  const percent = Math.round((Math.exp(ratio) - 1) * 100);
+  return percent === 0 ? 'as the rule' : `${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`;
+}
+
+/** From the counted swatches: the hook to try next for a wished count. */
+function WhichHook({ swatches, over, span }: { swatches: readonly StoredSwatch[]; over: string; span: number }) {
+  const [wanted, setWanted] = useState('');
+  const counted = swatches.flatMap(({ id, swatch }) => {
+    const figures = swatchFigures(swatch);
+    return figures && swatch.hook ? [{ id, title: swatch.title, hook: swatch.hook, figures }] : [];
+  });
+  if (!counted.length) return null;
+  const stitches = Number(wanted.replace(',', '.'));
+  const good = stitches >= 2 && stitches <= 60;
+  return (
+    <section aria-label="Which hook" className="mt-8 max-w-[760px]">
+      <h2 className="border-b border-ink pb-1 text-[19px]">Which hook?</h2>
+      <div className="mt-3 flex flex-wrap items-start gap-6">
+        <div className="w-[230px]">
+          <TextField
+            label={`Stitches wished in ${over}`}
+            value={wanted}
+            onChange={setWanted}
+            inputMode="decimal"
+            className="count text-[18px]"
+            wrong={wanted.trim() && !good ? 'Type a count such as 15.' : undefined}
+          />
+        </div>
+        {good ? (
+          <ul className="min-w-0 flex-1 text-[16px]">
+            {counted.map(({ id, title, hook, figures }) => {
+              const next = hookFor((100 * span) / stitches, { hook, stitchWidth: figures.stitchWidth });
+              return (
+                <li key={id} className="flex justify-between gap-4 border-b border-rule py-1.5">
+                  <span>{title}</span>
+                  <span>
+                    {next === hook ? 'stay with' : 'try'} <b className="count text-[18px]">{next} mm</b>
+                  </span>
+                </li>
+              );
+            })}
+          </ul>
+        ) : null}
+      </div>
+      <p className="mt-2 text-[14px] text-soft">
+        Half a millimetre moves a stitch by 4 to 7 % at 4 to 6 mm. It is where to begin the next swatch: swatch again.
+      </p>
+    </section>
+  );
+}

@@ -1,0 +1,293 @@
+import {
+  planDocument,
+  planSwatch,
+  policyNames,
+  type Swatch,
+  type SwatchCount,
+  swatchFigures,
+  swatchReading,
+  withSwatch,
+} from '@puntada/core';
+import { useMemo, useState } from 'react';
+import { Link, useNavigate, useParams } from 'react-router';
+import { problemsOf, useChangeWorkMutation, usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';
+import {
+  type ChangedSwatch,
+  type StoredSwatch,
+  useChangeSwatchMutation,
+  useRemoveSwatchMutation,
+  useSwatchesQuery,
+} from '../../api/records.ts';
+import { Head } from '../../app/Shell.tsx';
+import { Shelves } from '../../app/Shelves.tsx';
+import { Button } from '../../parts/Button.tsx';
+import { PatternPicture } from '../../parts/PatternPicture.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { TextField } from '../../parts/TextField.tsx';
+import { Counts } from './Counts.tsx';
+import { Weighing } from './Weighing.tsx';
+
+/** One swatch: how it is made, what was counted and weighed on it, and the plans that go by it. */
+export default function SwatchPage() {
+  const { id } = useParams();
+  const { data: swatches, error } = useSwatchesQuery();
+  const stored = swatches?.find((each) => each.id === id);
+  if (stored) return <OpenSwatch key={stored.id} stored={stored} />;
+  return (
+    <>
+      <Head title="Swatch" />
+      <Shelves />
+      <main id="main" className="p-6">
+        {error ? <Problems problems={problemsOf(error)} /> : null}
+        <p className="text-soft">{swatches ? 'There is no such swatch in the book.' : 'Opening…'}</p>
+      </main>
+    </>
+  );
+}
+
+function OpenSwatch({ stored }: { stored: StoredSwatch }) {
+  const { swatch } = stored;
+  const navigate = useNavigate();
+  const [change, changing] = useChangeSwatchMutation();
+  const [remove, removing] = useRemoveSwatchMutation();
+  const [moved, setMoved] = useState<ChangedSwatch['plans']>([]);
+  const [sure, setSure] = useState(false);
+  const update = async (part: Partial<Swatch>) => {
+    const answer = await change({ id: stored.id, revision: stored.revision, swatch: { ...swatch, ...part } });
+    if (answer.data) setMoved(answer.data.plans);
+  };
+  const throwAway = async () => {
+    const answer = await remove(stored.id);
+    if (!answer.error) navigate('/swatches');
+  };
+  const refusal = problemsOf(changing.error ?? removing.error);
+  return (
+    <>
+      <Head
+        title={swatch.title}
+        under={`${swatch.hook ? `${swatch.hook} mm hook, ` : ''}${policyNames[swatch.policy]}`}
+      >
+        <p aria-live="polite" className="text-[15px] text-soft">
+          {changing.isLoading ? 'Saving…' : 'Saved'}
+        </p>
+      </Head>
+      <Shelves />
+      <main
+        id="main"
+        className="mx-auto grid w-full max-w-[1440px] gap-x-10 gap-y-8 px-6 pt-5 pb-12 lg:grid-cols-[minmax(0,1fr)_400px]"
+      >
+        <div className="grid min-w-0 content-start gap-6">
+          <Problems problems={refusal} />
+          <Moved plans={moved} />
+          <Figures swatch={swatch} />
+          <Counts
+            counts={swatch.counts}
+            units={swatch.units}
+            busy={changing.isLoading}
+            onChange={(counts: SwatchCount[]) => void update({ counts })}
+          />
+          <Weighing swatch={swatch} busy={changing.isLoading} onChange={(weight) => void update({ weight })} />
+          <Note note={swatch.note} onChange={(note) => void update({ note })} />
+        </div>
+        <aside className="grid content-start gap-6">
+          <HowToMake swatch={swatch} />
+          <PlansOf stored={stored} />
+          {sure ? (
+            <div className="flex gap-3">
+              <Button onClick={throwAway}>Yes, throw it away</Button>
+              <Button kind="quiet" onClick={() => setSure(false)}>
+                Keep it
+              </Button>
+            </div>
+          ) : (
+            <button
+              type="button"
+              onClick={() => setSure(true)}
+              className="min-h-11 justify-self-start text-[15px] text-soft underline underline-offset-4 hover:text-ink"
+            >
+              Throw this swatch away
+            </button>
+          )}
+        </aside>
+      </main>
+    </>
+  );
+}
+
+/** The plans that the last change moved, and how. */
+function Moved({ plans }: { plans: ChangedSwatch['plans'] }) {
+  if (!plans.length) return null;
+  return (
+    <div role="status" className="border-l-4 border-verdigris bg-verdigris-pale px-4 py-3">
+      <p className="font-semibold">
+        {plans.length === 1 ? 'One plan goes' : `${plans.length} plans go`} by this swatch and came along:
+      </p>
+      <ul>
+        {plans.map((plan) => (
+          <li key={plan.id} className="py-0.5 text-[15px]">
+            <Link to={`/works/${plan.id}/size`} className="underline underline-offset-4">
+              {plan.title}
+            </Link>{' '}
+            {plan.words}.
+          </li>
+        ))}
+      </ul>
+    </div>
+  );
+}
+
+/** The gauge that came of it, large. */
+function Figures({ swatch }: { swatch: Swatch }) {
+  const { units } = usePreferences();
+  const worked = swatchFigures(swatch);
+  const washed = swatch.counts.some((count) => count.washed) ? swatchFigures(swatch, true) : undefined;
+  const over = units === 'cm' ? '10 cm' : '4 in';
+  const span = units === 'cm' ? 1 : 1.016;
+  if (!worked) {
+    return (
+      <p className="text-[18px]">
+        Make it, lay it flat, then count stitches and rows below, 2 away from any edge and over 10 cm or more.
+      </p>
+    );
+  }
+  return (
+    <dl className="grid grid-cols-2 gap-x-8 gap-y-3 border-b border-rule pb-5 sm:grid-cols-4">
+      <Big term={`stitches in ${over}`} value={(worked.stitches * span).toFixed(1)} />
+      <Big term={`rows in ${over}`} value={(worked.rows * span).toFixed(1)} />
+      {washed ? (
+        <Big
+          term="washed, stitches × rows"
+          value={`${(washed.stitches * span).toFixed(1)} × ${(washed.rows * span).toFixed(1)}`}
+        />
+      ) : (
+        <Big term="washed" value="not counted" quiet />
+      )}
+      <Big term="sure to" value={`± ${Math.max(1, Math.round(worked.within * 100))} %`} />
+    </dl>
+  );
+}
+
+function Big({ term, value, quiet = false }: { term: string; value: string; quiet?: boolean }) {
+  return (
+    <div>
+      <dt className="text-[14px] text-soft">{term}</dt>
+      <dd
+        className={
+          quiet
+            ? 'text-[17px] text-soft'
+            : `count whitespace-nowrap leading-tight ${value.length > 8 ? 'pt-1 text-[21px]' : 'text-[28px]'}`
+        }
+      >
+        {value}
+      </dd>
+    </div>
+  );
+}
+
+function Note({ note, onChange }: { note: string; onChange: (note: string) => void }) {
+  const [text, setText] = useState(note);
+  return (
+    <TextField
+      label="Note"
+      value={text}
+      onChange={setText}
+      maxLength={400}
+      placeholder="How it feels, how it drapes, what to change"
+      onBlur={() => text !== note && onChange(text)}
+    />
+  );
+}
+
+/** How the swatch is made, a few lines, and its first rows. */
+function HowToMake({ swatch }: { swatch: Swatch }) {
+  const { terms, hand } = usePreferences();
+  const plan = useMemo(() => planSwatch(swatch), [swatch]);
+  const document = useMemo(() => (plan.ok ? planDocument(plan.value, terms, hand) : undefined), [plan, terms, hand]);
+  if (!plan.ok) return <Problems problems={plan.problems} />;
+  const { width, height } = plan.value;
+  const metres = plan.value.piece.yarn
+    .map((need) => `${need.letter} about ${Math.ceil(need.metres.high)} m`)
+    .join(', ');
+  return (
+    <section aria-label="How to make it">
+      <h2 className="border-b border-ink pb-1 text-[19px]">How to make it</h2>
+      <div className="mt-3 flex gap-4">
+        <PatternPicture
+          pattern={swatch.pattern.key ?? 'block-check'}
+          stitch={swatch.pattern.stitch}
+          shades={swatch.yarns.map((yarn) => yarn.shade)}
+          side={120}
+        />
+        <p className="text-[16px]">
+          {width.chains ? (
+            <>
+              Chain <b className="count text-[20px]">{width.chains}</b>,{' '}
+            </>
+          ) : null}
+          work <b className="count text-[20px]">{height.rows}</b> rows of{' '}
+          <b className="count text-[20px]">{width.stitches}</b>. It takes {metres}.
+        </p>
+      </div>
+      <ol className="mt-3 max-h-[300px] overflow-y-auto border-t border-rule text-[15px]">
+        {document?.grouped.map((line) => (
+          <li key={line} className="border-b border-rule py-1.5">
+            {line}
+          </li>
+        ))}
+      </ol>
+    </section>
+  );
+}
+
+/** Plans that go by this swatch, and those that could. */
+function PlansOf({ stored }: { stored: StoredSwatch }) {
+  const { data: works } = useWorksQuery();
+  const [change, changing] = useChangeWorkMutation();
+  const counted = swatchFigures(stored.swatch) !== undefined;
+  const reading = stored.swatch.weight ? swatchReading(stored.swatch) : undefined;
+  const goesBy = ({ wish: { gauge } }: WorkSummary) => gauge.from === 'counted' && gauge.swatch === stored.id;
+  const using = works?.filter(goesBy) ?? [];
+  const fitting =
+    works?.filter(
+      (work) => work.state === 'wished' && !goesBy(work) && work.wish.pattern.key === stored.swatch.pattern.key,
+    ) ?? [];
+  const use = async (work: WorkSummary) => {
+    const wish = withSwatch(work.wish, stored.id, stored.swatch);
+    if (wish.ok) await change({ id: work.id, revision: work.revision, wish: wish.value });
+  };
+  return (
+    <section aria-label="Plans">
+      <h2 className="border-b border-ink pb-1 text-[19px]">Plans that go by it</h2>
+      {using.length ? (
+        <ul>
+          {using.map((work) => (
+            <li key={work.id} className="border-b border-rule py-1.5">
+              <Link to={`/works/${work.id}/size`} className="underline underline-offset-4">
+                {work.wish.title}
+              </Link>
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="py-2 text-[15px] text-soft">None yet.</p>
+      )}
+      {reading && !reading.ok ? <Problems problems={reading.problems} kind="warning" /> : null}
+      {counted && fitting.length ? (
+        <div className="mt-3 grid gap-2">
+          <p className="text-[15px] text-soft">Wished for in the same pattern:</p>
+          {fitting.map((work) => (
+            <Button
+              key={work.id}
+              onClick={() => void use(work)}
+              disabled={changing.isLoading}
+              className="justify-start text-left"
+            >
+              Use it for {work.wish.title}
+            </Button>
+          ))}
+        </div>
+      ) : null}
+      <Problems problems={problemsOf(changing.error)} />
+    </section>
+  );
+}

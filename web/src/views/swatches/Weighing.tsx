@@ -1,0 +1,87 @@
+import { firstBelief, isDoubtful, parseMass, type Swatch, swatchReading } from '@puntada/core';
+import { useState } from 'react';
+import { Button } from '../../parts/Button.tsx';
+import { SelectField, TextField } from '../../parts/TextField.tsx';
+
+interface Props {
+  readonly swatch: Swatch;
+  readonly busy: boolean;
+  readonly onChange: (weight: Swatch['weight']) => void;
+}
+
+/** The swatch on the scale: what it says of the yarn that this hand really takes. */
+export function Weighing({ swatch, busy, onChange }: Props) {
+  const [grams, setGrams] = useState(swatch.weight ? String(swatch.weight.grams) : '');
+  const [scale, setScale] = useState(String(swatch.weight?.scale ?? 1));
+  const [tried, setTried] = useState(false);
+  const read = parseMass(grams);
+  const wrong = !read.ok || read.value <= 0 || read.value > 2000;
+  const keep = () => {
+    setTried(true);
+    if (!wrong && read.ok) onChange({ grams: read.value, scale: Number(scale) });
+  };
+  return (
+    <section aria-label="Weight">
+      <h2 className="border-b border-ink pb-1 text-[19px]">Weight</h2>
+      <form
+        aria-label="Weigh it"
+        noValidate
+        className="mt-3 flex flex-wrap items-start gap-x-4 gap-y-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          keep();
+        }}
+      >
+        <div className="w-[130px]">
+          <TextField
+            label="It weighs"
+            value={grams}
+            onChange={setGrams}
+            inputMode="decimal"
+            after="g"
+            className="count text-[18px]"
+            wrong={tried && wrong ? 'Type grams, such as 13.2.' : undefined}
+          />
+        </div>
+        <div className="w-[170px]">
+          <SelectField label="The scale reads to" value={scale} onChange={setScale}>
+            <option value="0.05">± 0.05 g</option>
+            <option value="0.1">± 0.1 g</option>
+            <option value="0.5">± 0.5 g</option>
+            <option value="1">± 1 g</option>
+            <option value="5">± 5 g</option>
+          </SelectField>
+        </div>
+        <div className="self-end">
+          <Button type="submit" disabled={busy}>
+            Keep this weight
+          </Button>
+        </div>
+        {swatch.weight ? (
+          <div className="self-end">
+            <Button kind="quiet" disabled={busy} onClick={() => onChange(undefined)}>
+              Forget it
+            </Button>
+          </div>
+        ) : null}
+      </form>
+      <p className="mt-2 max-w-[64ch] text-[15px]" aria-live="polite">
+        {weightWords(swatch)}
+      </p>
+    </section>
+  );
+}
+
+function weightWords(swatch: Swatch): string {
+  if (!swatch.weight)
+    return 'Weigh it dry, before washing, with its tails on. It then tells how much yarn your hand takes.';
+  const reading = swatchReading(swatch);
+  if (!reading.ok) return `${reading.problems[0]?.message} ${reading.problems[0]?.hint}`;
+  const percent = Math.round((Math.exp(reading.value.ratio) - 1) * 100);
+  const sure = Math.round(reading.value.error * 1.6449 * 100);
+  const than = percent === 0 ? 'as much yarn as' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'} yarn than`;
+  const doubt = isDoubtful(firstBelief('measured'), reading.value)
+    ? ' That is far off: check grams and label, and that it was dry and worked with one strand.'
+    : '';
+  return `Your hand takes ${than} the rule says, sure to ± ${sure} %. Plans that go by this swatch reckon with it.${doubt}`;
+}

@@ -1,0 +1,25 @@
+import type { Result } from '@puntada/core';
+import { useEffect, useState } from 'react';
+import { planner } from './planner.ts';
+import type { PreviewFigures } from './planner.worker.ts';
+
+/** What a wish would come to, planned in the worker a moment after the last change; the one before stays until then. */
+export function usePreview(wish: unknown): Result<PreviewFigures> | undefined {
+  const [answer, setAnswer] = useState<Result<PreviewFigures>>();
+  const key = JSON.stringify(wish);
+  useEffect(() => {
+    let current = true;
+    const timer = setTimeout(async () => {
+      const found = await planner.preview(JSON.parse(key));
+      if (current) setAnswer(found);
+    }, rest);
+    return () => {
+      current = false;
+      clearTimeout(timer);
+    };
+  }, [key]);
+  return answer;
+}
+
+/** ms without a change before it is planned. */
+const rest = 80;
