@@ -71,6 +71,7 @@ export * from './units/length.ts';
 export * from './units/yarn.ts';
 export * from './write/advice.ts';
 export * from './write/course.ts';
+export * from './write/explain.ts';
 export * from './write/groups.ts';
 export * from './write/proofSheet.ts';
 export * from './write/readRows.ts';

@@ -205,6 +205,19 @@ describe('putting away', () => {
   });
 });
 
+describe('which face is outside', () => {
+  it('is decided late, on a begun work too, and changes nothing else of its wish', async () => {
+    const seamed = { ...wish, finish: { seam: 'sc' }, pieces: 2 };
+    const { body: made } = await ask('POST', '/works', { wish: seamed });
+    const { body: begun } = await ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
+    const { body } = await ask('POST', `/works/${made.id}/outside`, { revision: 2, outside: 'WS' });
+    expect(body).toMatchObject({ revision: 3, state: 'begun' });
+    expect(body.wish).toEqual({ ...begun.wish, finish: { seam: 'sc', outside: 'WS' } });
+    expect((await ask('POST', `/works/${made.id}/outside`, { revision: 2, outside: 'RS' })).status).toBe(409);
+    expect((await ask('POST', `/works/${made.id}/outside`, { revision: 3, outside: 'up' })).status).toBe(422);
+  });
+});
+
 describe('drafts', () => {
   it('keep a half-typed wish as it is, whatever it says, until it is taken away', async () => {
     const id = randomUUID();

@@ -187,6 +187,12 @@ describe('what is done when the cloth is off the hook', () => {
     const seam = finishParts(request).find((each) => each.name === 'seam');
     expect(seam?.stitches).toBe(72 + 60 + 72 + 4);
     expect(seam?.metres).toBeCloseTo((208 * (2 * size.width + 12 * size.diameter)) / 1000, 9);
+    const hold = (of: 'panels' | 'tube', outside?: 'RS' | 'WS') =>
+      finishParts({ ...request, seam: { kind: 'sc', of, outside } }).find((each) => each.name === 'seam')?.steps[0];
+    expect(hold('panels')).toBe('Decide first which face is outside.');
+    expect(hold('panels', 'RS')).toContain('wrong sides together');
+    expect(hold('panels', 'WS')).toContain('right sides together');
+    expect(hold('tube', 'WS')).toContain('inside out');
     const tube = finishParts({ ...request, seam: { kind: 'slip stitch', of: 'tube' } });
     expect(tube.find((each) => each.name === 'seam')?.stitches).toBe(30);
   });

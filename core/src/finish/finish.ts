@@ -56,7 +56,15 @@ export interface FinishRequest {
   readonly ring?: number | undefined;
   readonly strap?: StrapWish | undefined;
   /** Panels are joined at three sides, a tube is closed through both tops. */
-  readonly seam?: { readonly kind: SeamKind; readonly of: 'panels' | 'tube' } | undefined;
+  readonly seam?: SeamWish | undefined;
+}
+
+/** How panels or a tube are closed. */
+export interface SeamWish {
+  readonly kind: SeamKind;
+  readonly of: 'panels' | 'tube';
+  /** The face that is outside; not yet decided where it is absent. */
+  readonly outside?: 'RS' | 'WS' | undefined;
 }
 
 /** Sewing, knotting or folding over at the two ends of a strap, mm. */
@@ -162,7 +170,22 @@ function strapPart(wish: StrapWish, size: StitchSize): FinishPart {
   };
 }
 
-function seamPart(request: FinishRequest, { kind, of }: NonNullable<FinishRequest['seam']>): FinishPart {
+/** How the cloth is held so that the wished face comes outside. A tube is worked with its right side out. */
+function holdWords({ kind, of, outside }: SeamWish): string {
+  if (!outside) return 'Decide first which face is outside.';
+  const face = outside === 'RS' ? 'right' : 'wrong';
+  if (of === 'tube') {
+    return outside === 'RS'
+      ? 'The right side is outside, as you worked it: fold it flat as it is.'
+      : 'The wrong side is outside: turn the tube inside out first.';
+  }
+  const inner = outside === 'RS' ? 'wrong' : 'right';
+  const ridge = kind === 'sc' || kind === 'slip stitch' ? ' The seam then shows as a ridge round the edge.' : '';
+  return `The ${face} side is outside: hold the panels with their ${inner} sides together.${ridge}`;
+}
+
+function seamPart(request: FinishRequest, seam: SeamWish): FinishPart {
+  const { kind, of } = seam;
   const size = request.sc[0] as StitchSize;
   const panels = of === 'panels';
   const stitches = panels
@@ -173,14 +196,18 @@ function seamPart(request: FinishRequest, { kind, of }: NonNullable<FinishReques
   const cut = sewingLength((stitches * size.width) / 1000);
   const where = panels
     ? `Join two panels at three sides: 1 stitch a row end, 3 in each bottom corner, ${stitches} in all.`
-    : `Close the tube through both tops: ${stitches} pairs. Decide first which face is outside.`;
+    : `Close the tube through both tops: ${stitches} pairs.`;
   return {
     name: 'seam',
     colour: 0,
     metres,
     ends: 2,
     stitches,
-    steps: [where, ...(sewn ? [`Cut ${cut.toFixed(1)} m to sew it, or leave a tail of that length.`] : [])],
+    steps: [
+      holdWords(seam),
+      where,
+      ...(sewn ? [`Cut ${cut.toFixed(1)} m to sew it, or leave a tail of that length.`] : []),
+    ],
   };
 }
 

@@ -114,6 +114,9 @@ const borderSchema = z.strictObject({
   envelope: z.boolean('Say true or false.').default(false),
 });
 
+/** The face of the cloth that is outside. */
+export const outsideSchema = z.enum(['RS', 'WS'], 'Choose RS or WS.');
+
 const finishSchema = z.strictObject({
   /** Inside length of a hanging ring. */
   ring: typedLength.optional(),
@@ -129,6 +132,8 @@ const finishSchema = z.strictObject({
     })
     .optional(),
   seam: z.enum(['whipped', 'mattress', 'slip stitch', 'sc'], 'Choose a kind of seam.').optional(),
+  /** The face that is outside when a tube or a seam is closed; asked before it is. */
+  outside: outsideSchema.optional(),
 });
 
 /** Everything a plan is made from. The one shape behind the screen, the API and the command line. */

@@ -120,7 +120,7 @@ function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): Finis
     }
     return Math.max(0, number);
   };
-  const { ring, strap, seam } = wish.finish ?? {};
+  const { ring, strap, seam, outside } = wish.finish ?? {};
   const tube = bound.pattern.technique === 'tube';
   return {
     closing: wish.closing,
@@ -133,7 +133,7 @@ function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): Finis
       width: readLength(strap.width, wish, 'finish.strap.width', problems, 2),
       colour: colour(strap.colour, 'finish.strap.colour'),
     },
-    seam: seam && { kind: seam, of: tube ? 'tube' : 'panels' },
+    seam: seam && { kind: seam, of: tube ? 'tube' : 'panels', outside },
   };
 }
 

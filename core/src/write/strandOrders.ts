@@ -23,6 +23,8 @@ export interface HangingStrand {
   /** Stitches of this row between its start and the strand. */
   readonly afterStitch: number;
   readonly place: 'start of the row' | 'end of the row' | 'inside';
+  /** The column before which it hangs, 0 at the edge where row 1 begins. */
+  readonly boundary: number;
 }
 
 const placeWords: Partial<Record<HangingStrand['place'], string>> = {
@@ -71,7 +73,7 @@ export class StrandBook {
       if (boundary === OFF) continue;
       const afterStitch = this.working(row, boundary);
       const place = afterStitch === 0 ? 'start of the row' : afterStitch === whole ? 'end of the row' : 'inside';
-      found.push({ colour: this.letters[colour] as string, afterStitch, place });
+      found.push({ colour: this.letters[colour] as string, afterStitch, place, boundary });
     }
     return found;
   }

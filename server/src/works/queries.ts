@@ -109,6 +109,18 @@ export async function archiveWork(db: Db, id: string, revision: number, archived
   return affectedRows === 1;
 }
 
+/** Decides which face is outside: the only part of a begun work's wish that is still open. @returns whether it was */
+export async function faceWork(db: Db, id: string, revision: number, outside: 'RS' | 'WS'): Promise<boolean> {
+  const { affectedRows } = await db.query(
+    `update works
+     set wish = jsonb_set(wish, '{finish}', coalesce(wish -> 'finish', '{}') || jsonb_build_object('outside', $3::text)),
+         revision = revision + 1, changed_at = now()
+     where id = $1 and revision = $2`,
+    [id, revision, outside],
+  );
+  return affectedRows === 1;
+}
+
 /** Marks a begun work finished. */
 export async function finishWork(db: Db, id: string, revision: number): Promise<boolean> {
   const { affectedRows } = await db.query(

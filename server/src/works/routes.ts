@@ -8,12 +8,13 @@ import {
   archiveWork,
   beginWork,
   changeWish,
+  faceWork,
   findWork,
   finishWork,
   listWorks,
   type WorkDetail,
 } from './queries.ts';
-import { archiving, changedWork, newWork, revisionOnly } from './schema.ts';
+import { archiving, changedWork, facing, newWork, revisionOnly } from './schema.ts';
 
 /** The refusal of a change made on a stale copy: it brings the fresh state along and overwrites nothing. */
 function stale(work: WorkDetail, given: number): Refusal {
@@ -92,6 +93,16 @@ export function workRoutes(db: PGlite): Router {
       const { revision, archived } = bodyOf(archiving, request);
       const work = await workOf(db, request);
       if (!(await archiveWork(db, work.id, revision, archived))) throw stale(await workOf(db, request), revision);
+      response.json(await findWork(db, work.id));
+    }),
+  );
+
+  router.post(
+    '/:id/outside',
+    handler(async (request, response) => {
+      const { revision, outside } = bodyOf(facing, request);
+      const work = await workOf(db, request);
+      if (!(await faceWork(db, work.id, revision, outside))) throw stale(await workOf(db, request), revision);
       response.json(await findWork(db, work.id));
     }),
   );

@@ -1,4 +1,4 @@
-import { frozenSchema, wishSchema } from '@puntada/core';
+import { frozenSchema, outsideSchema, wishSchema } from '@puntada/core';
 import { z } from 'zod';
 
 export const workStates = ['wished', 'begun', 'finished'] as const;
@@ -25,4 +25,5 @@ export const newWork = z.strictObject({ wish: wishSchema });
 export const changedWork = z.strictObject({ revision: z.number().int(), wish: wishSchema });
 export const revisionOnly = z.strictObject({ revision: z.number().int() });
 export const archiving = z.strictObject({ revision: z.number().int(), archived: z.boolean('Say true or false.') });
+export const facing = z.strictObject({ revision: z.number().int(), outside: outsideSchema });
 export const workId = z.uuid();

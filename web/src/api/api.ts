@@ -83,6 +83,14 @@ export const api = createApi({
       }),
       invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
     }),
+    faceWork: build.mutation<Work, { id: string; revision: number; outside: 'RS' | 'WS' }>({
+      query: ({ id, revision, outside }) => ({
+        url: `/works/${id}/outside`,
+        method: 'POST',
+        body: { revision, outside },
+      }),
+      invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
+    }),
     finishWork: build.mutation<Work, { id: string; revision: number }>({
       query: ({ id, revision }) => ({ url: `/works/${id}/finish`, method: 'POST', body: { revision } }),
       invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
@@ -100,9 +108,13 @@ export const api = createApi({
     }),
     preferences: build.query<Preferences, void>({ query: () => '/preferences', providesTags: ['Preferences'] }),
     setPreferences: build.mutation<Preferences, Preferences>({
-      query: (body) => ({ url: '/preferences', method: 'PUT', body }),
-      async onQueryStarted(wanted, { dispatch, queryFulfilled }) {
-        const shown = dispatch(api.util.upsertQueryData('preferences', undefined, wanted));
+      query: ({ units, terms, hand, fractions }) => ({
+        url: '/preferences',
+        method: 'PUT',
+        body: { units, terms, hand, fractions },
+      }),
+      async onQueryStarted({ units, terms, hand, fractions }, { dispatch, queryFulfilled }) {
+        const shown = dispatch(api.util.upsertQueryData('preferences', undefined, { units, terms, hand, fractions }));
         await Promise.all([shown, queryFulfilled]).catch(() => undefined);
       },
     }),
@@ -116,6 +128,7 @@ export const {
   useChangeWorkMutation,
   useBeginWorkMutation,
   useArchiveWorkMutation,
+  useFaceWorkMutation,
   useFinishWorkMutation,
   useSendTicksMutation,
   usePreferencesQuery,

@@ -1,6 +1,7 @@
 import { type BookEntry, printPattern, type StitchPattern } from '@puntada/core';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
+import { Term } from '../../parts/terms/Term.tsx';
 import { bookShades } from './bookShades.ts';
 
 /** One pattern opened: what it can be worked on, how it begins and ends, and the notation it is kept in. */
@@ -22,12 +23,12 @@ export function PatternPage({ pattern, entry }: { pattern: StitchPattern; entry:
             <b className="count">{bare(works.chains)}</b>
           </Fact>
           {same ? null : (
-            <Fact term="Edges alike on">
+            <Fact term={<Term name="edges alike">Edges alike on</Term>}>
               stitches <b className="count">{bare(alike.stitches)}</b>, chains{' '}
               <b className="count">{bare(alike.chains)}</b>
             </Fact>
           )}
-          <Fact term="True repeat">
+          <Fact term={<Term name="true repeat">True repeat</Term>}>
             <b className="count">{entry.trueRepeat}</b> courses, until stitch, colour and direction come back
           </Fact>
           <Fact term="Colours">{entry.colours}</Fact>
@@ -69,7 +70,7 @@ function bare(multiple: string): string {
   return multiple.replace('a multiple of ', '');
 }
 
-function Fact({ term, children }: { term: string; children: React.ReactNode }) {
+function Fact({ term, children }: { term: React.ReactNode; children: React.ReactNode }) {
   return (
     <>
       <dt className="border-t border-rule py-1.5 text-[15px] text-soft max-sm:pb-0">{term}</dt>

@@ -1,8 +1,9 @@
 import type { PlanDocument } from '@puntada/core';
 import { useParams } from 'react-router';
-import { problemsOf, useWorkQuery } from '../../api/api.ts';
+import { problemsOf, useFaceWorkMutation, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
+import { Choice } from '../../parts/Choice.tsx';
 import { Figure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
@@ -22,7 +23,7 @@ export default function FinishView() {
         <Problems problems={error ? problemsOf(error) : problems} />
         {document && work ? (
           <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_400px]">
-            <Steps document={document} />
+            <Steps document={document} work={work} />
             <aside>
               <FinishDrawing document={document} wish={work.wish} />
               <Folded document={document} />
@@ -35,7 +36,7 @@ export default function FinishView() {
   );
 }
 
-function Steps({ document }: { document: PlanDocument }) {
+function Steps({ document, work }: { document: PlanDocument; work: Work }) {
   const ends = document.colours.reduce((sum, colour) => sum + colour.ends, 0);
   const { pattern } = document;
   return (
@@ -47,6 +48,7 @@ function Steps({ document }: { document: PlanDocument }) {
         </Step>
         {document.finish.map((part) => (
           <Step key={part.name} title={capital(part.name)} note={`${part.stitches} stitches in ${part.colour}`}>
+            {part.name === 'seam' ? <Outside work={work} /> : null}
             {part.steps.map((step) => (
               <p key={step}>{step}</p>
             ))}
@@ -71,6 +73,31 @@ function Steps({ document }: { document: PlanDocument }) {
           ))}
         </section>
       ) : null}
+    </div>
+  );
+}
+
+/** Asked before anything is closed: which face of the cloth is to be outside. */
+function Outside({ work }: { work: Work }) {
+  const [face, facing] = useFaceWorkMutation();
+  const { outside } = work.wish.finish ?? {};
+  return (
+    <div
+      className={`border-l-4 px-3 py-2 ${outside ? 'border-verdigris bg-verdigris-pale' : 'border-ochre bg-ochre-pale'}`}
+    >
+      <p className="mb-1.5 font-semibold">Which face is outside?</p>
+      <Choice
+        label="Which face is outside"
+        value={outside ?? ''}
+        options={[
+          { value: 'RS', words: 'The right side' },
+          { value: 'WS', words: 'The wrong side' },
+        ]}
+        onChange={(next) => {
+          if (next) void face({ id: work.id, revision: work.revision, outside: next });
+        }}
+      />
+      <Problems problems={problemsOf(facing.error)} />
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import type { BoundPattern, EdgeRule, EndRule, Policy, Technique, Wish } from '@puntada/core';
 import { memo } from 'react';
 import { Choice } from '../../parts/Choice.tsx';
+import { Term } from '../../parts/terms/Term.tsx';
 
 interface Props {
   readonly edges: EdgeRule;
@@ -36,7 +37,7 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, t
   return (
     <div className="flex flex-wrap gap-x-6 gap-y-2 pb-3">
       {cuts ? (
-        <Rule label="Side edges">
+        <Rule label={<Term name="edges alike">Side edges</Term>}>
           <Choice
             small
             label="Side edges"
@@ -46,7 +47,7 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, t
           />
         </Rule>
       ) : null}
-      <Rule label="Last row">
+      <Rule label={<Term name="as begun">Last row</Term>}>
         <Choice
           small
           label="Last row"
@@ -56,7 +57,7 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, t
         />
       </Rule>
       {technique.policy ? null : (
-        <Rule label="Idle strand">
+        <Rule label={<Term name="carry">Idle strand</Term>}>
           <Choice
             small
             label="Idle strand"
@@ -70,12 +71,10 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, t
   );
 });
 
-function Rule({ label, children }: { label: string; children: React.ReactNode }) {
+function Rule({ label, children }: { label: React.ReactNode; children: React.ReactNode }) {
   return (
     <div>
-      <p aria-hidden className="mb-0.5 text-[14px] text-soft">
-        {label}
-      </p>
+      <p className="mb-0.5 text-[14px] text-soft">{label}</p>
       {children}
     </div>
   );

@@ -14,7 +14,9 @@ import {
   type WidthOffer,
   type YarnNeed,
 } from '@puntada/core';
+import type { ReactNode } from 'react';
 import { Figure } from '../../parts/Figure.tsx';
+import { Term } from '../../parts/terms/Term.tsx';
 import { YarnChip, yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
 
@@ -44,7 +46,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
         </p>
         <p className="pb-0.5 leading-tight">
           <span className="block text-[18px] font-semibold">
-            {width.chains ? 'chains' : 'a ring'} in {first?.letter}
+            {width.chains ? <Term name="foundation chain">chains</Term> : 'a ring'} in {first?.letter}
           </span>
           <span className="text-[15px] text-soft">{foundation.name}</span>
         </p>
@@ -82,7 +84,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
         ))}
       </ul>
       <dl>
-        <Line term="Ends to weave in" value={figures ? String(figures.ends) : '…'} />
+        <Line term={<Term name="end">Ends to weave in</Term>} value={figures ? String(figures.ends) : '…'} />
         <Line term="Time" value={figures ? hoursText(figures.time) : '…'} note="a steady hand; not yet yours" />
       </dl>
     </section>
@@ -120,14 +122,14 @@ function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>
       </p>
       {alike.stitches === works.stitches ? null : (
         <p className="text-[14px]">
-          Edges alike: {alike.stitches.slice(2)}; chains {bare(alike.chains)}.
+          <Term name="edges alike">Edges alike</Term>: {alike.stitches.slice(2)}; chains {bare(alike.chains)}.
         </p>
       )}
     </div>
   );
 }
 
-function Line({ term, value, note }: { term: string; value: string; note?: string | undefined }) {
+function Line({ term, value, note }: { term: ReactNode; value: string; note?: string | undefined }) {
   return (
     <div className="flex items-baseline justify-between gap-3 border-b border-rule py-[5px]">
       <dt className="text-[16px]">{term}</dt>

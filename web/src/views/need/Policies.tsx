@@ -1,4 +1,5 @@
 import type { PlanDocument, Policy } from '@puntada/core';
+import { Term } from '../../parts/terms/Term.tsx';
 
 interface Props {
   readonly document: PlanDocument;
@@ -8,7 +9,14 @@ interface Props {
 
 /** Every way with the idle colour in yarn, ends, minutes, thickness and what shows; taken with one tap. */
 export function Policies({ document, settled, onTake }: Props) {
-  const heads = ['Extra yarn', 'Ends', 'Minutes', 'Stitches carried', 'Two and more inside', 'Shows through'];
+  const heads = [
+    ['Extra yarn'],
+    ['Ends', 'end'],
+    ['Minutes'],
+    ['Stitches carried', 'carry'],
+    ['Two and more inside'],
+    ['Shows through'],
+  ] as const;
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse text-[16px]">
@@ -17,9 +25,9 @@ export function Policies({ document, settled, onTake }: Props) {
             <th scope="col" className="py-2 text-left font-normal">
               Way
             </th>
-            {heads.map((head) => (
+            {heads.map(([head, term]) => (
               <th key={head} scope="col" className="px-3 py-2 text-right font-normal whitespace-nowrap">
-                {head}
+                {term ? <Term name={term}>{head}</Term> : head}
               </th>
             ))}
           </tr>

@@ -1,4 +1,4 @@
-import type { Hand } from '@puntada/core';
+import type { Hand, StrandBook } from '@puntada/core';
 import { type MouseEvent, useCallback, useEffect, useRef } from 'react';
 import { faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { useBox } from '../../parts/useWidth.ts';
@@ -15,10 +15,12 @@ interface Props {
   /** px of a cell, or undefined to fit the width. */
   readonly zoom: number | undefined;
   readonly onCell: (cell: number) => void;
+  /** Where the strands hang after each row, where that is shown. */
+  readonly hanging: StrandBook | undefined;
 }
 
 /** The chart on a canvas that holds only what is in sight, so that a blanket scrolls as quickly as a cloth. */
-export function Chart({ cloth, hand, selected, inHand, onSelect, zoom, onCell }: Props) {
+export function Chart({ cloth, hand, selected, inHand, onSelect, zoom, onCell, hanging }: Props) {
   const { fabric, shades, bound } = cloth;
   const box = useBox<HTMLDivElement>();
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -39,9 +41,17 @@ export function Chart({ cloth, hand, selected, inHand, onSelect, zoom, onCell }:
     if (element.width !== width) element.width = width;
     if (element.height !== height) element.height = height;
     const view = { left: frame.scrollLeft, top: frame.scrollTop, width: box.width, height: box.height };
-    const look = { shades, letters: bound.colours, hand, cell, selected, inHand };
+    const look = {
+      shades,
+      letters: bound.colours,
+      hand,
+      cell,
+      selected,
+      inHand,
+      hanging: hanging?.hanging.bind(hanging),
+    };
     paintChart(ctx, fabric, look, view, dpr);
-  }, [box.ref, box.width, box.height, fabric, shades, bound, hand, cell, selected, inHand]);
+  }, [box.ref, box.width, box.height, fabric, shades, bound, hand, cell, selected, inHand, hanging]);
 
   useEffect(() => {
     paint();

@@ -1,7 +1,9 @@
 import {
   type AdviceRequest,
+  type BoundPattern,
   chainsFor,
   courseWord,
+  explainCourse,
   type Fabric,
   legend,
   must,
@@ -17,6 +19,7 @@ import { problemsOf, usePreferences, useSetPreferencesMutation, useWorkQuery, ty
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
@@ -54,6 +57,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const [zoom, setZoom] = useState<number>();
   const [face, setFace] = useState<'RS' | 'WS'>('RS');
   const [swapped, setSwapped] = useState(false);
+  const [hangs, setHangs] = useState(false);
   const seen = useMemo(() => (swapped ? { ...cloth, shades: cloth.shades.toReversed() } : cloth), [cloth, swapped]);
   const seenHand = (face === 'RS') === (hand === 'right') ? 'right' : 'left';
   const [cell, setCell] = useState(16);
@@ -119,6 +123,17 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               Try A and B swapped
             </label>
           ) : null}
+          {shapeOf(fabric) === 'grid' ? (
+            <label className="flex min-h-11 cursor-pointer items-center gap-2 text-[15px]">
+              <input
+                type="checkbox"
+                className="size-5 accent-ink"
+                checked={hangs}
+                onChange={(event) => setHangs(event.target.checked)}
+              />
+              Where the strands hang
+            </label>
+          ) : null}
           <div className="ml-auto flex">
             <ZoomButton label="Smaller cells" onClick={() => zoomBy(1 / 1.3)}>
               <ZoomOut aria-hidden className="size-5" />
@@ -137,11 +152,40 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             onSelect={setSelected}
             zoom={zoom}
             onCell={setCell}
+            hanging={hangs ? request.strands : undefined}
           />
           <WrittenRows request={request} selected={selected} inHand={inHand} onSelect={setSelected} />
         </div>
-        <Legend fabric={fabric} terms={terms} />
+        <div className="flex flex-wrap items-start justify-between gap-x-8">
+          <Legend fabric={fabric} terms={terms} />
+          <Why fabric={fabric} bound={bound} number={selected} terms={terms} />
+        </div>
       </main>
+    </div>
+  );
+}
+
+/** Why the runs of the selected row stand as they do, opened where it is asked. */
+function Why({ fabric, bound, number, terms }: { fabric: Fabric; bound: BoundPattern; number: number; terms: Terms }) {
+  const [open, setOpen] = useState(false);
+  const word = courseWord(fabric.making).toLowerCase();
+  return (
+    <div className="max-w-[76ch] pt-1">
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+        className="min-h-11 text-[15px] underline underline-offset-4"
+      >
+        Why does {word} {number} have just these runs?
+      </button>
+      {open ? (
+        <div aria-live="polite" className="border-l-4 border-verdigris bg-verdigris-pale px-3 py-1.5 text-[15px]">
+          {explainCourse(fabric, bound, number, terms).map((line) => (
+            <p key={line}>{line}</p>
+          ))}
+        </div>
+      ) : null}
     </div>
   );
 }

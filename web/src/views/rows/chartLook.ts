@@ -1,4 +1,4 @@
-import type { Hand } from '@puntada/core';
+import type { Hand, HangingStrand } from '@puntada/core';
 
 /** Room for row numbers at either side and for stitch numbers below, px. */
 export const gutter = 44;
@@ -14,4 +14,6 @@ export interface ChartLook {
   readonly selected: number;
   /** The first row not yet worked, where the work is begun. */
   readonly inHand: number | undefined;
+  /** Where every strand hangs when a row (from 0) is done; absent while that is not shown. */
+  readonly hanging?: ((row: number) => readonly HangingStrand[]) | undefined;
 }

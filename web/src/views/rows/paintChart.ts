@@ -59,6 +59,7 @@ function paintRowChart(ctx: Ctx, fabric: Fabric, look: ChartLook, view: Viewport
     else paintOffsetRow(ctx, fabric, look, row);
   }
   if (shape === 'grid') paintLines(ctx, fabric, look, firstRow, lastRow, firstPlace, lastPlace);
+  if (shape === 'grid') for (let row = firstRow; row <= lastRow; row++) paintHanging(ctx, fabric, look, row);
   paintSelected(ctx, fabric, look);
   for (let row = firstRow; row <= lastRow; row++) paintRowNumber(ctx, fabric, look, row);
   paintStitchNumbers(ctx, fabric, look, view, firstPlace, lastPlace);
@@ -207,6 +208,35 @@ function paintSelected(ctx: Ctx, fabric: Fabric, look: ChartLook): void {
   ctx.strokeStyle = '#2b1b30';
   ctx.lineWidth = 3;
   ctx.strokeRect(gutter - 2, y - 2, width + 4, cell + 4);
+}
+
+/** A ring with its letter for every strand that waits when a row is done, on the line above the row. */
+function paintHanging(ctx: Ctx, fabric: Fabric, look: ChartLook, row: number): void {
+  const { cell, hand, hanging, letters, shades } = look;
+  if (!hanging || cell < smallestSign) return;
+  const y = topOf(fabric, look, row);
+  const radius = Math.min(8, cell * 0.36);
+  const places = new Map<number, number>();
+  for (const strand of hanging(row - 1)) {
+    const place = hand === 'right' ? fabric.stitches - strand.boundary : strand.boundary;
+    const beside = places.get(place) ?? 0;
+    places.set(place, beside + 1);
+    const inward = place === 0 ? -1 : 1;
+    const x = gutter + place * cell + inward * (radius * 0.6 + beside * radius * 2);
+    const shade = shades[letters.indexOf(strand.colour[0] ?? '')] ?? '#888888';
+    ctx.beginPath();
+    ctx.arc(x, y, radius, 0, 2 * Math.PI);
+    ctx.fillStyle = shade;
+    ctx.fill();
+    ctx.lineWidth = 1.75;
+    ctx.strokeStyle = '#2b1b30';
+    ctx.stroke();
+    ctx.fillStyle = onShade(shade);
+    ctx.textAlign = 'center';
+    ctx.textBaseline = 'middle';
+    ctx.font = `700 ${Math.round(radius * 1.25)}px "Atkinson Hyperlegible Mono Variable", monospace`;
+    ctx.fillText(strand.colour[0] ?? '', x, y + 0.5);
+  }
 }
 
 /** Each row's number stands where the row begins, with the way it runs. */

@@ -49,7 +49,7 @@ export function Field({ name, label, after, hideLabel = false, className = '', .
 }
 
 /** A part of the wish: a question at the left, its answer at the right. */
-export function Part({ title, hint, children }: { title: string; hint?: string; children: React.ReactNode }) {
+export function Part({ title, hint, children }: { title: React.ReactNode; hint?: string; children: React.ReactNode }) {
   return (
     <section className="grid gap-x-8 gap-y-3 border-b border-rule py-6 md:grid-cols-[170px_minmax(0,1fr)]">
       <div>

@@ -5,6 +5,7 @@ import { type StoredSwatch, useSwatchesQuery } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { SelectField } from '../../parts/TextField.tsx';
+import { Term } from '../../parts/terms/Term.tsx';
 import { Field, Part } from './Field.tsx';
 import { readWish, type WishFormValues } from './wishForm.ts';
 
@@ -15,7 +16,14 @@ export function GaugePart() {
   const { data: swatches } = useSwatchesQuery();
   const counted = swatches?.filter(({ swatch }) => swatchFigures(swatch)) ?? [];
   return (
-    <Part title="Hook and gauge" hint="Counted in this pattern, strands and all, 2 stitches from any edge.">
+    <Part
+      title={
+        <>
+          Hook and <Term name="gauge" />
+        </>
+      }
+      hint="Counted in this pattern, strands and all, 2 stitches from any edge."
+    >
       <div className="grid gap-4">
         <div className="flex flex-wrap items-end gap-x-6 gap-y-4">
           <div className="w-[104px]">

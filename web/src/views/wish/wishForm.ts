@@ -151,7 +151,8 @@ function finishOf(form: WishFormValues, before: Wish | undefined): unknown {
   const strap = form.strapKind
     ? { ...before?.finish?.strap, kind: form.strapKind, drop: form.strapDrop, width: form.strapWidth }
     : undefined;
-  const finish = dropEmpty({ ring: form.ring || undefined, strap, seam: form.seam || undefined });
+  const outside = form.seam ? before?.finish?.outside : undefined;
+  const finish = dropEmpty({ ring: form.ring || undefined, strap, seam: form.seam || undefined, outside });
   return Object.keys(finish).length ? finish : undefined;
 }
 

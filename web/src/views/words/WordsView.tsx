@@ -3,7 +3,8 @@ import { useEffect, useRef } from 'react';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { stitchTile } from '../../parts/cloth/stitchTile.ts';
-import { terms } from './terms.ts';
+import { TermDrawing } from '../../parts/terms/TermDrawing.tsx';
+import { terms } from '../../parts/terms/terms.ts';
 
 /** The words of the craft as Puntada uses them: every stitch in both terminologies, drawn, and the terms around it. */
 export default function WordsView() {
@@ -35,9 +36,16 @@ export default function WordsView() {
         <h2 className="mt-9 border-b border-ink pb-1 text-[19px]">Terms</h2>
         <dl className="grid gap-x-8 md:grid-cols-2">
           {terms.map(({ term, means }) => (
-            <div key={term} id={term.replaceAll(' ', '-')} className="border-b border-rule py-3">
-              <dt className="text-[17px] font-semibold">{term}</dt>
-              <dd className="text-[16px]">{means}</dd>
+            <div
+              key={term}
+              id={term.replaceAll(' ', '-')}
+              className="grid grid-cols-[96px_minmax(0,1fr)] gap-x-4 border-b border-rule py-3"
+            >
+              <dt className="col-start-2 text-[17px] font-semibold">{term}</dt>
+              <dd className="col-start-2 text-[16px]">{means}</dd>
+              <dd className="col-start-1 row-span-2 row-start-1">
+                <TermDrawing term={term} />
+              </dd>
             </div>
           ))}
         </dl>
