@@ -63,6 +63,7 @@ export * from './shades/reading.ts';
 export * from './stitches/kinds.ts';
 export * from './swatch/hooks.ts';
 export * from './swatch/readings.ts';
+export * from './swatch/strips.ts';
 export * from './swatch/swatch.ts';
 export { techniqueOf, techniques } from './techniques/register.ts';
 export type { Technique } from './techniques/technique.ts';

@@ -1,10 +1,12 @@
 import { randomUUID } from 'node:crypto';
+import { type DrawerYarn, type Swatch, swatchGauge } from '@puntada/core';
 import { type DemoWork, scenario } from './scenario.ts';
+import { drawer, halfTyped, swatches } from './shelves.ts';
 
-/** Lays out the demo through the public API, as a maker would: wish, begin, work. */
-async function ask<T>(base: string, path: string, body: unknown): Promise<T> {
+/** Lays out the demo through the public API, as a maker would: drawer, swatches, wish, begin, work. */
+async function ask<T>(base: string, path: string, body: unknown, method = 'POST'): Promise<T> {
   const response = await fetch(`${base}/api${path}`, {
-    method: 'POST',
+    method,
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify(body),
   });
@@ -19,8 +21,58 @@ interface Work {
   readonly wish: unknown;
 }
 
-async function layOut(base: string, { wish, rowsWorked, runsWorked = 0 }: DemoWork): Promise<void> {
-  const work = await ask<Work>(base, '/works', { wish });
+interface StoredYarn {
+  readonly id: string;
+  readonly yarn: DrawerYarn;
+}
+
+interface StoredSwatch {
+  readonly id: string;
+  readonly swatch: Swatch;
+}
+
+interface Shelves {
+  readonly yarns: readonly StoredYarn[];
+  readonly swatches: readonly StoredSwatch[];
+}
+
+async function fillShelves(base: string): Promise<Shelves> {
+  const yarns: StoredYarn[] = [];
+  for (const yarn of drawer) yarns.push(await ask<StoredYarn>(base, '/drawer', { yarn }));
+  const made: StoredSwatch[] = [];
+  // The last one put in stands first in the book.
+  for (const { yarns: names, ...swatch } of swatches.toReversed()) {
+    const own = names.map((name, i) => {
+      const { id, yarn } = found(yarns, name);
+      const { shade, weight, fibre, ballMetres, ballGrams } = yarn;
+      return { letter: 'ABCDEFGH'[i], name, shade, weight, fibre, ballMetres, ballGrams, drawer: id };
+    });
+    made.push(await ask<StoredSwatch>(base, '/swatches', { swatch: { ...swatch, yarns: own } }));
+  }
+  await ask(base, `/drafts/${randomUUID()}`, halfTyped, 'PUT');
+  return { yarns, swatches: made };
+}
+
+function found(yarns: readonly StoredYarn[], name: string): StoredYarn {
+  const yarn = yarns.find((each) => each.yarn.name === name);
+  if (!yarn) throw new Error(`no ${name} lies in the drawer`);
+  return yarn;
+}
+
+/** The wish with its yarns out of the drawer and the gauge of its swatch, where it has them. */
+function withShelves({ wish, swatch: title, fromDrawer }: DemoWork, shelves: Shelves): unknown {
+  const yarns = fromDrawer
+    ? wish.yarns.map((yarn) => ({ ...yarn, drawer: found(shelves.yarns, yarn.name).id }))
+    : wish.yarns;
+  const stored = shelves.swatches.find((each) => each.swatch.title === title);
+  if (title && !stored) throw new Error(`no swatch ${title}`);
+  if (!stored) return { ...wish, yarns };
+  return { ...wish, yarns, gauge: swatchGauge(stored.id, stored.swatch), hook: stored.swatch.hook };
+}
+
+async function layOut(base: string, demo: DemoWork, shelves: Shelves): Promise<void> {
+  const { rowsWorked, runsWorked = 0 } = demo;
+  const work = await ask<Work>(base, '/works', { wish: withShelves(demo, shelves) });
   if (rowsWorked === undefined) return;
   await ask(base, `/works/${work.id}/begin`, { revision: work.revision, wish: work.wish });
   const now = Date.now();
@@ -41,4 +93,5 @@ async function layOut(base: string, { wish, rowsWorked, runsWorked = 0 }: DemoWo
 }
 
 const [base = ''] = process.argv.slice(2);
-for (const work of scenario) await layOut(base, work);
+const shelves = await fillShelves(base);
+for (const work of scenario) await layOut(base, work, shelves);

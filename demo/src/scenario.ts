@@ -7,6 +7,10 @@ export interface DemoWork {
   readonly rowsWorked?: number;
   /** Runs worked in the row in hand. */
   readonly runsWorked?: number;
+  /** Title of the swatch it goes by. */
+  readonly swatch?: string;
+  /** Its yarns are taken out of the drawer, by their names. */
+  readonly fromDrawer?: boolean;
 }
 
 const oat = {
@@ -111,6 +115,24 @@ export const scenario: readonly DemoWork[] = [
   },
   {
     wish: {
+      title: 'Tea towel for the scullery',
+      item: 'dishcloth',
+      width: { by: 'length', length: '30 cm' },
+      height: { by: 'length', length: '40 cm' },
+      pattern: { key: 'block-check', stitch: 'sc', numbers: { b: 4, r: 4 } },
+      gauge: { from: 'typical' },
+      yarns: [
+        { ...oat, balls: 2 },
+        { ...ferryBlue, balls: 2 },
+      ],
+      policy: 'carry-always',
+      wash: 'cotton-hot',
+    },
+    swatch: 'Galley check, 5 mm',
+    fromDrawer: true,
+  },
+  {
+    wish: {
       title: 'Potholder for the range',
       item: 'potholder',
       width: { by: 'length', length: '20 cm' },
@@ -168,6 +190,7 @@ export const scenario: readonly DemoWork[] = [
       pieces: 2,
       finish: { seam: 'sc', strap: { drop: '30 cm', width: '4 cm', kind: 'sc along', load: 40 } },
     },
+    fromDrawer: true,
   },
   {
     wish: {

@@ -176,6 +176,13 @@ export const wishSchema = z.strictObject({
   yarns: z.array(yarnSchema).min(1, 'At least one yarn is needed.').max(8, 'Eight colours at most.'),
   policy: z.enum(policies, `Choose one of: ${policies.join(', ')}.`).default('as-needed'),
   floats: z.boolean('Say true or false.').default(false),
+  /** Test strips that were weighed, g, by the way with the idle strand. */
+  strips: z
+    .partialRecord(
+      z.enum(policies),
+      z.number('Grams must be a number.').positive('A strip weighs more than 0 g.').max(500),
+    )
+    .optional(),
   /** The size chosen on the mat; without it the one nearest to the wish is taken. */
   choice: z.strictObject({ stitches: count('The number of stitches'), rows: count('The number of rows') }).optional(),
 });

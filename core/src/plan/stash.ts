@@ -24,12 +24,22 @@ function chanceOfPiece(piece: Piece): number {
   return Math.min(...piece.yarn.map((need) => need.drawer?.chance ?? 0));
 }
 
+/** How far a search for the largest size has come. */
+export interface SearchStep {
+  /** Sizes tried by now. */
+  readonly tried: number;
+  /** The largest by now that the yarn makes. */
+  readonly stitches: number;
+  readonly rows: number;
+}
+
 /**
- * The largest whole piece with like edges, in the proportion of the wish, that the drawer makes with a chance of nine
- * in ten. Sizes are tried by halves, since a larger one always takes more yarn.
+ * Searches the largest whole piece with like edges, in the proportion of the wish, that the drawer makes with a
+ * chance of nine in ten. Sizes are tried by halves, since a larger one always takes more yarn. It stops after each
+ * try, to tell how far it has come and to be given up.
  * @returns a refusal where the drawer is not known, or makes no whole repeat
  */
-export function largestFromStash(prepared: Prepared, sure = sureFromStash): Result<StashSize> {
+export function* searchLargest(prepared: Prepared, sure = sureFromStash): Generator<SearchStep, Result<StashSize>> {
   if (!prepared.yarns.some((yarn) => yarn.balls !== undefined || yarn.partGrams !== undefined)) {
     return refused({
       code: 'not-enough-yarn',
@@ -38,6 +48,44 @@ export function largestFromStash(prepared: Prepared, sure = sureFromStash): Resu
       hint: 'Say how many balls of each colour there are, or how much the part balls weigh.',
     });
   }
+  const sizes = sizesByStep(prepared);
+  let best = sizes.at(0);
+  if (!best.ok) return best;
+  if (best.value.chance < sure || !admits(sizes.across, best.value.width.stitches)) {
+    return refused({
+      code: 'not-enough-yarn',
+      path: 'yarns',
+      message: `The yarn in the drawer does not make one whole repeat: the chance is ${Math.floor(best.value.chance * 100)} %.`,
+      hint: 'Choose a smaller repeat, or add a ball.',
+    });
+  }
+  let tried = 1;
+  let low = 0;
+  let high = 1;
+  const step = (size: StashSize): SearchStep => ({ tried, stitches: size.width.stitches, rows: size.height.rows });
+  for (; high < 4096; high *= 2) {
+    yield step(best.value);
+    const next = sizes.at(high);
+    tried++;
+    if (!next.ok || next.value.chance < sure) break;
+    best = next;
+    low = high;
+  }
+  while (high - low > 1) {
+    yield step(best.value);
+    const middle = (low + high) >> 1;
+    const next = sizes.at(middle);
+    tried++;
+    if (next.ok && next.value.chance >= sure) {
+      best = next;
+      low = middle;
+    } else high = middle;
+  }
+  return best;
+}
+
+/** The sizes that keep the proportion of the wish, each a notch wider than the one before. */
+function sizesByStep(prepared: Prepared) {
   const across = widthRule(prepared, prepared.wish.edges === 'centred' ? 'centred' : 'mirrored');
   const up = heightRule(prepared.bound, 'as-begun');
   const proportion = wishedProportion(prepared);
@@ -49,33 +97,16 @@ export function largestFromStash(prepared: Prepared, sure = sureFromStash): Resu
     if (!piece.ok) return piece;
     return good({ width, height, piece: piece.value, chance: chanceOfPiece(piece.value) });
   };
-  let best = at(0);
-  if (!best.ok) return best;
-  if (best.value.chance < sure || !admits(across, best.value.width.stitches)) {
-    return refused({
-      code: 'not-enough-yarn',
-      path: 'yarns',
-      message: `The yarn in the drawer does not make one whole repeat: the chance is ${Math.floor(best.value.chance * 100)} %.`,
-      hint: 'Choose a smaller repeat, or add a ball.',
-    });
+  return { across, at };
+}
+
+/** The whole search at one go. */
+export function largestFromStash(prepared: Prepared, sure = sureFromStash): Result<StashSize> {
+  const search = searchLargest(prepared, sure);
+  for (;;) {
+    const { done, value } = search.next();
+    if (done) return value;
   }
-  let low = 0;
-  let high = 1;
-  for (; high < 4096; high *= 2) {
-    const tried = at(high);
-    if (!tried.ok || tried.value.chance < sure) break;
-    best = tried;
-    low = high;
-  }
-  while (high - low > 1) {
-    const middle = (low + high) >> 1;
-    const tried = at(middle);
-    if (tried.ok && tried.value.chance >= sure) {
-      best = tried;
-      low = middle;
-    } else high = middle;
-  }
-  return best;
 }
 
 /** Height against width as wished; a square where it was not wished in lengths. */

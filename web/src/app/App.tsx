@@ -16,6 +16,7 @@ const WordsView = lazy(() => import('../views/words/WordsView.tsx'));
 const GivenView = lazy(() => import('../views/given/GivenView.tsx'));
 const ShoppingView = lazy(() => import('../views/shopping/ShoppingView.tsx'));
 const NeedView = lazy(() => import('../views/need/NeedView.tsx'));
+const StripsView = lazy(() => import('../views/need/StripsView.tsx'));
 const FinishView = lazy(() => import('../views/finish/FinishView.tsx'));
 
 const router = createBrowserRouter([
@@ -37,6 +38,7 @@ const router = createBrowserRouter([
       { path: '/works/:id/size', element: <MatView /> },
       { path: '/works/:id/rows', element: <RowsView /> },
       { path: '/works/:id/yarn', element: <NeedView /> },
+      { path: '/works/:id/strips', element: <StripsView /> },
       { path: '/works/:id/finish', element: <FinishView /> },
       { path: '/works/:id/work', element: <WorkView /> },
       { path: '*', element: <Navigate to="/" replace /> },

@@ -1,10 +1,10 @@
 import {
   cautionsFor,
+  compareStrips,
   type Estimate,
   type Fabric,
   findPattern,
   type Hand,
-  largestFromStash,
   makePiece,
   type PlanDocument,
   planDocument,
@@ -12,6 +12,9 @@ import {
   prepare,
   type Result,
   readShape,
+  type SearchStep,
+  type Strip,
+  searchLargest,
   type Terms,
   type ToldUnit,
   wishSchema,
@@ -74,13 +77,25 @@ function planWhole(wish: unknown, terms: Terms, hand: Hand, told: ToldUnit): Res
   return plan.ok ? { ok: true, value: planDocument(plan.value, terms, hand) } : plan;
 }
 
-/** The largest whole piece that the drawer makes, nine times in ten. */
-function largestOf(wish: unknown): Result<{ stitches: number; rows: number; chance: number }> {
+/**
+ * The largest whole piece that the drawer makes, nine times in ten. @param goOn is told how far the search has come,
+ * and says whether to go on
+ * @returns nothing where it was given up
+ */
+async function largestOf(
+  wish: unknown,
+  goOn: (step: SearchStep) => boolean | Promise<boolean>,
+): Promise<Result<{ stitches: number; rows: number; chance: number }> | undefined> {
   const read = readShape(wishSchema, wish);
   if (!read.ok) return read;
   const prepared = prepare(read.value);
   if (!prepared.ok) return prepared;
-  const largest = largestFromStash(prepared.value);
+  const search = searchLargest(prepared.value);
+  let now = search.next();
+  for (; !now.done; now = search.next()) {
+    if (!(await goOn(now.value))) return undefined;
+  }
+  const largest = now.value;
   if (!largest.ok) return largest;
   const { width, height, chance } = largest.value;
   return { ok: true, value: { stitches: width.stitches, rows: height.rows, chance } };
@@ -168,6 +183,12 @@ function preview(wish: unknown): Result<PreviewFigures> {
   };
 }
 
-const planner = { preview, measureSizes, planWhole, largestOf, comparePatterns };
+/** The test strips of a wish, with what the weighed ones say. */
+function strips(wish: unknown): Result<Strip[]> {
+  const read = readShape(wishSchema, wish);
+  return read.ok ? compareStrips(read.value, read.value.strips) : read;
+}
+
+const planner = { preview, strips, measureSizes, planWhole, largestOf, comparePatterns };
 export type Planner = typeof planner;
 expose(planner);

@@ -1,5 +1,6 @@
-import { chanceText, type Problem, type Wish } from '@puntada/core';
-import { useState } from 'react';
+import { chanceText, type Problem, type SearchStep, type Wish } from '@puntada/core';
+import { proxy } from 'comlink';
+import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { planner } from '../../worker/planner.ts';
 
@@ -8,35 +9,61 @@ interface Props {
   readonly onTake: (size: { stitches: number; rows: number }) => void;
 }
 
-type Answer = { chance: number } | { problem: Problem | undefined };
+type Answer = { chance: number } | { problem: Problem | undefined } | { givenUp: true };
 
 /** How big it gets with what lies in the drawer: the largest whole size with like edges, taken at once. */
 export function FromDrawer({ wish, onTake }: Props) {
+  const [step, setStep] = useState<SearchStep>();
   const [busy, setBusy] = useState(false);
   const [answer, setAnswer] = useState<Answer>();
+  const stopped = useRef(false);
+  // A search still on its way when the mat is left is given up.
+  useEffect(
+    () => () => {
+      stopped.current = true;
+    },
+    [],
+  );
   const known = wish.yarns.some((yarn) => yarn.balls !== undefined || yarn.partGrams !== undefined);
   if (!known) return null;
   const ask = async () => {
+    stopped.current = false;
     setBusy(true);
-    const found = await planner.largestOf(wish);
+    setAnswer(undefined);
+    const goOn = (now: SearchStep) => {
+      setStep(now);
+      return !stopped.current;
+    };
+    const found = await planner.largestOf(wish, proxy(goOn));
     setBusy(false);
-    if (!found.ok) {
-      setAnswer({ problem: found.problems[0] });
-      return;
+    setStep(undefined);
+    if (!found) setAnswer({ givenUp: true });
+    else if (!found.ok) setAnswer({ problem: found.problems[0] });
+    else {
+      onTake(found.value);
+      setAnswer({ chance: found.value.chance });
     }
-    onTake(found.value);
-    setAnswer({ chance: found.value.chance });
   };
   return (
     <div className="grid gap-2">
-      <Button onClick={ask} disabled={busy}>
-        {busy ? 'Trying sizes…' : 'As big as my yarn allows'}
-      </Button>
+      {busy ? (
+        <Button
+          onClick={() => {
+            stopped.current = true;
+          }}
+        >
+          Stop the search
+        </Button>
+      ) : (
+        <Button onClick={ask}>As big as my yarn allows</Button>
+      )}
       <p aria-live="polite" className="text-[14px] text-soft">
+        {busy && step ? `${step.tried} sizes tried; ${step.stitches} × ${step.rows} can be made…` : null}
         {answer && 'chance' in answer
           ? `The largest whole size that your yarn makes: enough with a chance of ${chanceText(answer.chance)}.`
           : null}
         {answer && 'problem' in answer ? `${answer.problem?.message} ${answer.problem?.hint}` : null}
+        {answer && 'givenUp' in answer ? 'Stopped; the size is as it was.' : null}
       </p>
     </div>
   );

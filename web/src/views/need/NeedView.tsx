@@ -3,6 +3,7 @@ import { useParams } from 'react-router';
 import { problemsOf, useChangeWorkMutation, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
+import { ButtonLink } from '../../parts/Button.tsx';
 import { Figure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
@@ -48,6 +49,9 @@ function Need({ work }: { work: Work }) {
       <section className="mt-8">
         <h2 className="border-b border-ink pb-1 text-[19px]">The idle colour, one way or another</h2>
         <Policies document={document} settled={settled || changing.isLoading} onTake={take} />
+        <div className="mt-3">
+          <ButtonLink to={`/works/${work.id}/strips`}>Try the ways on test strips</ButtonLink>
+        </div>
         {changing.error ? <Problems problems={problemsOf(changing.error)} /> : null}
       </section>
       <section className="mt-8">

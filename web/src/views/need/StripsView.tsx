@@ -1,0 +1,178 @@
+import {
+  hoursText,
+  type Policy,
+  parseMass,
+  type Result,
+  type Strip,
+  yarnLengthNumber,
+  yarnLengthUnit,
+} from '@puntada/core';
+import { useEffect, useState } from 'react';
+import { useParams } from 'react-router';
+import { problemsOf, useChangeWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
+import { Head } from '../../app/Shell.tsx';
+import { Stages } from '../../app/Stages.tsx';
+import { Button, ButtonLink } from '../../parts/Button.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { TextField } from '../../parts/TextField.tsx';
+import { planner } from '../../worker/planner.ts';
+
+/** Three small strips of the maker's own yarn: carried, cut, up the side; made, weighed, looked at, decided. */
+export default function StripsView() {
+  const { id = '' } = useParams();
+  const { data: work, error } = useWorkQuery(id);
+  const strips = useStrips(work);
+  return (
+    <>
+      <Head
+        title={work?.wish.title ?? 'Test strips'}
+        under="Test strips: the same 10 cm in three ways with the idle strand"
+      >
+        {work ? <Stages work={work} here="yarn" /> : null}
+      </Head>
+      <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-5 pb-12">
+        {error ? <Problems problems={problemsOf(error)} /> : null}
+        {strips && !strips.ok ? <Problems problems={strips.problems} kind="warning" /> : null}
+        {!strips ? <p className="text-soft">Planning the strips…</p> : null}
+        {work && strips?.ok ? <Strips work={work} strips={strips.value} /> : null}
+        <div className="mt-6">
+          <ButtonLink to={`/works/${id}/yarn`}>Back to the yarn</ButtonLink>
+        </div>
+      </main>
+    </>
+  );
+}
+
+function useStrips(work: Work | undefined): Result<Strip[]> | undefined {
+  const [strips, setStrips] = useState<Result<Strip[]>>();
+  const key = work ? JSON.stringify(work.wish) : '';
+  useEffect(() => {
+    if (!key) return;
+    let current = true;
+    void planner.strips(JSON.parse(key)).then((found) => {
+      if (current) setStrips(found);
+    });
+    return () => {
+      current = false;
+    };
+  }, [key]);
+  return strips;
+}
+
+function Strips({ work, strips }: { work: Work; strips: readonly Strip[] }) {
+  const [change, changing] = useChangeWorkMutation();
+  const settled = work.state !== 'wished';
+  const [first] = strips;
+  const set = (part: Partial<Work['wish']>) =>
+    void change({ id: work.id, revision: work.revision, wish: { ...work.wish, ...part } });
+  return (
+    <div className="grid gap-5">
+      {first ? (
+        <p className="max-w-[70ch] text-[17px]">
+          Each strip: chain <b className="count">{first.chains}</b>, <b className="count">{first.rows}</b> rows of{' '}
+          <b className="count">{first.stitches}</b>, with your own yarn and hook. Leave the tails on, lay the strips
+          beside one another, look at both faces and feel them; weigh each to a tenth of a gram if you can.
+        </p>
+      ) : null}
+      <ul className="grid gap-x-8 gap-y-6 md:grid-cols-3">
+        {strips.map((strip) => (
+          <OneStrip
+            key={`${strip.policy} ${strip.weighed ?? ''}`}
+            strip={strip}
+            chosen={work.wish.policy === strip.policy}
+            settled={settled || changing.isLoading}
+            onWeigh={(grams) => set({ strips: { ...work.wish.strips, [strip.policy]: grams } })}
+            onTake={(policy) => set({ policy })}
+          />
+        ))}
+      </ul>
+      {settled ? <p className="text-[15px] text-soft">This work is {work.state}; its way is settled.</p> : null}
+      <Problems problems={problemsOf(changing.error)} />
+    </div>
+  );
+}
+
+interface StripProps {
+  readonly strip: Strip;
+  readonly chosen: boolean;
+  readonly settled: boolean;
+  readonly onWeigh: (grams: number) => void;
+  readonly onTake: (policy: Policy) => void;
+}
+
+function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
+  const { told } = usePreferences();
+  const [grams, setGrams] = useState(strip.weighed === undefined ? '' : String(strip.weighed));
+  const [tried, setTried] = useState(false);
+  const read = parseMass(grams);
+  const wrong = !read.ok || read.value <= 0 || read.value > 500;
+  return (
+    <li className={`grid content-start gap-3 border-t-4 pt-3 ${chosen ? 'border-ink' : 'border-rule'}`}>
+      <h2 className="text-[21px]">
+        {upper(strip.name)}
+        {chosen ? (
+          <span className="ml-2 font-sans text-[14px] font-normal text-verdigris">✓ the way of this plan</span>
+        ) : null}
+      </h2>
+      <dl>
+        <Line term="Ends of the strip" value={String(strip.ends)} />
+        <Line term="Expected weight" value={`${strip.grams.toFixed(1)} g`} />
+        {strip.ratio === undefined ? null : <Line term="Yarn against the rule" value={percent(strip.ratio)} />}
+        <Line
+          term="Whole piece, yarn"
+          value={`about ${yarnLengthNumber(strip.pieceMetres, told)} ${yarnLengthUnit(told)}`}
+        />
+        <Line term="Whole piece, ends" value={String(strip.pieceEnds)} />
+        <Line term="Whole piece, time" value={hoursText(strip.pieceTime)} />
+      </dl>
+      <form
+        aria-label={`Weigh the strip: ${strip.name}`}
+        noValidate
+        className="flex items-start gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          setTried(true);
+          if (!wrong && read.ok) onWeigh(read.value);
+        }}
+      >
+        <div className="w-[110px]">
+          <TextField
+            label="It weighs"
+            value={grams}
+            onChange={setGrams}
+            inputMode="decimal"
+            after="g"
+            className="count"
+            wrong={tried && wrong ? 'Type grams, such as 4.2.' : undefined}
+          />
+        </div>
+        <div className="pt-[25px]">
+          <Button type="submit" disabled={settled}>
+            Keep
+          </Button>
+        </div>
+      </form>
+      <Button disabled={settled || chosen} onClick={() => onTake(strip.policy)}>
+        Work it this way
+      </Button>
+    </li>
+  );
+}
+
+function Line({ term, value }: { term: string; value: string }) {
+  return (
+    <div className="flex items-baseline justify-between gap-3 border-b border-rule py-1.5">
+      <dt className="text-[15px]">{term}</dt>
+      <dd className="count text-[17px]">{value}</dd>
+    </div>
+  );
+}
+
+function percent(ratio: number): string {
+  const off = Math.round((ratio - 1) * 100);
+  return off === 0 ? 'as predicted' : `${off > 0 ? '+' : '−'}${Math.abs(off)} %`;
+}
+
+function upper(words: string): string {
+  return words.replace(/^./, (letter) => letter.toUpperCase());
+}
