@@ -11,6 +11,7 @@ async function clean(page: Page): Promise<void> {
 
 const sizes = [
   { width: 1280, height: 800 },
+  { width: 820, height: 1180 },
   { width: 390, height: 844 },
 ] as const;
 
@@ -31,6 +32,11 @@ for (const size of sizes) {
       '/words',
       '/shopping',
       '/given',
+      '/given?from=piece',
+      '/drawer',
+      '/swatches',
+      '/swatches/new',
+      `/works/${wished}/strips`,
       '/book/tide-marks',
       `/works/${begun}/work`,
     ];

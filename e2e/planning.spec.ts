@@ -57,9 +57,9 @@ test('rows are seen from either side, and the words are spelled out', async ({ p
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/rows`);
   await expect(page.getByText('single crochet')).toBeVisible();
-  await page.getByRole('radio', { name: 'Wrong side' }).click();
-  await expect(page.getByRole('radio', { name: 'Wrong side' })).toBeChecked();
-  await page.getByLabel('Try A and B swapped').check();
+  await page.getByRole('radio', { name: 'WS', exact: true }).click();
+  await expect(page.getByRole('radio', { name: 'WS', exact: true })).toBeChecked();
+  await page.getByLabel('A and B swapped').check();
   await expect(page.getByText('Mark the first and the last stitch: the edges stay straight.')).toBeVisible();
   await page.goto(`${server.address}/words`);
   await expect(page.getByText('raised front treble crochet')).toBeVisible();

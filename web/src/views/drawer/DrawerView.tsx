@@ -11,7 +11,7 @@ import {
   yarnLengthNumber,
   yarnLengthUnit,
 } from '@puntada/core';
-import { csvFormat, csvParse } from 'd3-dsv';
+import { csvFormat, csvParseRows } from 'd3-dsv';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';
@@ -115,8 +115,13 @@ function Table({ yarns }: { yarns: readonly StoredYarn[] }) {
   };
   const take = async (file: File | undefined) => {
     if (!file) return;
-    const table = csvParse(await file.text());
-    const read = readDrawerTable(table.columns, [...table]);
+    // By rows: the reader by columns makes code at run time, which the server's policy forbids.
+    const [columns = [], ...lines] = csvParseRows((await file.text()).replace(/^\uFEFF/, ''));
+    const rows = lines.map((cells) => Object.fromEntries(columns.map((column, i) => [column.trim(), cells[i]])));
+    const read = readDrawerTable(
+      columns.map((column) => column.trim()),
+      rows,
+    );
     setTold(undefined);
     setProblems(read.ok ? [] : firstProblems(read.problems));
     if (!read.ok) return;

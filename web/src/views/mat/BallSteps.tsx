@@ -36,7 +36,7 @@ const margin = { top: 22, right: 26, bottom: 40, left: 26 };
 export function BallSteps({ heights, stitches, rows, figures, word, onChoose }: Props) {
   const { units, told } = usePreferences();
   const [ref, measured] = useWidth<HTMLElement>();
-  const width = measured || 600;
+  const width = measured;
   const counted = heights.map((offer) => ({
     offer,
     balls: ballsOf(figures.get(sizeKey({ stitches, rows: offer.rows }))),
@@ -48,7 +48,9 @@ export function BallSteps({ heights, stitches, rows, figures, word, onChoose }: 
   const known = steps.filter((step): step is Step & { balls: number } => step.balls !== undefined);
   const most = Math.max(...known.map((step) => step.balls));
   const [first, last] = [heights[0], heights.at(-1)];
-  if (!known.length || !first || !last) return null;
+  if (!first || !last) return null;
+  // The frame is there from the start, so that its width is known when the figures come.
+  if (!known.length || !measured) return <section ref={ref} aria-label="Balls by height" />;
   const x = scaleLinear([first.height.mid, last.height.mid], [margin.left, width - margin.right]);
   const y = scaleLinear([0, most], [height - margin.bottom, margin.top]);
   const stair = line<(typeof known)[number]>(

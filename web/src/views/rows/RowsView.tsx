@@ -107,8 +107,8 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             label="Seen from"
             value={face}
             options={[
-              { value: 'RS', words: 'Right side' },
-              { value: 'WS', words: 'Wrong side' },
+              { value: 'RS', words: 'RS' },
+              { value: 'WS', words: 'WS' },
             ]}
             onChange={setFace}
           />
@@ -120,7 +120,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 checked={swapped}
                 onChange={(event) => setSwapped(event.target.checked)}
               />
-              Try A and B swapped
+              A and B swapped
             </label>
           ) : null}
           {shapeOf(fabric) === 'grid' ? (
@@ -131,7 +131,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 checked={hangs}
                 onChange={(event) => setHangs(event.target.checked)}
               />
-              Where the strands hang
+              Hanging strands
             </label>
           ) : null}
           <div className="ml-auto flex">

@@ -210,19 +210,23 @@ function paintSelected(ctx: Ctx, fabric: Fabric, look: ChartLook): void {
   ctx.strokeRect(gutter - 2, y - 2, width + 4, cell + 4);
 }
 
-/** A ring with its letter for every strand that waits when a row is done, on the line above the row. */
+/**
+ * A ring with its letter for every strand that waits when a row is done. At the edge where the row ends it stands beside
+ * the row, where no number is; elsewhere on the line above.
+ */
 function paintHanging(ctx: Ctx, fabric: Fabric, look: ChartLook, row: number): void {
   const { cell, hand, hanging, letters, shades } = look;
   if (!hanging || cell < smallestSign) return;
-  const y = topOf(fabric, look, row);
-  const radius = Math.min(8, cell * 0.36);
+  const radius = Math.min(8, cell * 0.38);
   const places = new Map<number, number>();
   for (const strand of hanging(row - 1)) {
     const place = hand === 'right' ? fabric.stitches - strand.boundary : strand.boundary;
     const beside = places.get(place) ?? 0;
     places.set(place, beside + 1);
-    const inward = place === 0 ? -1 : 1;
-    const x = gutter + place * cell + inward * (radius * 0.6 + beside * radius * 2);
+    const outward = place === 0 ? -1 : 1;
+    const edge = place === 0 || place === fabric.stitches;
+    const x = gutter + place * cell + (edge ? outward * (radius + 3 + beside * radius * 2.1) : 0);
+    const y = topOf(fabric, look, row) + (strand.place === 'end of the row' ? cell / 2 : 0);
     const shade = shades[letters.indexOf(strand.colour[0] ?? '')] ?? '#888888';
     ctx.beginPath();
     ctx.arc(x, y, radius, 0, 2 * Math.PI);
