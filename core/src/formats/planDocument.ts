@@ -146,7 +146,9 @@ function coloursOf(plan: Plan): PlanDocument['colours'] {
       grams: g(need.grams),
       parts: Object.fromEntries(need.parts.map((part) => [part.name, m(part.metres)])),
       ends: need.ends,
-      ...(need.balls ? { balls: { text: ballsText(need.balls), chance: rounded(need.balls.chance) } } : {}),
+      ...(need.balls
+        ? { balls: { count: need.balls.count, text: ballsText(need.balls), chance: rounded(need.balls.chance) } }
+        : {}),
       chances: (need.chances ?? []).map((each) => ({ balls: each.balls, chance: rounded(each.chance) })),
       ...(need.drawer ? { drawer: { chance: rounded(need.drawer.chance) } } : {}),
       ballEnds: ends

@@ -93,7 +93,7 @@ export const planDocumentSchema = z.strictObject({
       grams: figureSchema,
       parts: z.record(z.string(), figureSchema),
       ends: z.number().int(),
-      balls: z.strictObject({ text: z.string(), chance: z.number() }).optional(),
+      balls: z.strictObject({ count: z.number().int(), text: z.string(), chance: z.number() }).optional(),
       chances: z.array(z.strictObject({ balls: z.number().int(), chance: z.number() })),
       drawer: z.strictObject({ chance: z.number() }).optional(),
       ballEnds: z.array(

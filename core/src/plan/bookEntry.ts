@@ -1,7 +1,13 @@
 import { type MultipleWords, multipleWords } from '../fit/arithmetic.ts';
 import { type Foundation, findFoundation } from '../fit/foundation.ts';
 import { isDerived } from '../gauge/typical.ts';
-import { type BoundPattern, bindPattern, type PatternChoice, trueRepeat } from '../patterns/bind.ts';
+import {
+  type BoundMultiple,
+  type BoundPattern,
+  bindPattern,
+  type PatternChoice,
+  trueRepeat,
+} from '../patterns/bind.ts';
 import type { StitchPattern } from '../patterns/model.ts';
 import { good, type Result } from '../problem.ts';
 import { techniqueOf } from '../techniques/register.ts';
@@ -17,6 +23,10 @@ export interface BookEntry {
   readonly colours: string;
   /** For stitches and for chains, as it can be worked and as it looks whole; of the usual way to begin. */
   readonly multiples: MultipleWords;
+  /** Rows as they can be worked, and as they end as begun: `a multiple of 8 + 4`. */
+  readonly rows: { readonly works: string; readonly alike: string };
+  /** What the idle colour does. */
+  readonly idle: string;
   /** Courses after which stitch, colour and direction have come back. */
   readonly trueRepeat: number;
   /** The ways to begin, and what the turning chain is in each. */
@@ -68,6 +78,8 @@ export function bookEntry(pattern: StitchPattern, choice: PatternChoice = {}): R
     stitches: pattern.stitches,
     colours: coloursOf(pattern),
     multiples: multipleWords({ bound: bound.value, technique: technique.value, foundation }),
+    rows: { works: rowWords(bound.value.up.works), alike: rowWords(bound.value.up.alike) },
+    idle: technique.value.words.idle,
     trueRepeat: trueRepeat(bound.value),
     foundations: ways.map((way) => ({ key: way.key, name: way.name, turningChain: turningChain(way) })),
     edges: edgeWords[pattern.technique] ?? edgesOf(bound.value),
@@ -77,6 +89,10 @@ export function bookEntry(pattern: StitchPattern, choice: PatternChoice = {}): R
     lookOver: technique.value.words.lookOver,
     gaugeDerived: isDerived(technique.value.gaugeKey(bound.value)),
   });
+}
+
+function rowWords({ multiple, extra }: BoundMultiple): string {
+  return multiple === 1 ? `any from ${Math.max(1, extra)}` : `a multiple of ${multiple}${extra ? ` + ${extra}` : ''}`;
 }
 
 function edgesOf({ across }: BoundPattern): string {

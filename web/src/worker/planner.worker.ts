@@ -6,7 +6,10 @@ import {
   findPattern,
   type Hand,
   makePiece,
+  type PatternFacts,
   type PlanDocument,
+  patternBook,
+  patternFacts,
   planDocument,
   planWish,
   prepare,
@@ -189,6 +192,36 @@ function strips(wish: unknown): Result<Strip[]> {
   return read.ok ? compareStrips(read.value, read.value.strips) : read;
 }
 
-const planner = { preview, strips, measureSizes, planWhole, largestOf, comparePatterns };
+/** What can be said of every pattern of the book beside the others. */
+function bookFacts(): PatternFacts[] {
+  return patternBook.flatMap((pattern) => {
+    const facts = patternFacts(pattern);
+    return facts.ok ? [facts.value] : [];
+  });
+}
+
+/** How one repeat of a pattern is worked, in words; of the smallest cloth that shows it. */
+function oneRepeat(key: string, terms: Terms, hand: Hand): string[] {
+  const pattern = findPattern(key);
+  if (!pattern.ok) return [];
+  const yarn = { shade: '#888888', weight: 4, fibre: 'cotton' } as const;
+  const made = readShape(wishSchema, {
+    title: pattern.value.name,
+    item: 'mat',
+    width: { by: 'repeats', count: 2 },
+    height: { by: 'repeats', count: 2 },
+    pattern: { key },
+    gauge: { from: 'typical' },
+    edges: 'whole',
+    ending: 'any',
+    yarns: pattern.value.colours.map((letter) => ({ ...yarn, letter, name: letter })),
+  });
+  const plan = made.ok ? planWish(made.value) : made;
+  if (!plan.ok) return [];
+  const { grouped } = planDocument(plan.value, terms, hand);
+  return [...grouped];
+}
+
+const planner = { bookFacts, oneRepeat, preview, strips, measureSizes, planWhole, largestOf, comparePatterns };
 export type Planner = typeof planner;
 expose(planner);

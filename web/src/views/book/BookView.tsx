@@ -1,11 +1,20 @@
-import { type BookEntry, bookEntry, must, patternBook, type StitchPattern, techniques } from '@puntada/core';
-import { useMemo, useState } from 'react';
+import {
+  type BookEntry,
+  bookEntry,
+  must,
+  type PatternFacts,
+  patternBook,
+  type StitchPattern,
+  techniques,
+} from '@puntada/core';
+import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
-import { bookShades } from './bookShades.ts';
+import { planner } from '../../worker/planner.ts';
+import { useBookShades } from './bookShades.ts';
 import { PatternPage } from './PatternPage.tsx';
 
 /** What a look through the book is after. */
@@ -24,7 +33,41 @@ const orders = {
   book: () => 0,
   name: (a: BookEntry, b: BookEntry) => a.name.localeCompare(b.name),
   repeat: (a: BookEntry, b: BookEntry) => a.trueRepeat - b.trueRepeat,
+  multiple: (a: BookEntry, b: BookEntry) => multipleOf(a) - multipleOf(b),
 } as const;
+
+/** Orders that hang on what was measured of each pattern. */
+const measuredOrders = {
+  ease: (facts: PatternFacts) => facts.difficulty,
+  yarn: (facts: PatternFacts) => facts.metres,
+  ends: (facts: PatternFacts) => facts.ends,
+} as const;
+
+function multipleOf({ multiples }: BookEntry): number {
+  return Number(/\d+/.exec(multiples.works.stitches)?.[0] ?? 0);
+}
+
+/** What was measured of every pattern; empty until the worker has done it. */
+function useFacts(): ReadonlyMap<string, PatternFacts> {
+  const [facts, setFacts] = useState<ReadonlyMap<string, PatternFacts>>(new Map());
+  useEffect(() => {
+    let current = true;
+    void planner.bookFacts().then((found) => {
+      if (current) setFacts(new Map(found.map((each) => [each.key, each])));
+    });
+    return () => {
+      current = false;
+    };
+  }, []);
+  return facts;
+}
+
+function compare(order: string, facts: ReadonlyMap<string, PatternFacts>, a: BookEntry, b: BookEntry): number {
+  const measured = measuredOrders[order as keyof typeof measuredOrders];
+  if (!measured) return (orders[order as keyof typeof orders] ?? orders.book)(a, b);
+  const [one, other] = [facts.get(a.key), facts.get(b.key)];
+  return one && other ? measured(one) - measured(other) : 0;
+}
 
 /** The pattern book: every stitch pattern as cloth, and one of them opened. */
 export default function BookView() {
@@ -32,7 +75,10 @@ export default function BookView() {
   const [query, setQuery] = useSearchParams();
   const [text, setText] = useState('');
   const look = (query.get('look') ?? 'any') as keyof typeof looks;
-  const order = (query.get('by') ?? 'book') as keyof typeof orders;
+  const order = query.get('by') ?? 'book';
+  const reversible = query.get('faces') === 'both';
+  const facts = useFacts();
+  const shadesOf = useBookShades();
   const technique = query.get('in') ?? '';
   const entries = useMemo(() => patternBook.map((pattern) => ({ pattern, entry: must(bookEntry(pattern)) })), []);
   const change = (name: string, value: string) => {
@@ -45,14 +91,15 @@ export default function BookView() {
   const shown = entries
     .filter(({ pattern }) => (looks[look] ?? looks.any)(pattern) && (!technique || pattern.technique === technique))
     .filter(({ entry }) => `${entry.name} ${entry.about} ${entry.technique}`.toLowerCase().includes(words))
-    .sort((a, b) => (orders[order] ?? orders.book)(a.entry, b.entry));
+    .filter(({ pattern }) => !reversible || facts.get(pattern.key)?.reversible)
+    .sort((a, b) => compare(order, facts, a.entry, b.entry));
   const open = entries.find(({ pattern }) => pattern.key === key);
   return (
     <>
       <Head title="Pattern book" under={`${patternBook.length} stitch patterns in ${techniques.length} techniques`} />
       <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-4 pb-10">
-        {open ? <PatternPage {...open} /> : null}
+        {open ? <PatternPage {...open} shades={shadesOf(open.pattern)} facts={facts.get(open.pattern.key)} /> : null}
         <div className="flex flex-wrap items-end gap-x-5 gap-y-3 border-b border-rule pb-4">
           <div className="w-[220px]">
             <label htmlFor="find" className="label">
@@ -87,16 +134,28 @@ export default function BookView() {
               small
               label="In order of"
               value={order}
-              options={Object.keys(orders).map((value) => ({ value, words: value }))}
+              options={[...Object.keys(orders), ...Object.keys(measuredOrders)].map((value) => ({
+                value,
+                words: value,
+              }))}
               onChange={(value) => change('by', value === 'book' ? '' : value)}
             />
           </Labelled>
         </div>
+        <label className="flex min-h-11 w-fit cursor-pointer items-center gap-2 pt-2 text-[15px]">
+          <input
+            type="checkbox"
+            className="size-5 accent-ink"
+            checked={reversible}
+            onChange={(event) => change('faces', event.target.checked ? 'both' : '')}
+          />
+          Only those whose faces look alike
+        </label>
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(258px,1fr))] gap-x-5 gap-y-6 pt-5">
           {shown.map(({ pattern, entry }) => (
             <li key={pattern.key} className="min-w-0">
               <Link to={`/book/${pattern.key}?${query}`} className="group block rounded-md no-underline">
-                <PatternPicture pattern={pattern.key} shades={bookShades(pattern)} side={258} />
+                <PatternPicture pattern={pattern.key} shades={shadesOf(pattern)} side={258} />
                 <span className="mt-2 block font-display text-[19px] font-semibold group-hover:underline">
                   {entry.name}
                 </span>

@@ -1,11 +1,24 @@
-import { type BookEntry, printPattern, type StitchPattern } from '@puntada/core';
+import { type BookEntry, type PatternFacts, printPattern, type StitchPattern } from '@puntada/core';
+import { useEffect, useState } from 'react';
+import { usePreferences } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
-import { bookShades } from './bookShades.ts';
+import { planner } from '../../worker/planner.ts';
 
 /** One pattern opened: what it can be worked on, how it begins and ends, and the notation it is kept in. */
-export function PatternPage({ pattern, entry }: { pattern: StitchPattern; entry: BookEntry }) {
+export function PatternPage({
+  pattern,
+  entry,
+  facts,
+  shades,
+}: {
+  pattern: StitchPattern;
+  entry: BookEntry;
+  facts: PatternFacts | undefined;
+  shades: readonly string[];
+}) {
+  const repeat = useOneRepeat(pattern.key);
   const { works, alike } = entry.multiples;
   const same = works.stitches === alike.stitches;
   return (
@@ -13,7 +26,7 @@ export function PatternPage({ pattern, entry }: { pattern: StitchPattern; entry:
       aria-label={entry.name}
       className="mb-6 grid gap-x-8 gap-y-4 border-b border-ink pb-6 lg:grid-cols-[330px_minmax(0,1fr)]"
     >
-      <PatternPicture pattern={pattern.key} shades={bookShades(pattern)} side={330} />
+      <PatternPicture pattern={pattern.key} shades={shades} side={330} />
       <div className="min-w-0">
         <h2 className="text-[30px]">{entry.name}</h2>
         <p className="max-w-[62ch] text-[17px]">{entry.about}</p>
@@ -31,6 +44,21 @@ export function PatternPage({ pattern, entry }: { pattern: StitchPattern; entry:
           <Fact term={<Term name="true repeat">True repeat</Term>}>
             <b className="count">{entry.trueRepeat}</b> courses, until stitch, colour and direction come back
           </Fact>
+          <Fact term="Rows">
+            <b className="count">{bare(entry.rows.works)}</b>
+            {entry.rows.alike === entry.rows.works ? null : (
+              <>
+                , ending as begun <b className="count">{bare(entry.rows.alike)}</b>
+              </>
+            )}
+          </Fact>
+          {facts ? (
+            <Fact term="Beside others">
+              {difficultyWords[facts.difficulty]}; about <b className="count">{facts.metres.toFixed(0)} m</b> in 10 × 10
+              cm; <b className="count">{facts.ends}</b> ends in 30 × 30 cm;{' '}
+              {facts.reversible ? 'reversible' : 'one face is the right one'}
+            </Fact>
+          ) : null}
           <Fact term="Colours">{entry.colours}</Fact>
           <Fact term="Begins">
             {entry.foundations.map((way) => (
@@ -41,6 +69,7 @@ export function PatternPage({ pattern, entry }: { pattern: StitchPattern; entry:
           </Fact>
           <Fact term="Edges">{entry.edges}</Fact>
           <Fact term="Colour change">{entry.change}</Fact>
+          <Fact term="Idle colour">{entry.idle}</Fact>
           <Fact term="Look over">{entry.lookOver}</Fact>
           <Fact term="Ends well">{entry.ends}</Fact>
           <Fact term="Careful">
@@ -52,6 +81,20 @@ export function PatternPage({ pattern, entry }: { pattern: StitchPattern; entry:
           <ButtonLink to={`/wish?pattern=${pattern.key}`} kind="next">
             Wish for something in it
           </ButtonLink>
+          {repeat.length ? (
+            <details className="min-w-0">
+              <summary className="min-h-11 cursor-pointer py-2.5 text-[15px] underline underline-offset-4">
+                How a repeat is worked
+              </summary>
+              <ol className="max-h-[320px] max-w-[72ch] overflow-y-auto border-l-4 border-rule bg-sheet px-3 py-1 text-[15px]">
+                {repeat.map((line) => (
+                  <li key={line} className="border-b border-rule py-1.5 last:border-0">
+                    {line}
+                  </li>
+                ))}
+              </ol>
+            </details>
+          ) : null}
           <details className="min-w-0">
             <summary className="min-h-11 cursor-pointer py-2.5 text-[15px] underline underline-offset-4">
               As it is written
@@ -64,6 +107,25 @@ export function PatternPage({ pattern, entry }: { pattern: StitchPattern; entry:
       </div>
     </article>
   );
+}
+
+const difficultyWords = { 1: 'Easy', 2: 'With some practice', 3: 'For practised hands' } as const;
+
+/** The rows of a small cloth of a pattern, written in the worker. */
+function useOneRepeat(key: string): readonly string[] {
+  const { terms, hand } = usePreferences();
+  const [lines, setLines] = useState<readonly string[]>([]);
+  useEffect(() => {
+    let current = true;
+    setLines([]);
+    void planner.oneRepeat(key, terms, hand).then((found) => {
+      if (current) setLines(found);
+    });
+    return () => {
+      current = false;
+    };
+  }, [key, terms, hand]);
+  return lines;
 }
 
 function bare(multiple: string): string {

@@ -1,6 +1,7 @@
 import type { PlanDocument } from '@puntada/core';
 import { useEffect, useMemo, useState } from 'react';
 import { usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';
+import { useDrawerQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Figure } from '../../parts/Figure.tsx';
@@ -11,26 +12,34 @@ interface Need {
   readonly work: string;
   readonly letter: string;
   readonly metres: string;
-  readonly balls: string | undefined;
+  /** Whole balls it takes; unknown where the label is. */
+  readonly balls: number | undefined;
+  readonly typical: boolean;
+  /** Balls that are set aside or at hand already. */
+  readonly has: number;
 }
 
 /** What is to be bought for every work that is only wished for, by yarn. */
 export default function ShoppingView() {
   const { data: works } = useWorksQuery();
-  const wished = useMemo(() => works?.filter((work) => work.state === 'wished') ?? [], [works]);
+  const { data: drawer } = useDrawerQuery();
+  const wished = useMemo(() => works?.filter((work) => work.state === 'wished' && !work.archived) ?? [], [works]);
   const plans = usePlans(wished);
-  const byYarn = new Map<string, { shade: string; name: string; needs: Need[] }>();
+  const byYarn = new Map<string, { shade: string; name: string; price: number | undefined; needs: Need[] }>();
   for (const work of wished) {
     for (const colour of plans.get(work.id)?.colours ?? []) {
       const yarn = work.wish.yarns.find((each) => each.letter === colour.letter);
       if (!yarn) continue;
       const key = `${yarn.name} ${yarn.shade} ${yarn.ballMetres ?? ''}`;
-      const known = byYarn.get(key) ?? { shade: yarn.shade, name: yarn.name, needs: [] };
+      const price = drawer?.find((each) => each.id === yarn.drawer)?.yarn.price;
+      const known = byYarn.get(key) ?? { shade: yarn.shade, name: yarn.name, price, needs: [] };
       known.needs.push({
         work: work.wish.title,
         letter: colour.letter,
         metres: colour.metres.text,
-        balls: colour.balls?.text,
+        balls: colour.balls?.count,
+        typical: colour.balls?.text.includes('typical') ?? false,
+        has: yarn.balls ?? 0,
       });
       byYarn.set(key, known);
     }
@@ -47,7 +56,7 @@ export default function ShoppingView() {
             : `${wished.length} works counted.`}
         </p>
         <ul>
-          {[...byYarn.entries()].map(([key, { name, shade, needs }]) => (
+          {[...byYarn.entries()].map(([key, { name, shade, price, needs }]) => (
             <li
               key={key}
               className="grid gap-x-8 gap-y-2 border-b border-rule py-4 md:grid-cols-[230px_minmax(0,1fr)_190px]"
@@ -67,7 +76,15 @@ export default function ShoppingView() {
                   </li>
                 ))}
               </ul>
-              <p className="count text-[20px] md:text-right">{together(needs)}</p>
+              <p className="md:text-right">
+                <span className="count text-[20px]">{together(needs)}</span>
+                {already(needs) ? <span className="block text-[14px] text-soft">{already(needs)}</span> : null}
+                {price === undefined || !toBuy(needs) ? null : (
+                  <span className="block text-[14px] text-soft">
+                    {(price * toBuy(needs)).toFixed(2)} at {price.toFixed(2)} a ball
+                  </span>
+                )}
+              </p>
             </li>
           ))}
         </ul>
@@ -81,11 +98,22 @@ export default function ShoppingView() {
   );
 }
 
+/** Balls still to be bought. */
+function toBuy(needs: readonly Need[]): number {
+  return needs.reduce((total, need) => total + Math.max(0, (need.balls ?? 0) - need.has), 0);
+}
+
 function together(needs: readonly Need[]): string {
   if (needs.some((need) => need.balls === undefined)) return 'label unknown';
-  const sum = needs.reduce((total, need) => total + Number(/\d+/.exec(need.balls ?? '')?.[0] ?? 0), 0);
-  const upTo = needs.some((need) => need.balls?.includes('typical')) ? 'up to ' : '';
+  const sum = toBuy(needs);
+  if (!sum) return 'nothing to buy';
+  const upTo = needs.some((need) => need.typical) ? 'up to ' : '';
   return `${upTo}${sum} ${sum === 1 ? 'ball' : 'balls'}`;
+}
+
+function already(needs: readonly Need[]): string {
+  const has = needs.reduce((sum, need) => sum + need.has, 0);
+  return has ? `${has} ${has === 1 ? 'ball is' : 'balls are'} there` : '';
 }
 
 /** The plans of works, made one after the other in the worker. */
