@@ -1,6 +1,7 @@
 import fc from 'fast-check';
+import { type DrawerYarn, drawerYarnSchema } from '../formats/drawerYarn.ts';
 import { must } from '../problem.ts';
-import { type DrawerYarn, drawerYarnSchema, freeOf, metresInDrawer, setAside } from './drawer.ts';
+import { freeOf, metresInDrawer, setAside } from './drawer.ts';
 import { drawerColumns, readDrawerTable, toRow } from './table.ts';
 
 const oat: DrawerYarn = {

@@ -1,7 +1,7 @@
+import { type DrawerYarn, drawerYarnSchema } from '../formats/drawerYarn.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import { parseAmount } from '../units/amount.ts';
 import { parseLabel } from '../units/yarn.ts';
-import { type DrawerYarn, drawerYarnSchema } from './drawer.ts';
 
 /** The columns of the drawer as a table; `label` may stand for metres and grams in one. */
 export const drawerColumns = [

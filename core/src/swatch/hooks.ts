@@ -1,7 +1,7 @@
+import type { Swatch } from '../formats/swatch.ts';
 import { sizeFromCounts } from '../gauge/gauge.ts';
 import { parseLength } from '../units/length.ts';
 import { countedOn } from './readings.ts';
-import type { Swatch } from './swatch.ts';
 
 /** A stitch is wider by this power of the hook. docs/craft.md, “What moves gauge”. */
 const widthPower = 0.45;

@@ -3,13 +3,13 @@ import { weighedSwatch } from '../calibrate/readings.ts';
 import { widthRule } from '../fit/across.ts';
 import { type Progression, progression } from '../fit/progression.ts';
 import { heightRule } from '../fit/up.ts';
+import { leastRepeats, leastSide, type Swatch, type SwatchCount, swatchWish } from '../formats/swatch.ts';
 import type { Wish } from '../formats/wish.ts';
 import { tailMetres } from '../measure/forecast.ts';
 import { yarnFigures } from '../measure/yarn.ts';
 import { type Plan, planWish } from '../plan/plan.ts';
 import { prepare } from '../plan/prepare.ts';
 import { good, type Result, refused } from '../problem.ts';
-import { leastRepeats, leastSide, type Swatch, type SwatchCount, swatchWish } from './swatch.ts';
 
 type Counted = Extract<Wish['gauge'], { from: 'counted' }>;
 

@@ -1,10 +1,10 @@
 import { weightOf } from '../calibrate/belief.ts';
+import { type Swatch, swatchSchema } from '../formats/swatch.ts';
 import { planWish } from '../plan/plan.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
 import { hookFor, swatchFigures } from './hooks.ts';
 import { countedOn, planSwatch, swatchGauge, swatchReading, withSwatch } from './readings.ts';
-import { type Swatch, swatchSchema } from './swatch.ts';
 
 const id = '7b1f7a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d';
 

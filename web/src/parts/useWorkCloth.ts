@@ -1,43 +1,8 @@
-import {
-  type BoundPattern,
-  type Fabric,
-  type Foundation,
-  planWish,
-  prepare,
-  type ThawedWork,
-  thaw,
-} from '@puntada/core';
 import { useMemo } from 'react';
 import type { Work } from '../api/api.ts';
+import { type WorkCloth, workCloth } from './workCloth.ts';
 
-/** What a work is made of, from its frozen fabric once it is begun, from the plan of its wish before. */
-export interface WorkCloth {
-  readonly fabric: Fabric;
-  readonly strands: ThawedWork['strands'];
-  readonly bound: BoundPattern;
-  readonly foundation: Foundation;
-  readonly shades: readonly string[];
-  /** Stitch width over row height. */
-  readonly proportion: number;
-}
-
-export function workCloth(work: Work): WorkCloth | undefined {
-  const { wish, begun } = work;
-  const prepared = prepare(wish);
-  const proportion = prepared.ok ? prepared.value.gauge.stitchWidth.mid / prepared.value.gauge.rowHeight.mid : 1.1;
-  if (begun) {
-    const back = thaw(begun);
-    if (!back.ok) return undefined;
-    const { bound } = back.value;
-    const shades = bound.colours.map((letter) => wish.yarns.find((y) => y.letter === letter)?.shade ?? '#888888');
-    return { ...back.value, shades, proportion };
-  }
-  const plan = planWish(wish);
-  if (!plan.ok) return undefined;
-  const { bound, foundation, yarns } = plan.value.prepared;
-  const { fabric, strands } = plan.value.piece;
-  return { fabric, strands, bound, foundation, shades: yarns.map((yarn) => yarn.shade), proportion };
-}
+export type { WorkCloth } from './workCloth.ts';
 
 export function useWorkCloth(work: Work | undefined): WorkCloth | undefined {
   return useMemo(() => (work ? workCloth(work) : undefined), [work]);

@@ -1,16 +1,9 @@
 import type { Wish } from '@puntada/core';
+import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import {
-  useAddWorkMutation,
-  useArchiveWorkMutation,
-  usePreferences,
-  useWorkQuery,
-  type WorkSummary,
-} from '../../api/api.ts';
+import { useAddWorkMutation, useArchiveWorkMutation, useWorkQuery, type WorkSummary } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
-import { ClothStrip } from '../../parts/cloth/ClothStrip.tsx';
-import { useWorkCloth } from '../../parts/useWorkCloth.ts';
-import { nextStep } from './nextStep.ts';
+import { useStrip, WorkStrip } from './WorkStrip.tsx';
 
 const longestTitle = 80;
 
@@ -55,9 +48,9 @@ function PutAway({ work: { id, revision, archived, wish } }: { work: WorkSummary
 
 /** One work on the bench: its name, its next row, and its cloth as far as it has come. */
 export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: boolean }) {
-  const { terms, hand } = usePreferences();
   const { data: work } = useWorkQuery(summary.id);
-  const cloth = useWorkCloth(work);
+  const [width, setWidth] = useState(0);
+  const strip = useStrip(work, width);
   const { progress, size, state, wish } = summary;
   const left = size ? size.rows - progress.rows : undefined;
   const place = state === 'wished' ? 'size' : 'work';
@@ -70,7 +63,7 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
             {wish.title}
           </Link>
         </h3>
-        <p className="mt-1 text-[15px] text-soft">{work && cloth ? nextStep(work, cloth, terms) : '…'}</p>
+        <p className="mt-1 text-[15px] text-soft">{strip?.next ?? '…'}</p>
         <p className="flex flex-wrap gap-x-5">
           <CopyWish wish={wish} />
           <PutAway work={summary} />
@@ -78,19 +71,11 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
         {summary.notice ? <p className="text-[14px] text-verdigris">{summary.notice}</p> : null}
       </div>
       <div className="order-last col-span-2 min-w-0 lg:order-none lg:col-span-1">
-        {cloth ? (
-          <ClothStrip
-            fabric={cloth.fabric}
-            shades={cloth.shades}
-            hand={hand}
-            proportion={cloth.proportion}
-            rowsWorked={progress.rows}
-            height={84}
-            label={`${wish.title}: ${progress.rows} of ${cloth.fabric.courses} rows worked`}
-          />
-        ) : (
-          <div className="h-[84px]" />
-        )}
+        <WorkStrip
+          strip={strip}
+          onWidth={setWidth}
+          label={`${wish.title}: ${progress.rows} of ${strip?.courses ?? size?.rows ?? 'some'} rows worked`}
+        />
       </div>
       <div className="flex flex-col items-end gap-1.5">
         {size && left !== undefined ? (

@@ -1,7 +1,7 @@
 import { chainsFor, courseWord, type Terms, type WorkedCourse, workCourse } from '@puntada/core';
-import type { Work } from '../../api/api.ts';
-import { runLabel } from '../../parts/runWords.ts';
-import type { WorkCloth } from '../../parts/useWorkCloth.ts';
+import type { Work } from '../api/api.ts';
+import { runLabel } from './runWords.ts';
+import type { WorkCloth } from './workCloth.ts';
 
 /** What is to be done next in a work, in one line. */
 export function nextStep(work: Work, cloth: WorkCloth, terms: Terms): string {

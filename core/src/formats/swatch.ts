@@ -1,6 +1,6 @@
 import { z } from 'zod';
-import { hookSize, type Wish, wishSchema, yarnSchema } from '../formats/wish.ts';
 import { parseLength } from '../units/length.ts';
+import { hookSize, type Wish, wishSchema, yarnSchema } from './wish.ts';
 
 const { pattern, policy, floats, units, foundation } = wishSchema.shape;
 
