@@ -37,7 +37,7 @@ for (const [what, fill, sentence] of wrongs) {
     await fill((label) => page.getByLabel(label, { exact: true }));
     await page.getByRole('button', { name: 'Lay it on the mat' }).click();
     await expect(page.getByRole('alert').first()).toContainText(sentence);
-    await expect(page).toHaveURL(/\/wish$/);
+    await expect(page).toHaveURL(/\/wish(\?draft=[-0-9a-f]+)?$/);
     expect(await server.get<unknown[]>('/works')).toHaveLength(before.length);
   });
 }

@@ -10,7 +10,8 @@ import { good, type Result, refused } from '../problem.ts';
 import { type Chart, columnsFrom, columnsTo, eachRun } from '../route/chart.ts';
 import { MoveList } from '../route/moves.ts';
 import { chartOf } from '../route/ofFabric.ts';
-import type { Strands } from '../route/strands.ts';
+import { insideOf } from '../route/route.ts';
+import type { Strands, StrandWay } from '../route/strands.ts';
 import { stitchCode, stitchKind } from '../stitches/kinds.ts';
 import { techniqueOf } from '../techniques/register.ts';
 
@@ -44,7 +45,7 @@ export type FrozenWork = z.infer<typeof frozenSchema>;
 /** A frozen work brought back to the shapes of the pipeline. */
 export interface ThawedWork {
   readonly fabric: Fabric;
-  readonly strands: Pick<Strands, 'chart' | 'colourOf' | 'moves'>;
+  readonly strands: StrandWay;
   readonly bound: BoundPattern;
   readonly foundation: Foundation;
 }
@@ -156,7 +157,9 @@ export function thaw(frozen: FrozenWork): Result<ThawedWork> {
     const course = Number(/row (\d+)/.exec(first?.path ?? '')?.[1] ?? 1);
     return damaged(`rows.${frozen.courses[course - 1]}`, `The begun work does not hold together: ${first?.message}`);
   }
-  return good({ fabric, strands: { ...strandsOf(frozen, chartOf(fabric)), moves }, bound: bound.value, foundation });
+  const { chart, colourOf } = strandsOf(frozen, chartOf(fabric));
+  const strands = { chart, colourOf, moves, inside: insideOf(chart, moves) };
+  return good({ fabric, strands, bound: bound.value, foundation });
 }
 
 /** The chart of strands as it was routed: one strand a colour, or the bobbins that were written down. */

@@ -1,13 +1,13 @@
 import { insideCells } from '../route/ledger.ts';
 import { stitchKinds } from '../stitches/kinds.ts';
-import { bridgesByCourse, chainsByCourse, type PartsRequest } from './parts.ts';
+import { bridgesByCourse, type CourseRequest, chainsByCourse } from './parts.ts';
 import { cellPaths, fleckClosing, type StitchSize, yarnAlong } from './yarnPerStitch.ts';
 
 /**
  * Predicted metres of each colour in each course, chains and strands included, tails not. Summed up they are what
  * `measureParts` says of the whole; linear in cells. @returns one array a colour
  */
-export function metresByCourse(request: PartsRequest): Float64Array[] {
+export function metresByCourse(request: CourseRequest): Float64Array[] {
   const { fabric, technique } = request;
   const sizes = request.diameters.map(
     (diameter): StitchSize => ({ width: request.stitchWidth, height: request.rowHeight, diameter }),

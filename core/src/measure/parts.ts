@@ -2,7 +2,7 @@ import { chainsFor, type Foundation } from '../fit/foundation.ts';
 import { cellWorked, type Fabric, isRoundMaking } from '../lay/fabric.ts';
 import { stitchesBetween } from '../route/chart.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP } from '../route/moves.ts';
-import type { Strands } from '../route/strands.ts';
+import type { Strands, StrandWay } from '../route/strands.ts';
 import { type StitchKey, stitchKind, stitchKinds } from '../stitches/kinds.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { tailMetres } from './forecast.ts';
@@ -28,9 +28,14 @@ export interface YarnParts {
   readonly tails: number;
 }
 
-export interface PartsRequest {
-  readonly fabric: Fabric;
+export interface PartsRequest extends CourseRequest {
   readonly strands: Strands;
+}
+
+/** What measuring a course needs: of the strands their way is enough. */
+export interface CourseRequest {
+  readonly fabric: Fabric;
+  readonly strands: StrandWay;
   readonly foundation: Foundation;
   readonly technique: Technique;
   /** mm; the cloth as worked. */
@@ -78,7 +83,7 @@ function stitchMetres(request: PartsRequest, sizes: readonly StitchSize[]): numb
 
 /** Metres of every move of a strand, told with its colour and course. */
 export function bridgesByCourse(
-  request: PartsRequest,
+  request: CourseRequest,
   sizes: readonly StitchSize[],
   add: (colour: number, course: number, part: 'carried' | 'bridged', metres: number) => void,
 ): void {
@@ -122,7 +127,7 @@ function chainsInRow1(first: StitchKey): number {
 }
 
 /** Chains before a course, in number: the foundation before the first, those to turn before the others. */
-function chainsBefore({ fabric, foundation, technique }: PartsRequest, course: number, first: StitchKey): number {
+function chainsBefore({ fabric, foundation, technique }: CourseRequest, course: number, first: StitchKey): number {
   if (course > 0) return fabric.making === 'right-side' ? 1 : turningChains(first, foundation);
   if (technique.key === 'corner-to-corner') return 0;
   return chainsFor(foundation, fabric.count) - (foundation.each ? chainsInRow1(first) : 0);
@@ -130,7 +135,7 @@ function chainsBefore({ fabric, foundation, technique }: PartsRequest, course: n
 
 /** Metres of foundation, turning chains and joins, told with their colour and course: that of its first stitch. */
 export function chainsByCourse(
-  request: PartsRequest,
+  request: CourseRequest,
   sizes: readonly StitchSize[],
   add: (colour: number, course: number, metres: number) => void,
 ): void {

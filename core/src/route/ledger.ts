@@ -34,7 +34,7 @@ const openness: Partial<Record<StitchKey, number>> = {
 const opennessOf = stitchKinds.map((kind) => openness[kind.key] ?? openness[kind.standsFor] ?? 1);
 
 /** Idle strands in each cell of the fabric. */
-export function insideCells(fabric: Fabric, { inside, chart }: Strands): Uint8Array {
+export function insideCells(fabric: Fabric, { inside, chart }: Pick<Strands, 'inside' | 'chart'>): Uint8Array {
   const { cellOf } = chart;
   return cellOf ? Uint8Array.from(cellOf, (at) => inside[at] as number) : inside.subarray(0, fabric.kinds.length);
 }

@@ -115,6 +115,11 @@ function countAgain(
 /** How idle strands are to be taken through a fabric. */
 export type Way = 'carry-always' | 'least-cost' | 'bobbins';
 
+/** Idle strands in each cell of a chart, from the moves alone. */
+export function insideOf(chart: Chart, moves: MoveList): Uint8Array {
+  return countCarries(chart, moves).inside;
+}
+
 /** The way of the idle strands through a fabric. @param bandGap rows a colour may rest and still be carried always */
 export function route(chart: Chart, costs: StrandCosts, way: Way, bandGap = costs.climbLimit): Strands {
   const moves = new MoveList();

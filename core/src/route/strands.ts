@@ -32,3 +32,6 @@ export interface Strands {
   /** Idle strands inside each stitch, row-major like the chart. */
   readonly inside: Uint8Array;
 }
+
+/** The way of the strands without its sums: what a begun work keeps. */
+export type StrandWay = Pick<Strands, 'chart' | 'colourOf' | 'moves' | 'inside'>;

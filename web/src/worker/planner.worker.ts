@@ -1,6 +1,8 @@
 import {
+  type CourseCosts,
   cautionsFor,
   compareStrips,
+  costsByCourse,
   type Estimate,
   type Fabric,
   findPattern,
@@ -20,11 +22,15 @@ import {
   searchLargest,
   type Terms,
   type ToldUnit,
+  techniqueOf,
   wishSchema,
   type YarnNeed,
+  yarnFigures,
 } from '@puntada/core';
 import { expose } from 'comlink';
 import { z } from 'zod';
+import type { Work } from '../api/api.ts';
+import { workCloth } from '../parts/workCloth.ts';
 
 /** The figures of one size, without its stitches. */
 export interface PieceFigures {
@@ -156,6 +162,11 @@ export interface PreviewFigures {
   /** Rounds of border, their depth in mm and their colour, 0 for A. */
   readonly border: { readonly depth: number; readonly colour: number } | undefined;
   readonly round: boolean;
+  /** How many more of it there are. */
+  readonly behind: number;
+  /** mm, with the colour, 0 for A. */
+  readonly strap: { readonly drop: number; readonly width: number; readonly colour: number } | undefined;
+  readonly ring: number | undefined;
   readonly cautions: readonly string[];
 }
 
@@ -181,6 +192,9 @@ function preview(wish: unknown): Result<PreviewFigures> {
       chains: width.chains,
       border: border && { depth: border.rounds * sc.height.mid, colour: border.colour },
       round,
+      behind: Math.min(2, prepared.wish.pieces - 1),
+      strap: finish.strap && { drop: finish.strap.drop, width: finish.strap.width, colour: finish.strap.colour },
+      ring: finish.ring,
       cautions: cautionsFor(prepared.wish).map((caution) => caution.text),
     },
   };
@@ -222,6 +236,36 @@ function oneRepeat(key: string, terms: Terms, hand: Hand): string[] {
   return [...grouped];
 }
 
-const planner = { bookFacts, oneRepeat, preview, strips, measureSizes, planWhole, largestOf, comparePatterns };
+/** Cells, seconds and metres of every course of a work; nothing where it cannot be laid. */
+function courseCosts(work: Work): CourseCosts | undefined {
+  const cloth = workCloth(work);
+  if (!cloth) return undefined;
+  const { fabric, strands, foundation, bound } = cloth;
+  const technique = techniqueOf(bound.pattern);
+  const prepared = prepare(work.wish);
+  if (!technique.ok || !prepared.ok) return undefined;
+  const { gauge, yarns } = prepared.value;
+  return costsByCourse({
+    fabric,
+    strands,
+    foundation,
+    technique: technique.value,
+    stitchWidth: gauge.stitchWidth.mid,
+    rowHeight: gauge.rowHeight.mid,
+    diameters: yarns.map((yarn) => yarnFigures(yarn).diameter),
+  });
+}
+
+const planner = {
+  courseCosts,
+  bookFacts,
+  oneRepeat,
+  preview,
+  strips,
+  measureSizes,
+  planWhole,
+  largestOf,
+  comparePatterns,
+};
 export type Planner = typeof planner;
 expose(planner);

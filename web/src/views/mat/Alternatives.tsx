@@ -1,6 +1,7 @@
 import {
   ballsText,
   differenceText,
+  hoursText,
   metresText,
   type SizeChoice,
   sizeText,
@@ -18,6 +19,11 @@ interface Props {
   readonly onChoose: (choice: SizeChoice) => void;
 }
 
+/** Hours without their unit, which stands above; under an hour in minutes. */
+function hoursOf(time: PieceFigures['time']): string {
+  return hoursText(time).replace(/ h$/, '');
+}
+
 /** The best sizes near the wish, with what each costs. */
 export function Alternatives({ choices, figures, chosen, units, onChoose }: Props) {
   const letters = [...figures.values()][0]?.yarn.map((need) => need.letter) ?? [];
@@ -33,6 +39,7 @@ export function Alternatives({ choices, figures, chosen, units, onChoose }: Prop
     ...letters.map((letter) => `${letter}, ${yarnUnit}`),
     ...(hasBalls ? ['Balls'] : []),
     'Ends',
+    'Hours',
   ];
   return (
     <div className="overflow-x-auto">
@@ -101,6 +108,7 @@ export function Alternatives({ choices, figures, chosen, units, onChoose }: Prop
                   </Cell>
                 ) : null}
                 <Cell>{own ? own.ends : '…'}</Cell>
+                <Cell>{own ? hoursOf(own.time) : '…'}</Cell>
               </tr>
             );
           })}

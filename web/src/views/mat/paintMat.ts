@@ -1,4 +1,5 @@
 import type { ToldUnit } from '@puntada/core';
+import { paintStrap, paintUnder, type StrapLook } from '../../parts/cloth/paintOutfit.ts';
 import { shadesOf } from '../../parts/cloth/shades.ts';
 import type { MatGeometry } from './matGeometry.ts';
 
@@ -57,7 +58,7 @@ export interface ClothOnMat {
   /** How many more of it lie under it. */
   readonly behind: number;
   /** A strap over the top edge, as it hangs, mm. */
-  readonly strap: { readonly drop: number; readonly width: number; readonly shade: string | undefined } | undefined;
+  readonly strap: StrapLook | undefined;
   /** Width of the border, mm, and its shade. */
   readonly rim: number;
   readonly rimShade: string | undefined;
@@ -85,8 +86,9 @@ export function paintClothOnMat(ctx: CanvasRenderingContext2D, mat: MatGeometry,
     outline(ctx, cloth.round, left, top, width + spread * dpr, height + spread * 0.8 * dpr);
     ctx.fill();
   }
-  if (cloth.strap) hang(ctx, cloth.strap, x, bottom - height, width, px);
-  under(ctx, cloth, x, bottom, width, height, dpr);
+  const place = { x, y: bottom - height, width, height };
+  if (cloth.strap) paintStrap(ctx, cloth.strap, place, px);
+  paintUnder(ctx, cloth.behind, cloth.round, place, dpr);
   const { picture, crop } = cloth;
   if (picture) {
     const rim = cloth.rim * px;
@@ -104,64 +106,6 @@ export function paintClothOnMat(ctx: CanvasRenderingContext2D, mat: MatGeometry,
     );
   }
   chalk(ctx, cloth, x, bottom, px, dpr);
-}
-
-/** The other panels, or the rest of a set: their edges look out from under the first. */
-function under(
-  ctx: CanvasRenderingContext2D,
-  { behind, round }: ClothOnMat,
-  x: number,
-  bottom: number,
-  width: number,
-  height: number,
-  dpr: number,
-): void {
-  for (let i = behind; i > 0; i--) {
-    const off = i * 6 * dpr;
-    outline(ctx, round, x + off, bottom - height - off, width, height);
-    ctx.fillStyle = '#cfc7b4';
-    ctx.fill();
-    ctx.strokeStyle = 'rgb(43 27 48 / 0.5)';
-    ctx.lineWidth = dpr;
-    ctx.stroke();
-  }
-}
-
-/** A strap from corner to corner of the top edge, as high as its drop. */
-function hang(
-  ctx: CanvasRenderingContext2D,
-  strap: NonNullable<ClothOnMat['strap']>,
-  x: number,
-  top: number,
-  width: number,
-  px: number,
-): void {
-  const { light, body, dark } = shadesOf(strap.shade ?? '#888888');
-  const broad = Math.max(2, strap.width * px);
-  const rise = strap.drop * px;
-  const path = () => {
-    ctx.beginPath();
-    ctx.moveTo(x + broad / 2, top + broad / 2);
-    ctx.bezierCurveTo(
-      x + broad / 2,
-      top - rise * 1.33,
-      x + width - broad / 2,
-      top - rise * 1.33,
-      x + width - broad / 2,
-      top + broad / 2,
-    );
-    ctx.stroke();
-  };
-  for (const [colour, part] of [
-    ['rgb(0 0 0 / 0.25)', 1.3],
-    [dark, 1],
-    [body, 0.86],
-    [light, 0.12],
-  ] as const) {
-    ctx.strokeStyle = colour;
-    ctx.lineWidth = broad * part;
-    path();
-  }
 }
 
 /** A border of sc: its yarn, with a line for every stitch and round. */

@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { faceOf } from '../../parts/cloth/clothLayout.ts';
 import { clothPicture } from '../../parts/cloth/paintCloth.ts';
+import { paintRing, paintStrap, paintUnder } from '../../parts/cloth/paintOutfit.ts';
 import { Figure } from '../../parts/Figure.tsx';
 import type { PreviewFigures } from '../../worker/planner.worker.ts';
 import type { WishFormValues } from './wishForm.ts';
@@ -25,16 +26,18 @@ export function Preview({ answer, values }: { answer: Result<PreviewFigures> | u
     ctx.fillStyle = '#16382f';
     ctx.fillRect(0, 0, element.width, element.height);
     if (!plan) return;
-    const { cloth, fabric } = plan;
+    const { cloth, fabric, strap, ring } = plan;
     const room = 34;
-    const scale = Math.min((box.width - room) / cloth.width, (box.height - room) / cloth.height) * dpr;
+    // What stands over the cloth takes room too.
+    const above = (strap ? strap.drop + strap.width : 0) + (ring ?? 0) / 3;
+    const scale = Math.min((box.width - room) / cloth.width, (box.height - room) / (cloth.height + above)) * dpr;
     const [w, h] = [cloth.width * scale, cloth.height * scale];
     const face = faceOf(fabric);
     const cellWidth = Math.max(1, Math.ceil(w / face.across));
     const cellHeight = Math.max(1, Math.ceil(h / face.up));
     const own = shades.split(',');
     const picture = clothPicture(fabric, { shades: own, hand, cellWidth, cellHeight });
-    layWithBorder(ctx, plan, own, picture, { w, h, scale, dpr });
+    layWithBorder(ctx, plan, own, picture, { w, h, scale, dpr, above });
   }, [plan, shades, hand]);
   const first = answer && !answer.ok ? answer.problems[0] : undefined;
   return (
@@ -82,24 +85,28 @@ export function Preview({ answer, values }: { answer: Result<PreviewFigures> | u
   );
 }
 
-/** The cloth with its border round it, in the middle of the box, with its shadow. */
+/** The piece as it will be used, strap, ring and the other panels along, in the middle of the box, with its shadow. */
 function layWithBorder(
   ctx: CanvasRenderingContext2D,
-  { border, round }: PreviewFigures,
+  { border, round, behind, strap, ring }: PreviewFigures,
   shades: readonly string[],
   picture: OffscreenCanvas,
-  { w, h, scale, dpr }: { w: number; h: number; scale: number; dpr: number },
+  { w, h, scale, dpr, above }: { w: number; h: number; scale: number; dpr: number; above: number },
 ): void {
   const rim = border ? border.depth * scale : 0;
   const x = (ctx.canvas.width - w) / 2;
-  const y = (ctx.canvas.height - h) / 2;
+  const y = (ctx.canvas.height - h + above * scale) / 2;
+  const place = { x: x - rim, y: y - rim, width: w + 2 * rim, height: h + 2 * rim };
   if (!round) {
     ctx.fillStyle = 'rgb(0 0 0 / 0.3)';
     ctx.fillRect(x - rim + 3 * dpr, y - rim + 4 * dpr, w + 2 * rim, h + 2 * rim);
   }
+  if (strap) paintStrap(ctx, { ...strap, shade: shades[strap.colour] }, place, scale);
+  paintUnder(ctx, behind, round, place, dpr);
   if (border) {
     ctx.fillStyle = shades[border.colour] ?? '#888888';
     ctx.fillRect(x - rim, y - rim, w + 2 * rim, h + 2 * rim);
   }
   ctx.drawImage(picture, x, y, w, h);
+  if (ring) paintRing(ctx, ring, shades[0] ?? '#888888', place, scale);
 }

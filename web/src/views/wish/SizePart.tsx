@@ -2,7 +2,7 @@ import { patternBook, techniqueOf } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
-import { usualSize } from './usual.ts';
+import { bedOf, bedSize, beds, usualSize } from './usual.ts';
 import type { WishFormValues } from './wishForm.ts';
 
 function upper(word: string): string {
@@ -65,6 +65,22 @@ export function SizePart() {
             }}
           />
         </div>
+        {item === 'blanket' && widthBy === 'length' && heightBy === 'length' ? (
+          <div>
+            <p className="label">For</p>
+            <Choice
+              label="A blanket for"
+              value={bedOf(units, width, height)}
+              options={beds.map(({ bed }) => ({ value: bed, words: bed }))}
+              onChange={(bed) => {
+                if (!bed) return;
+                const [wide, high] = bedSize(bed, units);
+                setValue('width', wide, { shouldDirty: true });
+                setValue('height', high, { shouldDirty: true });
+              }}
+            />
+          </div>
+        ) : null}
         <div className="flex flex-wrap items-start gap-4">
           <div className="w-[190px]">
             <Field

@@ -4,13 +4,40 @@ import type { WishFormValues } from './formValues.ts';
 /** What each item usually is, in the units of the maker; inches to the half. */
 export function usualSize(item: Item, units: Wish['units']): readonly [width: string, height: string] {
   const { width, height } = presetOf(item);
-  if (units === 'cm') return [String(width), String(height)];
-  const inches = (cm: number) => {
-    const halves = Math.max(1, Math.round((cm / 2.54) * 2));
-    const whole = halves >> 1;
-    return halves % 2 ? `${whole ? `${whole} ` : ''}1/2` : String(whole);
-  };
-  return [inches(width), inches(height)];
+  return [inUnits(width, units), inUnits(height, units)];
+}
+
+/** What a blanket lies on, and how big it usually is then, cm. */
+export const beds = [
+  { bed: 'a pram', width: 75, height: 90 },
+  { bed: 'a cot', width: 90, height: 120 },
+  { bed: 'a bunk', width: 100, height: 150 },
+  { bed: 'a sofa', width: 130, height: 170 },
+  { bed: 'a bed', width: 150, height: 200 },
+] as const;
+type Bed = (typeof beds)[number]['bed'];
+
+/** The size of a blanket for a bed, in the units of the maker. */
+export function bedSize(wanted: Bed, units: Wish['units']): readonly [width: string, height: string] {
+  const { width, height } = beds.find(({ bed }) => bed === wanted) as (typeof beds)[number];
+  return [inUnits(width, units), inUnits(height, units)];
+}
+
+/** The bed that a typed size is meant for, or none. */
+export function bedOf(units: Wish['units'], width: string, height: string): Bed | '' {
+  const found = beds.find(({ bed }) => {
+    const [wide, high] = bedSize(bed, units);
+    return wide === width.trim() && high === height.trim();
+  });
+  return found?.bed ?? '';
+}
+
+/** A length in the units of the maker; inches to the half. @param cm */
+function inUnits(cm: number, units: Wish['units']): string {
+  if (units === 'cm') return String(cm);
+  const halves = Math.max(1, Math.round((cm / 2.54) * 2));
+  const whole = halves >> 1;
+  return halves % 2 ? `${whole ? `${whole} ` : ''}1/2` : String(whole);
 }
 
 /** What an item asks for beside its size, as its form holds it. */

@@ -18,9 +18,11 @@ import { Head } from '../../app/Shell.tsx';
 import { Button, ButtonLink, Key } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
+import { HelpAtRow } from './HelpAtRow.tsx';
 import { idleWords } from './idleWords.ts';
 import { Ribbon } from './Ribbon.tsx';
 import { RowEnd } from './RowEnd.tsx';
+import { useCosts } from './useCosts.ts';
 import { type Counter, useCounter } from './useCounter.ts';
 import { WorkedCloth } from './WorkedCloth.tsx';
 
@@ -66,6 +68,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   }, [course, fabric, bound, foundation, terms]);
   const strands = useMemo(() => new StrandBook(cloth.strands, bound), [cloth.strands, bound]);
   const steps = useSteps(cloth, counter, course);
+  const costs = useCosts(work);
   const orders = course ? strands.orders(course.number - 1) : [];
   const run = course?.runs[position.runs];
   const shadeOf = (letter: string) => work.wish.yarns.find((yarn) => yarn.letter === letter)?.shade ?? '#888888';
@@ -138,6 +141,14 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
         <Button onClick={lettingGo(steps.back)} disabled={!steps.canGoBack} className="min-h-14">
           One back <Key>Backspace</Key>
         </Button>
+        <HelpAtRow
+          cloth={cloth}
+          position={position}
+          done={run ? run.from - 1 : 0}
+          costs={costs}
+          terms={terms}
+          onGo={counter.step}
+        />
         <span className="flex-1" />
         {course ? (
           <>
