@@ -5,9 +5,12 @@ import type { Logger } from 'pino';
 import { draftRoutes } from './drafts/routes.ts';
 import { drawerRoutes } from './drawer/routes.ts';
 import { answerErrors, Refusal } from './http/answers.ts';
+import { logRoutes } from './log/routes.ts';
 import { planRoutes } from './plan/routes.ts';
 import { preferenceRoutes } from './preferences/routes.ts';
 import { progressRoutes } from './progress/routes.ts';
+import { scaleRoutes } from './scale/routes.ts';
+import { simulatedScale } from './scale/simulated.ts';
 import { swatchRoutes } from './swatches/routes.ts';
 import { workRoutes } from './works/routes.ts';
 
@@ -44,11 +47,12 @@ export function createApp({ db, log, pages }: AppParts): Express {
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/api/works', workRoutes(db), progressRoutes(db));
+  app.use('/api/works', workRoutes(db), progressRoutes(db), logRoutes(db));
   app.use('/api/drawer', drawerRoutes(db));
   app.use('/api/swatches', swatchRoutes(db));
   app.use('/api/drafts', draftRoutes(db));
   app.use('/api/preferences', preferenceRoutes(db));
+  app.use('/api/scale', scaleRoutes(simulatedScale(Date.now, Math.random)));
   app.use('/api/plan', planRoutes());
   app.use('/api', () => {
     throw new Refusal(404, [

@@ -205,6 +205,30 @@ describe('putting away', () => {
   });
 });
 
+describe('the log', () => {
+  const note = { id: randomUUID(), at: 5, kind: 'note', row: 3, text: 'Tighter since the tea.' };
+
+  it('keeps an entry told twice once, in the order of its time, beside the ticks', async () => {
+    const id = await begunWork();
+    await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0), at(1), 7)] });
+    const weigh = {
+      ...{ id: randomUUID(), at: 4, kind: 'weigh', letter: 'A', ball: 1, before: 50, beforeIsLabel: true },
+      ...{ after: 41, scale: 1, position: at(1) },
+    };
+    for (const entry of [note, note, weigh]) await ask('POST', `/works/${id}/log`, { entry });
+    const { body } = await ask('GET', `/works/${id}/log`);
+    expect(body.entries).toEqual([weigh, note]);
+    expect(body.ticks).toHaveLength(1);
+  });
+
+  it('refuses what cannot be, with its field', async () => {
+    const id = await begunWork();
+    const empty = await ask('POST', `/works/${id}/log`, { entry: { ...note, text: ' ' } });
+    expect([empty.status, empty.body.problems[0].path]).toEqual([422, 'entry.text']);
+    expect((await ask('POST', `/works/${randomUUID()}/log`, { entry: note })).status).toBe(404);
+  });
+});
+
 describe('which face is outside', () => {
   it('is decided late, on a begun work too, and changes nothing else of its wish', async () => {
     const seamed = { ...wish, finish: { seam: 'sc' }, pieces: 2 };

@@ -1,4 +1,4 @@
-import type { DrawerYarn, Swatch } from '@puntada/core';
+import type { DrawerYarn, LogEntry, Swatch, Tick } from '@puntada/core';
 import { api } from './api.ts';
 
 export interface StoredYarn {
@@ -17,6 +17,12 @@ export interface StoredSwatch {
 /** A swatch just changed, and the plans that went along. */
 export interface ChangedSwatch extends StoredSwatch {
   readonly plans: readonly { readonly id: string; readonly title: string; readonly words: string }[];
+}
+
+/** What was weighed, measured and noted at a work, and its steps in their order. */
+export interface WorkLog {
+  readonly entries: readonly LogEntry[];
+  readonly ticks: readonly Tick[];
 }
 
 /** A wish that is still being typed. */
@@ -61,6 +67,14 @@ const records = api.injectEndpoints({
       query: (id) => ({ url: `/swatches/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Swatches'],
     }),
+    log: build.query<WorkLog, string>({
+      query: (id) => `/works/${id}/log`,
+      providesTags: (_log, _error, id) => [{ type: 'Log', id }],
+    }),
+    addEntry: build.mutation<unknown, { id: string; entry: LogEntry }>({
+      query: ({ id, entry }) => ({ url: `/works/${id}/log`, method: 'POST', body: { entry } }),
+      invalidatesTags: (_answer, _error, { id }) => [{ type: 'Log', id }],
+    }),
     drafts: build.query<Draft[], void>({ query: () => '/drafts', providesTags: ['Drafts'] }),
     draft: build.query<Draft, string>({ query: (id) => `/drafts/${id}`, keepUnusedDataFor: 0 }),
     keepDraft: build.mutation<Draft, { id: string; title: string; form: object }>({
@@ -84,6 +98,8 @@ export const {
   useAddSwatchMutation,
   useChangeSwatchMutation,
   useRemoveSwatchMutation,
+  useLogQuery,
+  useAddEntryMutation,
   useDraftsQuery,
   useDraftQuery,
   useKeepDraftMutation,

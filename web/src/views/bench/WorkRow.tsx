@@ -66,6 +66,15 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
         <p className="mt-1 text-[15px] text-soft">{strip?.next ?? '…'}</p>
         <p className="flex flex-wrap gap-x-5">
           <CopyWish wish={wish} />
+          {state === 'wished' ? null : (
+            <Link
+              to={`/works/${summary.id}/log`}
+              aria-label={`Log: ${wish.title}`}
+              className="inline-flex min-h-11 items-center text-[15px] text-soft underline underline-offset-4 hover:text-ink"
+            >
+              Log
+            </Link>
+          )}
           <PutAway work={summary} />
         </p>
         {summary.notice ? <p className="text-[14px] text-verdigris">{summary.notice}</p> : null}

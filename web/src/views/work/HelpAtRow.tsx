@@ -53,7 +53,12 @@ export function HelpAtRow(props: Props) {
           aria-describedby={undefined}
           className="fixed inset-x-3 top-1/2 z-20 mx-auto flex max-h-[88dvh] max-w-[760px] -translate-y-1/2 flex-col rounded-md border border-ink bg-paper p-5"
         >
-          <Dialog.Title className="text-[24px]">Something is wrong</Dialog.Title>
+          <div className="flex items-center justify-between gap-4">
+            <Dialog.Title className="text-[24px]">Something is wrong</Dialog.Title>
+            <Dialog.Close asChild>
+              <Button>Back to the row</Button>
+            </Dialog.Close>
+          </div>
           <Tabs.Root defaultValue="row" className="mt-3 flex min-h-0 flex-col">
             <Tabs.List aria-label="What is wrong" className="flex flex-wrap border-b border-ink">
               {tabs.map(([value, words]) => (
@@ -88,11 +93,6 @@ export function HelpAtRow(props: Props) {
               </Tabs.Content>
             </div>
           </Tabs.Root>
-          <div className="pt-4">
-            <Dialog.Close asChild>
-              <Button>Back to the row</Button>
-            </Dialog.Close>
-          </div>
         </Dialog.Content>
       </Dialog.Portal>
     </Dialog.Root>

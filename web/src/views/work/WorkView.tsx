@@ -252,6 +252,9 @@ function WorkHead({ work, counter }: { work: Work; counter: Counter }) {
       <Link to={`/works/${work.id}/rows`} className="inline-flex min-h-11 items-center px-2">
         All rows
       </Link>
+      <Link to={`/works/${work.id}/log`} className="inline-flex min-h-11 items-center px-2">
+        Log
+      </Link>
       <ButtonLink to="/">Leave</ButtonLink>
     </header>
   );

@@ -1,0 +1,45 @@
+import { z } from 'zod';
+
+const position = z.strictObject({ rows: z.number().int().min(0), runs: z.number().int().min(0) });
+const length = z.string().trim().min(1, 'Nothing was typed.').max(40, 'That is too long for a length.').optional();
+const words = (most: number) => z.string().trim().max(most, `${most} letters at most.`);
+const head = {
+  /** A UUID made by the device, so that an entry told twice is kept once. */
+  id: z.uuid(),
+  /** Milliseconds since 1970. */
+  at: z.number().int().min(0).max(8.64e15),
+};
+
+/** One thing that was weighed, measured or noted at work. */
+export const logEntrySchema = z.discriminatedUnion('kind', [
+  z.strictObject({
+    ...head,
+    kind: z.literal('weigh'),
+    letter: z.string().regex(/^[A-H]$/, 'A colour has one letter, A to H.'),
+    /** Which ball of the colour, from 1. */
+    ball: z.number().int().min(1, 'Balls are counted from 1.').max(99),
+    /** What it weighed when it was begun, and whether that was read or is the label's. */
+    before: z.number('Grams must be a number.').positive('A ball weighs more than 0 g.').max(2000),
+    beforeIsLabel: z.boolean(),
+    /** What it weighs now. */
+    after: z.number('Grams must be a number.').min(0, 'No ball weighs less than 0 g.').max(2000),
+    /** The scale reads to ± so much, g. */
+    scale: z.number().positive().max(10),
+    position,
+  }),
+  z.strictObject({ ...head, kind: z.literal('measure'), width: length, height: length, position }),
+  z.strictObject({ ...head, kind: z.literal('note'), row: z.number().int().min(0), text: words(400).min(1) }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('end'),
+    width: length,
+    height: length,
+    grams: z.number('Grams must be a number.').positive().max(20000).optional(),
+    /** What to change next time. */
+    next: words(400),
+  }),
+]);
+
+export type LogEntry = z.output<typeof logEntrySchema>;
+export type Weighing = Extract<LogEntry, { kind: 'weigh' }>;
+export type Measuring = Extract<LogEntry, { kind: 'measure' }>;

@@ -1,0 +1,136 @@
+import { firstBelief, learn } from '../calibrate/belief.ts';
+import type { Weighing } from '../formats/logEntry.ts';
+import { must } from '../problem.ts';
+import { driftOf, isDrifting } from './drift.ts';
+import { paceOf, secondsLeft, sessionsOf } from './sessions.ts';
+import { colourNow } from './weighed.ts';
+
+const costs = { cells: [36, 36, 36, 36], seconds: [120, 120, 120, 120], metres: [[2, 2, 2, 2]] };
+const id = '7b1f7a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d';
+const at = (rows: number, runs = 0) => ({ rows, runs });
+const minute = 60_000;
+const tick = (from: number, to: number, time: number) => ({ id, at: time, from: at(from), to: at(to) });
+
+describe('sessions found from the ticks', () => {
+  const ticks = [
+    tick(0, 1, 100 * minute),
+    tick(1, 2, 103 * minute),
+    // Half an hour's pause.
+    tick(2, 3, 133 * minute),
+    tick(3, 2, 134 * minute),
+    tick(2, 3, 137 * minute),
+  ];
+  const sessions = sessionsOf(ticks, costs, () => 9);
+
+  it('a long pause parts them, and each begins with the row that its first step ended', () => {
+    expect(sessions.map((each) => [each.seconds, each.expected, each.rows])).toEqual([
+      // Two minutes for the first row by the rule, and three until the second step.
+      [300, 240, 2],
+      [120 + 240, 240, 2],
+    ]);
+  });
+
+  it('the pace is drawn towards what was logged, and what is left is told with a range', () => {
+    const pace = paceOf(sessions);
+    // 660 s for 480 s expected, two evenings: weight 0.04 ÷ (0.04 + 0.0625 ÷ 2) = 0.5614.
+    expect(pace.ratio).toBeCloseTo((660 / 480) ** 0.5614, 3);
+    const left = secondsLeft(1000, pace);
+    expect(left.mid).toBeCloseTo(1000 * pace.ratio, 6);
+    expect(left.high).toBeGreaterThan(left.mid);
+    expect(paceOf([]).ratio).toBe(1);
+  });
+
+  it('a run counts by its part of the row', () => {
+    const [only] = sessionsOf([{ id, at: 100 * minute, from: at(0), to: at(0, 3) }], costs, () => 9);
+    expect(only?.expected).toBeCloseTo(40, 9);
+  });
+});
+
+describe('what the balls on the scale say', () => {
+  const yarn = {
+    letter: 'A',
+    name: 'Oat',
+    shade: '#e9dfc4',
+    weight: 4,
+    fibre: 'cotton',
+    ballMetres: 97.5,
+    ballGrams: 50,
+    balls: 4,
+  } as const;
+  // 11.585 m a row: ten rows are the 115.85 m of 2450 sc at 1.95 m a gram, of 100 g that fell to 37 g.
+  const metres = new Array<number>(38).fill(11.585);
+  const weigh = (more: Partial<Weighing>): Weighing => ({
+    kind: 'weigh',
+    id,
+    at: 1,
+    letter: 'A',
+    ball: 1,
+    before: 100,
+    beforeIsLabel: false,
+    after: 37,
+    scale: 1,
+    position: at(10),
+    ...more,
+  });
+  const after = learn({ mean: 0, sd: 0.114 }, { ratio: 0.0542, error: 0.0598 });
+  const ask = (weighings: readonly Weighing[]) =>
+    colourNow({ yarn, metres, belief: after, weighings, now: at(10), part: 0 });
+
+  it('a ball weighed part-way is the worked example: 122.70 m used, and the belief narrows to 0.0217', () => {
+    const now = must(ask([weigh({})]));
+    expect(now.usedByRule).toBeCloseTo(115.85, 6);
+    // 63 g at 1.95 m are 122.85 m, of which one tail is 0.15.
+    expect(now.used).toBeCloseTo(122.85, 6);
+    expect(now.belief.mean).toBeCloseTo(0.0549, 3);
+    expect(now.belief.sd).toBeCloseTo(0.0217, 3);
+    expect(now.doubtful).toBe(false);
+  });
+
+  it('says what is left, whether it is enough, and between which rows it ends', () => {
+    const now = must(ask([weigh({})]));
+    // 28 rows left of 11.585 m are 324.38 m by the rule; 37 g and three balls of 50 g hold about 362.7 m.
+    expect(now.left.mid).toBeCloseTo(324.38 * Math.exp(now.belief.mean), 6);
+    expect(now.chance).toBeGreaterThan(0.9);
+    const short = must(
+      colourNow({ yarn: { ...yarn, balls: 2 }, metres, belief: after, weighings: [weigh({})], now: at(10), part: 0 }),
+    );
+    expect(short.chance).toBeLessThan(0.01);
+    // 87 g hold some 169 m: about 13.8 rows of 12.24 m.
+    expect(short.endsAt?.low).toBeGreaterThanOrEqual(22);
+    expect(short.endsAt?.high).toBeLessThanOrEqual(26);
+  });
+
+  it('a later weighing of the same ball takes the place of the first, in whatever order they come', () => {
+    const early = weigh({ at: 1, after: 70, position: at(5) });
+    const late = weigh({ at: 2 });
+    expect(must(ask([late, early]))).toEqual(must(ask([late])));
+  });
+
+  it('before anything was weighed it goes by what was known', () => {
+    const now = must(ask([]));
+    expect(now.used).toBeUndefined();
+    expect(now.belief).toBe(after);
+  });
+
+  it('refuses a ball that grew, and asks about one that is far off', () => {
+    const grown = ask([weigh({ after: 101 })]);
+    expect(grown.ok ? '' : grown.problems[0]?.message).toContain('no less');
+    expect(must(ask([weigh({ after: 5 })])).doubtful).toBe(true);
+    expect(firstBelief('measured').sd).toBeCloseTo(0.114, 3);
+  });
+});
+
+describe('measured on the way', () => {
+  const measured = { kind: 'measure', id, at: 1, width: '21.4 cm', height: '6 cm', position: at(11) } as const;
+  it('tells how far the hand has drifted and what the piece will end up as', () => {
+    const drift = driftOf(measured, { width: 225, height: 244, rows: 44 }, 'cm');
+    // 214 of 225 mm; eleven of 44 rows should be 61 mm.
+    expect(drift.width).toBeCloseTo(0.951, 3);
+    expect(drift.height).toBeCloseTo(60 / 61, 6);
+    expect(drift.finalHeight).toBeCloseTo(240, 6);
+    expect(isDrifting(drift)).toBe(true);
+    expect(isDrifting(driftOf({ ...measured, width: '22.5' }, { width: 225, height: 244, rows: 44 }, 'cm'))).toBe(
+      false,
+    );
+  });
+});

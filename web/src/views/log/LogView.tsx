@@ -1,0 +1,181 @@
+import {
+  type CourseCosts,
+  hoursText,
+  type OwnPace,
+  paceOf,
+  type Session,
+  secondsLeft,
+  sessionsOf,
+  workCourse,
+} from '@puntada/core';
+import { useEffect, useMemo, useState } from 'react';
+import { Link, useParams } from 'react-router';
+import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';
+import { useLogQuery, type WorkLog } from '../../api/records.ts';
+import { Head } from '../../app/Shell.tsx';
+import { ButtonLink } from '../../parts/Button.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
+import { planner } from '../../worker/planner.ts';
+import { AtTheEnd } from './AtTheEnd.tsx';
+import { Measures } from './Measures.tsx';
+import { Notes } from './Notes.tsx';
+import { ProgressChart } from './ProgressChart.tsx';
+import { YarnOnTheScale } from './YarnOnTheScale.tsx';
+
+/** What really happened at a work: sessions and pace, yarn on the scale, measurements, notes, and how it came out. */
+export default function LogView() {
+  const { id = '' } = useParams();
+  const { data: work, error } = useWorkQuery(id);
+  const { data: log, error: logError } = useLogQuery(id);
+  const cloth = useWorkCloth(work);
+  const costs = useCosts(work);
+  const refusal = problemsOf(error ?? logError);
+  return (
+    <>
+      <Head title={work?.wish.title ?? 'Log'} under="The log: time, yarn, size and what to change next time">
+        {work ? <ButtonLink to={`/works/${id}/work`}>Back to the row</ButtonLink> : null}
+      </Head>
+      <main id="main" className="mx-auto w-full max-w-[1280px] px-6 pt-5 pb-12">
+        <Problems problems={refusal} />
+        {work && work.state === 'wished' ? (
+          <p className="text-[17px]">
+            Nothing is logged yet: <Link to={`/works/${id}/size`}>choose its size and begin it</Link>.
+          </p>
+        ) : null}
+        {work && log && cloth && costs && work.state !== 'wished' ? (
+          <Log work={work} log={log} cloth={cloth} costs={costs} />
+        ) : refusal.length || work?.state === 'wished' ? null : (
+          <p className="text-soft">Opening the log…</p>
+        )}
+      </main>
+    </>
+  );
+}
+
+function useCosts(work: Work | undefined): CourseCosts | undefined {
+  const [costs, setCosts] = useState<CourseCosts>();
+  const key = work ? `${work.id}.${work.revision}` : '';
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the work
+  useEffect(() => {
+    if (!work) return;
+    let current = true;
+    void planner.courseCosts(work).then((found) => {
+      if (current) setCosts(found);
+    });
+    return () => {
+      current = false;
+    };
+  }, [key]);
+  return costs;
+}
+
+export interface LogProps {
+  readonly work: Work;
+  readonly log: WorkLog;
+  readonly cloth: WorkCloth;
+  readonly costs: CourseCosts;
+}
+
+function Log({ work, log, cloth, costs }: LogProps) {
+  const { fabric, bound, foundation } = cloth;
+  const sessions = useMemo(
+    () => sessionsOf(log.ticks, costs, (row) => workCourse(fabric, bound, foundation, row).runs.length),
+    [log.ticks, costs, fabric, bound, foundation],
+  );
+  const pace = useMemo(() => paceOf(sessions), [sessions]);
+  const { rows, runs } = work.progress;
+  const inRow = rows < fabric.courses ? workCourse(fabric, bound, foundation, rows) : undefined;
+  const done = inRow ? (inRow.runs[runs]?.from ?? 1) - 1 : 0;
+  const part = inRow ? done / Math.max(1, costs.cells[rows] ?? 1) : 0;
+  const left = costs.seconds.slice(rows).reduce((sum, each) => sum + each, 0) - part * (costs.seconds[rows] ?? 0);
+  return (
+    <div className="grid gap-x-10 gap-y-9 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
+      <section aria-label="Time" className="min-w-0">
+        <h2 className="border-b border-ink pb-1 text-[19px]">Time</h2>
+        <Figures sessions={sessions} pace={pace} left={left} rows={rows} of={fabric.courses} />
+        <ProgressChart ticks={log.ticks} sessions={sessions} rows={fabric.courses} />
+        <Sessions sessions={sessions} />
+      </section>
+      <div className="grid min-w-0 content-start gap-9">
+        <YarnOnTheScale work={work} log={log} costs={costs} part={part} />
+        <Measures work={work} log={log} cloth={cloth} />
+        <Notes work={work} log={log} />
+        <AtTheEnd work={work} log={log} cloth={cloth} />
+      </div>
+    </div>
+  );
+}
+
+function Figures({
+  sessions,
+  pace,
+  left,
+  rows,
+  of,
+}: {
+  sessions: readonly Session[];
+  pace: OwnPace;
+  left: number;
+  rows: number;
+  of: number;
+}) {
+  const worked = sessions.reduce((sum, each) => sum + each.seconds, 0);
+  const own = Math.round((pace.ratio - 1) * 100);
+  const against = own === 0 ? 'as a steady hand' : `${Math.abs(own)} % ${own > 0 ? 'slower' : 'quicker'}`;
+  return (
+    <dl className="grid grid-cols-2 gap-x-8 gap-y-3 py-3 sm:grid-cols-4">
+      <Big term="rows worked" value={`${rows} of ${of}`} />
+      <Big term="at work" value={timeWords(worked)} />
+      <Big term="your hand" value={sessions.length ? against : 'not yet known'} small />
+      <Big term="still to work" value={left > 30 ? hoursText(secondsLeft(left, pace)) : 'nothing'} />
+    </dl>
+  );
+}
+
+function Big({ term, value, small = false }: { term: string; value: string; small?: boolean }) {
+  return (
+    <div>
+      <dt className="text-[14px] text-soft">{term}</dt>
+      <dd className={small ? 'text-[17px] leading-tight' : 'count text-[24px] leading-tight'}>{value}</dd>
+    </div>
+  );
+}
+
+function timeWords(seconds: number): string {
+  const minutes = Math.round(seconds / 60);
+  return minutes < 90 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
+}
+
+const shown = 8;
+
+function Sessions({ sessions }: { sessions: readonly Session[] }) {
+  if (!sessions.length) return <p className="py-2 text-[15px] text-soft">No row was worked yet.</p>;
+  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
+  return (
+    <table className="mt-2 w-full text-left text-[15px]">
+      <caption className="sr-only">Sessions, the latest first</caption>
+      <thead className="text-[14px] text-soft">
+        <tr>
+          <th className="py-1.5 font-semibold">Begun</th>
+          <th className="text-right font-semibold">For</th>
+          <th className="text-right font-semibold">Rows</th>
+          <th className="text-right font-semibold">A row took</th>
+        </tr>
+      </thead>
+      <tbody>
+        {sessions
+          .toReversed()
+          .slice(0, shown)
+          .map((session) => (
+            <tr key={session.from} className="border-t border-rule">
+              <td className="py-1.5">{day.format(session.from)}</td>
+              <td className="count text-right">{timeWords(session.seconds)}</td>
+              <td className="count text-right">{session.rows}</td>
+              <td className="count text-right">{session.rows ? timeWords(session.seconds / session.rows) : '–'}</td>
+            </tr>
+          ))}
+      </tbody>
+    </table>
+  );
+}

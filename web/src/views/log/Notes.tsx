@@ -1,0 +1,58 @@
+import type { LogEntry } from '@puntada/core';
+import { useState } from 'react';
+import { problemsOf } from '../../api/api.ts';
+import { useAddEntryMutation } from '../../api/records.ts';
+import { Button } from '../../parts/Button.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { TextField } from '../../parts/TextField.tsx';
+import type { LogProps } from './LogView.tsx';
+
+type Note = Extract<LogEntry, { kind: 'note' }>;
+
+/** Notes, each at its row. */
+export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
+  const [add, adding] = useAddEntryMutation();
+  const [text, setText] = useState('');
+  const notes = log.entries.filter((entry): entry is Note => entry.kind === 'note').toReversed();
+  const keep = async () => {
+    if (!text.trim()) return;
+    const entry: Note = {
+      kind: 'note',
+      id: crypto.randomUUID(),
+      at: Date.now(),
+      row: work.progress.rows,
+      text: text.trim(),
+    };
+    const answer = await add({ id: work.id, entry });
+    if (!answer.error) setText('');
+  };
+  return (
+    <section aria-label="Notes">
+      <h2 className="border-b border-ink pb-1 text-[19px]">Notes</h2>
+      <ul>
+        {notes.map((note) => (
+          <li key={note.id} className="border-b border-rule py-1.5 text-[16px]">
+            <span className="count mr-2 text-soft">row {note.row}</span>
+            {note.text}
+          </li>
+        ))}
+      </ul>
+      <form
+        aria-label="Add a note"
+        className="mt-3 flex items-end gap-3"
+        onSubmit={(event) => {
+          event.preventDefault();
+          void keep();
+        }}
+      >
+        <div className="min-w-0 flex-1">
+          <TextField label={`Note at row ${work.progress.rows}`} value={text} onChange={setText} maxLength={400} />
+        </div>
+        <Button type="submit" disabled={adding.isLoading || !text.trim()}>
+          Keep
+        </Button>
+      </form>
+      <Problems problems={problemsOf(adding.error)} />
+    </section>
+  );
+}

@@ -1,0 +1,224 @@
+import {
+  type ColourNow,
+  chanceText,
+  colourNow,
+  handBelief,
+  parseMass,
+  prepare,
+  type Result,
+  type Weighing,
+  yarnLengthNumber,
+  yarnLengthUnit,
+} from '@puntada/core';
+import { useMemo, useState } from 'react';
+import { problemsOf, usePreferences, type Work } from '../../api/api.ts';
+import { useAddEntryMutation, type WorkLog } from '../../api/records.ts';
+import { Button } from '../../parts/Button.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { SelectField, TextField } from '../../parts/TextField.tsx';
+import { YarnChip } from '../../parts/YarnChip.tsx';
+import type { LogProps } from './LogView.tsx';
+import { useScale } from './useScale.ts';
+
+/** Each colour as the balls on the scale tell it, and the next weighing. */
+export function YarnOnTheScale({
+  work,
+  log,
+  costs,
+  part,
+}: Pick<LogProps, 'work' | 'log' | 'costs'> & { part: number }) {
+  const { wish, progress } = work;
+  const belief = useMemo(() => {
+    const prepared = prepare(wish);
+    return prepared.ok ? handBelief(prepared.value) : { mean: 0, sd: 0.114 };
+  }, [wish]);
+  const weighings = log.entries.filter((entry): entry is Weighing => entry.kind === 'weigh');
+  return (
+    <section aria-label="Yarn">
+      <h2 className="border-b border-ink pb-1 text-[19px]">Yarn on the scale</h2>
+      <ul>
+        {wish.yarns.map((yarn, i) => (
+          <li key={yarn.letter} className="flex gap-3 border-b border-rule py-3">
+            <YarnChip letter={yarn.letter} shade={yarn.shade} size={36} />
+            <Told
+              found={colourNow({
+                yarn,
+                metres: costs.metres[i] ?? [],
+                belief,
+                weighings: weighings.filter((each) => each.letter === yarn.letter),
+                now: progress,
+                part,
+              })}
+            />
+          </li>
+        ))}
+      </ul>
+      <Weigh work={work} log={log} />
+    </section>
+  );
+}
+
+function Told({ found }: { found: Result<ColourNow> }) {
+  const { told } = usePreferences();
+  const metres = (value: number) => `${yarnLengthNumber(value, told)} ${yarnLengthUnit(told)}`;
+  if (!found.ok) return <Problems problems={found.problems} kind="warning" />;
+  const { used, usedByRule, left, chance, endsAt, doubtful, predicted } = found.value;
+  const off = used && usedByRule ? Math.round((used / usedByRule - 1) * 100) : undefined;
+  return (
+    <div className="min-w-0 text-[16px]">
+      <p>
+        {used === undefined ? (
+          <>
+            Not weighed yet; by the rule <b className="count">{metres(predicted)}</b> are used.
+          </>
+        ) : (
+          <>
+            <b className="count">{metres(used)}</b> used
+            {off === undefined || off === 0
+              ? ', as forecast'
+              : `, ${Math.abs(off)} % ${off > 0 ? 'more' : 'less'} than forecast`}
+            .
+          </>
+        )}
+      </p>
+      <p>
+        Still to come{' '}
+        <b className="count">
+          {yarnLengthNumber(left.low, told)}–{metres(left.high)}
+        </b>
+        {chance === undefined ? null : (
+          <>
+            ; what you have is enough with a chance of <b className="count">{chanceText(chance)}</b>
+          </>
+        )}
+        .
+      </p>
+      {endsAt && (chance ?? 1) < 0.95 ? (
+        <p className="text-brick">
+          <span aria-hidden>✕ </span>
+          It ends between rows {endsAt.low} and {endsAt.high}.
+        </p>
+      ) : null}
+      {doubtful ? (
+        <p className="text-ochre">
+          <span aria-hidden>△ </span>
+          That weighing is far off: check grams, which ball, and that it was dry.
+        </p>
+      ) : null}
+    </div>
+  );
+}
+
+/** The next weighing: read from the scale that ships with Puntada, or typed. */
+function Weigh({ work, log }: { work: Work; log: WorkLog }) {
+  const [add, adding] = useAddEntryMutation();
+  const scale = useScale();
+  const [letter, setLetter] = useState(work.wish.yarns[0]?.letter ?? 'A');
+  const [ball, setBall] = useState('1');
+  const yarn = work.wish.yarns.find((each) => each.letter === letter);
+  const known = log.entries.find(
+    (entry): entry is Weighing => entry.kind === 'weigh' && entry.letter === letter && entry.ball === Number(ball),
+  );
+  const label = known ? String(known.before) : yarn?.ballGrams === undefined ? '' : String(yarn.ballGrams);
+  const [before, setBefore] = useState<string>();
+  const [after, setAfter] = useState('');
+  const [bound, setBound] = useState('1');
+  const [lies, setLies] = useState('');
+  const [tried, setTried] = useState(false);
+  const begun = before ?? label;
+  const [start, now] = [parseMass(begun), parseMass(after)];
+  const good = start.ok && start.value > 0 && now.ok && now.value >= 0 && Number(ball) >= 1;
+  const keep = async () => {
+    setTried(true);
+    if (!start.ok || !now.ok || !good) return;
+    const entry: Weighing = {
+      kind: 'weigh',
+      id: crypto.randomUUID(),
+      at: Date.now(),
+      letter,
+      ball: Number(ball),
+      before: start.value,
+      beforeIsLabel: known ? known.beforeIsLabel : before === undefined || begun === label,
+      after: now.value,
+      scale: Number(bound),
+      position: work.progress,
+    };
+    const answer = await add({ id: work.id, entry });
+    if (answer.error) return;
+    setAfter('');
+    setTried(false);
+  };
+  return (
+    <form
+      aria-label="Weigh a ball"
+      noValidate
+      className="mt-3 grid gap-3"
+      onSubmit={(event) => {
+        event.preventDefault();
+        void keep();
+      }}
+    >
+      <div className="grid grid-cols-2 gap-3 sm:grid-cols-[90px_80px_1fr_1fr_1fr]">
+        <SelectField label="Colour" value={letter} onChange={setLetter}>
+          {work.wish.yarns.map((each) => (
+            <option key={each.letter} value={each.letter}>
+              {each.letter}
+            </option>
+          ))}
+        </SelectField>
+        <TextField label="Ball" value={ball} onChange={setBall} inputMode="numeric" className="count" />
+        <TextField
+          label="Begun with, g"
+          value={begun}
+          onChange={setBefore}
+          inputMode="decimal"
+          className="count"
+          wrong={tried && !(start.ok && start.value > 0) ? 'Type grams.' : undefined}
+        />
+        <TextField
+          label="Weighs now, g"
+          value={after}
+          onChange={setAfter}
+          inputMode="decimal"
+          className="count"
+          wrong={tried && !now.ok ? 'Type grams.' : undefined}
+        />
+        <SelectField label="Scale reads to" value={bound} onChange={setBound}>
+          <option value="0.1">± 0.1 g</option>
+          <option value="0.5">± 0.5 g</option>
+          <option value="1">± 1 g</option>
+        </SelectField>
+      </div>
+      <div className="flex flex-wrap items-center gap-3">
+        <Button type="submit" disabled={adding.isLoading}>
+          Keep this weighing
+        </Button>
+      </div>
+      <details>
+        <summary className="min-h-11 cursor-pointer py-2.5 text-[15px] underline underline-offset-4">
+          Practice scale
+        </summary>
+        <div className="flex flex-wrap items-end gap-3">
+          <div className="w-[150px]">
+            <TextField label="Lies on it, g" value={lies} onChange={setLies} inputMode="decimal" className="count" />
+          </div>
+          <Button
+            onClick={async () => {
+              const put = parseMass(lies);
+              const grams = await scale.read(put.ok ? put.value : undefined);
+              if (grams === undefined) return;
+              setAfter(String(grams));
+              setBound(String(scale.bound));
+            }}
+          >
+            Read it
+          </Button>
+          <p aria-live="polite" className="pb-3 text-[14px] text-soft">
+            {scale.words}
+          </p>
+        </div>
+      </details>
+      <Problems problems={problemsOf(adding.error)} />
+    </form>
+  );
+}
