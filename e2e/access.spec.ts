@@ -39,6 +39,7 @@ for (const size of sizes) {
       `/works/${wished}/strips`,
       '/book/tide-marks',
       `/works/${begun}/work`,
+      `/works/${begun}/log`,
     ];
     for (const view of views) {
       await page.goto(server.address + view);

@@ -1,7 +1,6 @@
-import { coverFor, type Item } from '@puntada/core';
-import { type ReactNode, useState } from 'react';
+import type { Item } from '@puntada/core';
+import type { ReactNode } from 'react';
 import { useFormContext } from 'react-hook-form';
-import { Button } from '../../parts/Button.tsx';
 import { Field, Part } from './Field.tsx';
 import type { WishFormValues } from './wishForm.ts';
 
@@ -18,14 +17,6 @@ export function FinishPart() {
   return (
     <Part title="Finishing" hint="It takes size, yarn and time, so it is planned with the cloth.">
       <div className="flex flex-wrap items-start gap-x-5 gap-y-4">
-        <div className="w-[116px]">
-          <Field
-            name="pieces"
-            label={item === 'bag' ? 'Panels' : 'How many'}
-            inputMode="numeric"
-            className="count text-[18px]"
-          />
-        </div>
         {shows(asksBorder) ? (
           <div className="w-[136px]">
             <Field name="border" label="Border, rounds of sc" inputMode="numeric" className="count text-[18px]" />
@@ -40,7 +31,6 @@ export function FinishPart() {
             ))}
           </Select>
         ) : null}
-        {item === 'cushion cover' ? <Insert /> : null}
         {shows(asksRing) ? (
           <div className="w-[150px]">
             <Field name="ring" label="Hanging ring, inside" className="count text-[18px]" />
@@ -123,39 +113,5 @@ function Tick({ name, children }: { name: 'closing' | 'smallChildren'; children:
       <input type="checkbox" className="size-5 accent-ink" {...register(name)} />
       {children}
     </label>
-  );
-}
-
-/** A cover sits full when it is a little smaller than its insert. */
-function Insert() {
-  const { setValue, watch } = useFormContext<WishFormValues>();
-  const [insert, setInsert] = useState('');
-  const side = Number(insert.replace(',', '.'));
-  const good = Number.isFinite(side) && side > 0;
-  const take = () => {
-    const cover = String(Math.round(coverFor(side) * 10) / 10);
-    setValue('widthBy', 'length', { shouldDirty: true });
-    setValue('heightBy', 'length', { shouldDirty: true });
-    setValue('width', cover, { shouldDirty: true });
-    setValue('height', cover, { shouldDirty: true });
-  };
-  return (
-    <div className="flex items-end gap-2">
-      <div className="w-[112px]">
-        <label htmlFor="insert" className="label">
-          Insert, {watch('units')}
-        </label>
-        <input
-          id="insert"
-          className="field count text-[18px]"
-          inputMode="decimal"
-          value={insert}
-          onChange={(event) => setInsert(event.target.value)}
-        />
-      </div>
-      <Button disabled={!good} onClick={take}>
-        Size it 4 % smaller
-      </Button>
-    </div>
   );
 }

@@ -3,7 +3,7 @@ import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
 import { takePattern } from './takePattern.ts';
-import { usualFinish, usualSize } from './usual.ts';
+import { usualFinish, usualSize, usualTitle } from './usual.ts';
 import type { WishFormValues } from './wishForm.ts';
 
 /** What it is to be. Choosing it sets what people usually make, unless the size was touched. */
@@ -11,6 +11,8 @@ export function ItemPart() {
   const { watch, setValue, formState } = useFormContext<WishFormValues>();
   const choose = (item: Item) => {
     setValue('item', item, { shouldDirty: true });
+    // A name that was only offered goes with the item.
+    if (itemPresets.some((preset) => usualTitle(preset.item) === watch('title'))) setValue('title', usualTitle(item));
     const units = watch('units');
     const usual = usualFinish(item, units);
     for (const key of Object.keys(usual) as (keyof typeof usual)[]) setValue(key, usual[key]);
@@ -36,8 +38,18 @@ export function ItemPart() {
           options={itemPresets.map(({ item, name }) => ({ value: item, words: name }))}
           onChange={choose}
         />
-        <div className="max-w-[420px]">
-          <Field name="title" label="What you call it" />
+        <div className="grid max-w-[560px] grid-cols-[minmax(0,1fr)_110px] gap-4">
+          <div>
+            <Field name="title" label="What you call it" />
+          </div>
+          <div>
+            <Field
+              name="pieces"
+              label={watch('item') === 'bag' ? 'Panels' : 'How many'}
+              inputMode="numeric"
+              className="count text-[18px]"
+            />
+          </div>
         </div>
       </div>
     </Part>

@@ -2,6 +2,7 @@ import { patternBook, techniqueOf } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
+import { Insert } from './Insert.tsx';
 import { bedOf, bedSize, beds, usualSize } from './usual.ts';
 import type { WishFormValues } from './wishForm.ts';
 
@@ -65,11 +66,12 @@ export function SizePart() {
             }}
           />
         </div>
+        {item === 'cushion cover' ? <Insert /> : null}
         {item === 'blanket' && widthBy === 'length' && heightBy === 'length' ? (
           <div>
-            <p className="label">For</p>
+            <p className="label">It lies on</p>
             <Choice
-              label="A blanket for"
+              label="It lies on"
               value={bedOf(units, width, height)}
               options={beds.map(({ bed }) => ({ value: bed, words: bed }))}
               onChange={(bed) => {

@@ -1,6 +1,12 @@
 import { type Item, presetOf, type Wish } from '@puntada/core';
 import type { WishFormValues } from './formValues.ts';
 
+/** What a wish is called before it has a name. */
+export function usualTitle(item: Item): string {
+  const { name } = presetOf(item);
+  return `New ${name.charAt(0).toLowerCase()}${name.slice(1)}`;
+}
+
 /** What each item usually is, in the units of the maker; inches to the half. */
 export function usualSize(item: Item, units: Wish['units']): readonly [width: string, height: string] {
   const { width, height } = presetOf(item);

@@ -10,7 +10,7 @@ import {
 } from '@puntada/core';
 import { z } from 'zod';
 import type { WishFormValues } from './formValues.ts';
-import { usualFinish, usualSize, usualYarn } from './usual.ts';
+import { usualFinish, usualSize, usualTitle, usualYarn } from './usual.ts';
 
 export type { WishFormValues } from './formValues.ts';
 
@@ -18,7 +18,7 @@ export function newWish(units: Wish['units'], patternKey?: string): WishFormValu
   if (patternKey) return wishIn(patternKey, units);
   const [width, height] = usualSize('dishcloth', units);
   return {
-    title: 'New cloth',
+    title: usualTitle('dishcloth'),
     item: 'dishcloth',
     units,
     widthBy: 'length',
@@ -54,6 +54,7 @@ function wishIn(key: string, units: Wish['units']): WishFormValues {
   return {
     ...newWish(units),
     ...usualFinish(item, units),
+    title: usualTitle(item),
     item,
     width,
     height,

@@ -1,0 +1,69 @@
+import { begunCloth, expect, test } from './server.ts';
+
+test('something is wrong: the row is found, a wrong count explained, and rows are ripped back at a known cost', async ({
+  page,
+  server,
+}) => {
+  const id = await begunCloth(server);
+  await page.goto(`${server.address}/works/${id}/work`);
+  const help = page.getByRole('button', { name: 'Something is wrong' });
+  await help.click();
+  await page.getByLabel('The last row').fill('| 4A 4B | 4A');
+  await page.getByLabel('The row under it').fill('| 4B 4A | 4B');
+  await page.getByRole('button', { name: 'Which row is it?' }).click();
+  // Bands of four rows: those in A begin on rows 9, 17, 25, 33 and 41 over a band in B.
+  await expect(page.getByRole('button', { name: /^Row \d+ is done$/ })).toHaveCount(5);
+  await page.getByRole('button', { name: 'Row 9 is done' }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 10');
+  await help.click();
+  await page.getByRole('tab', { name: 'The count is off' }).click();
+  await page.getByLabel('Counted in row 10').fill('35');
+  await expect(page.getByText('The last stitch of the row below was left out.')).toBeVisible();
+  await page.getByRole('tab', { name: 'Rip back' }).click();
+  await page.getByLabel('The last row that stays').fill('4');
+  await expect(page.getByText('5 rows, 180 stitches')).toBeVisible();
+  await page.getByRole('button', { name: 'Rip back to row 4' }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 5');
+  await expect(page.getByText('✓ Stored')).toBeVisible();
+});
+
+test('the log: a ball is weighed, the cloth measured, a note kept, and the piece made again by its own gauge', async ({
+  page,
+  server,
+}) => {
+  const id = await begunCloth(server, { title: `Cloth for the log, ${Date.now()}` });
+  const ticks = Array.from({ length: 44 }, (_, row) => ({
+    id: crypto.randomUUID(),
+    at: 1_700_000_000_000 + row * 150_000,
+    from: { rows: row, runs: 0 },
+    to: { rows: row + 1, runs: 0 },
+  }));
+  await server.post(`/works/${id}/ticks`, { ticks });
+  await page.goto(`${server.address}/works/${id}/log`);
+  await expect(page.getByText('44 of 44').first()).toBeVisible();
+  await page.getByText('Practice scale').click();
+  await page.getByLabel('Lies on it, g').fill('20');
+  await page.getByRole('button', { name: 'Read it' }).click();
+  await expect(page.getByLabel('Weighs now, g')).toHaveValue('20');
+  await page.getByLabel('Begun with, g').fill('50');
+  await page.getByRole('button', { name: 'Keep this weighing' }).click();
+  await expect(page.getByText(/used, \d+ % (more|less) than forecast|used, as forecast/)).toBeVisible();
+  await page.getByRole('form', { name: 'Measure it' }).getByLabel('Width, cm').fill('21.0');
+  await page.getByRole('button', { name: 'Keep this measure' }).click();
+  // 21.0 of 22.5 cm.
+  await expect(page.getByText('7 % under the plan')).toBeVisible();
+  await page.getByLabel('Note at row 44').fill('Tighter since the tea.');
+  await page.getByRole('form', { name: 'Add a note' }).getByRole('button', { name: 'Keep' }).click();
+  await expect(page.getByText('Tighter since the tea.')).toBeVisible();
+  const end = page.getByRole('form', { name: 'How it came out' });
+  await end.getByLabel('Width').fill('21.6 cm');
+  await end.getByLabel('Height').fill('24.2 cm');
+  await end.getByLabel('To change next time').fill('A hook larger.');
+  await end.getByRole('button', { name: 'Keep it' }).click();
+  await expect(page.getByText('the gauge that this piece came out with')).toBeVisible();
+  await end.getByRole('button', { name: 'Make it again' }).click();
+  await expect(page.getByRole('heading', { name: /again$/ })).toBeVisible();
+  // 36 stitches in 21.6 cm, as the piece came out.
+  await expect(page.getByLabel('Stitches', { exact: true })).toHaveValue('36');
+  await expect(page.getByLabel('Span of the stitches')).toHaveValue('21.6 cm');
+});

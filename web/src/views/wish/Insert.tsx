@@ -1,0 +1,39 @@
+import { coverFor } from '@puntada/core';
+import { useState } from 'react';
+import { useFormContext } from 'react-hook-form';
+import { Button } from '../../parts/Button.tsx';
+import type { WishFormValues } from './wishForm.ts';
+
+/** A cover sits full when it is a little smaller than its insert. */
+export function Insert() {
+  const { setValue, watch } = useFormContext<WishFormValues>();
+  const [insert, setInsert] = useState('');
+  const side = Number(insert.replace(',', '.'));
+  const good = Number.isFinite(side) && side > 0;
+  const take = () => {
+    const cover = String(Math.round(coverFor(side) * 10) / 10);
+    setValue('widthBy', 'length', { shouldDirty: true });
+    setValue('heightBy', 'length', { shouldDirty: true });
+    setValue('width', cover, { shouldDirty: true });
+    setValue('height', cover, { shouldDirty: true });
+  };
+  return (
+    <div className="flex items-end gap-2">
+      <div className="w-[112px]">
+        <label htmlFor="insert" className="label">
+          Insert, {watch('units')}
+        </label>
+        <input
+          id="insert"
+          className="field count text-[18px]"
+          inputMode="decimal"
+          value={insert}
+          onChange={(event) => setInsert(event.target.value)}
+        />
+      </div>
+      <Button disabled={!good} onClick={take}>
+        Size it 4 % smaller
+      </Button>
+    </div>
+  );
+}
