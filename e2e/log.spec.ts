@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { begunCloth, expect, test } from './server.ts';
 
 test('something is wrong: the row is found, a wrong count explained, and rows are ripped back at a known cost', async ({
@@ -66,4 +67,32 @@ test('the log: a ball is weighed, the cloth measured, a note kept, and the piece
   // 36 stitches in 21.6 cm, as the piece came out.
   await expect(page.getByLabel('Stitches', { exact: true })).toHaveValue('36');
   await expect(page.getByLabel('Span of the stitches')).toHaveValue('21.6 cm');
+});
+
+test('everything goes out as one file and comes back; a damaged one is refused with its reason', async ({
+  page,
+  ownServer,
+}) => {
+  await begunCloth(ownServer, { title: 'Cloth for the lighthouse' });
+  await page.goto(ownServer.address);
+  await expect(page.getByRole('heading', { name: 'Cloth for the lighthouse' })).toBeVisible();
+  const settings = page.getByRole('button', { name: /right hand/ });
+  await settings.click();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save everything as one file' }).click();
+  const file = readFileSync(await (await saving).path(), 'utf8');
+  const bring = (text: string) =>
+    page
+      .getByLabel('Put a backup back')
+      .setInputFiles({ name: 'puntada.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await bring(file.replace('lighthouse', 'cellar'));
+  await page.getByRole('button', { name: 'Put it in place' }).click();
+  await expect(page.getByRole('alert')).toContainText('Its seal does not fit');
+  await bring(file.slice(0, 400));
+  await expect(page.getByRole('alert')).toContainText('cut short');
+  await begunCloth(ownServer, { title: 'Cloth that came later' });
+  await bring(file);
+  await page.getByRole('button', { name: 'Put it in place' }).click();
+  await expect(page.getByRole('heading', { name: 'Cloth for the lighthouse' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Cloth that came later' })).toHaveCount(0);
 });

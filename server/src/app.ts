@@ -2,6 +2,7 @@ import type { PGlite } from '@electric-sql/pglite';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { backupRoutes } from './backup/routes.ts';
 import { draftRoutes } from './drafts/routes.ts';
 import { drawerRoutes } from './drawer/routes.ts';
 import { answerErrors, Refusal } from './http/answers.ts';
@@ -43,6 +44,8 @@ export function createApp({ db, log, pages }: AppParts): Express {
     if (localNames.test(request.headers.host ?? '')) next();
     else response.status(403).end('Puntada answers on this machine only.');
   });
+  // A backup holds every step of every work.
+  app.use('/api/backup', express.json({ limit: '64mb' }));
   app.use('/api', express.json({ limit: '256kb' }));
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
@@ -52,6 +55,10 @@ export function createApp({ db, log, pages }: AppParts): Express {
   app.use('/api/swatches', swatchRoutes(db));
   app.use('/api/drafts', draftRoutes(db));
   app.use('/api/preferences', preferenceRoutes(db));
+  app.use(
+    '/api/backup',
+    backupRoutes(db, () => new Date()),
+  );
   app.use('/api/scale', scaleRoutes(simulatedScale(Date.now, Math.random)));
   app.use('/api/plan', planRoutes());
   app.use('/api', () => {

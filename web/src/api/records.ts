@@ -81,6 +81,9 @@ const records = api.injectEndpoints({
       query: ({ id, ...body }) => ({ url: `/drafts/${id}`, method: 'PUT', body, keepalive: true }),
       invalidatesTags: ['Drafts'],
     }),
+    restore: build.mutation<unknown, unknown>({
+      query: (body) => ({ url: '/backup/restore', method: 'POST', body }),
+    }),
     removeDraft: build.mutation<unknown, string>({
       query: (id) => ({ url: `/drafts/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Drafts'],
@@ -104,4 +107,5 @@ export const {
   useDraftQuery,
   useKeepDraftMutation,
   useRemoveDraftMutation,
+  useRestoreMutation,
 } = records;

@@ -3,6 +3,7 @@ import { Popover } from 'radix-ui';
 import { memo } from 'react';
 import { usePreferences, useSetPreferencesMutation } from '../api/api.ts';
 import { Choice } from '../parts/Choice.tsx';
+import { KeepSafe } from './KeepSafe.tsx';
 
 /** Units, terms and hand: every view obeys them at once. */
 export const Preferences = memo(function Preferences() {
@@ -69,6 +70,9 @@ export const Preferences = memo(function Preferences() {
               onChange={(next) => void set({ ...preferences, hand: next })}
             />
           </Row>
+          <div className="border-t border-rule pt-2">
+            <KeepSafe />
+          </div>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

@@ -38,6 +38,7 @@ export interface PieceFigures {
   readonly rows: number;
   readonly share: readonly number[];
   readonly yarn: readonly YarnNeed[];
+  /** Of all pieces, finishing included. */
   readonly ends: number;
   /** Seconds. */
   readonly time: Estimate;
@@ -73,7 +74,8 @@ function measureSizes(message: MeasureMessage): PieceFigures[] {
   return sizes.flatMap(({ stitches, rows }) => {
     const piece = makePiece(prepared.value, stitches, rows);
     if (!piece.ok) return [];
-    const { share, yarn, ends, time } = piece.value;
+    const { share, yarn, time } = piece.value;
+    const ends = yarn.reduce((sum, need) => sum + need.ends, 0);
     return [{ stitches, rows, share, yarn, ends, time }];
   });
 }

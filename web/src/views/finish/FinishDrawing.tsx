@@ -64,7 +64,7 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
           </Label>
         ) : null}
         {has('seam') ? (
-          <Label x={x + w + 6} y={y + h * 0.55} anchor="start">
+          <Label x={tube ? x + w / 2 : x + w + 6} y={tube ? y - 10 : y + h * 0.55} anchor={tube ? 'middle' : 'start'}>
             seam
           </Label>
         ) : null}

@@ -34,6 +34,8 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
   const first = prepared.yarns[0];
   const { foundation, technique } = prepared;
   const { made } = prepared.bound.pattern;
+  const { pieces } = prepared.wish;
+  const together = pieces > 1 ? `all ${pieces} together, like yarn and time` : undefined;
   const rowsWord = made === 'diagonals' ? 'blocks up' : isRoundMaking(made) ? 'rounds' : 'rows';
   return (
     <section aria-label="Ticket of this size" className="grid content-start">
@@ -84,7 +86,11 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
         ))}
       </ul>
       <dl>
-        <Line term={<Term name="end">Ends to weave in</Term>} value={figures ? String(figures.ends) : '…'} />
+        <Line
+          term={<Term name="end">Ends to weave in</Term>}
+          value={figures ? String(figures.ends) : '…'}
+          note={together}
+        />
         <Line term="Time" value={figures ? hoursText(figures.time) : '…'} note="a steady hand; not yet yours" />
       </dl>
     </section>

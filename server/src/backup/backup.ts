@@ -1,0 +1,161 @@
+import { createHash } from 'node:crypto';
+import type { PGlite } from '@electric-sql/pglite';
+import { drawerYarnSchema, frozenSchema, logEntrySchema, swatchSchema, tickSchema, wishSchema } from '@puntada/core';
+import { z } from 'zod';
+import { type Db, rows } from '../db/database.ts';
+
+const id = z.uuid();
+const when = z.iso.datetime();
+
+/** Everything that is kept, in open form: what a maker typed, and every step of every work. */
+const contents = z.strictObject({
+  works: z.array(
+    z.strictObject({
+      id,
+      state: z.enum(['wished', 'begun', 'finished']),
+      revision: z.number().int().min(1),
+      wish: wishSchema,
+      begun: frozenSchema.nullable(),
+      archived: z.boolean(),
+      notice: z.string().nullable(),
+      createdAt: when,
+      changedAt: when,
+      ticks: z.array(tickSchema),
+      log: z.array(logEntrySchema),
+    }),
+  ),
+  drawer: z.array(z.strictObject({ id, revision: z.number().int().min(1), yarn: drawerYarnSchema })),
+  swatches: z.array(z.strictObject({ id, revision: z.number().int().min(1), swatch: swatchSchema })),
+  drafts: z.array(z.strictObject({ id, title: z.string(), form: z.record(z.string(), z.unknown()) })),
+  preferences: z
+    .strictObject({ units: z.string(), terms: z.string(), hand: z.string(), fractions: z.string() })
+    .nullable(),
+});
+type Contents = z.output<typeof contents>;
+
+/** A backup: its contents, and a seal by which damage shows. */
+export const backupSchema = z.strictObject({
+  format: z.literal('puntada-backup', 'This is no backup of Puntada.'),
+  version: z.literal(1, 'This backup is of another version.'),
+  madeAt: when,
+  /** SHA-256 of the contents as they stand, in hexadecimal. */
+  seal: z.string(),
+  contents: z.unknown(),
+});
+export type Backup = z.output<typeof backupSchema>;
+
+/** The seal of contents: their JSON without spaces, hashed. */
+export function sealOf(of: unknown): string {
+  return createHash('sha256').update(JSON.stringify(of)).digest('hex');
+}
+
+const any = z.record(z.string(), z.unknown());
+const text = (value: unknown) => (value instanceof Date ? value.toISOString() : value);
+
+/** Reads everything in one transaction, so that it fits together. */
+export function makeBackup(db: PGlite, madeAt: Date): Promise<Backup> {
+  return db.transaction(async (tx) => {
+    const ticks = await rows(tx, any, 'select * from ticks order by at, id');
+    const log = await rows(tx, any, 'select work_id, entry from log order by at, id');
+    const works = await rows(tx, any, 'select * from works order by created_at, id');
+    const of = (list: typeof ticks, work: unknown) => list.filter((each) => each.work_id === work);
+    const everything = {
+      works: works.map((work) => ({
+        id: work.id,
+        state: work.state,
+        revision: work.revision,
+        wish: work.wish,
+        begun: work.begun,
+        archived: work.archived,
+        notice: work.notice,
+        createdAt: text(work.created_at),
+        changedAt: text(work.changed_at),
+        ticks: of(ticks, work.id).map((tick) => ({
+          id: tick.id,
+          at: Number(tick.at),
+          from: { rows: tick.from_rows, runs: tick.from_runs },
+          to: { rows: tick.to_rows, runs: tick.to_runs },
+        })),
+        log: of(log, work.id).map((each) => each.entry),
+      })),
+      drawer: await rows(tx, any, 'select id, revision, yarn from drawer order by id'),
+      swatches: await rows(tx, any, 'select id, revision, swatch from swatches order by id'),
+      drafts: await rows(tx, any, 'select id, title, form from drafts order by id'),
+      preferences: (await rows(tx, any, 'select units, terms, hand, fractions from preferences'))[0] ?? null,
+    };
+    return {
+      format: 'puntada-backup',
+      version: 1,
+      madeAt: madeAt.toISOString(),
+      seal: sealOf(everything),
+      contents: everything,
+    } as const;
+  });
+}
+
+/** What is in a backup, once its seal holds. @returns a sentence where it does not, or where it cannot be read */
+export function openBackup(backup: Backup): Contents | string {
+  if (sealOf(backup.contents) !== backup.seal) return 'Its seal does not fit: the file was cut short or changed.';
+  const read = contents.safeParse(backup.contents);
+  if (read.success) return read.data;
+  const [first] = read.error.issues;
+  return `At ${first?.path.join('.')}: ${first?.message}`;
+}
+
+/** Puts a backup in place of everything that is there, in the transaction given: all of it or nothing. */
+export async function restoreBackup(tx: Db, contents: Contents): Promise<void> {
+  for (const table of ['progress', 'ticks', 'log', 'works', 'drawer', 'swatches', 'drafts', 'preferences']) {
+    await tx.query(`delete from ${table}`);
+  }
+  for (const work of contents.works) await restoreWork(tx, work);
+  for (const { id: own, revision, yarn } of contents.drawer) {
+    await tx.query('insert into drawer (id, revision, yarn) values ($1, $2, $3)', [
+      own,
+      revision,
+      JSON.stringify(yarn),
+    ]);
+  }
+  for (const { id: own, revision, swatch } of contents.swatches) {
+    const values = [own, revision, JSON.stringify(swatch)];
+    await tx.query('insert into swatches (id, revision, swatch) values ($1, $2, $3)', values);
+  }
+  for (const draft of contents.drafts) {
+    const values = [draft.id, draft.title, JSON.stringify(draft.form)];
+    await tx.query('insert into drafts (id, title, form) values ($1, $2, $3)', values);
+  }
+  if (contents.preferences) {
+    const { units, terms, hand, fractions } = contents.preferences;
+    await tx.query('insert into preferences (units, terms, hand, fractions) values ($1, $2, $3, $4)', [
+      units,
+      terms,
+      hand,
+      fractions,
+    ]);
+  }
+}
+
+async function restoreWork(tx: Db, work: Contents['works'][number]): Promise<void> {
+  await tx.query(
+    `insert into works (id, state, revision, wish, begun, archived, notice, created_at, changed_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+    [
+      work.id,
+      work.state,
+      work.revision,
+      JSON.stringify(work.wish),
+      work.begun && JSON.stringify(work.begun),
+      work.archived,
+      work.notice,
+      work.createdAt,
+      work.changedAt,
+    ],
+  );
+  for (const entry of work.log) {
+    await tx.query('insert into log (work_id, id, at, entry) values ($1, $2, $3, $4)', [
+      work.id,
+      entry.id,
+      entry.at,
+      JSON.stringify(entry),
+    ]);
+  }
+}

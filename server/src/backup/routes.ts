@@ -1,0 +1,51 @@
+import type { PGlite } from '@electric-sql/pglite';
+import { Router } from 'express';
+import { bodyOf, handler, Refusal } from '../http/answers.ts';
+import { addTicks } from '../progress/queries.ts';
+import { backupSchema, makeBackup, openBackup, restoreBackup } from './backup.ts';
+
+/** Everything out as one open file, and in again. @param now the clock */
+export function backupRoutes(db: PGlite, now: () => Date): Router {
+  const router = Router();
+
+  router.get(
+    '/',
+    handler(async (_request, response) => {
+      const name = `puntada-${now().toISOString().slice(0, 10)}.json`;
+      response.setHeader('content-disposition', `attachment; filename="${name}"`);
+      response.json(await makeBackup(db, now()));
+    }),
+  );
+
+  router.post(
+    '/restore',
+    handler(async (request, response) => {
+      const contents = openBackup(bodyOf(backupSchema, request));
+      if (typeof contents === 'string') {
+        throw new Refusal(422, [
+          {
+            code: 'field-wrong',
+            path: 'contents',
+            message: `This backup is damaged. ${contents}`,
+            hint: 'Nothing was changed. Take another backup.',
+          },
+        ]);
+      }
+      await db.transaction(async (tx) => {
+        await restoreBackup(tx, contents);
+        // The ticks go the same way as when they were made, so that progress follows from them again.
+        for (const work of contents.works) if (work.ticks.length) await addTicks(tx, work.id, work.ticks);
+        for (const work of contents.works) {
+          await tx.query('update works set changed_at = $2 where id = $1', [work.id, work.changedAt]);
+        }
+      });
+      response.json({
+        works: contents.works.length,
+        yarns: contents.drawer.length,
+        swatches: contents.swatches.length,
+      });
+    }),
+  );
+
+  return router;
+}
