@@ -31,6 +31,7 @@ const views: readonly { path: (works: Works) => string; otherwise?: true }[] = [
   { path: () => '/book' },
   { path: () => '/book/tide-marks' },
   { path: () => '/words' },
+  { path: () => '/switch' },
   { path: () => '/shopping' },
   { path: () => '/given' },
   { path: () => '/given?from=piece' },

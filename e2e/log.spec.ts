@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
 import { begunCloth, expect, test } from './server.ts';
 
 test('something is wrong: the row is found, a wrong count explained, and rows are ripped back at a known cost', async ({
@@ -95,4 +96,30 @@ test('everything goes out as one file and comes back; a damaged one is refused w
   await page.getByRole('button', { name: 'Put it in place' }).click();
   await expect(page.getByRole('heading', { name: 'Cloth for the lighthouse' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Cloth that came later' })).toHaveCount(0);
+});
+
+test('a foot switch in another window works the row, and a dark room keeps its places', async ({ page, server }) => {
+  const id = await begunCloth(server);
+  await page.goto(`${server.address}/works/${id}/work`);
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  const pads = await page.context().newPage();
+  await pads.goto(`${server.address}/switch`);
+  await pads.getByRole('button', { name: 'Clicker: row done' }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 2');
+  await pads.getByRole('button', { name: 'Foot switch: run done' }).click();
+  // 36 stitches, four of them worked.
+  await expect(page.getByText('32 stitches left in the row')).toBeVisible();
+  await pads.getByRole('button', { name: 'Clicker: one back' }).click();
+  await expect(page.getByText('36 stitches left in the row')).toBeVisible();
+  await page.bringToFront();
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('32 stitches left in the row')).toBeVisible();
+  await page.getByRole('button', { name: 'Reading' }).click();
+  await page.getByLabel('Dark room').check();
+  await page.getByLabel('Bigger').check();
+  await page.keyboard.press('Escape');
+  await page.reload();
+  await expect(page.locator('[data-room="dark"]')).toBeVisible();
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((each) => each.id)).toEqual([]);
 });

@@ -70,6 +70,9 @@ function withShelves({ wish, swatch: title, fromDrawer }: DemoWork, shelves: She
   return { ...wish, yarns, gauge: swatchGauge(stored.id, stored.swatch), hook: stored.swatch.hook };
 }
 
+/** Ticks that the server takes at a time. */
+const most = 400;
+
 async function layOut(base: string, demo: DemoWork, shelves: Shelves): Promise<void> {
   const { rowsWorked, runsWorked = 0 } = demo;
   const work = await ask<Work>(base, '/works', { wish: withShelves(demo, shelves) });
@@ -77,9 +80,11 @@ async function layOut(base: string, demo: DemoWork, shelves: Shelves): Promise<v
   await ask(base, `/works/${work.id}/begin`, { revision: work.revision, wish: work.wish });
   const now = Date.now();
   const rowTime = 4 * 60_000;
+  const evening = 22 * 3_600_000;
   const rows = Array.from({ length: rowsWorked }, (_, row) => ({
     id: randomUUID(),
-    at: now - (rowsWorked - row + 1) * rowTime,
+    // An evening ends after every fifteenth row.
+    at: now - (rowsWorked - row + 1) * rowTime - Math.floor((rowsWorked - row) / 15) * evening,
     from: { rows: row, runs: 0 },
     to: { rows: row + 1, runs: 0 },
   }));
@@ -89,7 +94,15 @@ async function layOut(base: string, demo: DemoWork, shelves: Shelves): Promise<v
     from: { rows: rowsWorked, runs: run },
     to: { rows: rowsWorked, runs: run + 1 },
   }));
-  await ask(base, `/works/${work.id}/ticks`, { ticks: [...rows, ...runs] });
+  const ticks = [...rows, ...runs];
+  for (let i = 0; i < ticks.length; i += most) {
+    await ask(base, `/works/${work.id}/ticks`, { ticks: ticks.slice(i, i + most) });
+  }
+  for (const [i, entry] of (demo.log ?? []).entries()) {
+    const at = now - ((demo.log?.length ?? 0) - i) * 60_000;
+    await ask(base, `/works/${work.id}/log`, { entry: { ...entry, id: randomUUID(), at } });
+  }
+  if (demo.finished) await ask(base, `/works/${work.id}/finish`, { revision: 2 });
 }
 
 const [base = ''] = process.argv.slice(2);

@@ -7,6 +7,10 @@ export interface DemoWork {
   readonly rowsWorked?: number;
   /** Runs worked in the row in hand. */
   readonly runsWorked?: number;
+  /** What was weighed, measured and noted, without id and time. */
+  readonly log?: readonly object[];
+  /** All rows worked, and marked finished. */
+  readonly finished?: boolean;
   /** Title of the swatch it goes by. */
   readonly swatch?: string;
   /** Its yarns are taken out of the drawer, by their names. */
@@ -48,6 +52,12 @@ const foam = {
 const wetSlate = { ...foam, letter: 'B', name: 'Wet slate', shade: '#3d4a4f' } as const;
 const lamplight = { ...foam, letter: 'C', name: 'Lamplight', shade: '#e9b949' } as const;
 
+/** A ball on the scale after so many rows, g. */
+function weighing(letter: string, before: number, after: number, rows: number) {
+  const position = { rows, runs: 0 };
+  return { kind: 'weigh', letter, ball: 1, before, beforeIsLabel: true, after, scale: 1, position };
+}
+
 /**
  * The ferry-house on Skarvholm, an island that is on no chart: volunteers fit it out before the season opens.
  * Every name and yarn is invented.
@@ -84,6 +94,7 @@ export const scenario: readonly DemoWork[] = [
       policy: 'carry-always',
     },
     rowsWorked: 31,
+    log: [{ ...weighing('A', 100, 41, 31), ball: 1 }],
   },
   {
     wish: {
@@ -98,6 +109,36 @@ export const scenario: readonly DemoWork[] = [
     },
     rowsWorked: 20,
     runsWorked: 3,
+    log: [
+      { kind: 'note', row: 8, text: 'Row 5 taken out once: a block of B was one short.' },
+      { kind: 'measure', width: '21.6 cm', position: { rows: 12, runs: 0 } },
+      weighing('A', 50, 36, 20),
+      weighing('B', 50, 38, 20),
+    ],
+  },
+  {
+    wish: {
+      title: 'First galley cloth, for the hook by the stove',
+      item: 'dishcloth',
+      width: { by: 'stitches', count: 36 },
+      height: { by: 'rows', count: 44 },
+      pattern: { key: 'block-check', stitch: 'sc', numbers: { b: 4, r: 4 } },
+      gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
+      yarns: [oat, kelp],
+      policy: 'carry-always',
+    },
+    rowsWorked: 44,
+    finished: true,
+    log: [
+      weighing('A', 50, 24, 44),
+      {
+        kind: 'end',
+        width: '22 cm',
+        height: '24.5 cm',
+        grams: 51,
+        next: 'Half a millimetre up: it came out firmer than the swatch.',
+      },
+    ],
   },
   {
     wish: {

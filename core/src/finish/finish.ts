@@ -211,7 +211,7 @@ function seamPart(request: FinishRequest, seam: SeamWish): FinishPart {
   };
 }
 
-/** Everything that is done when the cloth is off the hook, in the order of doing. docs/craft.md, “Finishing”. */
+/** Everything that is done when the cloth is off the hook, in the order of doing. docs/craft.md, “Borders, seams, straps”. */
 export function finishParts(request: FinishRequest): FinishPart[] {
   const size = request.sc[0] as StitchSize;
   const parts: FinishPart[] = [];

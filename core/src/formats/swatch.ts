@@ -61,7 +61,7 @@ const longestSpan = 1000;
 export type Swatch = z.output<typeof swatchSchema>;
 export type SwatchCount = Swatch['counts'][number];
 
-/** mm. A swatch is this wide and high at least, and three repeats. docs/craft.md, “Gauge”. */
+/** mm. A swatch is this wide and high at least, and three repeats. docs/craft.md, “Swatches”. */
 export const leastSide = 150;
 export const leastRepeats = 3;
 

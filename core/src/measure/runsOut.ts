@@ -23,7 +23,7 @@ export interface RunsOutQuestion {
   readonly balls: number;
 }
 
-/** Where each ball but the last runs out, from the running sum of the plan. docs/craft.md, “Where a ball ends”. */
+/** Where each ball but the last runs out, from the running sum of the plan. docs/craft.md, “What to measure next”. */
 export function ballEnds({ metres, belief, ballGrams, metresPerGram, balls }: RunsOutQuestion): BallEnd[] {
   return Array.from({ length: Math.max(0, balls - 1) }, (_, i) => {
     const used: Balls = { partGrams: 0, scale: 0, newBalls: i + 1, ballGrams, metresPerGram };

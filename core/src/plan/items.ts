@@ -19,7 +19,7 @@ export interface ItemPreset {
 
 const flat = ['carried', 'stripes', 'linen', 'step-check', 'chain-space', 'mosaic', 'flecks', 'wide-hdc'];
 
-/** Sensible beginnings for every item. docs/craft.md, “Finishing by item”. */
+/** Sensible beginnings for every item. docs/craft.md, “Borders, seams, straps”. */
 export const itemPresets: readonly ItemPreset[] = [
   {
     item: 'dishcloth',

@@ -7,7 +7,7 @@ export interface LikelyCause {
   readonly cause: string;
   readonly look: string;
   /** Whether it hides, or how far to go back. */
-  readonly then: string;
+  readonly cure: string;
 }
 
 /**
@@ -32,20 +32,20 @@ export function oneOff(fabric: Fabric, bound: BoundPattern, number: number, off:
         look: round
           ? 'At the join of the round.'
           : 'At the end of this row: is the very last stitch of the row below empty?',
-        then: 'Work into it now; nothing has to come out.',
+        cure: 'Work into it now; nothing has to come out.',
       });
     }
     if (changes > 0) {
       causes.push({
         cause: 'A stitch was passed over at a colour change.',
         look: `At each of the ${changes} changes: a gap, or a run one short.`,
-        then: 'Undo to that change; one stitch short in a run shows for good.',
+        cure: 'Undo to that change; one stitch short in a run shows for good.',
       });
     }
     causes.push({
       cause: 'A stitch was passed over in a long run.',
       look: 'Feel along the top for a hole as wide as a stitch.',
-      then:
+      cure:
         changes > 0
           ? 'Undo to it: the runs above would no longer stand over those below.'
           : 'In one plain colour it hides: work 2 into the next stitch of the next row, and keep the count.',
@@ -56,12 +56,12 @@ export function oneOff(fabric: Fabric, bound: BoundPattern, number: number, off:
         ? 'A stitch was worked beside the turning chain that counts.'
         : 'A stitch was worked into the turning chain, which is none.',
       look: 'At the beginning of this row: two stitches where one belongs.',
-      then: 'Undo to the beginning of the row; at the edge it would lean outwards.',
+      cure: 'Undo to the beginning of the row; at the edge it would lean outwards.',
     });
     causes.push({
       cause: 'Two stitches stand in one.',
       look: changes > 0 ? 'Run by run: one of them is one too long.' : 'Look for a V with two feet in one top.',
-      then:
+      cure:
         changes > 0
           ? 'Undo to it: the figure above would be pushed aside.'
           : 'In one plain colour it hides: take 2 together in the next row.',
@@ -71,14 +71,14 @@ export function oneOff(fabric: Fabric, bound: BoundPattern, number: number, off:
     causes.unshift({
       cause: `${Math.abs(off)} stitches are a whole run or a repeat rather than a slip.`,
       look: `Compare run by run with the row as written: ${count} in all.`,
-      then: 'Undo to the first run that differs.',
+      cure: 'Undo to the first run that differs.',
     });
   }
   if (!facesRight(course, fabric.making)) {
     causes.push({
       cause: 'It was counted from the wrong side.',
       look: 'Turn it and count the tops again from the right side.',
-      then: 'If it is right there, go on.',
+      cure: 'If it is right there, go on.',
     });
   }
   const { length } = bound.colours;
@@ -86,7 +86,7 @@ export function oneOff(fabric: Fabric, bound: BoundPattern, number: number, off:
     causes.push({
       cause: 'A run was worked in another colour, and counted to that one.',
       look: 'Count each colour by itself against the sum of the row.',
-      then: 'Undo to that run.',
+      cure: 'Undo to that run.',
     });
   }
   return causes;

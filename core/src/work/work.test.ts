@@ -69,7 +69,7 @@ describe('a count that is off by one', () => {
     expect(causes[0]?.cause).toContain('last stitch of the row below');
     // Nine blocks: eight changes.
     expect(causes[1]?.look).toContain('8 changes');
-    expect(causes.map((each) => each.then).join(' ')).toContain('Undo');
+    expect(causes.map((each) => each.cure).join(' ')).toContain('Undo');
   });
 
   it('one too many: the turning chain is suspected first; on a wrong-side row the count itself too', () => {

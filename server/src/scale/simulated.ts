@@ -43,7 +43,7 @@ export function simulatedScale(now: () => number, random: () => number, habits: 
       const noise = (random() - 0.5) * resolution * 0.4;
       const grams = Math.round((swaying() - tare + noise) / resolution) * resolution;
       const moved = Math.abs(from - load) * Math.exp(-(now() - since) / swing);
-      const settled = moved < resolution / 2 && now() - since >= still;
+      const settled = moved < resolution / 20 && now() - since >= still;
       return { grams, settled, bound: resolution, battery };
     },
   };

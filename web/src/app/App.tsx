@@ -12,6 +12,7 @@ const DrawerView = lazy(() => import('../views/drawer/DrawerView.tsx'));
 const SwatchBook = lazy(() => import('../views/swatches/SwatchBook.tsx'));
 const SwatchPage = lazy(() => import('../views/swatches/SwatchPage.tsx'));
 const NewSwatch = lazy(() => import('../views/swatches/NewSwatch.tsx'));
+const SwitchView = lazy(() => import('../views/switch/SwitchView.tsx'));
 const WordsView = lazy(() => import('../views/words/WordsView.tsx'));
 const GivenView = lazy(() => import('../views/given/GivenView.tsx'));
 const ShoppingView = lazy(() => import('../views/shopping/ShoppingView.tsx'));
@@ -32,6 +33,7 @@ const router = createBrowserRouter([
       { path: '/swatches/new', element: <NewSwatch /> },
       { path: '/swatches/:id', element: <SwatchPage /> },
       { path: '/shopping', element: <ShoppingView /> },
+      { path: '/switch', element: <SwitchView /> },
       { path: '/words', element: <WordsView /> },
       { path: '/given', element: <GivenView /> },
       { path: '/wish', element: <WishView /> },

@@ -6,7 +6,7 @@ import { useAddEntryMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
-import type { LogProps } from './LogView.tsx';
+import type { LogProps } from './logProps.ts';
 
 type End = Extract<LogEntry, { kind: 'end' }>;
 

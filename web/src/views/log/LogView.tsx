@@ -11,13 +11,14 @@ import {
 import { useEffect, useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';
-import { useLogQuery, type WorkLog } from '../../api/records.ts';
+import { useLogQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
-import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
+import { useWorkCloth } from '../../parts/useWorkCloth.ts';
 import { planner } from '../../worker/planner.ts';
 import { AtTheEnd } from './AtTheEnd.tsx';
+import type { LogProps } from './logProps.ts';
 import { Measures } from './Measures.tsx';
 import { Notes } from './Notes.tsx';
 import { ProgressChart } from './ProgressChart.tsx';
@@ -68,13 +69,6 @@ function useCosts(work: Work | undefined): CourseCosts | undefined {
     };
   }, [key]);
   return costs;
-}
-
-export interface LogProps {
-  readonly work: Work;
-  readonly log: WorkLog;
-  readonly cloth: WorkCloth;
-  readonly costs: CourseCosts;
 }
 
 function Log({ work, log, cloth, costs }: LogProps) {

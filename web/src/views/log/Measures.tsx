@@ -5,7 +5,7 @@ import { useAddEntryMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
-import type { LogProps } from './LogView.tsx';
+import type { LogProps } from './logProps.ts';
 
 /** Width and height on the way, and what the piece will end up as. */
 export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | 'cloth'>) {

@@ -5,7 +5,7 @@ import { useAddEntryMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
-import type { LogProps } from './LogView.tsx';
+import type { LogProps } from './logProps.ts';
 
 type Note = Extract<LogEntry, { kind: 'note' }>;
 

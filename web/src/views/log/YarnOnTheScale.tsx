@@ -17,7 +17,7 @@ import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
-import type { LogProps } from './LogView.tsx';
+import type { LogProps } from './logProps.ts';
 import { useScale } from './useScale.ts';
 
 /** Each colour as the balls on the scale tell it, and the next weighing. */

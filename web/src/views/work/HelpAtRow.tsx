@@ -197,11 +197,11 @@ function CountOff({ cloth, position }: Props) {
         {off === 0 ? <p className="text-verdigris">✓ That is right.</p> : null}
         {off ? (
           <ol>
-            {oneOff(fabric, bound, row, off).map(({ cause, look, then }) => (
+            {oneOff(fabric, bound, row, off).map(({ cause, look, cure }) => (
               <li key={cause} className="border-b border-rule py-2">
                 <p className="font-semibold">{cause}</p>
                 <p>{look}</p>
-                <p className="text-soft">{then}</p>
+                <p className="text-soft">{cure}</p>
               </li>
             ))}
           </ol>

@@ -1,30 +1,27 @@
-import {
-  afterRow,
-  afterRun,
-  backRun,
-  courseWord,
-  type Position,
-  StrandBook,
-  type StrandOrder,
-  startWords,
-  type WorkedCourse,
-  workCourse,
-} from '@puntada/core';
-import { CloudOff } from 'lucide-react';
-import { type MouseEvent, useCallback, useEffect, useMemo } from 'react';
-import { Link, useNavigate, useParams } from 'react-router';
-import { problemsOf, useFinishWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
+import { courseWord, StrandBook, type StrandOrder, startWords, type WorkedCourse, workCourse } from '@puntada/core';
+import { type MouseEvent, useEffect, useMemo } from 'react';
+import { useParams } from 'react-router';
+import { problemsOf, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Button, ButtonLink, Key } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { runLabel } from '../../parts/runWords.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
+import { AllWorked } from './AllWorked.tsx';
 import { HelpAtRow } from './HelpAtRow.tsx';
 import { idleWords } from './idleWords.ts';
+import { ReadingSettings } from './ReadingSettings.tsx';
 import { Ribbon } from './Ribbon.tsx';
 import { RowEnd } from './RowEnd.tsx';
+import { speakerOf } from './speaker.ts';
 import { useCosts } from './useCosts.ts';
-import { type Counter, useCounter } from './useCounter.ts';
+import { useCounter } from './useCounter.ts';
+import { useAwake, useReading } from './useReading.ts';
+import { useSteps } from './useSteps.ts';
 import { WorkedCloth } from './WorkedCloth.tsx';
+import { WorkHead } from './WorkHead.tsx';
+
+const speaker = speakerOf(window);
 
 /** The row in hand. */
 export function WorkView() {
@@ -76,9 +73,24 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
     ? idleWords(course, position.runs, orders, attachedIn(course, position.runs, strands, orders))
     : [];
   const others = orders.flatMap((order) => order.other);
+  const [reading, changeReading] = useReading();
+  useAwake(reading.awake);
+  const said =
+    run && course
+      ? `${runLabel(run, terms)}${position.runs === 0 ? `, ${courseWord(fabric.making)} ${course.number}` : ''}`
+      : '';
+  useEffect(() => {
+    if (reading.aloud && said) speaker.say(said);
+  }, [reading.aloud, said]);
   return (
-    <div className="flex min-h-dvh flex-col lg:h-dvh">
-      <WorkHead work={work} counter={counter} />
+    <div
+      data-room={reading.dark ? 'dark' : undefined}
+      style={reading.big ? { zoom: 1.2 } : undefined}
+      className={`flex flex-col bg-paper text-ink ${reading.big ? 'min-h-[83.4dvh] lg:h-[83.4dvh]' : 'min-h-dvh lg:h-dvh'}`}
+    >
+      <WorkHead work={work} counter={counter}>
+        <ReadingSettings reading={reading} onChange={changeReading} />
+      </WorkHead>
       <main id="main" className="flex min-h-0 flex-1 flex-col">
         {course && run ? (
           <>
@@ -190,99 +202,4 @@ function lettingGo(action: () => void): (event: MouseEvent<HTMLButtonElement>) =
     if (event.detail > 0) event.currentTarget.blur();
     action();
   };
-}
-
-interface Steps {
-  readonly run: () => void;
-  readonly row: () => void;
-  readonly back: () => void;
-  readonly canGoBack: boolean;
-}
-
-/** The steps of the counter, by button and by key. */
-function useSteps(cloth: WorkCloth, counter: Counter, course: WorkedCourse | undefined): Steps {
-  const { fabric, bound, foundation } = cloth;
-  const { position, step } = counter;
-  const runsBefore = useCallback(
-    (at: Position) => (at.rows > 0 ? workCourse(fabric, bound, foundation, at.rows - 1).runs.length : 0),
-    [fabric, bound, foundation],
-  );
-  const run = useCallback(
-    () => step(course && afterRun(position, course.runs.length, fabric.courses)),
-    [course, position, fabric, step],
-  );
-  const row = useCallback(() => step(afterRow(position, fabric.courses)), [position, fabric, step]);
-  const back = useCallback(() => step(backRun(position, runsBefore(position))), [position, runsBefore, step]);
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      if (event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;
-      const target = event.target as HTMLElement | null;
-      if (target?.closest('a, input, select, [role="dialog"]')) return;
-      // A button reached by keyboard keeps its own keys; one that was clicked has let go of the focus.
-      if (event.key !== 'Backspace' && target?.closest('button')) return;
-      const action = { ' ': run, Enter: row, Backspace: back }[event.key];
-      if (!action) return;
-      event.preventDefault();
-      action();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [run, row, back]);
-  return { run, row, back, canGoBack: position.rows > 0 || position.runs > 0 };
-}
-
-function WorkHead({ work, counter }: { work: Work; counter: Counter }) {
-  return (
-    <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-6 py-2">
-      <h1 className="min-w-0 flex-1 truncate text-[22px] max-sm:basis-full">{work.wish.title}</h1>
-      <p role="status" className="flex items-center gap-2 text-[15px] text-soft">
-        {counter.refused ? (
-          <span className="text-brick">✕ {counter.refused} The step is kept here.</span>
-        ) : counter.waiting && counter.away ? (
-          <span className="flex items-center gap-2 text-ochre">
-            <CloudOff aria-hidden className="size-4" />
-            No server. {counter.waiting} {counter.waiting === 1 ? 'step' : 'steps'} kept here until it is back.
-          </span>
-        ) : counter.waiting ? (
-          'Storing…'
-        ) : (
-          <span className="text-verdigris">✓ Stored</span>
-        )}
-      </p>
-      <Link to={`/works/${work.id}/rows`} className="inline-flex min-h-11 items-center px-2">
-        All rows
-      </Link>
-      <Link to={`/works/${work.id}/log`} className="inline-flex min-h-11 items-center px-2">
-        Log
-      </Link>
-      <ButtonLink to="/">Leave</ButtonLink>
-    </header>
-  );
-}
-
-function AllWorked({ work, cloth }: { work: Work; cloth: WorkCloth }) {
-  const [finish, finishing] = useFinishWorkMutation();
-  const navigate = useNavigate();
-  const last = workCourse(cloth.fabric, cloth.bound, cloth.foundation, cloth.fabric.courses - 1);
-  const done = async () => {
-    const answer = await finish({ id: work.id, revision: work.revision });
-    if (answer.data) navigate('/');
-  };
-  return (
-    <section className="grid max-w-[60ch] content-start gap-4 p-6 text-[19px]">
-      <h2 className="text-[34px]">All {cloth.fabric.courses} rows are worked</h2>
-      <p>
-        {last.stitches} stitches should stand in the last row. Cut 15 cm, draw the end through the last loop, and weave
-        each end in inside its own colour.
-      </p>
-      {work.state === 'begun' ? (
-        <Button kind="next" onClick={done} className="justify-self-start">
-          Mark it finished
-        </Button>
-      ) : (
-        <p className="text-verdigris">✓ Finished.</p>
-      )}
-      {finishing.error ? <Problems problems={problemsOf(finishing.error)} /> : null}
-    </section>
-  );
 }

@@ -1,0 +1,34 @@
+import { workCourse } from '@puntada/core';
+import { useNavigate } from 'react-router';
+import { problemsOf, useFinishWorkMutation, type Work } from '../../api/api.ts';
+import { Button } from '../../parts/Button.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import type { WorkCloth } from '../../parts/useWorkCloth.ts';
+
+/** What is done when the last row is worked. */
+export function AllWorked({ work, cloth }: { work: Work; cloth: WorkCloth }) {
+  const [finish, finishing] = useFinishWorkMutation();
+  const navigate = useNavigate();
+  const last = workCourse(cloth.fabric, cloth.bound, cloth.foundation, cloth.fabric.courses - 1);
+  const done = async () => {
+    const answer = await finish({ id: work.id, revision: work.revision });
+    if (answer.data) navigate('/');
+  };
+  return (
+    <section className="grid max-w-[60ch] content-start gap-4 p-6 text-[19px]">
+      <h2 className="text-[34px]">All {cloth.fabric.courses} rows are worked</h2>
+      <p>
+        {last.stitches} stitches should stand in the last row. Cut 15 cm, draw the end through the last loop, and weave
+        each end in inside its own colour.
+      </p>
+      {work.state === 'begun' ? (
+        <Button kind="next" onClick={done} className="justify-self-start">
+          Mark it finished
+        </Button>
+      ) : (
+        <p className="text-verdigris">✓ Finished.</p>
+      )}
+      {finishing.error ? <Problems problems={problemsOf(finishing.error)} /> : null}
+    </section>
+  );
+}

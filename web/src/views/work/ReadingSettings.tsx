@@ -1,0 +1,56 @@
+import { Settings2 } from 'lucide-react';
+import { Popover } from 'radix-ui';
+import { Link } from 'react-router';
+import type { Reading } from './useReading.ts';
+
+const words: Readonly<Record<keyof Reading, string>> = {
+  big: 'Bigger',
+  dark: 'Dark room',
+  aloud: 'Read each run aloud',
+  awake: 'Keep the screen awake',
+};
+
+/** How the row is read on this device. */
+export function ReadingSettings({
+  reading,
+  onChange,
+}: {
+  reading: Reading;
+  onChange: (part: Partial<Reading>) => void;
+}) {
+  return (
+    <Popover.Root>
+      <Popover.Trigger className="inline-flex min-h-11 items-center gap-2 rounded-md px-2 hover:bg-sheet">
+        <Settings2 aria-hidden className="size-4" />
+        Reading
+      </Popover.Trigger>
+      <Popover.Portal>
+        <Popover.Content
+          align="end"
+          sideOffset={6}
+          aria-label="Reading"
+          className="z-20 grid rounded-md border border-ink bg-paper p-4 shadow-[0_6px_18px_rgb(43_27_48/0.16)]"
+        >
+          {(Object.keys(words) as (keyof Reading)[]).map((name) => (
+            <label key={name} className="flex min-h-11 cursor-pointer items-center gap-3">
+              <input
+                type="checkbox"
+                className="size-5 accent-ink"
+                checked={reading[name]}
+                onChange={(event) => onChange({ [name]: event.target.checked })}
+              />
+              {words[name]}
+            </label>
+          ))}
+          <p className="mt-2 max-w-[300px] border-t border-rule pt-2 text-[14px] text-soft">
+            Keys: Space or Page Down the next run, Enter the row, Backspace or Page Up one back. A clicker sends the
+            same.{' '}
+            <Link to="/switch" target="_blank">
+              Practice clicker and foot switch
+            </Link>
+          </p>
+        </Popover.Content>
+      </Popover.Portal>
+    </Popover.Root>
+  );
+}

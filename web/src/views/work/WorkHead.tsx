@@ -1,0 +1,37 @@
+import { CloudOff } from 'lucide-react';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import type { Work } from '../../api/api.ts';
+import { ButtonLink } from '../../parts/Button.tsx';
+import type { Counter } from './useCounter.ts';
+
+/** The head of the row in hand: whether every step is stored, and the ways out of here. */
+export function WorkHead({ work, counter, children }: { work: Work; counter: Counter; children: ReactNode }) {
+  return (
+    <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-6 py-2">
+      <h1 className="min-w-0 flex-1 truncate text-[22px] max-sm:basis-full">{work.wish.title}</h1>
+      <p role="status" className="flex items-center gap-2 text-[15px] text-soft">
+        {counter.refused ? (
+          <span className="text-brick">✕ {counter.refused} The step is kept here.</span>
+        ) : counter.waiting && counter.away ? (
+          <span className="flex items-center gap-2 text-ochre">
+            <CloudOff aria-hidden className="size-4" />
+            No server. {counter.waiting} {counter.waiting === 1 ? 'step' : 'steps'} kept here until it is back.
+          </span>
+        ) : counter.waiting ? (
+          'Storing…'
+        ) : (
+          <span className="text-verdigris">✓ Stored</span>
+        )}
+      </p>
+      {children}
+      <Link to={`/works/${work.id}/rows`} className="inline-flex min-h-11 items-center px-2">
+        All rows
+      </Link>
+      <Link to={`/works/${work.id}/log`} className="inline-flex min-h-11 items-center px-2">
+        Log
+      </Link>
+      <ButtonLink to="/">Leave</ButtonLink>
+    </header>
+  );
+}

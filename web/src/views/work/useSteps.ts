@@ -1,0 +1,53 @@
+import { afterRow, afterRun, backRun, type Position, type WorkedCourse, workCourse } from '@puntada/core';
+import { useCallback, useEffect, useRef } from 'react';
+import { switchChannel, switchDriver } from '../../parts/switchDriver.ts';
+import type { WorkCloth } from '../../parts/useWorkCloth.ts';
+import type { Counter } from './useCounter.ts';
+
+interface Steps {
+  readonly run: () => void;
+  readonly row: () => void;
+  readonly back: () => void;
+  readonly canGoBack: boolean;
+}
+
+/** The steps of the counter, by button and by key. */
+export function useSteps(cloth: WorkCloth, counter: Counter, course: WorkedCourse | undefined): Steps {
+  const { fabric, bound, foundation } = cloth;
+  const { position, step } = counter;
+  const runsBefore = useCallback(
+    (at: Position) => (at.rows > 0 ? workCourse(fabric, bound, foundation, at.rows - 1).runs.length : 0),
+    [fabric, bound, foundation],
+  );
+  const run = useCallback(
+    () => step(course && afterRun(position, course.runs.length, fabric.courses)),
+    [course, position, fabric, step],
+  );
+  const row = useCallback(() => step(afterRow(position, fabric.courses)), [position, fabric, step]);
+  const back = useCallback(() => step(backRun(position, runsBefore(position))), [position, runsBefore, step]);
+  useEffect(() => {
+    const onKey = (event: KeyboardEvent) => {
+      if (event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;
+      const target = event.target as HTMLElement | null;
+      if (target?.closest('a, input, select, [role="dialog"]')) return;
+      // A button reached by keyboard keeps its own keys; one that was clicked has let go of the focus.
+      if ((event.key === ' ' || event.key === 'Enter') && target?.closest('button')) return;
+      const action = { ' ': run, PageDown: run, Enter: row, Backspace: back, PageUp: back }[event.key];
+      if (!action) return;
+      event.preventDefault();
+      action();
+    };
+    window.addEventListener('keydown', onKey);
+    return () => window.removeEventListener('keydown', onKey);
+  }, [run, row, back]);
+  // The driver lives as long as the view, so that a press told twice is still known after the step it made.
+  const latest = useRef({ run, row, back });
+  latest.current = { run, row, back };
+  useEffect(() => {
+    const channel = new BroadcastChannel(switchChannel);
+    const take = switchDriver((step) => latest.current[step](), Date.now);
+    channel.onmessage = (event) => take(event.data);
+    return () => channel.close();
+  }, []);
+  return { run, row, back, canGoBack: position.rows > 0 || position.runs > 0 };
+}
