@@ -3,6 +3,9 @@ import { expect, test, wishedCloth } from './server.ts';
 test('a chain already made: 52 is refused with its nearest, 41 is legal but not alike', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'A chain already made' }).click();
+  await page.getByLabel('Chains made').fill('40 cm');
+  await page.getByLabel('Chains made').blur();
+  await expect(page.getByRole('alert').first()).toContainText('this field counts chains');
   await page.getByLabel('Chains made').fill('52');
   await page.getByRole('button', { name: 'Lay it on the mat' }).click();
   const wrong = page.locator('#width-wrong');

@@ -4,6 +4,9 @@ import { type WorkCloth, workCloth } from './workCloth.ts';
 
 export type { WorkCloth } from './workCloth.ts';
 
+/** The cloth of a work. A step of the counter makes a new copy of the work but no other cloth: its revision tells. */
 export function useWorkCloth(work: Work | undefined): WorkCloth | undefined {
-  return useMemo(() => (work ? workCloth(work) : undefined), [work]);
+  const key = work ? `${work.id} ${work.revision}` : '';
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the work
+  return useMemo(() => (work ? workCloth(work) : undefined), [key]);
 }

@@ -1,6 +1,6 @@
 import { itemPresets, patternBook, planWish, readShape, type Wish, wishSchema } from '@puntada/core';
 import { usualFinish, usualSize, usualYarn } from './usual.ts';
-import { fieldOf, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
+import { fieldOf, formSchema, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
 
 function wishOf(form: WishFormValues): Wish {
   const read = readShape(wishSchema, toWish(form));
@@ -63,6 +63,15 @@ describe('a wish in its form', () => {
     expect(read.ok ? '' : fieldOf(read.problems[0]?.path ?? '')).toBe('width');
     const block = readShape(wishSchema, toWish({ ...newWish('cm'), numbers: { b: 'four', r: '4' } }));
     expect(block.ok ? '' : fieldOf(block.problems[0]?.path ?? '')).toBe('numbers.b');
+  });
+
+  it.each([
+    [{ widthBy: 'chain', width: '40 cm' }, 'width', 'counts chains'],
+    [{ heightBy: 'rows', height: '9 1/2 in' }, 'height', 'counts rows'],
+  ] as const)('a length in a field for counts is told as that: %j', (change, field, words) => {
+    const read = formSchema.safeParse({ ...newWish('cm'), ...change });
+    const own = read.error?.issues.filter((issue) => issue.path[0] === field).map((issue) => issue.message) ?? [];
+    expect(own.join(' ')).toContain(words);
   });
 
   it('knows the field of every path that planning can refuse', () => {

@@ -243,8 +243,23 @@ export function fieldOf(path: string): string {
   return fields[path] ?? path.replace(/^pattern\./, '');
 }
 
+const countedWords = { chain: 'chains', stitches: 'stitches', repeats: 'repeats', rows: 'rows' } as const;
+
 /** The schema that the form is checked against while it is filled in: only that lengths can be read. */
 export const formSchema = z.custom<WishFormValues>().superRefine((form, context) => {
+  // A length in a field for counts is a slip of its own kind, and told as one.
+  for (const [field, by] of [
+    ['width', form.widthBy],
+    ['height', form.heightBy],
+  ] as const) {
+    const text = form[field];
+    if (by === 'length' || !/[a-z"”]\s*$/i.test(text) || !lengthReads(text, form.units)) continue;
+    context.addIssue({
+      code: 'custom',
+      path: [field],
+      message: `“${text}” is a length, and this field counts ${countedWords[by]}. Choose “A ${field}” for a length.`,
+    });
+  }
   const read = wishSchema.safeParse(toWish(form));
   if (!read.success) {
     for (const issue of read.error.issues) {
