@@ -33,6 +33,9 @@ describe('the data folder', () => {
   });
 });
 
+/** Kills of the server: a few with every run, a thousand with `PUNTADA_KILLS=1000 npm run unit -- folder`. */
+const kills = Number(process.env.PUNTADA_KILLS ?? 4);
+
 describe('killed at any instant', () => {
   let child: ChildProcess;
 
@@ -51,41 +54,46 @@ describe('killed at any instant', () => {
     });
   }
 
-  it('every acknowledged tick is there on the next start', async () => {
-    const data = mkdtempSync(join(tmpdir(), 'puntada-kill-'));
-    const acknowledged = new Set<string>();
-    let id = '';
-    let row = 0;
-    for (let round = 0; round < 4; round++) {
-      const port = await startServer(data);
-      const send = async (path: string, body: unknown) => {
-        const init = { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
-        return (await fetch(`http://127.0.0.1:${port}/api${path}`, init)).json() as Promise<Answer['body']>;
-      };
-      if (!id) {
-        id = (await send('/works', { wish })).id;
-        await send(`/works/${id}/begin`, { revision: 1, wish });
-      }
-      const gone = new Promise((done) => child.on('exit', done));
-      const enough = acknowledged.size + 3 + round;
-      try {
-        for (; row < 44; row++) {
-          const step = tick(at(row), at(row + 1), row + 1);
-          const answer = await send(`/works/${id}/ticks`, { ticks: [step] });
-          for (const stored of answer.stored) acknowledged.add(stored);
-          if (acknowledged.size === enough) setTimeout(() => child.kill('SIGKILL'), round * 7);
+  it(
+    'every acknowledged tick is there on the next start',
+    async () => {
+      const data = mkdtempSync(join(tmpdir(), 'puntada-kill-'));
+      const acknowledged = new Set<string>();
+      let id = '';
+      let row = 0;
+      for (let round = 0; round < kills; round++) {
+        const port = await startServer(data);
+        const send = async (path: string, body: unknown) => {
+          const init = { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+          return (await fetch(`http://127.0.0.1:${port}/api${path}`, init)).json() as Promise<Answer['body']>;
+        };
+        if (!id) {
+          id = (await send('/works', { wish })).id;
+          await send(`/works/${id}/begin`, { revision: 1, wish });
         }
-      } catch {
-        // The server was killed under the request; that row is sent again with the next start.
+        const gone = new Promise((done) => child.on('exit', done));
+        const enough = acknowledged.size + 3 + (round % 5);
+        try {
+          for (; ; row++) {
+            // Forty-three rows up, then back to the beginning and on.
+            const step = tick(at(row % 43), at((row + 1) % 43), row + 1);
+            const answer = await send(`/works/${id}/ticks`, { ticks: [step] });
+            for (const stored of answer.stored) acknowledged.add(stored);
+            if (acknowledged.size === enough) setTimeout(() => child.kill('SIGKILL'), (round * 7) % 40);
+          }
+        } catch {
+          // The server was killed under the request; that row is sent again with the next start.
+        }
+        await gone;
       }
-      await gone;
-    }
-    const opened = await openDatabase(data);
-    const kept = await opened.db.query<{ id: string }>('select id from ticks where work_id = $1', [id]);
-    await opened.close();
-    const stored = new Set(kept.rows.map((each) => each.id));
-    expect(acknowledged.size).toBeGreaterThanOrEqual(3 + 4 + 5 + 6);
-    expect([...acknowledged].filter((each) => !stored.has(each))).toEqual([]);
-    rmSync(data, { recursive: true, force: true });
-  }, 120000);
+      const opened = await openDatabase(data);
+      const kept = await opened.db.query<{ id: string }>('select id from ticks where work_id = $1', [id]);
+      await opened.close();
+      const stored = new Set(kept.rows.map((each) => each.id));
+      expect(acknowledged.size).toBeGreaterThanOrEqual(3 * kills);
+      expect([...acknowledged].filter((each) => !stored.has(each))).toEqual([]);
+      rmSync(data, { recursive: true, force: true });
+    },
+    60_000 + 30_000 * kills,
+  );
 });
