@@ -92,7 +92,7 @@ function Log({ work, log, cloth, costs }: LogProps) {
         <Sessions sessions={sessions} />
       </section>
       <div className="grid min-w-0 content-start gap-9">
-        <YarnOnTheScale work={work} log={log} costs={costs} part={part} />
+        <YarnOnTheScale work={work} log={log} cloth={cloth} costs={costs} part={part} />
         <Measures work={work} log={log} cloth={cloth} />
         <Notes work={work} log={log} />
         <AtTheEnd work={work} log={log} cloth={cloth} />

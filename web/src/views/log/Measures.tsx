@@ -19,6 +19,8 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
     const plan = planWish(work.wish);
     if (!plan.ok) return undefined;
     const { technique, gauge } = plan.value.prepared;
+    // On the diagonal and in a circle neither side grows row by row.
+    if (technique.key === 'corner-to-corner' || technique.key === 'wedge-circle') return undefined;
     return {
       width: technique.width.widths(cloth.fabric.count) * gauge.stitchWidth.mid,
       height: cloth.fabric.courses * gauge.rowHeight.mid,
@@ -52,15 +54,18 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
         {measures.slice(0, 4).map((each) => {
           const drift = planned && driftOf(each, planned, units);
           const off = (ratio: number | undefined) => {
-            const percent = Math.round(((ratio ?? 1) - 1) * 100);
-            return percent === 0 ? 'as planned' : `${Math.abs(percent)} % ${percent > 0 ? 'over' : 'under'} the plan`;
+            if (ratio === undefined) return '';
+            const percent = Math.round((ratio - 1) * 100);
+            return percent === 0
+              ? ', as planned'
+              : `, ${Math.abs(percent)} % ${percent > 0 ? 'over' : 'under'} the plan`;
           };
           return (
             <li key={each.id} className="border-b border-rule py-2 text-[16px]">
               After row <b className="count">{each.position.rows}</b>:{' '}
-              {each.width ? `${each.width} wide, ${off(drift?.width)}` : ''}
+              {each.width ? `${each.width} wide${off(drift?.width)}` : ''}
               {each.width && each.height ? '; ' : ''}
-              {each.height ? `${each.height} high, ${off(drift?.height)}` : ''}.
+              {each.height ? `${each.height} high${off(drift?.height)}` : ''}.
               {drift && isDrifting(drift) ? (
                 <span className="block text-ochre">
                   <span aria-hidden>△ </span>

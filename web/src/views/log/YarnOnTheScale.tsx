@@ -24,9 +24,10 @@ import { useScale } from './useScale.ts';
 export function YarnOnTheScale({
   work,
   log,
+  cloth,
   costs,
   part,
-}: Pick<LogProps, 'work' | 'log' | 'costs'> & { part: number }) {
+}: Pick<LogProps, 'work' | 'log' | 'cloth' | 'costs'> & { part: number }) {
   const { wish, progress } = work;
   const belief = useMemo(() => {
     const prepared = prepare(wish);
@@ -37,13 +38,13 @@ export function YarnOnTheScale({
     <section aria-label="Yarn">
       <h2 className="border-b border-ink pb-1 text-[19px]">Yarn on the scale</h2>
       <ul>
-        {wish.yarns.map((yarn, i) => (
+        {wish.yarns.map((yarn) => (
           <li key={yarn.letter} className="flex gap-3 border-b border-rule py-3">
             <YarnChip letter={yarn.letter} shade={yarn.shade} size={36} />
             <Told
               found={colourNow({
                 yarn,
-                metres: costs.metres[i] ?? [],
+                metres: costs.metres[cloth.bound.colours.indexOf(yarn.letter)] ?? [],
                 belief,
                 weighings: weighings.filter((each) => each.letter === yarn.letter),
                 now: progress,
