@@ -50,7 +50,7 @@ test('a bag of two panels with a strap: joined at three sides, the strap shorter
   await goTo(page, 'Finish');
   await expect(page.getByText('Join two panels at three sides')).toBeVisible();
   // Twice 300 mm and 100 mm to join.
-  await expect(page.getByText('for 700 mm when loaded')).toBeVisible();
+  await expect(page.getByText('for 70.0 cm when loaded')).toBeVisible();
   await expect(page.getByText(/keep eyelets smaller than the knot/)).toBeVisible();
 });
 

@@ -1,6 +1,6 @@
 import { type DrawerYarn, drawerYarnSchema } from '../formats/drawerYarn.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
-import { parseAmount } from '../units/amount.ts';
+import { numberOrText } from '../units/amount.ts';
 import { parseLabel } from '../units/yarn.ts';
 
 /** The columns of the drawer as a table; `label` may stand for metres and grams in one. */
@@ -38,13 +38,6 @@ export function toRow(yarn: DrawerYarn): Record<(typeof drawerColumns)[number], 
   };
 }
 
-/** A number of the table; what cannot be read is passed on as typed, for the schema to refuse at its place. */
-function numberIn(text: string | undefined): number | string | undefined {
-  if (text === undefined || text.trim() === '') return undefined;
-  const read = parseAmount(text);
-  return read.ok && read.value.unit === '' ? read.value.value : text;
-}
-
 const columnOf: Readonly<Record<string, string>> = {
   name: 'shade',
   shade: 'colour',
@@ -63,12 +56,12 @@ function readRow(row: Row, line: number): Result<DrawerYarn> {
     shade: row.colour?.trim() || '#8a8a8a',
     lot: row.lot ?? '',
     fibre: row.fibre?.trim().toLowerCase(),
-    weight: numberIn(row.weight),
-    ballMetres: label ? label.value.metres : numberIn(row['metres a ball']),
-    ballGrams: label ? label.value.grams : numberIn(row['grams a ball']),
-    balls: numberIn(row.balls) ?? 0,
-    parts: parts === '' ? [] : parts.split(/\s+/).map(numberIn),
-    price: numberIn(row.price),
+    weight: numberOrText(row.weight ?? ''),
+    ballMetres: label ? label.value.metres : numberOrText(row['metres a ball'] ?? ''),
+    ballGrams: label ? label.value.grams : numberOrText(row['grams a ball'] ?? ''),
+    balls: numberOrText(row.balls ?? '') ?? 0,
+    parts: parts === '' ? [] : parts.split(/\s+/).map(numberOrText),
+    price: numberOrText(row.price ?? ''),
   });
   if (read.success) return good(read.data);
   return refused(

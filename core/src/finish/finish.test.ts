@@ -167,6 +167,7 @@ describe('what is done when the cloth is off the hook', () => {
     width: (60 * 100) / 14,
     height: 72 * 6.25,
     sc: [size, size],
+    told: 'cm',
     pieces: 2,
     closing: true,
     border: { rounds: 3, colour: 1, by: 'rule', envelope: false },
@@ -174,6 +175,18 @@ describe('what is done when the cloth is off the hook', () => {
     strap: { drop: 280, width: 40, kind: 'sc along', load: 30, colour: 0 },
     ring: 60,
   };
+
+  it('lengths are told in the units that were asked for: 660 mm are 66.0 cm or 26 in, a ring of 60 mm 2 1/4 or 2.36', () => {
+    const steps = (told: FinishRequest['told']) =>
+      finishParts({ ...request, told })
+        .flatMap((part) => part.steps)
+        .join(' ');
+    expect(steps('cm')).toContain('for 66.0 cm when loaded');
+    expect(steps('cm')).toContain('a ring of 6.0 cm inside');
+    expect(steps('in')).toContain('for 26 in when loaded');
+    expect(steps('in')).toContain('a ring of 2 1/4 in inside');
+    expect(steps('in-decimals')).toContain('a ring of 2.36 in inside');
+  });
 
   it('a border by rule: 58 + 72 + 58 + 72 and 12 in the corners, 272 and 8 more a round', () => {
     const part = finishParts(request).find((each) => each.name === 'border');

@@ -1,6 +1,8 @@
 import { type StitchSize, yarnInStitch } from '../measure/yarnPerStitch.ts';
 import type { StitchKey } from '../stitches/kinds.ts';
 import type { Technique } from '../techniques/technique.ts';
+import { printLength, type ToldUnit } from '../units/length.ts';
+import { yarnLengthNumber, yarnLengthUnit } from '../units/yarn.ts';
 import { border, borderMetres, sideByGauge, sideByRule } from './border.ts';
 import { type SeamKind, seamMetres, sewingLength } from './seam.ts';
 import { type StrapKind, strapStretch, strapToMake } from './strap.ts';
@@ -48,6 +50,8 @@ export interface FinishRequest {
   readonly height: number;
   /** A plain sc of each colour, mm. */
   readonly sc: readonly StitchSize[];
+  /** How lengths are told. */
+  readonly told: ToldUnit;
   /** How many of it are made, and whether they are joined in pairs. */
   readonly pieces: number;
   readonly border?: BorderWish | undefined;
@@ -112,7 +116,7 @@ function closingPart({ stitches, sc }: FinishRequest): FinishPart {
   };
 }
 
-function ringPart(inside: number, size: StitchSize): FinishPart {
+function ringPart(inside: number, size: StitchSize, told: ToldUnit): FinishPart {
   const chains = Math.max(4, Math.round(inside / size.width));
   return {
     name: 'hanging ring',
@@ -121,7 +125,7 @@ function ringPart(inside: number, size: StitchSize): FinishPart {
     ends: 2,
     stitches: chains,
     steps: [
-      `Chain ${chains}, slip stitch into the corner: a ring of ${Math.round(inside)} mm inside. Hang it away from flame.`,
+      `Chain ${chains}, slip stitch into the corner: a ring of ${printLength(inside, told)} inside. Hang it away from flame.`,
     ],
   };
 }
@@ -137,7 +141,7 @@ const stretchesAs: Readonly<Record<StrapWish['kind'], StrapKind>> = {
 };
 const scHeights = { hdc: 1.45, dc: 2 } as const;
 
-function strapPart(wish: StrapWish, size: StitchSize): FinishPart {
+function strapPart(wish: StrapWish, size: StitchSize, told: ToldUnit): FinishPart {
   const wanted = 2 * wish.drop + strapJoining;
   const stretch =
     wish.kind === 'bought' ? 0 : strapStretch(stretchesAs[wish.kind], wish.load, wish.width, size.diameter);
@@ -152,7 +156,7 @@ function strapPart(wish: StrapWish, size: StitchSize): FinishPart {
   const stitches = wish.kind === 'bought' ? 0 : cord ? chains : along * rows;
   const each = cord ? yarnInStitch('ch', size) : yarnInStitch(stitch, { ...size, height });
   const foundation = cord ? 0 : (along + rows) * yarnInStitch('ch', size);
-  const text = `${Math.round(length)} mm for ${Math.round(wanted)} mm when loaded`;
+  const text = `${printLength(length, told)} for ${printLength(wanted, told)} when loaded`;
   return {
     name: 'strap',
     colour: wish.colour,
@@ -161,7 +165,7 @@ function strapPart(wish: StrapWish, size: StitchSize): FinishPart {
     stitches,
     steps: [
       wish.kind === 'bought'
-        ? `Cut the cord ${Math.round(wanted)} mm: twice the drop and ${strapJoining} mm to sew or knot.`
+        ? `Cut the cord ${printLength(wanted, told)}: twice the drop and ${printLength(strapJoining, told)} to sew or knot.`
         : cord
           ? `Chain ${chains}: ${text}.`
           : `Strap: ${rows} rows of ${along} ${stitch}, ${text}.`,
@@ -206,7 +210,11 @@ function seamPart(request: FinishRequest, seam: SeamWish): FinishPart {
     steps: [
       holdWords(seam),
       where,
-      ...(sewn ? [`Cut ${cut.toFixed(1)} m to sew it, or leave a tail of that length.`] : []),
+      ...(sewn
+        ? [
+            `Cut ${yarnLengthNumber(cut, request.told)} ${yarnLengthUnit(request.told)} to sew it, or leave a tail of that length.`,
+          ]
+        : []),
     ],
   };
 }
@@ -218,8 +226,9 @@ export function finishParts(request: FinishRequest): FinishPart[] {
   if (request.closing) parts.push(closingPart(request));
   if (request.border) parts.push(borderPart(request, request.border));
   if (request.seam) parts.push(seamPart(request, request.seam));
-  if (request.strap) parts.push(strapPart(request.strap, request.sc[request.strap.colour] ?? size));
-  if (request.ring !== undefined) parts.push(ringPart(request.ring, size));
+  const { told } = request;
+  if (request.strap) parts.push(strapPart(request.strap, request.sc[request.strap.colour] ?? size, told));
+  if (request.ring !== undefined) parts.push(ringPart(request.ring, size, told));
   return parts;
 }
 

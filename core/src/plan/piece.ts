@@ -111,5 +111,6 @@ function finishRequest(prepared: Prepared, fabric: Fabric): FinishRequest {
       return { width: width.mid, height: height.mid, diameter: yarnFigures(yarn).diameter };
     }),
     pieces: wish.pieces,
+    told: prepared.told,
   };
 }

@@ -30,6 +30,17 @@ function unreadable(text: string): Problem {
   };
 }
 
+/** The bare number that was typed, or nothing where it is none or has a unit behind. */
+export function readNumber(typed: string): number | undefined {
+  const read = parseAmount(typed);
+  return read.ok && read.value.unit === '' ? read.value.value : undefined;
+}
+
+/** The same for a field that may stay empty; what is no number is passed on as typed, for a schema to refuse at its place. */
+export function numberOrText(typed: string): number | string | undefined {
+  return typed.trim() === '' ? undefined : (readNumber(typed) ?? typed);
+}
+
 /**
  * Reads a number the way people type it: `24`, `24,5`, `24.5`, `9 1/2`, `9½`, each with an optional unit behind.
  * @throws nothing; `1,250` is refused as ambiguous, since a comma is a decimal sign to some and a thousands sign to others.

@@ -1,4 +1,4 @@
-import { type DrawerYarn, drawerYarnSchema, type Problem, parseAmount } from '@puntada/core';
+import { type DrawerYarn, drawerYarnSchema, numberOrText, type Problem } from '@puntada/core';
 
 /** A yarn of the drawer as its form holds it: all as typed. */
 export interface YarnValues {
@@ -46,13 +46,6 @@ export function toValues(yarn: DrawerYarn): YarnValues {
   };
 }
 
-/** A number as typed; what is none is passed on, for the schema to refuse at its field. */
-function number(text: string): number | string | undefined {
-  if (text.trim() === '') return undefined;
-  const read = parseAmount(text);
-  return read.ok && read.value.unit === '' ? read.value.value : text;
-}
-
 type Read =
   | { readonly yarn: DrawerYarn; readonly wrong?: undefined }
   | { readonly yarn?: undefined; readonly wrong: Readonly<Record<string, string>> };
@@ -61,12 +54,12 @@ type Read =
 export function readYarn(values: YarnValues): Read {
   const read = drawerYarnSchema.safeParse({
     ...values,
-    weight: number(values.weight),
-    ballMetres: number(values.ballMetres),
-    ballGrams: number(values.ballGrams),
-    balls: number(values.balls) ?? 0,
-    parts: values.parts.trim() === '' ? [] : values.parts.trim().split(/\s+/).map(number),
-    price: number(values.price),
+    weight: numberOrText(values.weight),
+    ballMetres: numberOrText(values.ballMetres),
+    ballGrams: numberOrText(values.ballGrams),
+    balls: numberOrText(values.balls) ?? 0,
+    parts: values.parts.trim() === '' ? [] : values.parts.trim().split(/\s+/).map(numberOrText),
+    price: numberOrText(values.price),
   });
   if (read.success) return { yarn: read.data };
   return { wrong: Object.fromEntries(read.error.issues.map((issue) => [String(issue.path[0]), issue.message])) };

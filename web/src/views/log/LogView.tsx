@@ -1,22 +1,13 @@
-import {
-  type CourseCosts,
-  hoursText,
-  type OwnPace,
-  paceOf,
-  type Session,
-  secondsLeft,
-  sessionsOf,
-  workCourse,
-} from '@puntada/core';
-import { useEffect, useMemo, useState } from 'react';
+import { hoursText, type OwnPace, paceOf, type Session, secondsLeft, sessionsOf, workCourse } from '@puntada/core';
+import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';
+import { problemsOf, useWorkQuery } from '../../api/api.ts';
 import { useLogQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useWorkCloth } from '../../parts/useWorkCloth.ts';
-import { planner } from '../../worker/planner.ts';
+import { useCourseCosts } from '../../worker/useCourseCosts.ts';
 import { AtTheEnd } from './AtTheEnd.tsx';
 import type { LogProps } from './logProps.ts';
 import { Measures } from './Measures.tsx';
@@ -30,7 +21,7 @@ export default function LogView() {
   const { data: work, error } = useWorkQuery(id);
   const { data: log, error: logError } = useLogQuery(id);
   const cloth = useWorkCloth(work);
-  const costs = useCosts(work);
+  const costs = useCourseCosts(work);
   const refusal = problemsOf(error ?? logError);
   return (
     <>
@@ -52,23 +43,6 @@ export default function LogView() {
       </main>
     </>
   );
-}
-
-function useCosts(work: Work | undefined): CourseCosts | undefined {
-  const [costs, setCosts] = useState<CourseCosts>();
-  const key = work ? `${work.id}.${work.revision}` : '';
-  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the work
-  useEffect(() => {
-    if (!work) return;
-    let current = true;
-    void planner.courseCosts(work).then((found) => {
-      if (current) setCosts(found);
-    });
-    return () => {
-      current = false;
-    };
-  }, [key]);
-  return costs;
 }
 
 function Log({ work, log, cloth, costs }: LogProps) {

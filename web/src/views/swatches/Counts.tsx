@@ -1,8 +1,9 @@
-import { type LengthUnit, parseLength, type SwatchCount } from '@puntada/core';
+import { type LengthUnit, parseLength, readNumber, type SwatchCount } from '@puntada/core';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { TextField } from '../../parts/TextField.tsx';
 
 interface Props {
@@ -65,11 +66,11 @@ export function Counts({ counts, units, busy, onChange }: Props) {
 function NextCount({ units, busy, onAdd }: { units: LengthUnit; busy: boolean; onAdd: (count: SwatchCount) => void }) {
   const [what, setWhat] = useState<SwatchCount['what']>('stitches');
   const [count, setCount] = useState('');
-  const [over, setOver] = useState(units === 'cm' ? '10 cm' : '4 in');
+  const [over, setOver] = useState(gaugeSpan(units).words);
   const [washed, setWashed] = useState(false);
   const [tried, setTried] = useState(false);
-  const number = Number(count.trim().replace(',', '.'));
-  const countWrong = count.trim() === '' || !(number > 0) || number > 1000;
+  const number = readNumber(count) ?? 0;
+  const countWrong = number <= 0 || number > 1000;
   const span = parseLength(over, units);
   const overWrong = !span.ok || span.value < 10 || span.value > 1000;
   const add = () => {

@@ -1,5 +1,6 @@
 import {
   findPattern,
+  numberOrText,
   type Policy,
   patternBook,
   planSwatch,
@@ -57,7 +58,7 @@ export default function NewSwatch() {
           ...(pattern?.stitches.includes(stitch) ? { stitch } : {}),
           ...(given.pattern?.key === key && given.pattern.numbers ? { numbers: given.pattern.numbers } : {}),
         },
-        hook: hook.trim() ? Number(hook.replace(',', '.')) : undefined,
+        hook: numberOrText(hook),
         policy,
         yarns: own,
       }),

@@ -1,4 +1,12 @@
-import { findPattern, hookFor, policyNames, type Swatch, swatchFigures, swatchReading } from '@puntada/core';
+import {
+  findPattern,
+  hookFor,
+  policyNames,
+  readNumber,
+  type Swatch,
+  swatchFigures,
+  swatchReading,
+} from '@puntada/core';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, usePreferences } from '../../api/api.ts';
@@ -6,6 +14,7 @@ import { type StoredSwatch, useSwatchesQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
@@ -14,8 +23,7 @@ import { TextField } from '../../parts/TextField.tsx';
 export default function SwatchBook() {
   const { data: swatches, error } = useSwatchesQuery();
   const { units } = usePreferences();
-  const over = units === 'cm' ? '10 cm' : '4 in';
-  const span = units === 'cm' ? 1 : 1.016;
+  const { words: over, of10cm: span } = gaugeSpan(units);
   return (
     <>
       <Head title="Swatch book" under="Counts, weights and hooks: what your hand makes of a pattern">
@@ -119,7 +127,7 @@ function WhichHook({ swatches, over, span }: { swatches: readonly StoredSwatch[]
     return figures && swatch.hook ? [{ id, title: swatch.title, hook: swatch.hook, figures }] : [];
   });
   if (!counted.length) return null;
-  const stitches = Number(wanted.replace(',', '.'));
+  const stitches = readNumber(wanted) ?? 0;
   const good = stitches >= 2 && stitches <= 60;
   return (
     <section aria-label="Which hook" className="mt-8 max-w-[760px]">

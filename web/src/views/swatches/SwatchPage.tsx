@@ -1,4 +1,5 @@
 import {
+  metresText,
   planDocument,
   planSwatch,
   policyNames,
@@ -21,6 +22,7 @@ import {
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button } from '../../parts/Button.tsx';
+import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
@@ -141,12 +143,11 @@ function Figures({ swatch }: { swatch: Swatch }) {
   const { units } = usePreferences();
   const worked = swatchFigures(swatch);
   const washed = swatch.counts.some((count) => count.washed) ? swatchFigures(swatch, true) : undefined;
-  const over = units === 'cm' ? '10 cm' : '4 in';
-  const span = units === 'cm' ? 1 : 1.016;
+  const { words: over, of10cm: span } = gaugeSpan(units);
   if (!worked) {
     return (
       <p className="text-[18px]">
-        Make it, lay it flat, then count stitches and rows below, 2 away from any edge and over 10 cm or more.
+        Make it, lay it flat, then count stitches and rows below, 2 away from any edge and over {over} or more.
       </p>
     );
   }
@@ -200,14 +201,12 @@ function Note({ note, onChange }: { note: string; onChange: (note: string) => vo
 
 /** How the swatch is made, a few lines, and its first rows. */
 function HowToMake({ swatch }: { swatch: Swatch }) {
-  const { terms, hand } = usePreferences();
+  const { terms, hand, told } = usePreferences();
   const plan = useMemo(() => planSwatch(swatch), [swatch]);
   const document = useMemo(() => (plan.ok ? planDocument(plan.value, terms, hand) : undefined), [plan, terms, hand]);
   if (!plan.ok) return <Problems problems={plan.problems} />;
   const { width, height } = plan.value;
-  const metres = plan.value.piece.yarn
-    .map((need) => `${need.letter} about ${Math.ceil(need.metres.high)} m`)
-    .join(', ');
+  const metres = plan.value.piece.yarn.map((need) => `${need.letter} ${metresText(need.metres, told)}`).join(', ');
   return (
     <section aria-label="How to make it">
       <h2 className="border-b border-ink pb-1 text-[19px]">How to make it</h2>

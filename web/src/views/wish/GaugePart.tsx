@@ -1,9 +1,11 @@
-import { findPattern, type Swatch, swatchFigures, swatchGauge } from '@puntada/core';
+import { findPattern, type LengthUnit, readNumber, type Swatch, swatchFigures, swatchGauge } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { useNavigate } from 'react-router';
+import { usePreferences } from '../../api/api.ts';
 import { type StoredSwatch, useSwatchesQuery } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { SelectField } from '../../parts/TextField.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
 import { Field, Part } from './Field.tsx';
@@ -74,6 +76,7 @@ function takeSwatch(setValue: SetValue, { id, swatch }: StoredSwatch): void {
 function FromSwatch({ counted }: { counted: readonly StoredSwatch[] }) {
   const { watch, setValue } = useFormContext<WishFormValues>();
   const { pattern, swatchGauge: taken, hook } = watch();
+  const { units } = usePreferences();
   if (!counted.length) return <p className="text-[15px] text-soft">No swatch in the book is counted yet.</p>;
   const same = (each: StoredSwatch) => Number(each.swatch.pattern.key === pattern);
   const sorted = [...counted].sort((a, b) => same(b) - same(a));
@@ -91,7 +94,7 @@ function FromSwatch({ counted }: { counted: readonly StoredSwatch[] }) {
         {chosen ? null : <option value="">choose one</option>}
         {sorted.map(({ id, swatch }) => (
           <option key={id} value={id}>
-            {swatchWords(swatch)}
+            {swatchWords(swatch, units)}
           </option>
         ))}
       </SelectField>
@@ -100,16 +103,19 @@ function FromSwatch({ counted }: { counted: readonly StoredSwatch[] }) {
   );
 }
 
-function swatchWords(swatch: Swatch): string {
+function swatchWords(swatch: Swatch, units: LengthUnit): string {
+  const { words, of10cm } = gaugeSpan(units);
   const figures = swatchFigures(swatch);
-  const counts = figures ? `${figures.stitches.toFixed(1)} × ${figures.rows.toFixed(1)} in 10 cm` : '';
+  const counts = figures
+    ? `${(figures.stitches * of10cm).toFixed(1)} × ${(figures.rows * of10cm).toFixed(1)} in ${words}`
+    : '';
   return `${swatch.title}: ${counts}`;
 }
 
 /** What the swatch was made in otherwise than the wish will be. */
 function Mismatch({ swatch, pattern, hook }: { swatch: Swatch; pattern: string; hook: string }) {
   const other = swatch.pattern.key !== pattern && swatch.pattern.key ? findPattern(swatch.pattern.key) : undefined;
-  const typed = Number(hook.replace(',', '.'));
+  const typed = readNumber(hook);
   const words = [
     other?.ok ? `This swatch is ${other.value.name}: another pattern has another gauge.` : '',
     swatch.hook && typed && typed !== swatch.hook

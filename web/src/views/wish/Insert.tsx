@@ -1,4 +1,4 @@
-import { coverFor } from '@puntada/core';
+import { coverFor, readNumber } from '@puntada/core';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { Button } from '../../parts/Button.tsx';
@@ -8,8 +8,8 @@ import type { WishFormValues } from './wishForm.ts';
 export function Insert() {
   const { setValue, watch } = useFormContext<WishFormValues>();
   const [insert, setInsert] = useState('');
-  const side = Number(insert.replace(',', '.'));
-  const good = Number.isFinite(side) && side > 0;
+  const side = readNumber(insert) ?? 0;
+  const good = side > 0;
   const take = () => {
     const cover = String(Math.round(coverFor(side) * 10) / 10);
     setValue('widthBy', 'length', { shouldDirty: true });

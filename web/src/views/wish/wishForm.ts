@@ -2,6 +2,7 @@ import {
   findPattern,
   itemPresets,
   lengthReads,
+  numberOrText,
   presetOf,
   type Result,
   readShape,
@@ -65,13 +66,6 @@ function wishIn(key: string, units: Wish['units']): WishFormValues {
   };
 }
 
-function number(text: string): number | string | undefined {
-  const trimmed = text.trim().replace(',', '.');
-  if (trimmed === '') return undefined;
-  const value = Number(trimmed);
-  return Number.isFinite(value) ? value : text;
-}
-
 function dropEmpty<T extends object>(value: T): T {
   return Object.fromEntries(Object.entries(value).filter(([, part]) => part !== undefined)) as T;
 }
@@ -83,7 +77,7 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
   // A pattern that is not made in the stitch chosen for another falls back to its own.
   const stitch = known?.stitches.find((each) => each === form.stitch) ?? known?.stitches[0];
   const numbers = dropEmpty(
-    Object.fromEntries((known?.numbers ?? []).map((each) => [each.name, number(form.numbers[each.name] ?? '')])),
+    Object.fromEntries((known?.numbers ?? []).map((each) => [each.name, numberOrText(form.numbers[each.name] ?? '')])),
   );
   // What this screen does not ask for stays as it was; only a chosen size is given up.
   const { choice: _given, border: _border, finish: _finish, wash: _wash, hook: _hook, ...kept } = before ?? {};
@@ -98,31 +92,31 @@ export function toWish(form: WishFormValues, before?: Wish): unknown {
     width:
       form.widthBy === 'length'
         ? { by: 'length', length: form.width }
-        : { by: form.widthBy, count: number(form.width) },
+        : { by: form.widthBy, count: numberOrText(form.width) },
     height:
       form.heightBy === 'length'
         ? { by: 'length', length: form.height }
-        : { by: form.heightBy, count: number(form.height) },
+        : { by: form.heightBy, count: numberOrText(form.height) },
     pattern: before?.pattern.text === undefined ? dropEmpty({ key: form.pattern, stitch, numbers }) : before.pattern,
     foundation: form.foundation || undefined,
     gauge: gaugeOf(form, before),
-    hook: number(form.hook),
+    hook: numberOrText(form.hook),
     yarns: form.yarns.map((yarn) =>
       dropEmpty({
         ...before?.yarns.find(({ letter }) => letter === yarn.letter),
         ...yarn,
         weight: Number(yarn.weight),
-        ballMetres: number(yarn.ballMetres),
-        ballGrams: number(yarn.ballGrams),
-        balls: number(yarn.balls),
-        partGrams: number(yarn.partGrams),
+        ballMetres: numberOrText(yarn.ballMetres),
+        ballGrams: numberOrText(yarn.ballGrams),
+        balls: numberOrText(yarn.balls),
+        partGrams: numberOrText(yarn.partGrams),
         drawer: yarn.drawer || undefined,
       }),
     ),
     policy,
     edges: before?.edges ?? preset.edges,
     ending: before?.ending ?? preset.ending,
-    pieces: number(form.pieces) ?? 1,
+    pieces: numberOrText(form.pieces) ?? 1,
     border: bordered(form, before),
     closing: form.closing,
     wash: form.wash || undefined,
@@ -138,13 +132,13 @@ function gaugeOf(form: WishFormValues, before: Wish | undefined): unknown {
   return {
     ...kept,
     from: 'counted',
-    stitches: { count: number(form.stitchCount), over: form.stitchSpan },
-    rows: { count: number(form.rowCount), over: form.rowSpan },
+    stitches: { count: numberOrText(form.stitchCount), over: form.stitchSpan },
+    rows: { count: numberOrText(form.rowCount), over: form.rowSpan },
   };
 }
 
 function bordered(form: WishFormValues, before: Wish | undefined): unknown {
-  const rounds = number(form.border);
+  const rounds = numberOrText(form.border);
   return rounds === undefined || rounds === 0 ? undefined : { ...before?.border, rounds, colour: form.borderColour };
 }
 

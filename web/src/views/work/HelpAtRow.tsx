@@ -1,4 +1,5 @@
 import {
+  type CourseCosts,
   findRow,
   oneOff,
   type Position,
@@ -18,14 +19,13 @@ import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
-import type { Costs } from './useCosts.ts';
 
 interface Props {
   readonly cloth: WorkCloth;
   readonly position: Position;
   /** Cells worked in the row in hand. */
   readonly done: number;
-  readonly costs: Costs | undefined;
+  readonly costs: CourseCosts | undefined;
   readonly terms: Terms;
   readonly onGo: (to: Position) => void;
 }
