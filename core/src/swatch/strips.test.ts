@@ -18,6 +18,21 @@ describe('test strips', () => {
     }
   });
 
+  it('the carried strip weighs 8.4 g: by the rule of one stitch, worked out here', () => {
+    // 16 × 18 in 10 cm, cotton of 170 m to 100 g: 25 ÷ √170 mm thick.
+    const [w, h, d] = [6.25, 100 / 18, 25 / Math.sqrt(170)];
+    const stitches = 256 * (2 * w + 4 * h + 4 * d);
+    // A strand inside makes each stitch a diameter longer, and is itself as long as the row and 4 % more.
+    const carried = 256 * (d + 1.04 * w);
+    // 17 chains to begin, and one at each of 15 turns.
+    const chains = 32 * (3 * w + d);
+    const grams = ((stitches + carried + chains) / 1000 + 4 * 0.15) / 1.7;
+    const labelled = { ...wish, yarns: wish.yarns.map((yarn) => ({ ...yarn, ballMetres: 85, ballGrams: 50 })) };
+    const [carry] = must(compareStrips(labelled));
+    expect((carry?.grams ?? 0) / grams).toBeGreaterThan(0.97);
+    expect((carry?.grams ?? 0) / grams).toBeLessThan(1.03);
+  });
+
   it('cutting leaves the most ends, carrying the fewest', () => {
     const [carry, cut, side] = must(compareStrips(wish));
     expect(cut?.ends).toBeGreaterThan(carry?.ends ?? 0);

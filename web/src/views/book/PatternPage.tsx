@@ -1,7 +1,15 @@
-import { type BookEntry, type PatternFacts, printPattern, type StitchPattern } from '@puntada/core';
+import {
+  type BookEntry,
+  type PatternFacts,
+  printPattern,
+  type StitchPattern,
+  yarnLengthNumber,
+  yarnLengthUnit,
+} from '@puntada/core';
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
 import { planner } from '../../worker/planner.ts';
@@ -54,9 +62,7 @@ export function PatternPage({
           </Fact>
           {facts ? (
             <Fact term="Beside others">
-              {difficultyWords[facts.difficulty]}; about <b className="count">{facts.metres.toFixed(0)} m</b> in 10 × 10
-              cm; <b className="count">{facts.ends}</b> ends in 30 × 30 cm;{' '}
-              {facts.reversible ? 'reversible' : 'one face is the right one'}
+              <Beside facts={facts} />
             </Fact>
           ) : null}
           <Fact term="Colours">{entry.colours}</Fact>
@@ -106,6 +112,23 @@ export function PatternPage({
         </div>
       </div>
     </article>
+  );
+}
+
+/** What a pattern asks, takes and leaves, for a square of a size that the maker knows. */
+function Beside({ facts }: { facts: PatternFacts }) {
+  const { units, told } = usePreferences();
+  const { of10cm } = gaugeSpan(units);
+  const [small, large] = units === 'cm' ? ['10 × 10 cm', '30 × 30 cm'] : ['4 × 4 in', '12 × 12 in'];
+  return (
+    <>
+      {difficultyWords[facts.difficulty]}; about{' '}
+      <b className="count">
+        {yarnLengthNumber(facts.metres * of10cm ** 2, told)} {yarnLengthUnit(told)}
+      </b>{' '}
+      in {small}; <b className="count">{Math.round(facts.ends * of10cm ** 2)}</b> ends in {large};{' '}
+      {facts.reversible ? 'reversible' : 'one face is the right one'}
+    </>
   );
 }
 

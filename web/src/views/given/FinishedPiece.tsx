@@ -86,70 +86,36 @@ export function FinishedPiece() {
             ))}
           </SelectField>
         </div>
-        <div className="flex flex-wrap items-start gap-4">
-          <div className="w-[130px]">
-            <TextField
-              label="Counted across"
-              value={across}
-              onChange={setAcross}
-              inputMode="numeric"
-              className="count text-[18px]"
-              wrong={wrong('across')}
-            />
-          </div>
-          <div className="pt-[25px]">
-            <Choice
-              label="Counted across are"
-              value={acrossOf}
-              options={[
-                { value: 'stitches', words: 'stitches' },
-                { value: 'repeats', words: words.across },
-              ]}
-              onChange={setAcrossOf}
-            />
-          </div>
-          <div className="w-[150px]">
-            <TextField
-              label={`Its width, ${units}`}
-              value={width}
-              onChange={setWidth}
-              className="count text-[18px]"
-              wrong={wrong('width')}
-            />
-          </div>
-        </div>
-        <div className="flex flex-wrap items-start gap-4">
-          <div className="w-[130px]">
-            <TextField
-              label="Counted up"
-              value={up}
-              onChange={setUp}
-              inputMode="numeric"
-              className="count text-[18px]"
-              wrong={wrong('up')}
-            />
-          </div>
-          <div className="pt-[25px]">
-            <Choice
-              label="Counted up are"
-              value={upOf}
-              options={[
-                { value: 'rows', words: 'rows' },
-                { value: 'repeats', words: words.up },
-              ]}
-              onChange={setUpOf}
-            />
-          </div>
-          <div className="w-[150px]">
-            <TextField
-              label={`Its height, ${units}`}
-              value={height}
-              onChange={setHeight}
-              className="count text-[18px]"
-              wrong={wrong('height')}
-            />
-          </div>
-        </div>
+        <Side
+          way="across"
+          size={`Its width, ${units}`}
+          count={across}
+          onCount={setAcross}
+          of={acrossOf}
+          options={[
+            { value: 'stitches', words: 'stitches' },
+            { value: 'repeats', words: words.across },
+          ]}
+          onOf={setAcrossOf}
+          length={width}
+          onLength={setWidth}
+          wrong={[wrong('across'), wrong('width')]}
+        />
+        <Side
+          way="up"
+          size={`Its height, ${units}`}
+          count={up}
+          onCount={setUp}
+          of={upOf}
+          options={[
+            { value: 'rows', words: 'rows' },
+            { value: 'repeats', words: words.up },
+          ]}
+          onOf={setUpOf}
+          length={height}
+          onLength={setHeight}
+          wrong={[wrong('up'), wrong('height')]}
+        />
         <p className="max-w-[60ch] text-[15px] text-soft">
           Count and measure the cloth without its border. Its size and counts become the gauge, so the next one comes
           out like it; the yarn you choose then.
@@ -162,6 +128,47 @@ export function FinishedPiece() {
         </div>
       </form>
       <PatternPicture pattern={pattern} shades={['#e9dfc4', '#24476b', '#c08a4a', '#2f5a45']} side={240} />
+    </div>
+  );
+}
+
+interface SideProps<T extends string> {
+  readonly way: 'across' | 'up';
+  /** What its length is called. */
+  readonly size: string;
+  readonly count: string;
+  readonly onCount: (text: string) => void;
+  readonly of: T;
+  readonly options: readonly { readonly value: T; readonly words: string }[];
+  readonly onOf: (of: T) => void;
+  readonly length: string;
+  readonly onLength: (text: string) => void;
+  /** What is wrong with the count, and with the length. */
+  readonly wrong: readonly [count: string | undefined, length: string | undefined];
+}
+
+/** One side of a piece: what was counted along it, and how long it is. */
+function Side<T extends string>(props: SideProps<T>) {
+  const { way, size, count, onCount, of, options, onOf, length, onLength, wrong } = props;
+  const typed = 'count text-[18px]';
+  return (
+    <div className="flex flex-wrap items-start gap-4">
+      <div className="w-[130px]">
+        <TextField
+          label={`Counted ${way}`}
+          value={count}
+          onChange={onCount}
+          inputMode="numeric"
+          className={typed}
+          wrong={wrong[0]}
+        />
+      </div>
+      <div className="pt-[25px]">
+        <Choice label={`Counted ${way} are`} value={of} options={options} onChange={onOf} />
+      </div>
+      <div className="w-[150px]">
+        <TextField label={size} value={length} onChange={onLength} className={typed} wrong={wrong[1]} />
+      </div>
     </div>
   );
 }

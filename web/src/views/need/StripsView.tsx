@@ -1,12 +1,4 @@
-import {
-  hoursText,
-  type Policy,
-  parseMass,
-  type Result,
-  type Strip,
-  yarnLengthNumber,
-  yarnLengthUnit,
-} from '@puntada/core';
+import { hoursText, type Policy, type Result, type Strip, yarnLengthNumber, yarnLengthUnit } from '@puntada/core';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useChangeWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
@@ -15,6 +7,7 @@ import { Stages } from '../../app/Stages.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
+import { useGrams } from '../../parts/useGrams.ts';
 import { planner } from '../../worker/planner.ts';
 
 /** Three small strips of the maker's own yarn: carried, cut, up the side; made, weighed, looked at, decided. */
@@ -26,7 +19,7 @@ export default function StripsView() {
     <>
       <Head
         title={work?.wish.title ?? 'Test strips'}
-        under="Test strips: the same 10 cm in three ways with the idle strand"
+        under="Test strips: one small cloth in three ways with the idle strand"
       >
         {work ? <Stages work={work} here="yarn" /> : null}
       </Head>
@@ -102,10 +95,8 @@ interface StripProps {
 
 function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
   const { told } = usePreferences();
-  const [grams, setGrams] = useState(strip.weighed === undefined ? '' : String(strip.weighed));
+  const { text, type, grams } = useGrams(strip.weighed, 500);
   const [tried, setTried] = useState(false);
-  const read = parseMass(grams);
-  const wrong = !read.ok || read.value <= 0 || read.value > 500;
   return (
     <li className={`grid content-start gap-3 border-t-4 pt-3 ${chosen ? 'border-ink' : 'border-rule'}`}>
       <h2 className="text-[21px]">
@@ -132,18 +123,18 @@ function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
         onSubmit={(event) => {
           event.preventDefault();
           setTried(true);
-          if (!wrong && read.ok) onWeigh(read.value);
+          if (grams !== undefined) onWeigh(grams);
         }}
       >
         <div className="w-[110px]">
           <TextField
             label="It weighs"
-            value={grams}
-            onChange={setGrams}
+            value={text}
+            onChange={type}
             inputMode="decimal"
             after="g"
             className="count"
-            wrong={tried && wrong ? 'Type grams, such as 4.2.' : undefined}
+            wrong={tried && grams === undefined ? 'Type grams, such as 4.2.' : undefined}
           />
         </div>
         <div className="pt-[25px]">

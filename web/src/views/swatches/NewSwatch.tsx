@@ -1,11 +1,13 @@
 import {
   findPattern,
+  leastSide,
   numberOrText,
   type Policy,
   patternBook,
   planSwatch,
   policies,
   policyNames,
+  printLength,
   type Swatch,
   swatchSchema,
 } from '@puntada/core';
@@ -31,7 +33,7 @@ function plainYarn(letter: string, i: number): YarnOf {
 
 /** A swatch still to be made: which pattern, which yarns, which hook, and what the idle strand does. */
 export default function NewSwatch() {
-  const { units } = usePreferences();
+  const { units, told } = usePreferences();
   const navigate = useNavigate();
   const given = (useLocation().state as { swatch?: Partial<Swatch> } | null)?.swatch ?? {};
   const [add, adding] = useAddSwatchMutation();
@@ -158,7 +160,8 @@ export default function NewSwatch() {
           {plan?.ok ? (
             <p className="text-[17px]">
               <b className="count">{plan.value.width.stitches}</b> stitches,{' '}
-              <b className="count">{plan.value.height.rows}</b> rows: 15 × 15 cm at least, and three repeats.
+              <b className="count">{plan.value.height.rows}</b> rows: {printLength(leastSide, told)} either way at
+              least, and three repeats.
             </p>
           ) : null}
           {plan && !plan.ok ? <Problems problems={plan.problems} /> : null}

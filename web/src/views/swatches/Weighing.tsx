@@ -1,7 +1,8 @@
-import { firstBelief, isDoubtful, parseMass, type Swatch, swatchReading } from '@puntada/core';
+import { firstBelief, isDoubtful, type Swatch, swatchReading } from '@puntada/core';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';
+import { useGrams } from '../../parts/useGrams.ts';
 
 interface Props {
   readonly swatch: Swatch;
@@ -11,14 +12,12 @@ interface Props {
 
 /** The swatch on the scale: what it says of the yarn that this hand really takes. */
 export function Weighing({ swatch, busy, onChange }: Props) {
-  const [grams, setGrams] = useState(swatch.weight ? String(swatch.weight.grams) : '');
+  const { text, type, grams } = useGrams(swatch.weight?.grams);
   const [scale, setScale] = useState(String(swatch.weight?.scale ?? 1));
   const [tried, setTried] = useState(false);
-  const read = parseMass(grams);
-  const wrong = !read.ok || read.value <= 0 || read.value > 2000;
   const keep = () => {
     setTried(true);
-    if (!wrong && read.ok) onChange({ grams: read.value, scale: Number(scale) });
+    if (grams !== undefined) onChange({ grams, scale: Number(scale) });
   };
   return (
     <section aria-label="Weight">
@@ -35,12 +34,12 @@ export function Weighing({ swatch, busy, onChange }: Props) {
         <div className="w-[130px]">
           <TextField
             label="It weighs"
-            value={grams}
-            onChange={setGrams}
+            value={text}
+            onChange={type}
             inputMode="decimal"
             after="g"
             className="count text-[18px]"
-            wrong={tried && wrong ? 'Type grams, such as 13.2.' : undefined}
+            wrong={tried && grams === undefined ? 'Type grams, such as 13.2.' : undefined}
           />
         </div>
         <div className="w-[170px]">

@@ -1,0 +1,128 @@
+import { expect, type TestServer, test, wishedCloth } from './server.ts';
+
+const yarn = { line: 'Skerry cotton', fibre: 'cotton', weight: 4, ballMetres: 85, ballGrams: 50, balls: 3 };
+
+/** A swatch of the galley cloth, counted at 16 × 18 in 10 cm with 5 mm. @returns its id */
+async function countedSwatch(server: TestServer, title: string): Promise<string> {
+  const galley = await server.get<{ wish: { pattern: object; yarns: object[] } }>(
+    `/works/${await wishedCloth(server, { title: `Wish of ${title}` })}`,
+  );
+  const counts = [
+    { what: 'stitches', count: 16, over: '10 cm' },
+    { what: 'rows', count: 18, over: '10 cm' },
+  ];
+  const { pattern, yarns } = galley.wish;
+  const swatch = { title, pattern, yarns, policy: 'carry-always', hook: 5, counts, weight: { grams: 19, scale: 0.1 } };
+  return (await server.post<{ id: string }>('/swatches', { swatch })).id;
+}
+
+test('a yarn of the drawer is changed, and left as it was', async ({ page, server }) => {
+  await server.post('/drawer', { yarn: { ...yarn, name: 'Heather', shade: '#7a5a86' } });
+  await page.goto(`${server.address}/drawer`);
+  const open = () => page.getByRole('button', { name: 'Change Skerry cotton, Heather' }).click();
+  await open();
+  await page.getByLabel('Dye lot').fill('44 C');
+  await page.getByRole('button', { name: 'Leave it as it was' }).click();
+  await expect(page.getByText('lot 44 C')).toHaveCount(0);
+  await open();
+  await page.getByLabel('Dye lot').fill('44 C');
+  await page.getByLabel('Whole balls').fill('2,5');
+  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await expect(page.getByRole('alert')).toContainText('Whole balls only');
+  await page.getByLabel('Whole balls').fill('2');
+  await page.getByLabel('Part balls, g').fill('30 12,5');
+  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await expect(page.getByText('lot 44 C')).toBeVisible();
+  // 2 · 50 g and 42.5 g at 1.7 m a gram are 242.25 m.
+  await expect(page.getByText('242 m')).toBeVisible();
+  await page.getByRole('button', { name: 'One ball more of Heather' }).click();
+  await expect(page.getByText('327 m')).toBeVisible();
+});
+
+test('a swatch: a count taken out, its weight forgotten, a note, and thrown away', async ({ page, server }) => {
+  const id = await countedSwatch(server, `Galley check, ${Date.now()}`);
+  await page.goto(`${server.address}/swatches/${id}`);
+  await expect(page.getByText(/Your hand takes/)).toBeVisible();
+  await page.getByRole('button', { name: 'Forget it' }).click();
+  await expect(page.getByText(/Weigh it dry/)).toBeVisible();
+  await page.getByLabel('Note').fill('Firm enough to scrub with.');
+  await page.getByLabel('Note').blur();
+  await page.getByRole('button', { name: 'Remove 18 rows over 10 cm' }).click();
+  await expect(page.getByText(/Make it, lay it flat/)).toBeVisible();
+  await page.reload();
+  await expect(page.getByLabel('Note')).toHaveValue('Firm enough to scrub with.');
+  await page.getByRole('button', { name: 'Throw this swatch away' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
+  await page.getByRole('button', { name: 'Throw this swatch away' }).click();
+  await page.getByRole('button', { name: 'Yes, throw it away' }).click();
+  await expect(page.getByRole('heading', { name: 'Swatch book' })).toBeVisible();
+});
+
+test('which hook: from 16 stitches with 5 mm, 15 ask for 6 mm', async ({ page, ownServer }) => {
+  const id = await countedSwatch(ownServer, 'Galley check');
+  await page.goto(`${ownServer.address}/swatches`);
+  await page.getByLabel('Stitches wished in 10 cm').fill('15');
+  // 5 · (16 ÷ 15)^(1 ÷ 0.45) = 5.77, of the sold sizes nearest to 6.
+  await expect(page.getByRole('region', { name: 'Which hook' })).toContainText('try 6 mm');
+  await page.getByLabel('Stitches wished in 10 cm').fill('16');
+  await expect(page.getByRole('region', { name: 'Which hook' })).toContainText('stay with 5 mm');
+  // A wish takes the gauge and the hook of the swatch: 36 stitches of 6.25 mm are 22.5 cm.
+  await page.goto(`${ownServer.address}/wish`);
+  await page.getByRole('radio', { name: 'From the swatch book' }).click();
+  await expect(page.getByLabel('Hook, mm')).toHaveValue('5');
+  await expect(page.getByLabel('Swatch', { exact: true })).toHaveValue(id);
+  await expect(page.getByText('22.5 × ')).toBeVisible();
+  await page.getByRole('button', { name: 'Plan a swatch for this' }).click();
+  await expect(page.getByLabel('Name')).toHaveValue('New dishcloth, swatch');
+});
+
+test('a blanket is sized for what it lies on, and a pattern as given becomes a wish', async ({ page, server }) => {
+  await page.goto(`${server.address}/wish`);
+  await page.getByRole('radio', { name: 'Blanket', exact: true }).click();
+  await page.getByRole('radio', { name: 'a cot' }).click();
+  await expect(page.getByLabel('Width', { exact: true })).toHaveValue('90');
+  await expect(page.getByLabel('Height', { exact: true })).toHaveValue('120');
+  await page.goto(`${server.address}/given`);
+  await page.getByRole('button', { name: 'Start a wish on 37 chains' }).click();
+  await expect(page.getByLabel('Chains made')).toHaveValue('37');
+});
+
+test('the book: by ends the cut rows come last; only those whose faces look alike; how a repeat is worked', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.address}/book`);
+  await page.getByRole('radio', { name: 'ends' }).click();
+  const names = page.getByRole('main').getByRole('listitem').getByRole('link');
+  await expect(names.last()).toHaveText('Tide marks');
+  await page.getByLabel('Only those whose faces look alike').check();
+  await expect(page.getByRole('link', { name: 'Tide marks' })).toHaveCount(0);
+  await page.getByRole('link', { name: 'Block check' }).click();
+  await page.getByText('How a repeat is worked').click();
+  await expect(page.getByText(/Row 1 \(RS\): chain 9 in A/)).toBeVisible();
+  await expect(page.getByText('With some practice')).toBeVisible();
+});
+
+test('the runs are read aloud where it is asked, and slips have their cures', async ({ page, server }) => {
+  await page.addInitScript(() => {
+    const heard: string[] = [];
+    Object.assign(window, { heard });
+    Object.defineProperty(window, 'speechSynthesis', {
+      value: { cancel: () => undefined, speak: (said: SpeechSynthesisUtterance) => heard.push(said.text) },
+    });
+  });
+  const id = await wishedCloth(server);
+  const work = await server.get<{ wish: object }>(`/works/${id}`);
+  await server.post(`/works/${id}/begin`, { revision: 1, wish: work.wish });
+  await page.goto(`${server.address}/works/${id}/work`);
+  await page.getByRole('button', { name: 'Reading' }).click();
+  await page.getByLabel('Read each run aloud').check();
+  await page.getByLabel('Keep the screen awake').uncheck();
+  await page.keyboard.press('Escape');
+  await page.getByRole('button', { name: /^Run done/ }).click();
+  const heard = () => page.evaluate(() => (window as unknown as { heard: string[] }).heard);
+  await expect.poll(heard).toEqual(['4 sc A, Row 1', '4 sc B']);
+  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await page.getByRole('tab', { name: 'Slips and cures' }).click();
+  await expect(page.getByText('A ball ended in the middle of a row.')).toBeVisible();
+});

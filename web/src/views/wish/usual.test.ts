@@ -1,0 +1,22 @@
+import { bedOf, bedSize, beds, usualFinish, usualSize, usualTitle } from './usual.ts';
+
+describe('what is usual', () => {
+  it('a cot is 90 × 120 cm, which are 35 1/2 × 47 inches to the half', () => {
+    // 90 ÷ 2.54 = 35.43, 120 ÷ 2.54 = 47.24.
+    expect(bedSize('a cot', 'cm')).toEqual(['90', '120']);
+    expect(bedSize('a cot', 'in')).toEqual(['35 1/2', '47']);
+  });
+
+  it('every bed is known again by its size, and another size is for none', () => {
+    for (const units of ['cm', 'in'] as const) {
+      for (const { bed } of beds) expect(bedOf(units, ...bedSize(bed, units))).toBe(bed);
+    }
+    expect(bedOf('cm', '91', '120')).toBe('');
+  });
+
+  it('an item brings its size, its name and what it asks for', () => {
+    expect(usualSize('potholder', 'cm')).toEqual(['20', '20']);
+    expect(usualTitle('bag')).toBe('New bag of two panels');
+    expect(usualFinish('bag', 'in')).toMatchObject({ pieces: '2', strapKind: 'sc along', strapDrop: '11 in' });
+  });
+});
