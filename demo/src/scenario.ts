@@ -1,4 +1,5 @@
 import type { WishInput } from '@puntada/core';
+import { buoyRed, ferryBlue, foam, kelp, lamplight, oat, rope, wetSlate, wetSlateCotton } from './yarns.ts';
 
 /** One work of the demo and how far it has come. */
 export interface DemoWork {
@@ -16,41 +17,6 @@ export interface DemoWork {
   /** Its yarns are taken out of the drawer, by their names. */
   readonly fromDrawer?: boolean;
 }
-
-const oat = {
-  letter: 'A',
-  name: 'Oat',
-  shade: '#e9dfc4',
-  weight: 4,
-  fibre: 'cotton',
-  ballMetres: 85,
-  ballGrams: 50,
-} as const;
-const ferryBlue = {
-  letter: 'B',
-  name: 'Ferry blue',
-  shade: '#24476b',
-  weight: 4,
-  fibre: 'cotton',
-  ballMetres: 85,
-  ballGrams: 50,
-} as const;
-
-const rope = { ...oat, name: 'Rope', shade: '#d9c19a', ballMetres: 92 } as const;
-const buoyRed = { ...ferryBlue, name: 'Buoy red', shade: '#a8352c', ballMetres: 92 } as const;
-const kelp = { ...ferryBlue, name: 'Kelp', shade: '#2f5a45' } as const;
-const wetSlateCotton = { ...ferryBlue, name: 'Wet slate', shade: '#3d4a4f' } as const;
-const foam = {
-  letter: 'A',
-  name: 'Foam',
-  shade: '#e4e6e0',
-  weight: 5,
-  fibre: 'wool',
-  ballMetres: 120,
-  ballGrams: 100,
-} as const;
-const wetSlate = { ...foam, letter: 'B', name: 'Wet slate', shade: '#3d4a4f' } as const;
-const lamplight = { ...foam, letter: 'C', name: 'Lamplight', shade: '#e9b949' } as const;
 
 /** A ball on the scale after so many rows, g. */
 function weighing(letter: string, before: number, after: number, rows: number) {
@@ -88,13 +54,13 @@ export const scenario: readonly DemoWork[] = [
       pattern: { key: 'houndstooth' },
       gauge: { from: 'typical' },
       yarns: [
-        { letter: 'A', name: 'Foam', shade: '#e4e6e0', weight: 5, fibre: 'wool', ballMetres: 120, ballGrams: 100 },
-        { letter: 'B', name: 'Wet slate', shade: '#3d4a4f', weight: 5, fibre: 'wool', ballMetres: 120, ballGrams: 100 },
+        { ...foam, balls: 5 },
+        { ...wetSlate, balls: 7 },
       ],
       policy: 'carry-always',
     },
     rowsWorked: 31,
-    log: [{ ...weighing('A', 100, 41, 31), ball: 1 }],
+    log: [weighing('A', 100, 8, 31)],
   },
   {
     wish: {

@@ -1,4 +1,3 @@
-import { type WishInput, wishSchema } from '../formats/wish.ts';
 import { patternBook } from '../patterns/book.ts';
 import { must } from '../problem.ts';
 import { cautionsFor } from './cautions.ts';
@@ -6,28 +5,9 @@ import { coverFor, itemPresets, presetOf } from './items.ts';
 import { planWish } from './plan.ts';
 import { comparePolicies } from './policies.ts';
 import { prepare } from './prepare.ts';
-import { sampleWish } from './sampleWish.ts';
+import { sampleIn, sampleWish } from './sampleWish.ts';
 import { search, searchWithin } from './search.ts';
 import { largestFromStash, savings } from './stash.ts';
-
-const fine = { weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 } as const;
-const yarns = (count: number) =>
-  [...'ABCD'.slice(0, count)].map((letter, i) => ({
-    ...fine,
-    letter,
-    name: `Yarn ${letter}`,
-    shade: ['#e9dfc4', '#24476b', '#8d2f3b', '#3b3b3b'][i] as string,
-  }));
-
-function wishFor(pattern: (typeof patternBook)[number], change: Partial<WishInput> = {}) {
-  return wishSchema.parse({
-    ...sampleWish(),
-    pattern: { key: pattern.key },
-    yarns: yarns(pattern.colours.length),
-    gauge: { from: 'typical' },
-    ...change,
-  });
-}
 
 describe('every item in every technique it is made in', () => {
   const cases = itemPresets.flatMap((preset) =>
@@ -38,7 +18,7 @@ describe('every item in every technique it is made in', () => {
       patternBook.find((each) => each.technique === technique && each.made !== 'turned-rounds') ??
       patternBook.find((each) => each.technique === technique);
     const small = item === 'strap' && (technique === 'chain-space' || technique === 'wide-hdc');
-    const wish = wishFor(pattern as (typeof patternBook)[number], {
+    const wish = sampleIn(pattern as (typeof patternBook)[number], {
       item,
       width: { by: 'length', length: `${small ? 12 : Math.max(preset.width, 4)} cm` },
       height: { by: 'length', length: `${preset.height} cm` },
@@ -116,9 +96,9 @@ describe('rounds, tubes, circles and diagonals', () => {
   it('a tube is as wide as it lies flat, or all the way round', () => {
     const chest = patternBook.find((pattern) => pattern.key === 'sea-chest') as (typeof patternBook)[number];
     const base = { edges: 'whole', ending: 'whole', item: 'potholder', gauge: sampleWish().gauge } as const;
-    const flat = must(planWish(wishFor(chest, { ...base, width: { by: 'length', length: '20 cm' } })));
+    const flat = must(planWish(sampleIn(chest, { ...base, width: { by: 'length', length: '20 cm' } })));
     const round = must(
-      planWish(wishFor(chest, { ...base, width: { by: 'length', length: '40 cm' }, across: 'round' })),
+      planWish(sampleIn(chest, { ...base, width: { by: 'length', length: '40 cm' }, across: 'round' })),
     );
     // 20 cm of 6.25 mm are 32 a face, 64 round; of 60 and 80 the nearer is 60: 31 chains.
     expect([flat.width.stitches, flat.width.chains]).toEqual([60, 31]);
@@ -130,7 +110,7 @@ describe('rounds, tubes, circles and diagonals', () => {
     const windlass = patternBook.find((pattern) => pattern.key === 'windlass') as (typeof patternBook)[number];
     const plan = must(
       planWish(
-        wishFor(windlass, {
+        sampleIn(windlass, {
           item: 'round mat',
           ending: 'any',
           width: { by: 'length', length: '30 cm' },
@@ -145,7 +125,7 @@ describe('rounds, tubes, circles and diagonals', () => {
     expect(plan.warnings).toEqual([]);
     const cups = must(
       planWish(
-        wishFor(windlass, {
+        sampleIn(windlass, {
           item: 'round mat',
           ending: 'any',
           pattern: { key: 'windlass', numbers: { n: 8 } },
@@ -160,7 +140,7 @@ describe('rounds, tubes, circles and diagonals', () => {
     const flag = patternBook.find((pattern) => pattern.key === 'signal-flag') as (typeof patternBook)[number];
     const plan = must(
       planWish(
-        wishFor(flag, {
+        sampleIn(flag, {
           item: 'blanket',
           edges: 'whole',
           ending: 'whole',
@@ -276,9 +256,9 @@ describe('the policies side by side', () => {
 describe('cautions', () => {
   it('acrylic near heat stops the plan with the reason', () => {
     const chest = patternBook.find((pattern) => pattern.key === 'sea-chest') as (typeof patternBook)[number];
-    const wish = wishFor(chest, {
+    const wish = sampleIn(chest, {
       item: 'potholder',
-      yarns: yarns(2).map((yarn, i) => (i ? { ...yarn, fibre: 'acrylic' } : yarn)),
+      yarns: sampleIn(chest).yarns.map((yarn, i) => (i ? { ...yarn, fibre: 'acrylic' } : yarn)),
     });
     const plan = planWish(wish);
     expect(plan.ok ? '' : plan.problems[0]).toMatchObject({ code: 'not-safe', path: 'yarns.1.fibre' });
@@ -290,39 +270,5 @@ describe('cautions', () => {
     const plan = must(planWish(wish));
     expect(plan.piece.strands.totals.every((total) => total.floats === 0)).toBe(true);
     expect(cautionsFor(wish).map((caution) => caution.about)).toEqual(['small children', 'small children', 'dye']);
-  });
-});
-
-describe('typical gauge is widened only where strands will lie inside', () => {
-  const perStitch = (key: string, change: Partial<WishInput> = {}) => {
-    const pattern = patternBook.find((each) => each.key === key) as (typeof patternBook)[number];
-    return must(prepare(wishFor(pattern, { edges: 'whole', ending: 'whole', policy: 'as-needed', ...change }))).gauge
-      .stitchWidth.mid;
-  };
-  // Cotton of 85 m to 50 g is 25 / √170 mm thick; a strand inside adds a tenth of that to each stitch.
-  const strand = 0.1 * (25 / Math.sqrt(170));
-
-  it.each([
-    ['tide-marks', 100 / 14, 'cut in every row'],
-    ['rope-coil', 100 / 14, 'waits at the seam'],
-    ['two-nets', 100 / 13.5, 'waits on its marker'],
-    ['quay-linen', 100 / 15, 'two rows of a colour climb'],
-    ['portholes', 100 / 13.5, 'three colours climb'],
-    ['round-teeth', 100 / 13.5, 'rounds of one colour wait at the seam'],
-  ])('%s: %d mm, its idle colour %s', (key, mm) => {
-    expect(perStitch(key)).toBeCloseTo(mm, 9);
-  });
-
-  it.each([
-    ['houndstooth', 100 / 13.5],
-    ['buoys', 100 / 14],
-    ['salt-spray', 100 / 14],
-  ])('%s carries: its stitch is wider by a strand', (key, mm) => {
-    expect(perStitch(key)).toBeCloseTo(mm + strand, 9);
-  });
-
-  it('the policy decides: cut is never widened, carry always is', () => {
-    expect(perStitch('buoys', { policy: 'cut-always' })).toBeCloseTo(100 / 14, 9);
-    expect(perStitch('quay-linen', { policy: 'carry-always' })).toBeCloseTo(100 / 15 + strand, 9);
   });
 });

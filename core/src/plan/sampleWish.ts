@@ -1,4 +1,5 @@
 import { type Wish, type WishInput, wishSchema } from '../formats/wish.ts';
+import type { StitchPattern } from '../patterns/model.ts';
 
 /** A galley cloth as the tests wish for it: 24 × 24 cm, block check 4 × 4 in sc, 16 × 18 to 10 cm. */
 export function sampleWish(change: Partial<WishInput> = {}): Wish {
@@ -13,6 +14,24 @@ export function sampleWish(change: Partial<WishInput> = {}): Wish {
       { letter: 'A', name: 'Oat', shade: '#e9dfc4', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 },
       { letter: 'B', name: 'Ferry blue', shade: '#24476b', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 },
     ],
+    ...change,
+  });
+}
+
+const fine = { weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 } as const;
+const shades = ['#e9dfc4', '#24476b', '#8d2f3b', '#3b3b3b'];
+
+/** The same wish in another pattern, at typical gauge, with a yarn for each of its colours. */
+export function sampleIn(pattern: StitchPattern, change: Partial<WishInput> = {}): Wish {
+  return sampleWish({
+    pattern: { key: pattern.key },
+    yarns: pattern.colours.map((letter, i) => ({
+      ...fine,
+      letter,
+      name: `Yarn ${letter}`,
+      shade: shades[i] ?? '#888888',
+    })),
+    gauge: { from: 'typical' },
     ...change,
   });
 }

@@ -1,7 +1,7 @@
 import { cellsIn } from '../lay/fabric.ts';
 import { patternBook } from '../patterns/book.ts';
 import { planWish } from '../plan/plan.ts';
-import { sampleWish } from '../plan/sampleWish.ts';
+import { sampleIn, sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
 import { explainCourse } from './explain.ts';
 
@@ -34,17 +34,13 @@ describe('why a row has just these runs', () => {
   });
 
   it('adds up in every pattern of the book, whatever its technique', () => {
-    const yarn = sampleWish().yarns[0] as NonNullable<ReturnType<typeof sampleWish>['yarns'][0]>;
     for (const pattern of patternBook) {
-      const wish = sampleWish({
+      const wish = sampleIn(pattern, {
         item: 'blanket',
-        pattern: { key: pattern.key },
-        gauge: { from: 'typical' },
         width: { by: 'length', length: '50 cm' },
         height: { by: 'length', length: '50 cm' },
         edges: 'whole',
         ending: 'whole',
-        yarns: pattern.colours.map((letter) => ({ ...yarn, letter })),
       });
       const { piece, prepared } = must(planWish(wish));
       for (let row = 1; row <= piece.fabric.courses; row++) {
