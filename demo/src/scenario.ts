@@ -60,7 +60,7 @@ export const scenario: readonly DemoWork[] = [
       policy: 'carry-always',
     },
     rowsWorked: 31,
-    log: [weighing('A', 100, 8, 31)],
+    log: [weighing('A', 100, 0, 19), { ...weighing('A', 100, 42, 31), ball: 2 }],
   },
   {
     wish: {
