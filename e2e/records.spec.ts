@@ -73,7 +73,7 @@ test('which hook: from 16 stitches with 5 mm, 15 ask for 6 mm', async ({ page, o
   await expect(page.getByLabel('Swatch', { exact: true })).toHaveValue(id);
   await expect(page.getByText('22.5 × ')).toBeVisible();
   await page.getByRole('button', { name: 'Plan a swatch for this' }).click();
-  await expect(page.getByLabel('Name')).toHaveValue('New dishcloth, swatch');
+  await expect(page.getByLabel('Name', { exact: true })).toHaveValue('New dishcloth, swatch');
 });
 
 test('a blanket is sized for what it lies on, and a pattern as given becomes a wish', async ({ page, server }) => {

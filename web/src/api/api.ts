@@ -97,13 +97,6 @@ export const api = createApi({
     }),
     sendTicks: build.mutation<{ progress: Position; stored: string[] }, { id: string; ticks: readonly Tick[] }>({
       query: ({ id, ticks }) => ({ url: `/works/${id}/ticks`, method: 'POST', body: { ticks } }),
-      async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
-        const answer = await queryFulfilled.catch(() => undefined);
-        if (!answer) return;
-        dispatch(
-          api.util.updateQueryData('work', id, (work) => ({ ...work, progress: answer.data.progress }) as typeof work),
-        );
-      },
       invalidatesTags: ['Works'],
     }),
     preferences: build.query<Preferences, void>({ query: () => '/preferences', providesTags: ['Preferences'] }),

@@ -1,5 +1,6 @@
 import { configureStore } from '@reduxjs/toolkit';
 import { setupListeners } from '@reduxjs/toolkit/query';
+import { useStore } from 'react-redux';
 import { api } from '../api/api.ts';
 
 /** The server holds the truth; the store holds its copy. */
@@ -9,3 +10,5 @@ export const store = configureStore({
 });
 
 setupListeners(store.dispatch);
+
+export const useAppStore = useStore.withTypes<typeof store>();

@@ -76,7 +76,8 @@ export default function BookView() {
   const [text, setText] = useState('');
   const look = (query.get('look') ?? 'any') as keyof typeof looks;
   const order = query.get('by') ?? 'book';
-  const reversible = query.get('faces') === 'both';
+  // The address follows in its own time; the box answers at once.
+  const [reversible, setReversible] = useState(query.get('faces') === 'both');
   const facts = useFacts();
   const shadesOf = useBookShades();
   const technique = query.get('in') ?? '';
@@ -147,7 +148,10 @@ export default function BookView() {
             type="checkbox"
             className="size-5 accent-ink"
             checked={reversible}
-            onChange={(event) => change('faces', event.target.checked ? 'both' : '')}
+            onChange={({ target }) => {
+              setReversible(target.checked);
+              change('faces', target.checked ? 'both' : '');
+            }}
           />
           Only those whose faces look alike
         </label>

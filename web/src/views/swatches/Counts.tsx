@@ -9,12 +9,11 @@ import { TextField } from '../../parts/TextField.tsx';
 interface Props {
   readonly counts: readonly SwatchCount[];
   readonly units: LengthUnit;
-  readonly busy: boolean;
   readonly onChange: (counts: SwatchCount[]) => void;
 }
 
 /** What was counted on the swatch, one line a count, and a place for the next. */
-export function Counts({ counts, units, busy, onChange }: Props) {
+export function Counts({ counts, units, onChange }: Props) {
   return (
     <section aria-label="Counts">
       <h2 className="border-b border-ink pb-1 text-[19px]">Counts</h2>
@@ -46,7 +45,6 @@ export function Counts({ counts, units, busy, onChange }: Props) {
                   <button
                     type="button"
                     aria-label={`Remove ${count.count} ${count.what} over ${count.over}`}
-                    disabled={busy}
                     onClick={() => onChange(counts.filter((_, at) => at !== i))}
                     className="flex size-11 items-center justify-center rounded-md text-soft hover:bg-sheet hover:text-ink"
                   >
@@ -58,12 +56,12 @@ export function Counts({ counts, units, busy, onChange }: Props) {
           </tbody>
         </table>
       ) : null}
-      <NextCount units={units} busy={busy} onAdd={(count) => onChange([...counts, count])} />
+      <NextCount units={units} onAdd={(count) => onChange([...counts, count])} />
     </section>
   );
 }
 
-function NextCount({ units, busy, onAdd }: { units: LengthUnit; busy: boolean; onAdd: (count: SwatchCount) => void }) {
+function NextCount({ units, onAdd }: { units: LengthUnit; onAdd: (count: SwatchCount) => void }) {
   const [what, setWhat] = useState<SwatchCount['what']>('stitches');
   const [count, setCount] = useState('');
   const [over, setOver] = useState(gaugeSpan(units).words);
@@ -135,9 +133,7 @@ function NextCount({ units, busy, onAdd }: { units: LengthUnit; busy: boolean; o
         />
       </div>
       <div className="self-end">
-        <Button type="submit" disabled={busy}>
-          Add this count
-        </Button>
+        <Button type="submit">Add this count</Button>
       </div>
     </form>
   );

@@ -9,7 +9,7 @@ import {
   swatchReading,
   withSwatch,
 } from '@puntada/core';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { problemsOf, useChangeWorkMutation, usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';
 import {
@@ -48,17 +48,29 @@ export default function SwatchPage() {
 }
 
 function OpenSwatch({ stored }: { stored: StoredSwatch }) {
-  const { swatch } = stored;
+  // What is shown goes ahead of what is stored; changes are stored one after the other.
+  const [swatch, setSwatch] = useState(stored.swatch);
+  const latest = useRef(stored);
+  const tail = useRef(Promise.resolve());
   const navigate = useNavigate();
   const [change, changing] = useChangeSwatchMutation();
   const [remove, removing] = useRemoveSwatchMutation();
   const [moved, setMoved] = useState<ChangedSwatch['plans']>([]);
   const [sure, setSure] = useState(false);
-  const update = async (part: Partial<Swatch>) => {
-    const answer = await change({ id: stored.id, revision: stored.revision, swatch: { ...swatch, ...part } });
-    if (answer.data) setMoved(answer.data.plans);
+  const store = async (part: Partial<Swatch>) => {
+    const { id, revision, swatch: before } = latest.current;
+    const answer = await change({ id, revision, swatch: { ...before, ...part } });
+    if (answer.data) {
+      latest.current = answer.data;
+      setMoved(answer.data.plans);
+    } else setSwatch(before);
+  };
+  const update = (part: Partial<Swatch>) => {
+    setSwatch((before) => ({ ...before, ...part }));
+    tail.current = tail.current.then(() => store(part));
   };
   const throwAway = async () => {
+    await tail.current;
     const answer = await remove(stored.id);
     if (!answer.error) navigate('/swatches');
   };
@@ -85,11 +97,10 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
           <Counts
             counts={swatch.counts}
             units={swatch.units}
-            busy={changing.isLoading}
-            onChange={(counts: SwatchCount[]) => void update({ counts })}
+            onChange={(counts: SwatchCount[]) => update({ counts })}
           />
-          <Weighing swatch={swatch} busy={changing.isLoading} onChange={(weight) => void update({ weight })} />
-          <Note note={swatch.note} onChange={(note) => void update({ note })} />
+          <Weighing swatch={swatch} onChange={(weight) => update({ weight })} />
+          <Note note={swatch.note} onChange={(note) => update({ note })} />
         </div>
         <aside className="grid content-start gap-6">
           <HowToMake swatch={swatch} />

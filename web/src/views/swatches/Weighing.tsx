@@ -6,12 +6,11 @@ import { useGrams } from '../../parts/useGrams.ts';
 
 interface Props {
   readonly swatch: Swatch;
-  readonly busy: boolean;
   readonly onChange: (weight: Swatch['weight']) => void;
 }
 
 /** The swatch on the scale: what it says of the yarn that this hand really takes. */
-export function Weighing({ swatch, busy, onChange }: Props) {
+export function Weighing({ swatch, onChange }: Props) {
   const { text, type, grams } = useGrams(swatch.weight?.grams);
   const [scale, setScale] = useState(String(swatch.weight?.scale ?? 1));
   const [tried, setTried] = useState(false);
@@ -52,13 +51,11 @@ export function Weighing({ swatch, busy, onChange }: Props) {
           </SelectField>
         </div>
         <div className="self-end">
-          <Button type="submit" disabled={busy}>
-            Keep this weight
-          </Button>
+          <Button type="submit">Keep this weight</Button>
         </div>
         {swatch.weight ? (
           <div className="self-end">
-            <Button kind="quiet" disabled={busy} onClick={() => onChange(undefined)}>
+            <Button kind="quiet" onClick={() => onChange(undefined)}>
               Forget it
             </Button>
           </div>

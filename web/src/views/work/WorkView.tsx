@@ -64,7 +64,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
     return startWords(after, foundation, fabric.making, fabric.count, { terms });
   }, [course, fabric, bound, foundation, terms]);
   const strands = useMemo(() => new StrandBook(cloth.strands, bound), [cloth.strands, bound]);
-  const steps = useSteps(cloth, counter, course);
+  const steps = useSteps(cloth, counter);
   const costs = useCourseCosts(work);
   const orders = course ? strands.orders(course.number - 1) : [];
   const run = course?.runs[position.runs];
@@ -159,7 +159,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
           done={run ? run.from - 1 : 0}
           costs={costs}
           terms={terms}
-          onGo={counter.step}
+          onGo={(to) => counter.step(() => to)}
         />
         <span className="flex-1" />
         {course ? (

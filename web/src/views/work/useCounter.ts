@@ -1,8 +1,9 @@
 import { type Position, reached } from '@puntada/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { problemsOf, useSendTicksMutation, type Work } from '../../api/api.ts';
+import { api, problemsOf, useSendTicksMutation, type Work } from '../../api/api.ts';
 import { changeKept } from '../../api/keptCopies.ts';
 import { dropTicks, keepTick, waitingTicks } from '../../api/outbox.ts';
+import { useAppStore } from '../../app/store.ts';
 
 export interface Counter {
   readonly position: Position;
@@ -12,7 +13,8 @@ export interface Counter {
   readonly away: boolean;
   /** What the server refused, with its reason; it is kept. */
   readonly refused: string | undefined;
-  readonly step: (to: Position | undefined) => void;
+  /** Goes to where `next` leads from where the work stands at that very moment; nowhere if it gives nothing. */
+  readonly step: (next: (at: Position) => Position | undefined) => void;
 }
 
 const retryAfter = 1500;
@@ -28,11 +30,16 @@ export function useCounter(work: Work): Counter {
   const [away, setAway] = useState(false);
   const [refused, setRefused] = useState<string>();
   const sending = useRef(false);
-  const { id, progress } = work;
+  const { id } = work;
+  const store = useAppStore();
+  // Read out of the store itself: what `work` says may be a moment older than the ticks already dropped, and a step
+  // in that moment would start from the wrong place.
+  const stands = useCallback(() => {
+    const stored = api.endpoints.work.select(id)(store.getState()).data?.progress;
+    return reached(waitingTicks(localStorage, id), stored ?? work.progress);
+  }, [id, store, work.progress]);
   const ticks = waitingTicks(localStorage, id);
-  const position = reached(ticks, progress);
-  const here = useRef(position);
-  here.current = position;
+  const position = stands();
 
   const deliver = useCallback(async () => {
     if (sending.current) return;
@@ -44,6 +51,7 @@ export function useCounter(work: Work): Counter {
       // First the copy, then the ticks: whatever happens between the two, a tick is told twice rather than lost.
       const { progress: stored } = answer.data;
       await changeKept(`/works/${id}`, (copy) => ({ ...copy, progress: stored }));
+      store.dispatch(api.util.updateQueryData('work', id, (known) => ({ ...known, progress: stored })));
       dropTicks(localStorage, id, batch);
       sending.current = false;
       setAway(false);
@@ -57,7 +65,7 @@ export function useCounter(work: Work): Counter {
     const noServer = typeof status !== 'number' || status >= 500;
     setAway(noServer);
     if (!noServer) setRefused(problemsOf(answer.error)[0]?.message);
-  }, [id, send]);
+  }, [id, send, store]);
 
   useEffect(() => {
     void deliver();
@@ -74,14 +82,15 @@ export function useCounter(work: Work): Counter {
   }, [deliver]);
 
   const step = useCallback(
-    (to: Position | undefined) => {
+    (next: (at: Position) => Position | undefined) => {
+      const at = stands();
+      const to = next(at);
       if (!to) return;
-      keepTick(localStorage, id, here.current, to, Date.now(), crypto.randomUUID());
-      here.current = to;
+      keepTick(localStorage, id, at, to, Date.now(), crypto.randomUUID());
       redraw((n) => n + 1);
       void deliver();
     },
-    [id, deliver],
+    [id, deliver, stands],
   );
 
   return { position, waiting: ticks.length, away, refused, step };

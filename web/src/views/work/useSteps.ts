@@ -1,4 +1,4 @@
-import { afterRow, afterRun, backRun, type Position, type WorkedCourse, workCourse } from '@puntada/core';
+import { afterRow, afterRun, backRun, workCourse } from '@puntada/core';
 import { useCallback, useEffect, useRef } from 'react';
 import { switchChannel, switchDriver } from '../../parts/switchDriver.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
@@ -12,19 +12,19 @@ interface Steps {
 }
 
 /** The steps of the counter, by button and by key. */
-export function useSteps(cloth: WorkCloth, counter: Counter, course: WorkedCourse | undefined): Steps {
+export function useSteps(cloth: WorkCloth, counter: Counter): Steps {
   const { fabric, bound, foundation } = cloth;
   const { position, step } = counter;
-  const runsBefore = useCallback(
-    (at: Position) => (at.rows > 0 ? workCourse(fabric, bound, foundation, at.rows - 1).runs.length : 0),
+  const runsIn = useCallback(
+    (row: number) => workCourse(fabric, bound, foundation, row).runs.length,
     [fabric, bound, foundation],
   );
   const run = useCallback(
-    () => step(course && afterRun(position, course.runs.length, fabric.courses)),
-    [course, position, fabric, step],
+    () => step((at) => (at.rows < fabric.courses ? afterRun(at, runsIn(at.rows), fabric.courses) : undefined)),
+    [fabric, runsIn, step],
   );
-  const row = useCallback(() => step(afterRow(position, fabric.courses)), [position, fabric, step]);
-  const back = useCallback(() => step(backRun(position, runsBefore(position))), [position, runsBefore, step]);
+  const row = useCallback(() => step((at) => afterRow(at, fabric.courses)), [fabric, step]);
+  const back = useCallback(() => step((at) => backRun(at, at.rows > 0 ? runsIn(at.rows - 1) : 0)), [runsIn, step]);
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;
