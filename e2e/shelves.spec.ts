@@ -125,6 +125,24 @@ test('test strips are weighed, and the way of one is taken', async ({ page, serv
   await expect(cut.getByText('the way of this plan')).toBeVisible();
 });
 
+test('a way taken on the yarn view is taken back, there and on the mat', async ({ page, server }) => {
+  const id = await wishedCloth(server);
+  await page.goto(`${server.address}/works/${id}/yarn`);
+  const way = (name: string) => page.getByRole('button', { name, exact: true });
+  await way('cut always').click();
+  await expect(way('cut always')).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(way('as needed')).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Redo' }).click();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await page.getByRole('link', { name: 'Size' }).click();
+  await page.getByRole('button', { name: 'Undo' }).click();
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expect
+    .poll(async () => (await server.get<{ wish: { policy: string } }>(`/works/${id}`)).wish.policy)
+    .toBe('as-needed');
+});
+
 test('a wish begins from a finished piece, and comes to its counts', async ({ page, server }) => {
   await page.goto(`${server.address}/given?from=piece`);
   await page.getByRole('button', { name: 'Start a wish from it' }).click();
@@ -165,6 +183,7 @@ test('which face is outside is asked before a seam, and settled', async ({ page,
 test('inches are told in quarters or in decimals, everywhere at once', async ({ page, server }) => {
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/size`);
+  await expect(page.getByRole('slider', { name: 'Width' })).toBeVisible();
   await page.getByRole('button', { name: /right hand/ }).click();
   await page.getByRole('radio', { name: 'in, yd, oz' }).click();
   // 36 stitches of 6.25 mm: 225 mm are 8.86 in, in quarters 8 3/4.

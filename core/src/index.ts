@@ -31,6 +31,7 @@ export * from './gauge/gauge.ts';
 export * from './gauge/typical.ts';
 export * from './lay/fabric.ts';
 export { lay as layPiece } from './lay/lay.ts';
+export type { LayRequest } from './lay/rows.ts';
 export * from './measure/measure.ts';
 export * from './measure/yarn.ts';
 export * from './patterns/bind.ts';

@@ -1,11 +1,11 @@
 import { lazy, Suspense } from 'react';
 import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
-import { BenchView } from '../views/bench/BenchView.tsx';
-import { MatView } from '../views/mat/MatView.tsx';
-import { RowsView } from '../views/rows/RowsView.tsx';
-import { WorkView } from '../views/work/WorkView.tsx';
 import { Shell } from './Shell.tsx';
 
+const BenchView = lazy(() => import('../views/bench/BenchView.tsx'));
+const MatView = lazy(() => import('../views/mat/MatView.tsx'));
+const RowsView = lazy(() => import('../views/rows/RowsView.tsx'));
+const WorkView = lazy(() => import('../views/work/WorkView.tsx'));
 const WishView = lazy(() => import('../views/wish/WishView.tsx'));
 const BookView = lazy(() => import('../views/book/BookView.tsx'));
 const DrawerView = lazy(() => import('../views/drawer/DrawerView.tsx'));

@@ -1,10 +1,13 @@
-import type { Terms } from '@puntada/core';
+import { type Fabric, type LayRequest, layPiece, must, type Terms, techniqueOf } from '@puntada/core';
 import { expose, transfer } from 'comlink';
 import type { Work } from '../api/api.ts';
+import type { ClothLook } from '../parts/cloth/clothLook.ts';
+import { type CourseSpan, clothPicture } from '../parts/cloth/paintCloth.ts';
+import { type FittedLook, paintFitted } from '../parts/cloth/paintFitted.ts';
 import { paintSample, type SampleRequest } from '../parts/cloth/paintSample.ts';
 import { paintStrip, type StripLook } from '../parts/cloth/paintStrip.ts';
 import { nextStep } from '../parts/nextStep.ts';
-import { workCloth } from '../parts/workCloth.ts';
+import { type WorkCloth, workCloth } from '../parts/workCloth.ts';
 
 /** A work on the bench: its strip, and what is to be done next. */
 export interface Strip {
@@ -15,21 +18,50 @@ export interface Strip {
 
 type StripRequest = Omit<StripLook, 'shades' | 'proportion'>;
 
+function handOver(canvas: OffscreenCanvas): ImageBitmap {
+  const picture = canvas.transferToImageBitmap();
+  return transfer(picture, [picture]);
+}
+
+/** Lays the cloth of a work; nothing where no size of its wish can be laid. */
+function cloth(work: Work): WorkCloth | undefined {
+  return workCloth(work);
+}
+
 /** Lays the cloth of a work and paints its strip; nothing where no size of its wish can be laid. */
 function strip(work: Work, look: StripRequest, terms: Terms): Strip | undefined {
-  const cloth = workCloth(work);
-  if (!cloth) return undefined;
-  const { fabric, shades, proportion } = cloth;
+  const laid = workCloth(work);
+  if (!laid) return undefined;
+  const { fabric, shades, proportion } = laid;
   const picture = paintStrip(fabric, { ...look, shades, proportion }).transferToImageBitmap();
-  return transfer({ picture, courses: fabric.courses, next: nextStep(work, cloth, terms) }, [picture]);
+  return transfer({ picture, courses: fabric.courses, next: nextStep(work, laid, terms) }, [picture]);
 }
 
 /** A piece of a pattern, painted. */
 function sample(request: SampleRequest): ImageBitmap | undefined {
-  const picture = paintSample(request)?.transferToImageBitmap();
-  return picture && transfer(picture, [picture]);
+  const canvas = paintSample(request);
+  return canvas && handOver(canvas);
 }
 
-const painter = { strip, sample };
+/** Courses of a fabric, painted. */
+function courses(fabric: Fabric, look: ClothLook, span: CourseSpan): ImageBitmap {
+  return handOver(clothPicture(fabric, look, span));
+}
+
+type MatRequest = Omit<LayRequest, 'courses'> & { readonly rows: number };
+
+/** A cloth of so many stitches and rows, laid and painted at the very size at which it will lie on the mat. */
+function onMat({ rows, ...request }: MatRequest, look: FittedLook): ImageBitmap {
+  const technique = must(techniqueOf(request.bound.pattern));
+  const courses = technique.courses?.(request.stitches, rows) ?? rows;
+  return handOver(paintFitted(layPiece({ ...request, courses }), technique.key, look));
+}
+
+/** A fabric, painted at the very size at which it will lie. */
+function fitted(fabric: Fabric, technique: string, look: FittedLook): ImageBitmap {
+  return handOver(paintFitted(fabric, technique, look));
+}
+
+const painter = { cloth, strip, sample, courses, onMat, fitted };
 export type Painter = typeof painter;
 expose(painter);

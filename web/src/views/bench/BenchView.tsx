@@ -7,11 +7,13 @@ import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { useArrived } from '../../parts/useArrived.ts';
 import { WorkRow } from './WorkRow.tsx';
 
 /** Every work on the go as a strip of its own cloth, and where to start another. */
-export function BenchView() {
-  const { data: works, error, isLoading } = useWorksQuery();
+export default function BenchView() {
+  const { data, error, isLoading } = useWorksQuery();
+  const works = useArrived(data);
   const { data: drafts } = useDraftsQuery();
   const [awayShown, setAwayShown] = useState(false);
   const here = works?.filter((work) => !work.archived) ?? [];

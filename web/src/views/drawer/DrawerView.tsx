@@ -28,13 +28,15 @@ import { Shelves } from '../../app/Shelves.tsx';
 import { Button } from '../../parts/Button.tsx';
 import { download } from '../../parts/download.ts';
 import { Problems } from '../../parts/Problems.tsx';
+import { useArrived } from '../../parts/useArrived.ts';
 import { yarnStyle } from '../../parts/YarnChip.tsx';
 import { YarnForm } from './YarnForm.tsx';
 import { emptyYarn, firstProblems, toValues } from './yarnForm.ts';
 
 /** The yarn drawer: what there is, what of it is set aside, and what is free. */
 export default function DrawerView() {
-  const { data: yarns, error, isLoading } = useDrawerQuery();
+  const { data, error, isLoading } = useDrawerQuery();
+  const yarns = useArrived(data);
   const { data: works } = useWorksQuery();
   const [open, setOpen] = useState<StoredYarn>();
   const [fresh, setFresh] = useState(0);

@@ -6,13 +6,15 @@ import { Stages } from '../../app/Stages.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { Figure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { useArrived } from '../../parts/useArrived.ts';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
 import { FinishDrawing } from './FinishDrawing.tsx';
 
 /** What is done when the cloth is off the hook, counted, in the order of doing. */
 export default function FinishView() {
   const { id = '' } = useParams();
-  const { data: work, error } = useWorkQuery(id);
+  const { data, error } = useWorkQuery(id);
+  const work = useArrived(data);
   const { document, problems } = usePlanDocument(work?.wish);
   return (
     <>

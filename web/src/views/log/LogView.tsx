@@ -6,6 +6,7 @@ import { useLogQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth } from '../../parts/useWorkCloth.ts';
 import { useCourseCosts } from '../../worker/useCourseCosts.ts';
 import { AtTheEnd } from './AtTheEnd.tsx';
@@ -18,8 +19,10 @@ import { YarnOnTheScale } from './YarnOnTheScale.tsx';
 /** What really happened at a work: sessions and pace, yarn on the scale, measurements, notes, and how it came out. */
 export default function LogView() {
   const { id = '' } = useParams();
-  const { data: work, error } = useWorkQuery(id);
-  const { data: log, error: logError } = useLogQuery(id);
+  const { data, error } = useWorkQuery(id);
+  const work = useArrived(data);
+  const { data: told, error: logError } = useLogQuery(id);
+  const log = useArrived(told);
   const cloth = useWorkCloth(work);
   const costs = useCourseCosts(work);
   const refusal = problemsOf(error ?? logError);

@@ -12,9 +12,9 @@ import { type KeyboardEvent, memo, useEffect, useLayoutEffect, useMemo, useRef }
 import { useBox } from '../../parts/useWidth.ts';
 import { Edge } from './Edge.tsx';
 import { type MatGeometry, matGeometry, nearestNotch, stepNotch } from './matGeometry.ts';
-import { paintClothOnMat, paintMat } from './paintMat.ts';
+import { type ClothOnMat, paintClothOnMat, paintMat } from './paintMat.ts';
 import { Tape, tapeThickness } from './Tape.tsx';
-import { useClothPicture } from './useClothPicture.ts';
+import { type DrawnCloth, useClothPicture } from './useClothPicture.ts';
 
 interface Props {
   readonly prepared: Prepared;
@@ -205,15 +205,7 @@ function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height:
     if (!canvas.current || !ctx) return;
     const dpr = window.devicePixelRatio || 1;
     sizeCanvas(canvas.current, mat, dpr);
-    const { picture, hand } = drawn;
-    const cellWidth = picture.width / drawn.stitches;
-    const cellHeight = picture.height / drawn.rows;
-    const crop = {
-      x: hand === 'right' ? (drawn.stitches - width.stitches) * cellWidth : 0,
-      y: (drawn.rows - height.rows) * cellHeight,
-      width: width.stitches * cellWidth,
-      height: height.rows * cellHeight,
-    };
+    const crop = drawn && cropOf(drawn, width.stitches, height.rows);
     const { border, strap } = prepared.finish;
     const rim = border ? border.rounds * prepared.sc.height.mid : 0;
     const frame = requestAnimationFrame(() =>
@@ -221,7 +213,7 @@ function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height:
         ctx,
         mat,
         {
-          picture,
+          picture: drawn?.picture,
           crop,
           round: prepared.technique.key === 'wedge-circle',
           rim,
@@ -243,6 +235,18 @@ function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height:
   return (
     <canvas ref={canvas} aria-hidden className="absolute inset-0" style={{ width: mat.width, height: mat.height }} />
   );
+}
+
+/** The part of a picture that is the cloth of the size given, px. */
+function cropOf({ picture, stitches, rows, hand, anew }: DrawnCloth, across: number, up: number): ClothOnMat['crop'] {
+  if (anew) return { x: 0, y: 0, width: picture.width, height: picture.height };
+  const [cellWidth, cellHeight] = [picture.width / stitches, picture.height / rows];
+  return {
+    x: hand === 'right' ? (stitches - across) * cellWidth : 0,
+    y: (rows - up) * cellHeight,
+    width: across * cellWidth,
+    height: up * cellHeight,
+  };
 }
 
 /** What the chalk outline is, in words beside it. */

@@ -15,9 +15,11 @@ import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery, type Wo
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
+import { DraftHead, DraftProblems } from '../../parts/DraftHead.tsx';
 import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
-import { UndoRedo } from '../../parts/UndoRedo.tsx';
+import { useArrived } from '../../parts/useArrived.ts';
+import { type PlanDraft, usePlanDraft } from '../../parts/usePlanDraft.ts';
 import { sizeKey, useFigures } from '../../worker/useFigures.ts';
 import { Alternatives } from './Alternatives.tsx';
 import { BallSteps } from './BallSteps.tsx';
@@ -25,12 +27,12 @@ import { FromDrawer } from './FromDrawer.tsx';
 import { Mat, rowWord } from './Mat.tsx';
 import { Rules } from './Rules.tsx';
 import { Ticket } from './Ticket.tsx';
-import { type SaveState, useDraft } from './useDraft.ts';
 
 /** The fit mat: only the sizes that the pattern allows, and what each comes to. */
-export function MatView() {
+export default function MatView() {
   const { id = '' } = useParams();
-  const { data: work, error } = useWorkQuery(id);
+  const { data, error } = useWorkQuery(id);
+  const work = useArrived(data);
   if (work) return <MatOfWork key={work.id} work={work} />;
   return (
     <>
@@ -50,15 +52,8 @@ function chosenOffers(prepared: Prepared, wish: Wish, sizes: Sizes): { width: Wi
   return asWideAsHigh(prepared, { width, height });
 }
 
-const savedWords: Readonly<Record<SaveState, string>> = {
-  saved: 'Saved',
-  saving: 'Saving…',
-  unsaved: 'Not saved yet',
-  stale: 'Changed elsewhere',
-};
-
 function MatOfWork({ work }: { work: Work }) {
-  const draft = useDraft(work);
+  const draft = usePlanDraft(work);
   const { told } = usePreferences();
   const { wish } = draft;
   const settled = work.state !== 'wished';
@@ -72,20 +67,12 @@ function MatOfWork({ work }: { work: Work }) {
   return (
     <>
       <Head title={wish.title} under={fit ? patternLine(fit.prepared) : undefined}>
-        {work.state === 'wished' ? <UndoRedo undo={draft.undo} redo={draft.redo} /> : null}
-        <p className="text-[14px] text-soft" aria-live="polite">
-          {savedWords[draft.state]}
-        </p>
+        <DraftHead draft={draft} settled={settled} />
         <Stages work={work} here="size" />
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-3 pb-8">
         <Notice text={work.notice} />
-        {draft.problems.length ? (
-          <div className="mb-3 flex flex-wrap items-center gap-3">
-            <Problems problems={draft.problems} />
-            {draft.state === 'stale' ? <Button onClick={draft.takeFresh}>Show the fresh plan</Button> : null}
-          </div>
-        ) : null}
+        <DraftProblems draft={draft} />
         {fit && !fit.sizes.ok ? (
           <div className="grid max-w-[70ch] gap-4 py-4">
             <Problems problems={fit.sizes.problems} />
@@ -119,7 +106,7 @@ interface ChooserProps {
   readonly prepared: Prepared;
   readonly sizes: Sizes;
   readonly wish: Wish;
-  readonly draft: ReturnType<typeof useDraft>;
+  readonly draft: PlanDraft;
   readonly settled: boolean;
 }
 

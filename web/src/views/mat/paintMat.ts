@@ -4,6 +4,8 @@ import { shadesOf } from '../../parts/cloth/shades.ts';
 import type { MatGeometry } from './matGeometry.ts';
 
 const inch = 25.4;
+/** A cloth that is not painted yet. */
+const paper = '#e4ebe2';
 
 /** The cutting mat with its grid: 1 cm and 5 cm lines, or inches and 6 inches. Painted once for a size. */
 export function paintMat(ctx: CanvasRenderingContext2D, mat: MatGeometry, units: ToldUnit, dpr: number): void {
@@ -44,9 +46,12 @@ function grid(
 }
 
 export interface ClothOnMat {
-  readonly picture: OffscreenCanvas | undefined;
+  /** Nothing while it is painted. */
+  readonly picture: ImageBitmap | undefined;
   /** The part of the picture that is the cloth, px. */
-  readonly crop: { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
+  readonly crop:
+    | undefined
+    | { readonly x: number; readonly y: number; readonly width: number; readonly height: number };
   /** mm */
   readonly width: number;
   readonly height: number;
@@ -90,8 +95,12 @@ export function paintClothOnMat(ctx: CanvasRenderingContext2D, mat: MatGeometry,
   if (cloth.strap) paintStrap(ctx, cloth.strap, place, px);
   paintUnder(ctx, cloth.behind, cloth.round, place, dpr);
   const { picture, crop } = cloth;
-  if (picture) {
-    const rim = cloth.rim * px;
+  const rim = cloth.rim * px;
+  if (!picture) {
+    ctx.fillStyle = paper;
+    ctx.fillRect(x, bottom - height, width, height);
+  }
+  if (picture && crop) {
     if (cloth.rimShade) border(ctx, cloth.rimShade, x, bottom - height, width, height, rim, dpr);
     ctx.drawImage(
       picture,

@@ -1,8 +1,7 @@
-import { type Hand, type HeightOffer, layPiece, type Prepared, type Sizes, type WidthOffer } from '@puntada/core';
-import { useMemo } from 'react';
+import type { Hand, HeightOffer, Prepared, Sizes, WidthOffer } from '@puntada/core';
+import { useEffect, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
-import { faceOf } from '../../parts/cloth/clothLayout.ts';
-import { clothPicture } from '../../parts/cloth/paintCloth.ts';
+import { painter } from '../../worker/painter.ts';
 import type { MatGeometry } from './matGeometry.ts';
 
 interface ClothOnOffer {
@@ -17,10 +16,10 @@ interface ClothOnOffer {
 const growing = ['carried', 'stripes', 'linen', 'step-check'];
 
 /**
- * The picture of the largest cloth on offer; every smaller one is a part of it. Centred cloths, and techniques with
- * edges of their own, are laid anew for each size.
+ * The picture of the largest cloth on offer, from the worker; every smaller one is a part of it. Centred cloths, and
+ * techniques with edges of their own, are laid anew for each size; until then the one before stays.
  */
-export function useClothPicture(props: ClothOnOffer): DrawnCloth {
+export function useClothPicture(props: ClothOnOffer): DrawnCloth | undefined {
   const { prepared, sizes, mat, width, height } = props;
   const { hand } = usePreferences();
   const { bound, foundation, technique, wish, finished, yarns } = prepared;
@@ -32,34 +31,25 @@ export function useClothPicture(props: ClothOnOffer): DrawnCloth {
   const dpr = window.devicePixelRatio || 1;
   const perStitch = finished.stitchWidth.mid * mat.scale * dpr;
   const perRow = finished.rowHeight.mid * mat.scale * dpr;
-  return useMemo((): DrawnCloth => {
-    const courses = technique.courses?.(stitches, rows) ?? rows;
-    const fabric = layPiece({ bound, foundation, edges: wish.edges, stitches, courses });
-    const [cellWidth, cellHeight] = [Math.max(1, Math.ceil(perStitch)), Math.max(1, Math.ceil(perRow))];
-    const whole = clothPicture(fabric, { shades: shades.split(','), hand, cellWidth, cellHeight });
-    const face = faceOf(fabric);
-    const round = technique.key === 'wedge-circle';
-    const tube = technique.key === 'tube' ? 0.5 : 1;
-    const picture = fitted(whole, face.across * (round ? perRow : perStitch), face.up * perRow, tube);
-    return { picture, stitches, rows, hand };
-  }, [bound, foundation, technique, wish.edges, stitches, rows, shades, hand, perStitch, perRow]);
+  const [drawn, setDrawn] = useState<DrawnCloth>();
+  useEffect(() => {
+    let current = true;
+    const cloth = { bound, foundation, edges: wish.edges, stitches, rows };
+    void painter.onMat(cloth, { shades: shades.split(','), hand, perStitch, perRow }).then((picture) => {
+      if (current) setDrawn({ picture, stitches, rows, hand, anew });
+    });
+    return () => {
+      current = false;
+    };
+  }, [bound, foundation, wish.edges, stitches, rows, shades, hand, perStitch, perRow, anew]);
+  return drawn;
 }
 
-interface DrawnCloth {
-  readonly picture: OffscreenCanvas;
+export interface DrawnCloth {
+  readonly picture: ImageBitmap;
   readonly stitches: number;
   readonly rows: number;
   readonly hand: Hand;
-}
-
-/**
- * The picture at the very size at which it will lie on the mat, so that a drag only copies it.
- * @param shown part of the width that is seen: a tube lies double, so half of its round
- */
-function fitted(whole: OffscreenCanvas, width: number, height: number, shown: number): OffscreenCanvas {
-  const picture = new OffscreenCanvas(Math.max(1, Math.round(width * shown)), Math.max(1, Math.round(height)));
-  const ctx = picture.getContext('2d') as OffscreenCanvasRenderingContext2D;
-  ctx.imageSmoothingQuality = 'high';
-  ctx.drawImage(whole, 0, 0, width, picture.height);
-  return picture;
+  /** It is of this one size only, and not to be cut smaller. */
+  readonly anew: boolean;
 }

@@ -1,11 +1,14 @@
-import { chanceText, type PlanDocument, type Policy, type Wish } from '@puntada/core';
+import { chanceText, type PlanDocument, type Wish } from '@puntada/core';
 import { useParams } from 'react-router';
-import { problemsOf, useChangeWorkMutation, useWorkQuery, type Work } from '../../api/api.ts';
+import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { DraftHead, DraftProblems } from '../../parts/DraftHead.tsx';
 import { Figure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { useArrived } from '../../parts/useArrived.ts';
+import { type PlanDraft, usePlanDraft } from '../../parts/usePlanDraft.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
 import { Beside } from './Beside.tsx';
@@ -15,28 +18,39 @@ import { Policies } from './Policies.tsx';
 /** What the work takes of every yarn, how sure that is, and what each way with the idle colour costs. */
 export default function NeedView() {
   const { id = '' } = useParams();
-  const { data: work, error } = useWorkQuery(id);
+  const { data, error } = useWorkQuery(id);
+  const work = useArrived(data);
+  if (work) return <NeedOfWork key={work.id} work={work} />;
   return (
     <>
-      <Head title={work?.wish.title ?? 'Yarn'} under="What it takes, and how sure that is">
-        {work ? <Stages work={work} here="yarn" /> : null}
-      </Head>
-      <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-4 pb-10">
+      <Head title="Yarn" />
+      <main id="main" className="p-6">
         {error ? <Problems problems={problemsOf(error)} /> : null}
-        {work ? <Need work={work} /> : null}
       </main>
     </>
   );
 }
 
-function Need({ work }: { work: Work }) {
-  const { wish } = work;
-  const { document, problems, busy } = usePlanDocument(wish);
-  const [change, changing] = useChangeWorkMutation();
+function NeedOfWork({ work }: { work: Work }) {
+  const draft = usePlanDraft(work);
   const settled = work.state !== 'wished';
-  const take = (policy: Policy) => {
-    void change({ id: work.id, revision: work.revision, wish: { ...wish, policy } });
-  };
+  return (
+    <>
+      <Head title={work.wish.title} under="What it takes, and how sure that is">
+        <DraftHead draft={draft} settled={settled} />
+        <Stages work={work} here="yarn" />
+      </Head>
+      <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-4 pb-10">
+        <DraftProblems draft={draft} />
+        <Need id={work.id} draft={draft} settled={settled} />
+      </main>
+    </>
+  );
+}
+
+function Need({ id, draft, settled }: { id: string; draft: PlanDraft; settled: boolean }) {
+  const { wish } = draft;
+  const { document, problems, busy } = usePlanDocument(wish);
   if (problems.length) return <Problems problems={problems} />;
   if (!document) return <p className="py-4 text-soft">Laying, routing and measuring…</p>;
   return (
@@ -48,11 +62,10 @@ function Need({ work }: { work: Work }) {
       </ul>
       <section className="mt-8">
         <h2 className="border-b border-ink pb-1 text-[19px]">The idle colour, one way or another</h2>
-        <Policies document={document} settled={settled || changing.isLoading} onTake={take} />
+        <Policies document={document} settled={settled} onTake={(policy) => draft.change({ policy })} />
         <div className="mt-3">
-          <ButtonLink to={`/works/${work.id}/strips`}>Try the ways on test strips</ButtonLink>
+          <ButtonLink to={`/works/${id}/strips`}>Try the ways on test strips</ButtonLink>
         </div>
-        {changing.error ? <Problems problems={problemsOf(changing.error)} /> : null}
       </section>
       <section className="mt-8">
         <h2 className="border-b border-ink pb-1 text-[19px]">In another pattern</h2>

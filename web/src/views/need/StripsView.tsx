@@ -1,46 +1,68 @@
-import { hoursText, type Policy, type Result, type Strip, yarnLengthNumber, yarnLengthUnit } from '@puntada/core';
+import {
+  hoursText,
+  type Policy,
+  type Result,
+  type Strip,
+  type Wish,
+  yarnLengthNumber,
+  yarnLengthUnit,
+} from '@puntada/core';
 import { useEffect, useState } from 'react';
 import { useParams } from 'react-router';
-import { problemsOf, useChangeWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
+import { problemsOf, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
+import { DraftHead, DraftProblems } from '../../parts/DraftHead.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
+import { useArrived } from '../../parts/useArrived.ts';
 import { useGrams } from '../../parts/useGrams.ts';
+import { type PlanDraft, usePlanDraft } from '../../parts/usePlanDraft.ts';
 import { planner } from '../../worker/planner.ts';
 
 /** Three small strips of the maker's own yarn: carried, cut, up the side; made, weighed, looked at, decided. */
 export default function StripsView() {
   const { id = '' } = useParams();
-  const { data: work, error } = useWorkQuery(id);
-  const strips = useStrips(work);
+  const { data, error } = useWorkQuery(id);
+  const work = useArrived(data);
+  if (work) return <StripsOfWork key={work.id} work={work} />;
   return (
     <>
-      <Head
-        title={work?.wish.title ?? 'Test strips'}
-        under="Test strips: one small cloth in three ways with the idle strand"
-      >
-        {work ? <Stages work={work} here="yarn" /> : null}
+      <Head title="Test strips" />
+      <main id="main" className="p-6">
+        {error ? <Problems problems={problemsOf(error)} /> : null}
+      </main>
+    </>
+  );
+}
+
+function StripsOfWork({ work }: { work: Work }) {
+  const draft = usePlanDraft(work);
+  const strips = useStrips(draft.wish);
+  return (
+    <>
+      <Head title={work.wish.title} under="Test strips: one small cloth in three ways with the idle strand">
+        <DraftHead draft={draft} settled={work.state !== 'wished'} />
+        <Stages work={work} here="yarn" />
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-5 pb-12">
-        {error ? <Problems problems={problemsOf(error)} /> : null}
+        <DraftProblems draft={draft} />
         {strips && !strips.ok ? <Problems problems={strips.problems} kind="warning" /> : null}
-        {!strips ? <p className="text-soft">Planning the strips…</p> : null}
-        {work && strips?.ok ? <Strips work={work} strips={strips.value} /> : null}
+        {strips ? null : <p className="text-soft">Planning the strips…</p>}
+        {strips?.ok ? <Strips work={work} draft={draft} strips={strips.value} /> : null}
         <div className="mt-6">
-          <ButtonLink to={`/works/${id}/yarn`}>Back to the yarn</ButtonLink>
+          <ButtonLink to={`/works/${work.id}/yarn`}>Back to the yarn</ButtonLink>
         </div>
       </main>
     </>
   );
 }
 
-function useStrips(work: Work | undefined): Result<Strip[]> | undefined {
+function useStrips(wish: Wish): Result<Strip[]> | undefined {
   const [strips, setStrips] = useState<Result<Strip[]>>();
-  const key = work ? JSON.stringify(work.wish) : '';
+  const key = JSON.stringify(wish);
   useEffect(() => {
-    if (!key) return;
     let current = true;
     void planner.strips(JSON.parse(key)).then((found) => {
       if (current) setStrips(found);
@@ -52,12 +74,10 @@ function useStrips(work: Work | undefined): Result<Strip[]> | undefined {
   return strips;
 }
 
-function Strips({ work, strips }: { work: Work; strips: readonly Strip[] }) {
-  const [change, changing] = useChangeWorkMutation();
+function Strips({ work, draft, strips }: { work: Work; draft: PlanDraft; strips: readonly Strip[] }) {
   const settled = work.state !== 'wished';
+  const { wish, change } = draft;
   const [first] = strips;
-  const set = (part: Partial<Work['wish']>) =>
-    void change({ id: work.id, revision: work.revision, wish: { ...work.wish, ...part } });
   return (
     <div className="grid gap-5">
       {first ? (
@@ -72,15 +92,14 @@ function Strips({ work, strips }: { work: Work; strips: readonly Strip[] }) {
           <OneStrip
             key={`${strip.policy} ${strip.weighed ?? ''}`}
             strip={strip}
-            chosen={work.wish.policy === strip.policy}
-            settled={settled || changing.isLoading}
-            onWeigh={(grams) => set({ strips: { ...work.wish.strips, [strip.policy]: grams } })}
-            onTake={(policy) => set({ policy })}
+            chosen={wish.policy === strip.policy}
+            settled={settled}
+            onWeigh={(grams) => change({ strips: { ...wish.strips, [strip.policy]: grams } })}
+            onTake={(policy) => change({ policy })}
           />
         ))}
       </ul>
       {settled ? <p className="text-[15px] text-soft">This work is {work.state}; its way is settled.</p> : null}
-      <Problems problems={problemsOf(changing.error)} />
     </div>
   );
 }

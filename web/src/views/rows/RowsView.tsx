@@ -21,15 +21,17 @@ import { Stages } from '../../app/Stages.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { Problems } from '../../parts/Problems.tsx';
+import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { Chart } from './Chart.tsx';
 import { WrittenRows } from './WrittenRows.tsx';
 
 /** Chart and written rows side by side, one selection. */
-export function RowsView() {
+export default function RowsView() {
   const { id = '' } = useParams();
-  const { data: work, error } = useWorkQuery(id);
+  const { data, error } = useWorkQuery(id);
+  const work = useArrived(data);
   const cloth = useWorkCloth(work);
   if (work && cloth) return <Rows key={work.id} work={work} cloth={cloth} />;
   return (
@@ -39,7 +41,7 @@ export function RowsView() {
         {error ? (
           <Problems problems={problemsOf(error)} />
         ) : (
-          <p className="text-soft">{work ? 'No size of this wish can be laid yet.' : 'Writing the rows…'}</p>
+          <p className="text-soft">{cloth === null ? 'No size of this wish can be laid yet.' : 'Writing the rows…'}</p>
         )}
       </main>
     </>

@@ -18,6 +18,7 @@ export function WrittenRows({ request, selected, inHand, onSelect }: Props) {
     getScrollElement: () => frame.current,
     estimateSize: () => 132,
     overscan: 4,
+    useFlushSync: false,
   });
   useEffect(() => {
     list.scrollToIndex(selected - 1, { align: 'auto' });

@@ -2,9 +2,9 @@ import { courseWord, type Result, sizeText } from '@puntada/core';
 import { useEffect, useRef } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { faceOf } from '../../parts/cloth/clothLayout.ts';
-import { clothPicture } from '../../parts/cloth/paintCloth.ts';
 import { paintRing, paintStrap, paintUnder } from '../../parts/cloth/paintOutfit.ts';
 import { Figure } from '../../parts/Figure.tsx';
+import { painter } from '../../worker/painter.ts';
 import type { PreviewFigures } from '../../worker/planner.worker.ts';
 import type { WishFormValues } from './wishForm.ts';
 
@@ -21,11 +21,13 @@ export function Preview({ answer, values }: { answer: Result<PreviewFigures> | u
     const ctx = element?.getContext('2d');
     if (!element || !ctx) return;
     const dpr = window.devicePixelRatio || 1;
-    element.width = box.width * dpr;
-    element.height = box.height * dpr;
-    ctx.fillStyle = '#16382f';
-    ctx.fillRect(0, 0, element.width, element.height);
-    if (!plan) return;
+    const clear = () => {
+      element.width = box.width * dpr;
+      element.height = box.height * dpr;
+      ctx.fillStyle = '#16382f';
+      ctx.fillRect(0, 0, element.width, element.height);
+    };
+    if (!plan) return clear();
     const { cloth, fabric, strap, ring } = plan;
     const room = 34;
     // What stands over the cloth takes room too.
@@ -33,11 +35,18 @@ export function Preview({ answer, values }: { answer: Result<PreviewFigures> | u
     const scale = Math.min((box.width - room) / cloth.width, (box.height - room) / (cloth.height + above)) * dpr;
     const [w, h] = [cloth.width * scale, cloth.height * scale];
     const face = faceOf(fabric);
-    const cellWidth = Math.max(1, Math.ceil(w / face.across));
-    const cellHeight = Math.max(1, Math.ceil(h / face.up));
     const own = shades.split(',');
-    const picture = clothPicture(fabric, { shades: own, hand, cellWidth, cellHeight });
-    layWithBorder(ctx, plan, own, picture, { w, h, scale, dpr, above });
+    const look = { shades: own, hand, perStitch: w / face.across, perRow: h / face.up };
+    let current = true;
+    // The wish's size is drawn whole, whatever of it is seen when it is worn or laid flat.
+    void painter.fitted(fabric, '', look).then((picture) => {
+      if (!current) return;
+      clear();
+      layWithBorder(ctx, plan, own, picture, { w, h, scale, dpr, above });
+    });
+    return () => {
+      current = false;
+    };
   }, [plan, shades, hand]);
   const first = answer && !answer.ok ? answer.problems[0] : undefined;
   return (
@@ -90,7 +99,7 @@ function layWithBorder(
   ctx: CanvasRenderingContext2D,
   { border, round, behind, strap, ring }: PreviewFigures,
   shades: readonly string[],
-  picture: OffscreenCanvas,
+  picture: ImageBitmap,
   { w, h, scale, dpr, above }: { w: number; h: number; scale: number; dpr: number; above: number },
 ): void {
   const rim = border ? border.depth * scale : 0;

@@ -17,6 +17,7 @@ import { Button } from '../../parts/Button.tsx';
 import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { UndoRedo } from '../../parts/UndoRedo.tsx';
+import { useArrived } from '../../parts/useArrived.ts';
 import { usePreview } from '../../worker/usePreview.ts';
 import { ColoursPart } from './ColoursPart.tsx';
 import { FinishPart } from './FinishPart.tsx';
@@ -37,7 +38,8 @@ export default function WishView() {
   const { units } = usePreferences();
   const [query] = useSearchParams();
   const given = (useLocation().state as { form?: Partial<WishFormValues> } | null)?.form;
-  if ((id && !work) || (!drafts && !draftsAway)) {
+  const ready = useArrived((!id || work) && (drafts || draftsAway) ? true : undefined);
+  if (!ready) {
     return (
       <>
         <Head title="Wish" />

@@ -6,6 +6,7 @@ import { Head } from '../../app/Shell.tsx';
 import { Button, ButtonLink, Key } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { runLabel } from '../../parts/runWords.ts';
+import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { useCourseCosts } from '../../worker/useCourseCosts.ts';
 import { AllWorked } from './AllWorked.tsx';
@@ -24,9 +25,10 @@ import { WorkHead } from './WorkHead.tsx';
 const speaker = speakerOf(window);
 
 /** The row in hand. */
-export function WorkView() {
+export default function WorkView() {
   const { id = '' } = useParams();
-  const { data: work, error } = useWorkQuery(id, { pollingInterval: 15000 });
+  const { data, error } = useWorkQuery(id, { pollingInterval: 15000 });
+  const work = useArrived(data);
   const cloth = useWorkCloth(work);
   if (work && cloth && work.state !== 'wished') return <AtWork key={work.id} work={work} cloth={cloth} />;
   return (

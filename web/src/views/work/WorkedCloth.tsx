@@ -1,8 +1,9 @@
 import { type Fabric, facesRight, type Hand } from '@puntada/core';
-import { useEffect, useRef } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
-import { clothPicture, paintCloth } from '../../parts/cloth/paintCloth.ts';
+import { type CourseSpan, paintCloth } from '../../parts/cloth/paintCloth.ts';
 import { useBox } from '../../parts/useWidth.ts';
+import { painter } from '../../worker/painter.ts';
 
 interface Props {
   readonly fabric: Fabric;
@@ -24,16 +25,24 @@ const cover = 16;
 export function WorkedCloth(props: Props) {
   const { fabric, rows } = props;
   const box = useBox<HTMLDivElement>();
+  const { width, height } = box;
   const canvas = useRef<HTMLCanvasElement>(null);
+  const place = useMemo(() => placeOf(props, { width, height }), [props, width, height]);
+  const worked = useWorked(props, place);
+  const lettered = useLetters();
   useEffect(() => {
     const ctx = canvas.current?.getContext('2d');
-    if (!canvas.current || !ctx || !box.width || !box.height) return;
-    const dpr = window.devicePixelRatio || 1;
-    canvas.current.width = box.width * dpr;
-    canvas.current.height = box.height * dpr;
-    paint(ctx, props, box, dpr);
-    void document.fonts.ready.then(() => canvas.current && paint(ctx, props, box, dpr));
-  }, [props, box]);
+    // Until the rows are painted, those of a moment ago stay.
+    if (!canvas.current || !ctx || !place || worked?.rows !== rows) return;
+    canvas.current.width = place.room.width;
+    canvas.current.height = place.room.height;
+    ctx.fillStyle = '#16382f';
+    ctx.fillRect(0, 0, place.room.width, place.room.height);
+    if (worked.picture) ctx.drawImage(worked.picture, place.left, place.top);
+    if (place.whole) return;
+    if (lettered) paintLabels(ctx, props, place);
+    if (rows < fabric.courses) paintRowInHand(ctx, props, place);
+  }, [props, place, worked, lettered, rows, fabric]);
   return (
     <div ref={box.ref} className="h-full min-h-[140px] overflow-hidden bg-mat">
       <canvas
@@ -41,69 +50,95 @@ export function WorkedCloth(props: Props) {
         role="img"
         aria-label={`${rows} of ${fabric.courses} rows worked; the rest is covered`}
         className="block"
-        style={{ width: box.width, height: box.height }}
+        style={{ width, height }}
       />
     </div>
   );
 }
 
-function paint(ctx: CanvasRenderingContext2D, props: Props, box: { width: number; height: number }, dpr: number): void {
-  const { fabric, shades, hand, proportion, rows } = props;
-  ctx.setTransform(1, 0, 0, 1, 0, 0);
-  ctx.fillStyle = '#16382f';
-  ctx.fillRect(0, 0, box.width * dpr, box.height * dpr);
-  const shape = shapeOf(fabric);
-  if (shape === 'circle' || shape === 'blocks') {
-    paintWhole(ctx, props, box, dpr);
-    return;
-  }
-  const { across } = faceOf(fabric);
-  const cellWidth = Math.max(2, Math.min(largestCell * dpr, Math.floor(((box.width - 2 * labels) * dpr) / across)));
-  const cellHeight = Math.max(2, Math.round(cellWidth / proportion));
-  const left = Math.round((box.width * dpr - across * cellWidth) / 2);
-  const face = facesRight(Math.min(rows, fabric.courses - 1), fabric.making) ? 'RS' : 'WS';
-  const open = rows < fabric.courses ? 1 : 0;
-  const shown = Math.min(rows, Math.ceil((box.height * dpr) / cellHeight));
-  const top = cover * dpr + open * cellHeight;
-  ctx.save();
-  ctx.translate(left, top);
-  const look = { shades, hand, cellWidth, cellHeight, face } as const;
-  if (shown > 0) paintCloth(ctx, fabric, look, { from: rows - shown, to: rows });
-  ctx.restore();
-  paintLabels(ctx, props, { left, top, cellWidth, cellHeight, shown, dpr });
-  if (open) paintRowInHand(ctx, props, { left, top: cover * dpr, cellWidth, cellHeight, dpr }, look);
-}
-
-/** Diagonals and rounds: the courses worked so far, as they lie. */
-function paintWhole(
-  ctx: CanvasRenderingContext2D,
-  { fabric, shades, hand, rows }: Props,
-  box: { width: number; height: number },
-  dpr: number,
-): void {
-  if (!rows) return;
-  const { across, up } = faceOf(fabric);
-  const cell = Math.max(2, Math.floor(Math.min((box.width - 24) / across, (box.height - 24) / up) * dpr));
-  const picture = clothPicture(fabric, { shades, hand, cellWidth: cell, cellHeight: cell }, { from: 0, to: rows });
-  ctx.drawImage(picture, (box.width * dpr - picture.width) / 2, (box.height * dpr - picture.height) / 2);
-}
-
+/** Where everything lies, px of the screen. */
 interface Place {
+  readonly room: { readonly width: number; readonly height: number };
+  /** Of the worked rows. */
   readonly left: number;
   readonly top: number;
   readonly cellWidth: number;
   readonly cellHeight: number;
+  readonly span: CourseSpan;
+  readonly face: 'RS' | 'WS';
+  /** Diagonals and rounds are seen whole, as far as they are worked. */
+  readonly whole: boolean;
   readonly dpr: number;
 }
 
-function paintLabels(ctx: CanvasRenderingContext2D, props: Props, place: Place & { shown: number }): void {
-  const { rows } = props;
+function placeOf({ fabric, proportion, rows }: Props, box: { width: number; height: number }): Place | undefined {
+  if (!box.width || !box.height) return undefined;
+  const dpr = window.devicePixelRatio || 1;
+  const room = { width: box.width * dpr, height: box.height * dpr };
+  const shape = shapeOf(fabric);
+  const { across, up } = faceOf(fabric);
+  if (shape === 'circle' || shape === 'blocks') {
+    const cell = Math.max(2, Math.floor(Math.min((box.width - 24) / across, (box.height - 24) / up) * dpr));
+    const left = (room.width - Math.ceil(across * cell)) / 2;
+    const top = (room.height - Math.ceil(up * cell)) / 2;
+    const span = { from: 0, to: rows };
+    return { room, left, top, cellWidth: cell, cellHeight: cell, span, face: 'RS', whole: true, dpr };
+  }
+  const cellWidth = Math.max(2, Math.min(largestCell * dpr, Math.floor(((box.width - 2 * labels) * dpr) / across)));
+  const cellHeight = Math.max(2, Math.round(cellWidth / proportion));
+  const left = Math.round((room.width - across * cellWidth) / 2);
+  const open = rows < fabric.courses ? 1 : 0;
+  const shown = Math.min(rows, Math.ceil(room.height / cellHeight));
+  const top = cover * dpr + open * cellHeight;
+  const face = facesRight(Math.min(rows, fabric.courses - 1), fabric.making) ? 'RS' : 'WS';
+  return { room, left, top, cellWidth, cellHeight, span: { from: rows - shown, to: rows }, face, whole: false, dpr };
+}
+
+interface Worked {
+  readonly rows: number;
+  readonly picture: ImageBitmap | undefined;
+}
+
+/** The picture of the worked rows, from the worker; the one before until it is painted. */
+function useWorked({ fabric, shades, hand, rows }: Props, place: Place | undefined): Worked | undefined {
+  const [worked, setWorked] = useState<Worked>();
+  const { cellWidth = 0, cellHeight = 0, span = { from: 0, to: 0 }, face } = place ?? {};
+  const { from, to } = span;
+  useEffect(() => {
+    if (!cellWidth) return;
+    if (from === to) {
+      setWorked({ rows, picture: undefined });
+      return;
+    }
+    let current = true;
+    const look = { shades, hand, cellWidth, cellHeight, ...(face ? { face } : {}) };
+    void painter.courses(fabric, look, { from, to }).then((picture) => {
+      if (current) setWorked({ rows, picture });
+    });
+    return () => {
+      current = false;
+    };
+  }, [fabric, shades, hand, rows, cellWidth, cellHeight, from, to, face]);
+  return worked;
+}
+
+/** Whether the letters of the labels have come. */
+function useLetters(): boolean {
+  const [come, setCome] = useState(document.fonts.status === 'loaded');
+  useEffect(() => {
+    void document.fonts.ready.then(() => setCome(true));
+  }, []);
+  return come;
+}
+
+function paintLabels(ctx: CanvasRenderingContext2D, { rows }: Props, place: Place): void {
+  const shown = place.span.to - place.span.from;
   const every = place.cellHeight >= 15 * place.dpr ? 1 : 5;
   ctx.fillStyle = '#eef3ea';
   ctx.textAlign = 'right';
   ctx.textBaseline = 'middle';
   ctx.font = `500 ${13 * place.dpr}px "Atkinson Hyperlegible Mono Variable", monospace`;
-  for (let i = 0; i < place.shown; i++) {
+  for (let i = 0; i < shown; i++) {
     const row = rows - i;
     if (row % every) continue;
     ctx.fillText(String(row), place.left - 9 * place.dpr, place.top + (i + 0.5) * place.cellHeight);
@@ -111,14 +146,10 @@ function paintLabels(ctx: CanvasRenderingContext2D, props: Props, place: Place &
 }
 
 /** The row in hand: the stitches already made, the run in hand outlined, the rest still empty. */
-function paintRowInHand(
-  ctx: CanvasRenderingContext2D,
-  props: Props,
-  place: Place,
-  look: Parameters<typeof paintCloth>[2],
-): void {
-  const { fabric, hand, rows, stitchesDone, stitchesInHand } = props;
-  const { left, top, cellWidth, cellHeight, dpr } = place;
+function paintRowInHand(ctx: CanvasRenderingContext2D, props: Props, place: Place): void {
+  const { fabric, shades, hand, rows, stitchesDone, stitchesInHand } = props;
+  const { left, cellWidth, cellHeight, face, dpr } = place;
+  const top = cover * dpr;
   const width = faceOf(fabric).across * cellWidth;
   const from = (stitches: number) => (hand === 'right' ? left + width - stitches * cellWidth : left);
   ctx.save();
@@ -126,7 +157,7 @@ function paintRowInHand(
   ctx.rect(from(stitchesDone), top, stitchesDone * cellWidth, cellHeight);
   ctx.clip();
   ctx.translate(left, top);
-  paintCloth(ctx, fabric, look, { from: rows, to: rows + 1 });
+  paintCloth(ctx, fabric, { shades, hand, cellWidth, cellHeight, face }, { from: rows, to: rows + 1 });
   ctx.restore();
   ctx.strokeStyle = 'rgb(238 243 234 / 0.5)';
   ctx.lineWidth = dpr;

@@ -1,10 +1,10 @@
 import type { Problem, Wish } from '@puntada/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { problemsOf, useChangeWorkMutation, type Work } from '../../api/api.ts';
+import { problemsOf, useChangeWorkMutation, type Work } from '../api/api.ts';
 
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'stale';
 
-interface Draft {
+export interface PlanDraft {
   readonly wish: Wish;
   readonly change: (part: Partial<Wish>) => void;
   /** Takes the last change back, or up again; absent where there is none. */
@@ -24,19 +24,22 @@ const wait = 400;
 /** Changes that can be taken back. */
 const remembered = 200;
 
-/** A wish while its size is being chosen: shown at once, saved a moment later, never over a change made elsewhere. */
-export function useDraft(work: Work): Draft {
+/** What can be taken back of each work, and up again, as long as the page is open: from whichever view. */
+const steps = new Map<string, { readonly past: readonly Wish[]; readonly future: readonly Wish[] }>();
+const none = { past: [], future: [] };
+
+/** A wish while it is being planned: shown at once, saved a moment later, never over a change made elsewhere. */
+export function usePlanDraft(work: Work): PlanDraft {
   const [wish, setWish] = useState(work.wish);
   const [state, setState] = useState<SaveState>('saved');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const [past, setPast] = useState<readonly Wish[]>([]);
-  const [future, setFuture] = useState<readonly Wish[]>([]);
   const [save] = useChangeWorkMutation();
   const revision = useRef(work.revision);
   const latest = useRef(work.wish);
   const running = useRef(false);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const id = work.id;
+  const { past, future } = steps.get(id) ?? none;
 
   const flush = useCallback(async () => {
     if (running.current) return;
@@ -73,24 +76,22 @@ export function useDraft(work: Work): Draft {
 
   const change = useCallback(
     (part: Partial<Wish>) => {
-      setPast((before) => [...before.slice(1 - remembered), latest.current]);
-      setFuture([]);
+      const { past: before } = steps.get(id) ?? none;
+      steps.set(id, { past: [...before.slice(1 - remembered), latest.current], future: [] });
       show({ ...latest.current, ...part });
     },
-    [show],
+    [id, show],
   );
   const undo = () => {
     const before = past.at(-1);
     if (!before) return;
-    setPast(past.slice(0, -1));
-    setFuture([latest.current, ...future]);
+    steps.set(id, { past: past.slice(0, -1), future: [latest.current, ...future] });
     show(before);
   };
   const redo = () => {
     const [next, ...later] = future;
     if (!next) return;
-    setFuture(later);
-    setPast([...past, latest.current]);
+    steps.set(id, { past: [...past, latest.current], future: later });
     show(next);
   };
 
@@ -118,6 +119,6 @@ export function useDraft(work: Work): Draft {
     timer.current = undefined;
   }, []);
 
-  const steps = { undo: past.length ? undo : undefined, redo: future.length ? redo : undefined };
-  return { wish, change, ...steps, handOver, state, problems, revision: revision.current, takeFresh };
+  const back = { undo: past.length ? undo : undefined, redo: future.length ? redo : undefined };
+  return { wish, change, ...back, handOver, state, problems, revision: revision.current, takeFresh };
 }

@@ -1,0 +1,46 @@
+import type { Page } from '@playwright/test';
+import { expect, test, wishedCloth } from '../e2e/server.ts';
+
+/** The longest the page does not answer after a step, ms: the browser's own long tasks, over 50 ms. */
+async function longest(page: Page, step: () => Promise<unknown>): Promise<number> {
+  await page.waitForTimeout(800);
+  await page.evaluate(() => (window as unknown as { found: number[] }).found.splice(0));
+  await step();
+  await page.waitForTimeout(1200);
+  return page.evaluate(() => Math.max(0, ...(window as unknown as { found: number[] }).found));
+}
+
+/** Every step that a maker takes often, each against the bare work of opening a page with nothing in it. */
+test('answering', async ({ page, server }) => {
+  await page.addInitScript(() => {
+    const found: number[] = [];
+    Object.assign(window, { found });
+    const keep = (list: PerformanceObserverEntryList) =>
+      found.push(...list.getEntries().map((entry) => entry.duration));
+    new PerformanceObserver(keep).observe({ type: 'longtask' });
+  });
+  const id = await wishedCloth(server, {
+    item: 'blanket',
+    width: { by: 'length', length: '125 cm' },
+    height: { by: 'length', length: '111 cm' },
+  });
+  await page.goto(`${server.address}/switch`);
+  const blank = await longest(page, () => page.reload());
+  const told: [string, number][] = [];
+  const time = async (name: string, step: () => Promise<unknown>) => told.push([name, await longest(page, step)]);
+  await page.goto(`${server.address}/wish`);
+  await time('type a width', () => page.getByLabel('Width', { exact: true }).fill('42'));
+  await time('take a pattern', () => page.getByRole('radio', { name: /Tide marks/ }).click());
+  await page.goto(`${server.address}/works/${id}/size`);
+  await time('a notch on the mat', () => page.getByRole('slider', { name: 'Width' }).press('ArrowRight'));
+  const { wish, revision } = await server.get<{ wish: object; revision: number }>(`/works/${id}`);
+  await server.post(`/works/${id}/begin`, { revision, wish });
+  await page.goto(`${server.address}/works/${id}/rows`);
+  await time('a row in the chart', () => page.getByRole('listbox').first().press('ArrowDown'));
+  await page.goto(`${server.address}/works/${id}/work`);
+  await time('a run worked', () => page.keyboard.press('PageDown'));
+  await time('a row worked', () => page.keyboard.press('Enter'));
+  for (const [name, ms] of told) console.log(`${name}: ${ms > 50 ? `${Math.round(ms)} ms` : 'under 50 ms'}`);
+  console.log(`reloading the barest page: ${Math.round(blank)} ms`);
+  expect(told.filter(([, ms]) => ms > 100)).toEqual([]);
+});
