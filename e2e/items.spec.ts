@@ -83,6 +83,9 @@ test('a cushion cover is sized by its insert', async ({ page, server }) => {
 test('a round mat: rounds for notches, and a word where it would not lie flat', async ({ page, server }) => {
   await wishFor(page, server.address, 'Round mat');
   await countOnSwatch(page, '14', '7.7');
+  // A circle is asked for one size only.
+  await expect(page.getByLabel('Diameter')).toHaveValue('30');
+  await expect(page.getByLabel('Width', { exact: true })).toHaveCount(0);
   await page.getByLabel('Wedges', { exact: true }).fill('8');
   await layOnMat(page);
   await expect(page.getByText(/With 8 wedges it cups/)).toBeVisible();

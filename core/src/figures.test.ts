@@ -1,5 +1,14 @@
 import { type Estimate, plus, spread, times } from './estimate.ts';
-import { ballsText, chanceText, differenceText, gramsText, lengthText, metresText, sizeText } from './figures.ts';
+import {
+  ballsText,
+  chanceText,
+  differenceText,
+  finishedText,
+  gramsText,
+  lengthText,
+  metresText,
+  sizeText,
+} from './figures.ts';
 
 const typed = (mid: number): Estimate => ({ mid, low: mid * 0.9, high: mid * 1.1, source: 'typed' });
 const typical = (mid: number): Estimate => ({ ...typed(mid), source: 'typical' });
@@ -11,6 +20,12 @@ describe('figures as people read them', () => {
     expect(lengthText(typical(225), 'in')).toBe('8–9 3/4 in typical');
     expect(sizeText(typed(225), typed(244.4), 'cm')).toBe('22.5 × 24.4 cm');
     expect(sizeText(typed(225), typical(200), 'cm')).toBe('20.3–24.8 × 18.0–22.0 cm typical');
+  });
+
+  it('a circle has one figure, told once', () => {
+    expect(finishedText(typed(225), typed(225), 'cm', true)).toBe('22.5 cm across');
+    expect(finishedText(typical(225), typical(225), 'cm', true)).toBe('20.3–24.8 cm across typical');
+    expect(finishedText(typed(225), typed(244.4), 'cm', false)).toBe('22.5 × 24.4 cm');
   });
 
   it('a difference has its sign, and its range when typical', () => {

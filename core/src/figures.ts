@@ -24,6 +24,12 @@ export function sizeText(width: Estimate, height: Estimate, units: ToldUnit): st
   return `${printRange(width.low, width.high, write)} × ${printRange(height.low, height.high, write)} ${unitWord(units)} typical`;
 }
 
+/** One figure for a circle, `24.8 cm across`; else width × height. @param round whether it is a circle */
+export function finishedText(width: Estimate, height: Estimate, units: ToldUnit, round: boolean): string {
+  if (!round) return sizeText(width, height, units);
+  return lengthText(width, units).replace(/( typical)?$/, ' across$1');
+}
+
 function signed(mm: number, units: ToldUnit): string {
   const text = lengthNumber(mm, units);
   return mm > 0 && Number(text) !== 0 ? `+${text}` : text;

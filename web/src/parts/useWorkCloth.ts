@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
 import type { Work } from '../api/api.ts';
-import { painter } from '../worker/painter.ts';
+import { easel } from '../worker/painter.ts';
 import type { WorkCloth } from './workCloth.ts';
 
 export type { WorkCloth } from './workCloth.ts';
@@ -17,7 +17,7 @@ export function useWorkCloth(work: Work | undefined): WorkCloth | null | undefin
     if (!work) return;
     let current = true;
     const { id } = work;
-    void painter.cloth(work).then((cloth) => {
+    void easel.cloth(work).then((cloth) => {
       if (current) setLaid({ id, cloth: cloth ?? null });
     });
     return () => {

@@ -1,5 +1,11 @@
 import { wrap } from 'comlink';
 import type { Painter } from './painter.worker.ts';
 
-/** The worker that lays and paints cloth away from the screen; apart from the planner, so that neither waits. */
-export const painter = wrap<Painter>(new Worker(new URL('./painter.worker.ts', import.meta.url), { type: 'module' }));
+function hire() {
+  return wrap<Painter>(new Worker(new URL('./painter.worker.ts', import.meta.url), { type: 'module' }));
+}
+
+/** The worker that paints the many small pictures; apart from the planner, so that neither waits. */
+export const painter = hire();
+/** The worker for the one cloth that the maker looks at: it never waits for the small ones. */
+export const easel = hire();

@@ -1,10 +1,12 @@
 import {
   ballsText,
   differenceText,
+  finishedText,
   hoursText,
+  isRoundMaking,
   metresText,
+  type Prepared,
   type SizeChoice,
-  sizeText,
   type ToldUnit,
   unitWord,
 } from '@puntada/core';
@@ -16,6 +18,7 @@ interface Props {
   readonly figures: ReadonlyMap<string, PieceFigures>;
   readonly chosen: { readonly stitches: number; readonly rows: number };
   readonly units: ToldUnit;
+  readonly prepared: Prepared;
   readonly onChoose: (choice: SizeChoice) => void;
 }
 
@@ -25,15 +28,18 @@ function hoursOf(time: PieceFigures['time']): string {
 }
 
 /** The best sizes near the wish, with what each costs. */
-export function Alternatives({ choices, figures, chosen, units, onChoose }: Props) {
+export function Alternatives({ choices, figures, chosen, units, prepared, onChoose }: Props) {
+  const round = prepared.technique.key === 'wedge-circle';
+  const rowsWord = isRoundMaking(prepared.bound.pattern.made) ? 'Rounds' : 'Rows';
+  const chains = choices.some((choice) => choice.width.chains);
   const letters = [...figures.values()][0]?.yarn.map((need) => need.letter) ?? [];
   const hasBalls = [...figures.values()].some((each) => each.yarn.some((need) => need.balls));
   const typical = choices.some((choice) => choice.width.width.source === 'typical');
   const yarnUnit = units === 'cm' ? 'm' : 'yd';
   const heads = [
-    'Chains',
-    'Rows',
-    `Finished, ${unitWord(units)}`,
+    ...(chains ? ['Chains'] : []),
+    rowsWord,
+    `${round ? 'Across' : 'Finished'}, ${unitWord(units)}`,
     // A range less a wish is a range again: in the ticket there is room for it, here there is not.
     ...(typical ? [] : ['Off the wish']),
     ...letters.map((letter) => `${letter}, ${yarnUnit}`),
@@ -82,16 +88,18 @@ export function Alternatives({ choices, figures, chosen, units, onChoose }: Prop
                     {reasons.slice(0, 2).join('; ')}
                   </button>
                 </th>
-                <Cell>{width.chains}</Cell>
+                {chains ? <Cell>{width.chains}</Cell> : null}
                 <Cell>{height.rows}</Cell>
                 <Cell>
-                  {sizeText(width.width, height.height, units)
+                  {finishedText(width.width, height.height, units, round)
                     .replace(` ${unitWord(units)}`, '')
+                    .replace(' across', '')
                     .replace(' typical', '')}
                 </Cell>
                 {typical ? null : (
                   <Cell>
-                    {off(width, width.width)} / {off(height, height.height)}
+                    {off(width, width.width)}
+                    {round ? '' : ` / ${off(height, height.height)}`}
                   </Cell>
                 )}
                 {letters.map((letter, i) => {

@@ -257,7 +257,8 @@ function WishLabel({
   height,
   units,
 }: Pick<Props, 'prepared' | 'width' | 'height' | 'units'> & { mat: MatGeometry }) {
-  const { width: across, height: up } = prepared;
+  const { width: across, height: up, technique } = prepared;
+  const round = technique.key === 'wedge-circle';
   if (across.by !== 'length' || up.by !== 'length') return null;
   const right = Math.max(across.mm, width.width.high) * mat.scale;
   const top = mat.originY - up.mm * mat.scale;
@@ -267,7 +268,9 @@ function WishLabel({
     : { left: mat.originX + 4, top: Math.max(2, Math.min(top, mat.originY - height.height.high * mat.scale) - 22) };
   return (
     <p className="pointer-events-none absolute rounded-sm bg-mat/80 px-1 text-[14px] text-chalk" style={place}>
-      wish {lengthNumber(across.mm, units)} × {lengthNumber(up.mm, units)} {unitWord(units)}
+      wish {lengthNumber(across.mm, units)}
+      {round ? '' : ` × ${lengthNumber(up.mm, units)}`} {unitWord(units)}
+      {round ? ' across' : ''}
     </p>
   );
 }

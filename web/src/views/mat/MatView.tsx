@@ -175,6 +175,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
             figures={figures}
             chosen={chosen}
             units={units}
+            prepared={prepared}
             onChoose={(choice) => choose({ stitches: choice.width.stitches, rows: choice.height.rows })}
           />
           {steps.length ? (
@@ -205,15 +206,17 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
             Go on working
           </ButtonLink>
         ) : (
-          <Button
-            kind="next"
-            shortcut="Enter"
-            onClick={start}
-            disabled={beginning.isLoading || draft.state === 'saving'}
-            className="w-full justify-between text-[19px] lg:sticky lg:bottom-3"
-          >
-            {width.chains ? `Begin: chain ${width.chains}` : 'Begin: make a ring'}
-          </Button>
+          <div className="border-t border-transparent bg-paper lg:sticky lg:bottom-0 lg:border-ink lg:py-3">
+            <Button
+              kind="next"
+              shortcut="Enter"
+              onClick={start}
+              disabled={beginning.isLoading || draft.state === 'saving'}
+              className="w-full justify-between text-[19px]"
+            >
+              {width.chains ? `Begin: chain ${width.chains}` : 'Begin: make a ring'}
+            </Button>
+          </div>
         )}
         {beginning.error ? <Problems problems={problemsOf(beginning.error)} /> : null}
         <p className="text-[14px] text-soft">

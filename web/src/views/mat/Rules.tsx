@@ -16,6 +16,7 @@ interface Props {
 export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, technique, onChange }: Props) {
   const { works, alike } = bound.across;
   const circle = technique.key === 'wedge-circle';
+  const lastWords = circle ? 'Last round' : 'Last row';
   const cuts = !circle && (works.multiple !== alike.multiple || works.extra !== alike.extra);
   const edges: readonly { value: EdgeRule; words: string }[] = [
     { value: 'mirrored', words: 'Alike' },
@@ -25,7 +26,7 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, t
   const endings: readonly { value: EndRule; words: string }[] = [
     { value: 'as-begun', words: 'As begun' },
     { value: 'whole', words: `Whole ${bound.up.word}` },
-    { value: 'any', words: 'Any row' },
+    { value: 'any', words: circle ? 'Any round' : 'Any row' },
   ];
   const policies: readonly { value: Policy; words: string }[] = [
     { value: 'as-needed', words: 'Carry as needed' },
@@ -47,10 +48,10 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, t
           />
         </Rule>
       ) : null}
-      <Rule label={<Term name="as begun">Last row</Term>}>
+      <Rule label={<Term name="as begun">{lastWords}</Term>}>
         <Choice
           small
-          label="Last row"
+          label={lastWords}
           value={ending}
           options={endings}
           onChange={(next) => onChange({ ending: next, choice: undefined })}

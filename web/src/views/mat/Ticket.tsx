@@ -35,6 +35,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
   const { foundation, technique } = prepared;
   const { made } = prepared.bound.pattern;
   const { pieces } = prepared.wish;
+  const round = technique.key === 'wedge-circle';
   const together = pieces > 1 ? `all ${pieces} together, like yarn and time` : undefined;
   const rowsWord = made === 'diagonals' ? 'blocks up' : isRoundMaking(made) ? 'rounds' : 'rows';
   return (
@@ -62,15 +63,17 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
           note={height.asBegun ? 'ends as it began' : undefined}
         />
         <Line
-          term="Width"
+          term={round ? 'Diameter' : 'Width'}
           value={lengthText(width.width, units)}
           note={wishNote(prepared.width.by, width.width, width.difference, units)}
         />
-        <Line
-          term="Height"
-          value={lengthText(height.height, units)}
-          note={wishNote(prepared.height.by, height.height, height.difference, units)}
-        />
+        {round ? null : (
+          <Line
+            term="Height"
+            value={lengthText(height.height, units)}
+            note={wishNote(prepared.height.by, height.height, height.difference, units)}
+          />
+        )}
       </dl>
       <ul className="border-b border-rule" aria-busy={!figures}>
         {prepared.yarns.map((yarn, i) => (
@@ -124,7 +127,8 @@ function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>
         <p key={line}>{line}</p>
       ))}
       <p className="mt-1 border-t border-verdigris/30 pt-1 text-[14px]">
-        Works: {works.stitches.slice(2)}; chains {bare(works.chains)}.
+        Works: {works.stitches.slice(2)}
+        {width.chains ? `; chains ${bare(works.chains)}` : ''}.
       </p>
       {alike.stitches === works.stitches ? null : (
         <p className="text-[14px]">

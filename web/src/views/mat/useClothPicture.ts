@@ -1,7 +1,7 @@
 import type { Hand, HeightOffer, Prepared, Sizes, WidthOffer } from '@puntada/core';
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
-import { painter } from '../../worker/painter.ts';
+import { easel } from '../../worker/painter.ts';
 import type { MatGeometry } from './matGeometry.ts';
 
 interface ClothOnOffer {
@@ -35,7 +35,7 @@ export function useClothPicture(props: ClothOnOffer): DrawnCloth | undefined {
   useEffect(() => {
     let current = true;
     const cloth = { bound, foundation, edges: wish.edges, stitches, rows };
-    void painter.onMat(cloth, { shades: shades.split(','), hand, perStitch, perRow }).then((picture) => {
+    void easel.onMat(cloth, { shades: shades.split(','), hand, perStitch, perRow }).then((picture) => {
       if (current) setDrawn({ picture, stitches, rows, hand, anew });
     });
     return () => {

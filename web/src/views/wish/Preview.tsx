@@ -1,10 +1,10 @@
-import { courseWord, type Result, sizeText } from '@puntada/core';
+import { courseWord, finishedText, type Result } from '@puntada/core';
 import { useEffect, useRef } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { faceOf } from '../../parts/cloth/clothLayout.ts';
 import { paintRing, paintStrap, paintUnder } from '../../parts/cloth/paintOutfit.ts';
 import { Figure } from '../../parts/Figure.tsx';
-import { painter } from '../../worker/painter.ts';
+import { easel } from '../../worker/painter.ts';
 import type { PreviewFigures } from '../../worker/planner.worker.ts';
 import type { WishFormValues } from './wishForm.ts';
 
@@ -39,7 +39,7 @@ export function Preview({ answer, values }: { answer: Result<PreviewFigures> | u
     const look = { shades: own, hand, perStitch: w / face.across, perRow: h / face.up };
     let current = true;
     // The wish's size is drawn whole, whatever of it is seen when it is worn or laid flat.
-    void painter.fitted(fabric, '', look).then((picture) => {
+    void easel.fitted(fabric, '', look).then((picture) => {
       if (!current) return;
       clear();
       layWithBorder(ctx, plan, own, picture, { w, h, scale, dpr, above });
@@ -62,7 +62,7 @@ export function Preview({ answer, values }: { answer: Result<PreviewFigures> | u
           <>
             <p className="text-[15px] text-soft">The nearest size the pattern allows</p>
             <p className="mt-0.5 leading-tight">
-              <Figure text={sizeText(plan.width, plan.height, told)} className="text-[21px]" />
+              <Figure text={finishedText(plan.width, plan.height, told, plan.round)} className="text-[21px]" />
             </p>
             <p className="text-[15px]">
               {plan.chains ? (

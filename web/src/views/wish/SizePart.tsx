@@ -4,7 +4,7 @@ import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
 import { Insert } from './Insert.tsx';
 import { bedOf, bedSize, beds, usualSize } from './usual.ts';
-import type { WishFormValues } from './wishForm.ts';
+import { isCircle, type WishFormValues } from './wishForm.ts';
 
 function upper(word: string): string {
   return word.replace(/^./, (letter) => letter.toUpperCase());
@@ -20,16 +20,16 @@ export function SizePart() {
   const [usualWidth, usualHeight] = usualSize(item, units);
   const technique = pattern ? techniqueOf(pattern) : undefined;
   const counted = technique?.ok ? technique.value.width.word : 'stitches';
-  const round = pattern?.technique === 'wedge-circle';
+  const round = isCircle(key);
   const widths = {
-    length: { label: round ? 'Diameter' : 'Width', after: units, start: usualWidth },
+    length: { label: 'Width', after: units, start: usualWidth },
     chain: { label: 'Chains made', after: 'chains', start: '37' },
     stitches: { label: `${upper(counted)} across`, after: counted, start: '36' },
     repeats: { label: `${upper(blocks)} across`, after: blocks, start: '9' },
   } as const;
   const heights = {
-    length: { label: 'Height', after: units, start: usualHeight },
-    rows: { label: 'Rows', after: 'rows', start: '44' },
+    length: { label: round ? 'Diameter' : 'Height', after: units, start: usualHeight },
+    rows: round ? { label: 'Rounds', after: 'rounds', start: '11' } : { label: 'Rows', after: 'rows', start: '44' },
     repeats: { label: `${upper(bands)} up`, after: bands, start: '11' },
   } as const;
   // A unit that was typed needs no second one behind it.
@@ -38,28 +38,37 @@ export function SizePart() {
     <Part title="About how big" hint="The mat then shows only the sizes that the pattern allows.">
       <div className="grid gap-4">
         <div className="flex flex-wrap gap-x-6 gap-y-3">
+          {round ? null : (
+            <Choice
+              label="Width given as"
+              value={widthBy}
+              options={[
+                { value: 'length', words: 'A width' },
+                { value: 'chain', words: 'A chain already made' },
+                { value: 'stitches', words: upper(counted) },
+                { value: 'repeats', words: upper(blocks) },
+              ]}
+              onChange={(next) => {
+                setValue('widthBy', next, { shouldDirty: true });
+                setValue('width', widths[next].start);
+              }}
+            />
+          )}
           <Choice
-            label="Width given as"
-            value={widthBy}
-            options={[
-              { value: 'length', words: 'A width' },
-              { value: 'chain', words: 'A chain already made' },
-              { value: 'stitches', words: upper(counted) },
-              { value: 'repeats', words: upper(blocks) },
-            ]}
-            onChange={(next) => {
-              setValue('widthBy', next, { shouldDirty: true });
-              setValue('width', widths[next].start);
-            }}
-          />
-          <Choice
-            label="Height given as"
+            label={round ? 'Size given as' : 'Height given as'}
             value={heightBy}
-            options={[
-              { value: 'length', words: 'A height' },
-              { value: 'rows', words: 'Rows' },
-              { value: 'repeats', words: upper(bands) },
-            ]}
+            options={
+              round
+                ? [
+                    { value: 'length', words: 'A diameter' },
+                    { value: 'rows', words: 'Rounds' },
+                  ]
+                : [
+                    { value: 'length', words: 'A height' },
+                    { value: 'rows', words: 'Rows' },
+                    { value: 'repeats', words: upper(bands) },
+                  ]
+            }
             onChange={(next) => {
               setValue('heightBy', next, { shouldDirty: true });
               setValue('height', heights[next].start);
@@ -84,18 +93,22 @@ export function SizePart() {
           </div>
         ) : null}
         <div className="flex flex-wrap items-start gap-4">
-          <div className="w-[190px]">
-            <Field
-              name="width"
-              label={widths[widthBy].label}
-              after={after(widthBy, width, widths[widthBy].after)}
-              className="count text-[18px]"
-              inputMode={widthBy === 'length' ? 'text' : 'numeric'}
-            />
-          </div>
-          <span aria-hidden className="mt-[33px] text-[20px] text-soft">
-            ×
-          </span>
+          {round ? null : (
+            <>
+              <div className="w-[190px]">
+                <Field
+                  name="width"
+                  label={widths[widthBy].label}
+                  after={after(widthBy, width, widths[widthBy].after)}
+                  className="count text-[18px]"
+                  inputMode={widthBy === 'length' ? 'text' : 'numeric'}
+                />
+              </div>
+              <span aria-hidden className="mt-[33px] text-[20px] text-soft">
+                ×
+              </span>
+            </>
+          )}
           <div className="w-[190px]">
             <Field
               name="height"

@@ -74,6 +74,20 @@ describe('a wish in its form', () => {
     expect(own.join(' ')).toContain(words);
   });
 
+  it('of a circle has one size: its diameter or its rounds', () => {
+    const circle = { ...newWish('cm'), pattern: 'windlass', width: '99', height: '30' };
+    expect(wishOf(circle)).toMatchObject({ width: { by: 'length', length: '30' }, height: { length: '30' } });
+    const rounds = wishOf({ ...circle, heightBy: 'rows', height: '9' });
+    expect(rounds).toMatchObject({ width: { by: 'repeats', count: 1 }, height: { by: 'rows', count: 9 } });
+    const plan = planWish(rounds);
+    expect(plan.ok && [plan.value.height.rows, plan.value.width.width.mid]).toEqual([
+      9,
+      plan.ok && plan.value.height.height.mid,
+    ]);
+    const read = formSchema.safeParse({ ...circle, height: 'wide' });
+    expect(read.error?.issues.some((issue) => issue.path[0] === 'height')).toBe(true);
+  });
+
   it('knows the field of every path that planning can refuse', () => {
     expect(
       ['width.length', 'height.count', 'gauge.rows.over', 'pattern.numbers.b', 'pattern.key', 'yarns'].map(fieldOf),

@@ -70,8 +70,22 @@ function dropEmpty<T extends object>(value: T): T {
   return Object.fromEntries(Object.entries(value).filter(([, part]) => part !== undefined)) as T;
 }
 
+/** Whether a pattern is worked as a circle, whose size is one figure. */
+export function isCircle(pattern: string): boolean {
+  const found = findPattern(pattern);
+  return found.ok && found.value.technique === 'wedge-circle';
+}
+
+/** A circle is as wide as it is high: its one size stands in the height. */
+function wholeSize(form: WishFormValues): WishFormValues {
+  if (!isCircle(form.pattern)) return form;
+  if (form.heightBy === 'length') return { ...form, widthBy: 'length', width: form.height };
+  return { ...form, widthBy: 'repeats', width: '1' };
+}
+
 /** The wish a form comes to; what cannot be a number is passed on as typed, for the schema to refuse at its place. */
-export function toWish(form: WishFormValues, before?: Wish): unknown {
+export function toWish(typed: WishFormValues, before?: Wish): unknown {
+  const form = wholeSize(typed);
   const pattern = findPattern(form.pattern);
   const known = pattern.ok ? pattern.value : undefined;
   // A pattern that is not made in the stitch chosen for another falls back to its own.
@@ -240,7 +254,8 @@ export function fieldOf(path: string): string {
 const countedWords = { chain: 'chains', stitches: 'stitches', repeats: 'repeats', rows: 'rows' } as const;
 
 /** The schema that the form is checked against while it is filled in: only that lengths can be read. */
-export const formSchema = z.custom<WishFormValues>().superRefine((form, context) => {
+export const formSchema = z.custom<WishFormValues>().superRefine((typed, context) => {
+  const form = wholeSize(typed);
   // A length in a field for counts is a slip of its own kind, and told as one.
   for (const [field, by] of [
     ['width', form.widthBy],

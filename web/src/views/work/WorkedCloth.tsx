@@ -3,7 +3,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { type CourseSpan, paintCloth } from '../../parts/cloth/paintCloth.ts';
 import { useBox } from '../../parts/useWidth.ts';
-import { painter } from '../../worker/painter.ts';
+import { easel } from '../../worker/painter.ts';
 
 interface Props {
   readonly fabric: Fabric;
@@ -112,7 +112,7 @@ function useWorked({ fabric, shades, hand, rows }: Props, place: Place | undefin
     }
     let current = true;
     const look = { shades, hand, cellWidth, cellHeight, ...(face ? { face } : {}) };
-    void painter.courses(fabric, look, { from, to }).then((picture) => {
+    void easel.courses(fabric, look, { from, to }).then((picture) => {
       if (current) setWorked({ rows, picture });
     });
     return () => {
