@@ -47,8 +47,21 @@ export class Linker {
 
   /** Adds the moves of the cheapest bridge. Staying attached is preferred to an equally dear cut. @returns its cost */
   link(colour: number, gap: Gap, moves: MoveList): number {
-    const best = this.chart.construction === 'right-side' ? undefined : this.search(gap);
-    if (!best || best.cost > this.cut) {
+    return this.take(colour, this.search(gap, gap.row + 1, this.afterUse(gap)), gap, moves);
+  }
+
+  /**
+   * The same for a strand that already hangs at boundary `at` when the hook comes to row `row`, having climbed or
+   * floated up for `stretch` rows. @returns the cost of what is still to be done
+   */
+  linkOn(colour: number, hangs: { row: number; at: number; stretch: number }, gap: Gap, moves: MoveList): number {
+    const { row, at, stretch } = hangs;
+    const best = this.search(gap, row, [{ at: this.place(at), stretch, cost: 0 }]);
+    return this.take(colour, best, { ...gap, row: row - 1, end: at }, moves);
+  }
+
+  private take(colour: number, best: Hanging | undefined, gap: Gap, moves: MoveList): number {
+    if (!best || best.cost > this.cut || this.chart.construction === 'right-side') {
       moves.add(CUT, colour, gap.row, gap.end, gap.nextRow);
       return this.cut;
     }
@@ -58,9 +71,9 @@ export class Linker {
     return best.cost;
   }
 
-  private search(gap: Gap): Hanging | undefined {
-    let states = this.afterUse(gap);
-    for (let row = gap.row + 1; row < gap.nextRow && states.length; row++) states = this.between(gap, row, states);
+  private search(gap: Gap, from: number, at: Hanging[]): Hanging | undefined {
+    let states = at;
+    for (let row = from; row < gap.nextRow && states.length; row++) states = this.between(gap, row, states);
     let best: Hanging | undefined;
     for (const state of states) {
       const arrived = this.arrive(gap, state);

@@ -135,11 +135,12 @@ export function route(chart: Chart, costs: StrandCosts, way: Way, bandGap = cost
   });
 }
 
-function identity(count: number): number[] {
+export function identity(count: number): number[] {
   return Array.from({ length: count }, (_, i) => i);
 }
 
-function finished(
+/** A way of the strands with its sums, counted again from its moves. @param cost of each strand, as it was claimed */
+export function finished(
   whole: Chart,
   chart: Chart,
   colourOf: readonly number[],
