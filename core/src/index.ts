@@ -34,6 +34,8 @@ export { lay as layPiece } from './lay/lay.ts';
 export type { LayRequest } from './lay/rows.ts';
 export * from './measure/measure.ts';
 export * from './measure/yarn.ts';
+export * from './onward/prove.ts';
+export * from './onward/rest.ts';
 export * from './patterns/bind.ts';
 export * from './patterns/book.ts';
 export { checkGiven, type GivenPattern, type GivenVerdict, readMultiple } from './patterns/given.ts';

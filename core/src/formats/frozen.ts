@@ -64,7 +64,7 @@ function rowText(fabric: Fabric, course: number, letters: readonly string[]): st
 }
 
 /** The strand of every run, where colours have more strands than one. */
-function frozenBobbins({ chart, colourOf }: Strands): FrozenWork['bobbins'] {
+function frozenBobbins({ chart, colourOf }: StrandWay): FrozenWork['bobbins'] {
   if (colourOf.every((colour, strand) => colour === strand)) return undefined;
   const runs: number[] = [];
   for (let row = 0; row < chart.rows; row++) eachRun(chart, row, (strand) => runs.push(strand));
@@ -72,9 +72,13 @@ function frozenBobbins({ chart, colourOf }: Strands): FrozenWork['bobbins'] {
 }
 
 /** Freezes a plan at the moment it is begun. */
-export function freeze(plan: Plan): FrozenWork {
-  const { fabric, strands } = plan.piece;
-  const { bound, foundation } = plan.prepared;
+export function freeze({ piece, prepared }: Plan): FrozenWork {
+  const { bound, foundation } = prepared;
+  return freezeCloth({ fabric: piece.fabric, strands: piece.strands, bound, foundation });
+}
+
+/** Freezes a cloth with the way of its strands. */
+export function freezeCloth({ fabric, strands, bound, foundation }: ThawedWork): FrozenWork {
   const rows: string[] = [];
   const courses: number[] = [];
   const known = new Map<string, number>();

@@ -95,7 +95,7 @@ export function makePiece(prepared: Prepared, stitches: number, rows: number): R
 }
 
 /** What the finishing needs to know of a laid piece. */
-function finishRequest(prepared: Prepared, fabric: Fabric): FinishRequest {
+export function finishRequest(prepared: Prepared, fabric: Fabric): FinishRequest {
   const { bound, technique, finish, wish, gauge, foundation, yarns } = prepared;
   const key = technique.gaugeKey(bound);
   return {

@@ -1,0 +1,184 @@
+import fc from 'fast-check';
+import { freeze, thaw } from '../formats/frozen.ts';
+import type { Weighing } from '../formats/logEntry.ts';
+import type { Wish, WishInput } from '../formats/wish.ts';
+import { patternBook } from '../patterns/book.ts';
+import { planWish } from '../plan/plan.ts';
+import { sampleWish } from '../plan/sampleWish.ts';
+import { must } from '../problem.ts';
+import { policies } from '../route/costs.ts';
+import { proveOnward, sameCourses } from './prove.ts';
+import { type RestPlan, restPlans, type WorkInHand } from './rest.ts';
+
+/** 36 × 44, one ball of each colour. */
+function wish(change: Partial<WishInput> = {}): Wish {
+  const whole = sampleWish({
+    width: { by: 'repeats', count: 9 },
+    height: { by: 'repeats', count: 11 },
+    edges: 'mirrored',
+    ending: 'as-begun',
+    ...change,
+  });
+  return { ...whole, yarns: whole.yarns.map((yarn) => ({ ...yarn, balls: 1 })) };
+}
+
+function inHand(change: Partial<WishInput>, rows: number, more: Partial<WorkInHand> = {}) {
+  const plan = must(planWish(wish(change)));
+  const begun = freeze(plan);
+  const choice = { stitches: plan.piece.stitches, rows: plan.piece.rows };
+  const work: WorkInHand = {
+    wish: { ...wish(change), choice },
+    cloth: must(thaw(begun)),
+    stands: { rows, runs: 0 },
+    done: 0,
+    weighings: [],
+    pace: { ratio: 1, sd: 0.2 },
+    ...more,
+  };
+  return { begun, work, plans: must(restPlans(work)) };
+}
+
+const weighed = (letter: string, after: number, rows: number): Weighing => ({
+  id: '00000000-0000-4000-8000-000000000001',
+  at: 1,
+  kind: 'weigh',
+  letter,
+  ball: 1,
+  before: 50,
+  beforeIsLabel: false,
+  after,
+  scale: 0.1,
+  position: { rows, runs: 0 },
+});
+
+function one(plans: readonly RestPlan[], kind: RestPlan['kind']): RestPlan {
+  const found = plans.find((each) => each.kind === kind);
+  if (!found) throw new Error(`no plan ${kind} among ${plans.map((each) => each.kind).join(', ')}`);
+  return found;
+}
+
+describe('the rest of a cloth of 44 rows, 20 of them worked', () => {
+  const { begun, plans } = inHand({}, 20);
+
+  it('can end after bands that come out as it began: 8k + 4 rows', () => {
+    expect(one(plans, 'shorter').rows).toBe(36);
+    expect(one(plans, 'soonest').rows).toBe(20);
+    expect(one(plans, 'ripped')).toMatchObject({ rows: 12, stays: 12, rip: { rows: 8, cells: 8 * 36 } });
+    expect(one(plans, 'longer').rows).toBe(52);
+  });
+
+  it('36 rows of 5.56 mm are 20.0 cm, of the same width', () => {
+    expect(one(plans, 'shorter').height.mid).toBeCloseTo(200, 6);
+    expect(one(plans, 'shorter').width.mid).toBeCloseTo(225, 6);
+  });
+
+  it('has nothing left to work where it ends at once but to weave in the ends, 75 s each', () => {
+    const { time, ends } = one(plans, 'soonest');
+    expect(time.mid).toBeCloseTo(ends * 75, 6);
+    // A row of 36 sc with eight changes takes 132 s; 16 more of them to row 36.
+    expect(one(plans, 'shorter').time.mid).toBeCloseTo(16 * 132 + one(plans, 'shorter').ends * 75, 6);
+  });
+
+  it('with the colours changed about has in each row to come the other colour', () => {
+    const { fabric } = must(thaw(one(plans, 'swapped').begun));
+    const old = must(thaw(begun)).fabric;
+    expect(sameCourses(old, fabric)).toBe(20);
+    expect([...fabric.colours.subarray(20 * 36)]).toEqual([...old.colours.subarray(20 * 36)].map((c) => 1 - c));
+  });
+
+  it('a row that is begun is worked to its end', () => {
+    const half = inHand({}, 20, { stands: { rows: 20, runs: 3 }, done: 12 });
+    expect(one(half.plans, 'soonest')).toMatchObject({ rows: 28, stays: 21 });
+    expect(one(half.plans, 'ripped')).toMatchObject({ rows: 20, stays: 20, rip: { rows: 0, cells: 12 } });
+  });
+});
+
+describe('yarn that will not last', () => {
+  // 44 rows take some 20 m of each; 1 g at 1.7 m a gram is left of B after 20 rows.
+  const weighings = [weighed('A', 42, 20), weighed('B', 1, 20)];
+  const { plans } = inHand({}, 20, { weighings });
+
+  it('the plan is hopeless, the longest that is enough is found, and the next longer is not', () => {
+    expect(one(plans, 'planned').chance).toBeLessThan(0.05);
+    expect(one(plans, 'planned').colours.map(({ letter }) => letter)).toEqual(['A', 'B']);
+    const enough = plans.filter((each) => (each.chance ?? 0) >= 0.95 && each.stays === 20);
+    const longest = Math.max(...enough.map((each) => each.rows));
+    expect(longest).toBeLessThan(44);
+    expect(
+      plans.filter((each) => each.rows > longest && each.kind !== 'ripped').every((each) => (each.chance ?? 0) < 0.95),
+    ).toBe(true);
+  });
+
+  it('to change the colours about takes of A what it took of B, and of B what it took of A', () => {
+    const even = inHand({}, 20).plans;
+    const [planned, swapped] = [one(even, 'planned').colours, one(even, 'swapped').colours];
+    // 24 rows are left, six bands of four: B has a few tails and carries more or less.
+    const near = (a?: number, b?: number) => expect(Math.abs((a ?? 0) / (b ?? 1) - 1)).toBeLessThan(0.1);
+    near(swapped[0]?.left.mid, planned[1]?.left.mid);
+    near(swapped[1]?.left.mid, planned[0]?.left.mid);
+  });
+});
+
+describe('a border', () => {
+  const { plans } = inHand({ item: 'blanket', border: { rounds: 3, colour: 'A' } }, 30);
+  it('can be a round thinner or left off, and takes less yarn and size', () => {
+    const [planned, thinner, bare] = [one(plans, 'planned'), one(plans, 'thinner'), one(plans, 'bare')];
+    expect(thinner.wish.border?.rounds).toBe(2);
+    expect(bare.wish.border).toBeUndefined();
+    const a = (plan: RestPlan) => plan.colours[0]?.left.mid ?? 0;
+    expect(a(planned)).toBeGreaterThan(a(thinner));
+    expect(a(thinner)).toBeGreaterThan(a(bare));
+    // A round of sc on either side.
+    expect(planned.width.mid - thinner.width.mid).toBeCloseTo(
+      thinner.height.mid > 0 ? (planned.width.mid - bare.width.mid) / 3 : 0,
+      6,
+    );
+    expect(planned.ends - bare.ends).toBe(2);
+  });
+});
+
+describe('every way to go on', () => {
+  it('keeps what is worked and is proved, for any pattern, policy and row', () => {
+    const flat = patternBook.filter((pattern) => pattern.colours.length === 2);
+    fc.assert(
+      fc.property(fc.constantFrom(...flat), fc.constantFrom(...policies), fc.nat(30), (pattern, policy, rows) => {
+        const change: Partial<WishInput> = {
+          pattern: { key: pattern.key },
+          policy,
+          width: { by: 'repeats', count: 2 },
+          height: { by: 'repeats', count: 3 },
+          edges: 'whole',
+          ending: 'any',
+        };
+        const plan = planWish(wish(change));
+        if (!plan.ok) return;
+        const stands = Math.min(rows, plan.value.piece.fabric.courses);
+        const { begun, plans } = inHand(change, stands);
+        expect(plans[0]?.kind).toBe('planned');
+        for (const each of plans) {
+          const proof = proveOnward(begun, each.begun, each.stays);
+          expect([pattern.key, policy, each.kind, proof.ok ? [] : proof.problems]).toEqual([
+            pattern.key,
+            policy,
+            each.kind,
+            [],
+          ]);
+        }
+      }),
+      { numRuns: 25 },
+    );
+  });
+
+  it('another plan that touches worked rows, or a strand of them, is refused', () => {
+    const { begun, plans } = inHand({}, 20);
+    const swapped = one(plans, 'swapped').begun;
+    const over = proveOnward(begun, swapped, 21);
+    expect(over.ok ? '' : over.problems[0]?.message).toBe(
+      'Row 21 is worked already, and the other plan has it otherwise.',
+    );
+    const moves = [...begun.moves];
+    moves[3] = (moves[3] ?? 0) + 1;
+    expect(proveOnward(begun, { ...begun, moves }, 20).ok).toBe(false);
+    expect(proveOnward(begun, { ...begun, foundation: 'sc-3rd' }, 20).ok).toBe(false);
+  });
+});
