@@ -2,11 +2,13 @@ import type { PGlite } from '@electric-sql/pglite';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { handoverRoutes } from './backup/handover.ts';
 import { backupRoutes } from './backup/routes.ts';
 import { draftRoutes } from './drafts/routes.ts';
 import { drawerRoutes } from './drawer/routes.ts';
 import { answerErrors, Refusal } from './http/answers.ts';
 import { logRoutes } from './log/routes.ts';
+import { onwardRoutes } from './onward/routes.ts';
 import { planRoutes } from './plan/routes.ts';
 import { preferenceRoutes } from './preferences/routes.ts';
 import { progressRoutes } from './progress/routes.ts';
@@ -46,11 +48,13 @@ export function createApp({ db, log, pages }: AppParts): Express {
   });
   // A backup holds every step of every work.
   app.use('/api/backup', express.json({ limit: '64mb' }));
+  // A cloth of many runs, with all its strands.
+  app.use(['/api/works/:id/onward', '/api/handover'], express.json({ limit: '16mb' }));
   app.use('/api', express.json({ limit: '256kb' }));
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/api/works', workRoutes(db), progressRoutes(db), logRoutes(db));
+  app.use('/api/works', workRoutes(db), progressRoutes(db), logRoutes(db), onwardRoutes(db));
   app.use('/api/drawer', drawerRoutes(db));
   app.use('/api/swatches', swatchRoutes(db));
   app.use('/api/drafts', draftRoutes(db));
@@ -58,6 +62,10 @@ export function createApp({ db, log, pages }: AppParts): Express {
   app.use(
     '/api/backup',
     backupRoutes(db, () => new Date()),
+  );
+  app.use(
+    '/api/handover',
+    handoverRoutes(db, () => new Date()),
   );
   app.use('/api/scale', scaleRoutes(simulatedScale(Date.now, Math.random)));
   app.use('/api/plan', planRoutes());

@@ -39,17 +39,19 @@ export interface WorkInHand {
 }
 
 /** What is changed in the rest of a work. */
-export type RestKind =
-  | 'planned'
-  | 'enough'
-  | 'shorter'
-  | 'soonest'
-  | 'ripped'
-  | 'longer'
-  | 'swapped'
-  | 'thinner'
-  | 'bare'
-  | 'closing';
+export const restKinds = [
+  'planned',
+  'enough',
+  'shorter',
+  'soonest',
+  'ripped',
+  'longer',
+  'swapped',
+  'thinner',
+  'bare',
+  'closing',
+] as const;
+export type RestKind = (typeof restKinds)[number];
 
 /** The rest of a work in another way: a whole plan from the row in hand, proved, with what it comes to. */
 export interface RestPlan {

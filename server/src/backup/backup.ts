@@ -1,29 +1,15 @@
 import { createHash } from 'node:crypto';
 import type { PGlite } from '@electric-sql/pglite';
-import { drawerYarnSchema, frozenSchema, logEntrySchema, swatchSchema, tickSchema, wishSchema } from '@puntada/core';
+import { drawerYarnSchema, swatchSchema } from '@puntada/core';
 import { z } from 'zod';
 import { type Db, rows } from '../db/database.ts';
+import { keptWork, readWorks, restoreWork, when } from './keptWork.ts';
 
 const id = z.uuid();
-const when = z.iso.datetime();
 
 /** Everything that is kept, in open form: what a maker typed, and every step of every work. */
 const contents = z.strictObject({
-  works: z.array(
-    z.strictObject({
-      id,
-      state: z.enum(['wished', 'begun', 'finished']),
-      revision: z.number().int().min(1),
-      wish: wishSchema,
-      begun: frozenSchema.nullable(),
-      archived: z.boolean(),
-      notice: z.string().nullable(),
-      createdAt: when,
-      changedAt: when,
-      ticks: z.array(tickSchema),
-      log: z.array(logEntrySchema),
-    }),
-  ),
+  works: z.array(keptWork),
   drawer: z.array(z.strictObject({ id, revision: z.number().int().min(1), yarn: drawerYarnSchema })),
   swatches: z.array(z.strictObject({ id, revision: z.number().int().min(1), swatch: swatchSchema })),
   drafts: z.array(z.strictObject({ id, title: z.string(), form: z.record(z.string(), z.unknown()) })),
@@ -50,34 +36,12 @@ export function sealOf(of: unknown): string {
 }
 
 const any = z.record(z.string(), z.unknown());
-const text = (value: unknown) => (value instanceof Date ? value.toISOString() : value);
 
 /** Reads everything in one transaction, so that it fits together. */
 export function makeBackup(db: PGlite, madeAt: Date): Promise<Backup> {
   return db.transaction(async (tx) => {
-    const ticks = await rows(tx, any, 'select * from ticks order by at, id');
-    const log = await rows(tx, any, 'select work_id, entry from log order by at, id');
-    const works = await rows(tx, any, 'select * from works order by created_at, id');
-    const of = (list: typeof ticks, work: unknown) => list.filter((each) => each.work_id === work);
     const everything = {
-      works: works.map((work) => ({
-        id: work.id,
-        state: work.state,
-        revision: work.revision,
-        wish: work.wish,
-        begun: work.begun,
-        archived: work.archived,
-        notice: work.notice,
-        createdAt: text(work.created_at),
-        changedAt: text(work.changed_at),
-        ticks: of(ticks, work.id).map((tick) => ({
-          id: tick.id,
-          at: Number(tick.at),
-          from: { rows: tick.from_rows, runs: tick.from_runs },
-          to: { rows: tick.to_rows, runs: tick.to_runs },
-        })),
-        log: of(log, work.id).map((each) => each.entry),
-      })),
+      works: await readWorks(tx),
       drawer: await rows(tx, any, 'select id, revision, yarn from drawer order by id'),
       swatches: await rows(tx, any, 'select id, revision, swatch from swatches order by id'),
       drafts: await rows(tx, any, 'select id, title, form from drafts order by id'),
@@ -104,7 +68,17 @@ export function openBackup(backup: Backup): Contents | string {
 
 /** Puts a backup in place of everything that is there, in the transaction given: all of it or nothing. */
 export async function restoreBackup(tx: Db, contents: Contents): Promise<void> {
-  for (const table of ['progress', 'ticks', 'log', 'works', 'drawer', 'swatches', 'drafts', 'preferences']) {
+  for (const table of [
+    'progress',
+    'ticks',
+    'log',
+    'former_plans',
+    'works',
+    'drawer',
+    'swatches',
+    'drafts',
+    'preferences',
+  ]) {
     await tx.query(`delete from ${table}`);
   }
   for (const work of contents.works) await restoreWork(tx, work);
@@ -130,32 +104,6 @@ export async function restoreBackup(tx: Db, contents: Contents): Promise<void> {
       terms,
       hand,
       fractions,
-    ]);
-  }
-}
-
-async function restoreWork(tx: Db, work: Contents['works'][number]): Promise<void> {
-  await tx.query(
-    `insert into works (id, state, revision, wish, begun, archived, notice, created_at, changed_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
-    [
-      work.id,
-      work.state,
-      work.revision,
-      JSON.stringify(work.wish),
-      work.begun && JSON.stringify(work.begun),
-      work.archived,
-      work.notice,
-      work.createdAt,
-      work.changedAt,
-    ],
-  );
-  for (const entry of work.log) {
-    await tx.query('insert into log (work_id, id, at, entry) values ($1, $2, $3, $4)', [
-      work.id,
-      entry.id,
-      entry.at,
-      JSON.stringify(entry),
     ]);
   }
 }

@@ -26,6 +26,17 @@ async function insertTicks(db: Db, workId: string, ticks: readonly Tick[]): Prom
   return new Set(stored.map((each) => each.id));
 }
 
+/** How many plans a work has left behind: it tells which one it goes by. Nothing where there is no such work. */
+export async function planOf(db: Db, workId: string): Promise<number | undefined> {
+  const found = await row(
+    db,
+    z.object({ plans: z.number() }),
+    'select (select count(*)::integer from former_plans where work_id = id) as plans from works where id::text = $1',
+    [workId],
+  );
+  return found?.plans;
+}
+
 /** All ticks of a work, in no particular order. */
 export async function ticksOf(db: Db, workId: string): Promise<Tick[]> {
   const found = await rows(

@@ -3,10 +3,10 @@ import { type FrozenWork, type Position, type Problem, type Tick, thaw, workCour
 import { type Request, Router } from 'express';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from '../works/find.ts';
-import { addTicks } from './queries.ts';
+import { addTicks, planOf } from './queries.ts';
 import { ticksBody } from './schema.ts';
 
-/** How many runs each row of a begun work has; row counts do not change once it is begun. */
+/** How many runs each row of a begun work has. */
 function runsOfRows(begun: FrozenWork): number[] {
   const { fabric, bound, foundation } = accept(thaw(begun), 500);
   return Array.from(
@@ -50,15 +50,16 @@ export function progressRoutes(db: PGlite): Router {
   const router = Router();
   const runsKnown = new Map<string, number[]>();
 
-  /** The runs of each row of a begun work; read once, for a begun work does not change. */
+  /** The runs of each row of a begun work; counted once for each plan that it goes by. */
   async function runsOf(request: Request): Promise<{ id: string; runs: readonly number[] }> {
     const id = String(request.params.id);
-    const known = runsKnown.get(id);
+    const plan = `${id} ${(await planOf(db, id)) ?? ''}`;
+    const known = runsKnown.get(plan);
     if (known) return { id, runs: known };
     const work = await workOf(db, request);
     if (!work.begun) throw notBegun();
     const runs = runsOfRows(work.begun);
-    runsKnown.set(work.id, runs);
+    runsKnown.set(plan, runs);
     return { id: work.id, runs };
   }
 

@@ -1,4 +1,4 @@
-import { frozenSchema, outsideSchema, wishSchema } from '@puntada/core';
+import { frozenSchema, outsideSchema, restKinds, wishSchema } from '@puntada/core';
 import { z } from 'zod';
 
 export const workStates = ['wished', 'begun', 'finished'] as const;
@@ -26,4 +26,10 @@ export const changedWork = z.strictObject({ revision: z.number().int(), wish: wi
 export const revisionOnly = z.strictObject({ revision: z.number().int() });
 export const archiving = z.strictObject({ revision: z.number().int(), archived: z.boolean('Say true or false.') });
 export const facing = z.strictObject({ revision: z.number().int(), outside: outsideSchema });
+export const otherPlan = z.strictObject({
+  revision: z.number().int(),
+  wish: wishSchema,
+  begun: frozenSchema,
+  kind: z.enum(restKinds),
+});
 export const workId = z.uuid();

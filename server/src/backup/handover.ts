@@ -1,0 +1,95 @@
+import { randomUUID } from 'node:crypto';
+import type { PGlite } from '@electric-sql/pglite';
+import { StrandBook, thaw } from '@puntada/core';
+import { Router } from 'express';
+import { z } from 'zod';
+import type { Db } from '../db/database.ts';
+import { bodyOf, handler, Refusal } from '../http/answers.ts';
+import { addTicks } from '../progress/queries.ts';
+import { workOf } from '../works/find.ts';
+import { findWork, type WorkDetail } from '../works/queries.ts';
+import { sealOf } from './backup.ts';
+import { addLog, type KeptWork, keptWork, readWorks, restoreWork, when } from './keptWork.ts';
+
+/** One work on its way to another maker or machine. */
+const handoverSchema = z.strictObject({
+  format: z.literal('puntada-work', 'This is no work that was handed over by Puntada.'),
+  version: z.literal(1, 'This file is of another version.'),
+  madeAt: when,
+  /** For people: where it stands, and how the strands hang. */
+  stands: z.string(),
+  hanging: z.array(z.string()),
+  /** SHA-256 of the work as it stands in the file, in hexadecimal. */
+  seal: z.string(),
+  work: z.unknown(),
+});
+
+/** Where a work stands and how its strands hang, in words. */
+function inWords({ wish, begun, progress: { rows, runs } }: WorkDetail): { stands: string; hanging: string[] } {
+  const cloth = begun ? thaw(begun) : undefined;
+  if (!cloth?.ok) return { stands: `${wish.title} is not begun.`, hanging: [] };
+  const { fabric, strands, bound } = cloth.value;
+  const more = runs ? `, and ${runs} ${runs === 1 ? 'run' : 'runs'} of row ${rows + 1}` : '';
+  const stands = `${wish.title}: ${rows} of ${fabric.courses} rows are worked${more}.`;
+  return { stands, hanging: rows ? [...new StrandBook(strands, bound).hangingWords(rows - 1)] : [] };
+}
+
+function damaged(message: string): Refusal {
+  const hint = 'Nothing was changed. Let it be handed over again.';
+  return new Refusal(422, [{ code: 'field-wrong', path: 'work', message: `This file is damaged. ${message}`, hint }]);
+}
+
+/**
+ * Takes a work in. One that is here already, by the same plan, gets what it has not yet: rows and log of both are
+ * merged. One that is here by another plan stays, and the one handed over stands beside it.
+ * @returns its id here, and what became of it
+ */
+async function takeIn(tx: Db, work: KeptWork): Promise<{ id: string; how: 'new' | 'merged' | 'beside' }> {
+  const here = await findWork(tx, work.id);
+  const same = here && JSON.stringify(here.begun) === JSON.stringify(work.begun);
+  if (same) {
+    await addLog(tx, work.id, work.log);
+    if (work.ticks.length) await addTicks(tx, work.id, work.ticks);
+    return { id: work.id, how: 'merged' };
+  }
+  const id = here ? randomUUID() : work.id;
+  const title = `${work.wish.title.slice(0, 66)}, handed over`;
+  await restoreWork(tx, here ? { ...work, id, wish: { ...work.wish, title } } : work);
+  if (work.ticks.length) await addTicks(tx, id, work.ticks);
+  return { id, how: here ? 'beside' : 'new' };
+}
+
+/** One work out as an open file, and in again. @param now the clock */
+export function handoverRoutes(db: PGlite, now: () => Date): Router {
+  const router = Router();
+
+  router.get(
+    '/:id',
+    handler(async (request, response) => {
+      const detail = await workOf(db, request);
+      const [work] = await db.transaction((tx) => readWorks(tx, detail.id));
+      const name = detail.wish.title.toLowerCase().replace(/[^a-z0-9]+/g, '-') || 'work';
+      response.setHeader('content-disposition', `attachment; filename="${name}.json"`);
+      const head = { format: 'puntada-work', version: 1, madeAt: now().toISOString(), ...inWords(detail) };
+      response.json({ ...head, seal: sealOf(work), work });
+    }),
+  );
+
+  router.post(
+    '/',
+    handler(async (request, response) => {
+      const { seal, work } = bodyOf(handoverSchema, request);
+      if (sealOf(work) !== seal) throw damaged('Its seal does not fit: it was cut short or changed.');
+      const read = keptWork.safeParse(work);
+      if (!read.success) {
+        const [first] = read.error.issues;
+        throw damaged(`At ${first?.path.join('.')}: ${first?.message}`);
+      }
+      const cloth = read.data.begun && thaw(read.data.begun);
+      if (cloth && !cloth.ok) throw damaged(cloth.problems[0]?.message ?? '');
+      response.status(201).json(await db.transaction((tx) => takeIn(tx, read.data)));
+    }),
+  );
+
+  return router;
+}

@@ -1,0 +1,103 @@
+import { frozenSchema, logEntrySchema, restKinds, tickSchema, wishSchema } from '@puntada/core';
+import { z } from 'zod';
+import { type Db, rows } from '../db/database.ts';
+import { formerPlans, keepFormer } from '../onward/queries.ts';
+
+const id = z.uuid();
+export const when = z.iso.datetime();
+
+/** One work with all that was ever kept of it, in open form. */
+export const keptWork = z.strictObject({
+  id,
+  state: z.enum(['wished', 'begun', 'finished']),
+  revision: z.number().int().min(1),
+  wish: wishSchema,
+  begun: frozenSchema.nullable(),
+  archived: z.boolean(),
+  notice: z.string().nullable(),
+  createdAt: when,
+  changedAt: when,
+  ticks: z.array(tickSchema),
+  log: z.array(logEntrySchema),
+  /** Plans that were left for another. */
+  former: z
+    .array(
+      z.strictObject({
+        revision: z.number().int().min(1),
+        wish: wishSchema,
+        begun: frozenSchema,
+        rowsWorked: z.number().int().min(0),
+        leftFor: z.enum(restKinds),
+        leftAt: when,
+      }),
+    )
+    .default([]),
+});
+export type KeptWork = z.output<typeof keptWork>;
+
+const any = z.record(z.string(), z.unknown());
+const text = (value: unknown) => (value instanceof Date ? value.toISOString() : value);
+
+/** Reads all works, or one of them. */
+export async function readWorks(tx: Db, only?: string) {
+  const which = (column: string) => (only ? `where ${column} = $1` : '');
+  const given = only ? [only] : [];
+  const ticks = await rows(tx, any, `select * from ticks ${which('work_id')} order by at, id`, given);
+  const log = await rows(tx, any, `select work_id, entry from log ${which('work_id')} order by at, id`, given);
+  const works = await rows(tx, any, `select * from works ${which('id')} order by created_at, id`, given);
+  const of = (list: typeof ticks, work: unknown) => list.filter((each) => each.work_id === work);
+  return Promise.all(
+    works.map(async (work) => ({
+      id: work.id,
+      state: work.state,
+      revision: work.revision,
+      wish: work.wish,
+      begun: work.begun,
+      archived: work.archived,
+      notice: work.notice,
+      createdAt: text(work.created_at),
+      changedAt: text(work.changed_at),
+      ticks: of(ticks, work.id).map((tick) => ({
+        id: tick.id,
+        at: Number(tick.at),
+        from: { rows: tick.from_rows, runs: tick.from_runs },
+        to: { rows: tick.to_rows, runs: tick.to_runs },
+      })),
+      log: of(log, work.id).map((each) => each.entry),
+      former: await formerPlans(tx, String(work.id)),
+    })),
+  );
+}
+
+/** Puts one work where there is none of its id; its ticks go their own way afterwards. */
+export async function restoreWork(tx: Db, work: KeptWork): Promise<void> {
+  await tx.query(
+    `insert into works (id, state, revision, wish, begun, archived, notice, created_at, changed_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+    [
+      work.id,
+      work.state,
+      work.revision,
+      JSON.stringify(work.wish),
+      work.begun && JSON.stringify(work.begun),
+      work.archived,
+      work.notice,
+      work.createdAt,
+      work.changedAt,
+    ],
+  );
+  await addLog(tx, work.id, work.log);
+  for (const plan of work.former) await keepFormer(tx, work.id, plan);
+}
+
+/** Adds what is not yet in the log of a work. */
+export async function addLog(tx: Db, workId: string, log: KeptWork['log']): Promise<void> {
+  for (const entry of log) {
+    await tx.query('insert into log (work_id, id, at, entry) values ($1, $2, $3, $4) on conflict do nothing', [
+      workId,
+      entry.id,
+      entry.at,
+      JSON.stringify(entry),
+    ]);
+  }
+}

@@ -1,0 +1,146 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { must, type RestKind, restPlans, thaw } from '@puntada/core';
+import { type Listening, listen } from '../listening.ts';
+
+const wish = JSON.parse(readFileSync(new URL('../../../docs/examples/galley-cloth.json', import.meta.url), 'utf8'));
+
+let one: Listening;
+let other: Listening;
+beforeAll(async () => {
+  one = await listen();
+  other = await listen();
+}, 60000);
+afterAll(async () => {
+  await one.close();
+  await other.close();
+});
+
+const at = (rows: number, runs = 0) => ({ rows, runs });
+const tick = (from: object, to: object, time: number) => ({ id: randomUUID(), at: time, from, to });
+
+async function begunTo(rows: number, server = one): Promise<string> {
+  const { body: made } = await server.ask('POST', '/works', { wish });
+  await server.ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
+  await server.ask('POST', `/works/${made.id}/ticks`, { ticks: [tick(at(0), at(rows), 5)] });
+  return made.id;
+}
+
+/** The request that takes one way for the rest of a work. */
+async function restOf(id: string, kind: RestKind) {
+  const { body: work } = await one.ask('GET', `/works/${id}`);
+  const plans = must(
+    restPlans({
+      wish: work.wish,
+      cloth: must(thaw(work.begun)),
+      stands: work.progress,
+      done: 0,
+      weighings: [],
+      pace: { ratio: 1, sd: 0.2 },
+    }),
+  );
+  const plan = plans.find((each) => each.kind === kind);
+  return { revision: work.revision, wish: plan?.wish, begun: plan?.begun, kind };
+}
+
+describe('the rest of a work by another plan', () => {
+  it('is taken, the old plan kept, and the work goes on to its new last row', async () => {
+    const id = await begunTo(20);
+    const { body: before } = await one.ask('GET', `/works/${id}`);
+    const { status, body } = await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'shorter'));
+    expect([status, body.size, body.revision, body.wish.choice.rows]).toEqual([200, { stitches: 36, rows: 36 }, 3, 36]);
+    const { body: former } = await one.ask('GET', `/works/${id}/former`);
+    expect(former).toEqual([expect.objectContaining({ revision: 2, rowsWorked: 20, leftFor: 'shorter' })]);
+    expect(former[0].begun).toEqual(before.begun);
+    // Row 37 was in the old plan only.
+    const beyond = await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(20), at(37), 6)] });
+    expect(beyond.status).toBe(422);
+    await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(20), at(36), 7)] });
+    expect((await one.ask('POST', `/works/${id}/finish`, { revision: 3 })).body.state).toBe('finished');
+  });
+
+  it('is refused where it touches worked rows, is stale, changes the wish, or the work is not begun', async () => {
+    const id = await begunTo(8);
+    const swapped = await restOf(id, 'swapped');
+    await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(8), at(9), 8)] });
+    const late = await one.ask('POST', `/works/${id}/onward`, swapped);
+    expect([late.status, late.body.problems[0].message]).toEqual([
+      422,
+      'Row 9 is worked already, and the other plan has it otherwise.',
+    ]);
+    const stale = await one.ask('POST', `/works/${id}/onward`, { ...(await restOf(id, 'longer')), revision: 1 });
+    expect([stale.status, stale.body.problems[0].path]).toEqual([409, 'revision']);
+    const longer = await restOf(id, 'longer');
+    const policy = { ...longer, wish: { ...longer.wish, policy: 'cut-always' } };
+    expect((await one.ask('POST', `/works/${id}/onward`, policy)).status).toBe(422);
+    const { body: wished } = await one.ask('POST', '/works', { wish });
+    const never = await one.ask('POST', `/works/${wished.id}/onward`, longer);
+    expect([never.status, never.body.problems[0].path]).toEqual([409, 'state']);
+    expect((await one.ask('GET', `/works/${id}/former`)).body).toEqual([]);
+    expect((await one.ask('GET', `/works/${id}`)).body.size.rows).toBe(44);
+  });
+
+  it('stays in a backup', async () => {
+    const id = await begunTo(20);
+    await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'shorter'));
+    const { body: backup } = await one.ask('GET', '/backup');
+    await other.ask('POST', '/backup/restore', backup);
+    const path = `/works/${id}/former`;
+    expect((await other.ask('GET', path)).body).toEqual((await one.ask('GET', path)).body);
+  });
+});
+
+describe('one work handed over', () => {
+  const note = (text: string) => ({ id: randomUUID(), at: 10, kind: 'note', row: 3, text });
+
+  it('goes on elsewhere where it stood, and tells how its strands hang', async () => {
+    const id = await begunTo(8);
+    await one.ask('POST', `/works/${id}/log`, { entry: note('Kettle.') });
+    const { body: file } = await one.ask('GET', `/handover/${id}`);
+    expect(file.stands).toContain('8 of 44 rows are worked');
+    expect(file.hanging.length).toBeGreaterThan(0);
+    const elsewhere = await listen();
+    const { status, body } = await elsewhere.ask('POST', '/handover', file);
+    expect([status, body]).toEqual([201, { id, how: 'new' }]);
+    for (const path of [`/works/${id}/log`, `/works/${id}/former`]) {
+      expect((await elsewhere.ask('GET', path)).body).toEqual((await one.ask('GET', path)).body);
+    }
+    expect((await elsewhere.ask('GET', `/works/${id}`)).body.progress).toEqual(at(8));
+    await elsewhere.close();
+  });
+
+  it('is merged where it is known: rows and notes of both, each once', async () => {
+    const id = await begunTo(8);
+    const { body: file } = await one.ask('GET', `/handover/${id}`);
+    const elsewhere = await listen();
+    await elsewhere.ask('POST', '/handover', file);
+    await elsewhere.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(8), at(11), 20)] });
+    await elsewhere.ask('POST', `/works/${id}/log`, { entry: note('There.') });
+    await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(8), at(10), 21)] });
+    await one.ask('POST', `/works/${id}/log`, { entry: note('Here.') });
+    const { body: back } = await elsewhere.ask('GET', `/handover/${id}`);
+    for (const _twice of [1, 2]) expect((await one.ask('POST', '/handover', back)).body.how).toBe('merged');
+    expect((await one.ask('GET', `/works/${id}`)).body.progress).toEqual(at(11));
+    const { body: log } = await one.ask('GET', `/works/${id}/log`);
+    expect(log.entries.map((each: { text: string }) => each.text).sort()).toEqual(['Here.', 'There.']);
+    expect(log.ticks).toHaveLength(3);
+    await elsewhere.close();
+  });
+
+  it('stands beside one that went on by another plan, and is refused when it is damaged', async () => {
+    const id = await begunTo(20);
+    const { body: file } = await one.ask('GET', `/handover/${id}`);
+    await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'shorter'));
+    const { body } = await one.ask('POST', '/handover', file);
+    expect(body.how).toBe('beside');
+    expect((await one.ask('GET', `/works/${body.id}`)).body).toMatchObject({ size: { rows: 44 }, progress: at(20) });
+    const bent = structuredClone(file);
+    bent.work.wish.title = 'Changed by hand';
+    const refused = await one.ask('POST', '/handover', bent);
+    expect([refused.status, refused.body.problems[0].message]).toEqual([
+      422,
+      'This file is damaged. Its seal does not fit: it was cut short or changed.',
+    ]);
+    expect((await one.ask('POST', '/handover', { format: 'other' })).status).toBe(422);
+  });
+});

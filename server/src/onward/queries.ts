@@ -1,0 +1,68 @@
+import { type FrozenWork, frozenSchema, type RestKind, restKinds, type Wish, wishSchema } from '@puntada/core';
+import { z } from 'zod';
+import { type Db, rows } from '../db/database.ts';
+import type { WorkDetail } from '../works/queries.ts';
+
+const formerRow = z.object({
+  revision: z.number().int(),
+  wish: wishSchema,
+  begun: frozenSchema,
+  rows_worked: z.number().int(),
+  left_for: z.enum(restKinds),
+  left_at: z.date(),
+});
+
+/** A plan that a work has left for another, as the API tells it. */
+export interface FormerPlan {
+  readonly revision: number;
+  readonly wish: Wish;
+  readonly begun: FrozenWork;
+  readonly rowsWorked: number;
+  readonly leftFor: RestKind;
+  readonly leftAt: string;
+}
+
+/** The plans a work has left, the latest first. */
+export async function formerPlans(db: Db, workId: string): Promise<FormerPlan[]> {
+  const found = await rows(
+    db,
+    formerRow,
+    `select revision, wish, begun, rows_worked, left_for, left_at from former_plans
+     where work_id = $1 order by revision desc`,
+    [workId],
+  );
+  return found.map((each) => ({
+    revision: each.revision,
+    wish: each.wish,
+    begun: each.begun,
+    rowsWorked: each.rows_worked,
+    leftFor: each.left_for,
+    leftAt: each.left_at.toISOString(),
+  }));
+}
+
+/** Keeps a plan that is left. */
+export async function keepFormer(db: Db, workId: string, plan: FormerPlan): Promise<void> {
+  const { revision, wish, begun, rowsWorked, leftFor, leftAt } = plan;
+  await db.query(
+    `insert into former_plans (work_id, revision, wish, begun, rows_worked, left_for, left_at)
+     values ($1, $2, $3, $4, $5, $6, $7)`,
+    [workId, revision, JSON.stringify(wish), JSON.stringify(begun), rowsWorked, leftFor, leftAt],
+  );
+}
+
+/** Takes another plan for a begun work, made on this very revision. @returns whether it was; nothing is changed otherwise */
+export async function goBy(
+  db: Db,
+  { id }: WorkDetail,
+  revision: number,
+  wish: Wish,
+  begun: FrozenWork,
+): Promise<boolean> {
+  const { affectedRows } = await db.query(
+    `update works set wish = $3, begun = $4, revision = revision + 1, changed_at = now()
+     where id = $1 and revision = $2 and state = 'begun'`,
+    [id, revision, JSON.stringify(wish), JSON.stringify(begun)],
+  );
+  return affectedRows === 1;
+}

@@ -1,0 +1,86 @@
+import type { PGlite } from '@electric-sql/pglite';
+import { type Problem, proveOnward, type Wish } from '@puntada/core';
+import { Router } from 'express';
+import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
+import { workOf } from '../works/find.ts';
+import { findWork, type WorkDetail } from '../works/queries.ts';
+import { otherPlan } from '../works/schema.ts';
+import { formerPlans, goBy, keepFormer } from './queries.ts';
+
+/** What the rest of a work may change of its wish. */
+function changeless({ choice: _choice, border: _border, closing: _closing, ...rest }: Wish): string {
+  return JSON.stringify(Object.entries(rest).sort(([a], [b]) => (a < b ? -1 : 1)));
+}
+
+function refuse(problem: Problem, work: WorkDetail): Refusal {
+  return new Refusal(409, [problem], work);
+}
+
+/** The rest of a begun work by another plan. What is worked is proved to stay; the plan that is left is kept. */
+export function onwardRoutes(db: PGlite): Router {
+  const router = Router();
+
+  router.get(
+    '/:id/former',
+    handler(async (request, response) => {
+      const work = await workOf(db, request);
+      response.json(await formerPlans(db, work.id));
+    }),
+  );
+
+  router.post(
+    '/:id/onward',
+    handler(async (request, response) => {
+      const { revision, wish, begun, kind } = bodyOf(otherPlan, request);
+      const { id } = await workOf(db, request);
+      await db.transaction(async (tx) => {
+        const work = (await findWork(tx, id)) as WorkDetail;
+        if (!work.begun || work.state !== 'begun') {
+          throw refuse(
+            {
+              code: 'field-wrong',
+              path: 'state',
+              message: `This work is ${work.state}: it has no rest to be planned.`,
+              hint: 'Begin it from the mat first, or make it again.',
+            },
+            work,
+          );
+        }
+        const { rows, runs } = work.progress;
+        accept(proveOnward(work.begun, begun, rows + (runs > 0 ? 1 : 0)));
+        if (changeless(wish) !== changeless(work.wish)) {
+          throw new Refusal(422, [
+            {
+              code: 'field-wrong',
+              path: 'wish',
+              message: 'Only height, border and closing row can still be changed in a work that is begun.',
+              hint: 'Make a new wish for all else.',
+            },
+          ]);
+        }
+        if (!(await goBy(tx, work, revision, wish, begun))) {
+          throw refuse(
+            {
+              code: 'field-wrong',
+              path: 'revision',
+              message: 'This work was changed elsewhere meanwhile. Nothing was overwritten.',
+              hint: 'Look at the rest of it again, then choose.',
+            },
+            work,
+          );
+        }
+        await keepFormer(tx, work.id, {
+          revision: work.revision,
+          wish: work.wish,
+          begun: work.begun,
+          rowsWorked: rows,
+          leftFor: kind,
+          leftAt: new Date().toISOString(),
+        });
+      });
+      response.json(await findWork(db, id));
+    }),
+  );
+
+  return router;
+}
