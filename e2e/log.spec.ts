@@ -84,7 +84,7 @@ test('everything goes out as one file and comes back; a damaged one is refused w
   const file = readFileSync(await (await saving).path(), 'utf8');
   const bring = (text: string) =>
     page
-      .getByLabel('Put a backup back')
+      .getByLabel('Put a backup or a work back')
       .setInputFiles({ name: 'puntada.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await bring(file.replace('lighthouse', 'cellar'));
   await page.getByRole('button', { name: 'Put it in place' }).click();

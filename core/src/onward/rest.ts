@@ -60,6 +60,9 @@ export interface RestPlan {
   readonly begun: FrozenWork;
   /** Rows or rounds of the finished cloth. */
   readonly rows: number;
+  readonly making: Fabric['making'];
+  /** Its size is one figure. */
+  readonly circle: boolean;
   /** Courses that stay as they are worked. */
   readonly stays: number;
   /** The finished piece, mm. */
@@ -180,6 +183,8 @@ class Onward {
       kind,
       wish,
       rows,
+      making: fabric.making,
+      circle: technique.key === 'wedge-circle',
       stays,
       begun: freezeCloth({ fabric, strands, bound, foundation }),
       width: size.width.width,

@@ -40,7 +40,7 @@ export interface Change {
 /** The server's resources, and this browser's copies of them. */
 export const api = createApi({
   baseQuery: askOrKept,
-  tagTypes: ['Works', 'Work', 'Preferences', 'Drawer', 'Swatches', 'Drafts', 'Log'],
+  tagTypes: ['Works', 'Work', 'Preferences', 'Drawer', 'Swatches', 'Drafts', 'Log', 'Former'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({

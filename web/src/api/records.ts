@@ -1,5 +1,5 @@
-import type { DrawerYarn, LogEntry, Swatch, Tick } from '@puntada/core';
-import { api } from './api.ts';
+import type { DrawerYarn, FrozenWork, LogEntry, RestKind, Swatch, Tick, Wish } from '@puntada/core';
+import { api, type Work } from './api.ts';
 
 export interface StoredYarn {
   readonly id: string;
@@ -23,6 +23,25 @@ export interface ChangedSwatch extends StoredSwatch {
 export interface WorkLog {
   readonly entries: readonly LogEntry[];
   readonly ticks: readonly Tick[];
+}
+
+/** A plan that a work has left for another. */
+export interface FormerPlan {
+  readonly revision: number;
+  readonly wish: Wish;
+  readonly begun: FrozenWork;
+  readonly rowsWorked: number;
+  readonly leftFor: RestKind;
+  readonly leftAt: string;
+}
+
+/** Another plan for the rest of a work, made on a revision of it. */
+interface OtherPlan {
+  readonly id: string;
+  readonly revision: number;
+  readonly wish: Wish;
+  readonly begun: FrozenWork;
+  readonly kind: RestKind;
 }
 
 /** A wish that is still being typed. */
@@ -75,6 +94,22 @@ const records = api.injectEndpoints({
       query: ({ id, entry }) => ({ url: `/works/${id}/log`, method: 'POST', body: { entry } }),
       invalidatesTags: (_answer, _error, { id }) => [{ type: 'Log', id }],
     }),
+    former: build.query<FormerPlan[], string>({
+      query: (id) => `/works/${id}/former`,
+      providesTags: (_plans, _error, id) => [{ type: 'Former', id }],
+    }),
+    goOnward: build.mutation<Work, OtherPlan>({
+      query: ({ id, ...body }) => ({ url: `/works/${id}/onward`, method: 'POST', body }),
+      invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Former', id }],
+      async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => undefined);
+        if (answer) dispatch(api.util.upsertQueryData('work', id, answer.data));
+      },
+    }),
+    takeOver: build.mutation<{ id: string; how: 'new' | 'merged' | 'beside' }, unknown>({
+      query: (body) => ({ url: '/handover', method: 'POST', body }),
+      invalidatesTags: ['Works', 'Work', 'Log', 'Former'],
+    }),
     drafts: build.query<Draft[], void>({ query: () => '/drafts', providesTags: ['Drafts'] }),
     draft: build.query<Draft, string>({ query: (id) => `/drafts/${id}`, keepUnusedDataFor: 0 }),
     keepDraft: build.mutation<Draft, { id: string; title: string; form: object }>({
@@ -103,6 +138,9 @@ export const {
   useRemoveSwatchMutation,
   useLogQuery,
   useAddEntryMutation,
+  useFormerQuery,
+  useGoOnwardMutation,
+  useTakeOverMutation,
   useDraftsQuery,
   useDraftQuery,
   useKeepDraftMutation,

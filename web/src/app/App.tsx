@@ -18,6 +18,7 @@ const GivenView = lazy(() => import('../views/given/GivenView.tsx'));
 const ShoppingView = lazy(() => import('../views/shopping/ShoppingView.tsx'));
 const NeedView = lazy(() => import('../views/need/NeedView.tsx'));
 const StripsView = lazy(() => import('../views/need/StripsView.tsx'));
+const OnwardView = lazy(() => import('../views/onward/OnwardView.tsx'));
 const LogView = lazy(() => import('../views/log/LogView.tsx'));
 const FinishView = lazy(() => import('../views/finish/FinishView.tsx'));
 
@@ -42,6 +43,7 @@ const router = createBrowserRouter([
       { path: '/works/:id/rows', element: <RowsView /> },
       { path: '/works/:id/yarn', element: <NeedView /> },
       { path: '/works/:id/log', element: <LogView /> },
+      { path: '/works/:id/onward', element: <OnwardView /> },
       { path: '/works/:id/strips', element: <StripsView /> },
       { path: '/works/:id/finish', element: <FinishView /> },
       { path: '/works/:id/work', element: <WorkView /> },

@@ -7,23 +7,31 @@ import {
   type Fabric,
   findPattern,
   type Hand,
+  type LogEntry,
   makePiece,
   type PatternFacts,
   type PlanDocument,
+  paceOf,
   patternBook,
   patternFacts,
   planDocument,
   planWish,
   prepare,
+  type RestPlan,
   type Result,
   readShape,
+  restPlans,
   type SearchStep,
   type Strip,
   searchLargest,
+  sessionsOf,
   type Terms,
+  type Tick,
   type ToldUnit,
   techniqueOf,
+  type Weighing,
   wishSchema,
+  workCourse,
   type YarnNeed,
   yarnFigures,
 } from '@puntada/core';
@@ -258,7 +266,22 @@ function courseCosts(work: Work): CourseCosts | undefined {
   });
 }
 
+/** Every way for the rest of a work; nothing while it is not begun. */
+function onward(work: Work, entries: readonly LogEntry[], ticks: readonly Tick[]): Result<RestPlan[]> | undefined {
+  const cloth = workCloth(work);
+  const costs = courseCosts(work);
+  if (!work.begun || !cloth || !costs) return undefined;
+  const { fabric, bound, foundation } = cloth;
+  const course = (row: number) => workCourse(fabric, bound, foundation, row);
+  const { rows, runs } = work.progress;
+  const done = rows < fabric.courses ? (course(rows).runs[runs]?.from ?? 1) - 1 : 0;
+  const pace = paceOf(sessionsOf(ticks, costs, (row) => (row < fabric.courses ? course(row).runs.length : 1)));
+  const weighings = entries.filter((entry): entry is Weighing => entry.kind === 'weigh');
+  return restPlans({ wish: work.wish, cloth, stands: work.progress, done, weighings, pace });
+}
+
 const planner = {
+  onward,
   courseCosts,
   bookFacts,
   oneRepeat,

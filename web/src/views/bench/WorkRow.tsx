@@ -3,7 +3,7 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useAddWorkMutation, useArchiveWorkMutation, useWorkQuery, type WorkSummary } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
-import { useStrip, WorkStrip } from './WorkStrip.tsx';
+import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 
 const longestTitle = 80;
 

@@ -29,6 +29,7 @@ export default function LogView() {
   return (
     <>
       <Head title={work?.wish.title ?? 'Log'} under="The log: time, yarn, size and what to change next time">
+        {work?.state === 'begun' ? <ButtonLink to={`/works/${id}/onward`}>Plan the rest anew</ButtonLink> : null}
         {work ? <ButtonLink to={`/works/${id}/work`}>Back to the row</ButtonLink> : null}
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1280px] px-6 pt-5 pb-12">
@@ -73,6 +74,16 @@ function Log({ work, log, cloth, costs }: LogProps) {
         <Measures work={work} log={log} cloth={cloth} />
         <Notes work={work} log={log} />
         <AtTheEnd work={work} log={log} cloth={cloth} />
+        <section aria-label="Hand it over">
+          <h2 className="border-b border-ink pb-1 text-[19px]">Hand it over</h2>
+          <p className="py-2 text-[16px]">
+            <a href={`/api/handover/${work.id}`} download className="font-semibold">
+              Save this work as one file
+            </a>
+            : its plan, every row, how its strands hang, and this log. Another maker, or another machine, goes on from
+            it.
+          </p>
+        </section>
       </div>
     </div>
   );

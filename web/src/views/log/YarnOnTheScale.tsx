@@ -11,6 +11,7 @@ import {
   yarnLengthUnit,
 } from '@puntada/core';
 import { useMemo, useState } from 'react';
+import { Link } from 'react-router';
 import { problemsOf, usePreferences, type Work } from '../../api/api.ts';
 import { useAddEntryMutation, type WorkLog } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -42,6 +43,7 @@ export function YarnOnTheScale({
           <li key={yarn.letter} className="flex gap-3 border-b border-rule py-3">
             <YarnChip letter={yarn.letter} shade={yarn.shade} size={36} />
             <Told
+              id={work.id}
               found={colourNow({
                 yarn,
                 metres: costs.metres[cloth.bound.colours.indexOf(yarn.letter)] ?? [],
@@ -59,7 +61,7 @@ export function YarnOnTheScale({
   );
 }
 
-function Told({ found }: { found: Result<ColourNow> }) {
+function Told({ id, found }: { id: string; found: Result<ColourNow> }) {
   const { told } = usePreferences();
   const metres = (value: number) => `${yarnLengthNumber(value, told)} ${yarnLengthUnit(told)}`;
   if (!found.ok) return <Problems problems={found.problems} kind="warning" />;
@@ -97,7 +99,8 @@ function Told({ found }: { found: Result<ColourNow> }) {
       {endsAt && (chance ?? 1) < 0.95 ? (
         <p className="text-brick">
           <span aria-hidden>✕ </span>
-          It ends between rows {endsAt.low} and {endsAt.high}.
+          It ends between rows {endsAt.low} and {endsAt.high}.{' '}
+          <Link to={`/works/${id}/onward`}>Plan the rest anew</Link>
         </p>
       ) : null}
       {doubtful ? (

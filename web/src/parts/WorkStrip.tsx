@@ -1,8 +1,8 @@
 import { useEffect, useRef, useState } from 'react';
-import { usePreferences, type Work } from '../../api/api.ts';
-import { useWidth } from '../../parts/useWidth.ts';
-import { painter } from '../../worker/painter.ts';
-import type { Strip } from '../../worker/painter.worker.ts';
+import { usePreferences, type Work } from '../api/api.ts';
+import { painter } from '../worker/painter.ts';
+import type { Strip } from '../worker/painter.worker.ts';
+import { useWidth } from './useWidth.ts';
 
 const height = 84;
 

@@ -1,0 +1,140 @@
+import { readFileSync } from 'node:fs';
+import { begunCloth, expect, type TestServer, test } from './server.ts';
+
+/** 12 stitches and 12 rows in blocks of four. */
+const small = { width: { by: 'repeats', count: 3 }, height: { by: 'repeats', count: 3 } };
+
+async function workedTo(server: TestServer, id: string, rows: number): Promise<void> {
+  const tick = { id: crypto.randomUUID(), at: 1_700_000_000_000, from: { rows: 0, runs: 0 }, to: { rows, runs: 0 } };
+  await server.post(`/works/${id}/ticks`, { ticks: [tick] });
+}
+
+test('by keyboard, with a power cut in the middle: a whole small cloth, worked to its log', async ({
+  page,
+  ownServer,
+}) => {
+  const id = await begunCloth(ownServer, small);
+  await page.goto(`${ownServer.address}/works/${id}/work`);
+  const row = page.getByTestId('row-number');
+  await expect(row).toHaveText('Row 1');
+  for (const left of ['8', '4']) {
+    await page.keyboard.press('PageDown');
+    await expect(page.getByText(`${left} stitches left in the row`)).toBeVisible();
+  }
+  await page.keyboard.press('Space');
+  for (let n = 2; n <= 6; n++) {
+    await expect(row).toHaveText(`Row ${n}`);
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await ownServer.kill();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/No server\. 1 step kept here/)).toBeVisible();
+  await ownServer.start();
+  await expect(page.getByText('✓ Stored')).toBeVisible();
+  for (let n = 8; n <= 12; n++) {
+    await expect(row).toHaveText(`Row ${n}`);
+    await page.keyboard.press('Enter');
+  }
+  await expect(page.getByRole('heading', { name: 'All 12 rows are worked' })).toBeVisible();
+  await page.getByRole('button', { name: 'Mark it finished' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Galley cloth' })).toBeVisible();
+  await page.getByRole('link', { name: 'Log: Galley cloth' }).focus();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('12 of 12')).toBeVisible();
+});
+
+test.describe('by touch', () => {
+  test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } });
+  test('a whole small cloth, worked to its log', async ({ page, server }) => {
+    const id = await begunCloth(server, { ...small, title: 'Cloth by touch' });
+    await page.goto(`${server.address}/works/${id}/work`);
+    await page.getByRole('button', { name: /^4 sc in A.*Run done$/ }).tap();
+    await expect(page.getByText('8 stitches left in the row')).toBeVisible();
+    for (let n = 1; n <= 12; n++) await page.getByRole('button', { name: `Row ${n} done` }).tap();
+    await page.getByRole('button', { name: 'Mark it finished' }).tap();
+    await page.getByRole('link', { name: 'Log: Cloth by touch' }).tap();
+    await expect(page.getByText('12 of 12')).toBeVisible();
+  });
+});
+
+test('the yarn runs short: the rest is planned anew, worked, and the cloth finished; the old plan is kept', async ({
+  page,
+  server,
+}) => {
+  const yarn = { weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50, balls: 1 };
+  const yarns = [
+    { ...yarn, letter: 'A', name: 'Oat', shade: '#e9dfc4' },
+    { ...yarn, letter: 'B', name: 'Ferry blue', shade: '#24476b' },
+  ];
+  const id = await begunCloth(server, { title: 'Short of blue', yarns });
+  await workedTo(server, id, 20);
+  await page.goto(`${server.address}/works/${id}/log`);
+  await page.getByRole('form', { name: 'Weigh a ball' }).getByLabel('Colour').selectOption('B');
+  await page.getByLabel('Begun with, g').fill('20');
+  await page.getByLabel('Weighs now, g').fill('8.5');
+  await page.getByRole('button', { name: 'Keep this weighing' }).click();
+  await expect(page.getByText(/It ends between rows/)).toBeVisible();
+  await page.getByRole('link', { name: 'Plan the rest anew' }).last().click();
+  // Planned: 44 rows do not last. The longest that do end in the colour they began with, so 8k + 4 rows.
+  const enough = page.getByRole('row').filter({ hasText: 'As long as the yarn lasts' });
+  await enough.getByRole('button').click();
+  const rows = Number(await enough.getByRole('cell').first().textContent());
+  expect([28, 36]).toContain(rows);
+  await expect(page.getByRole('row').filter({ hasText: 'Go on as planned' })).toContainText('✕');
+  await expect(enough).toContainText('✓');
+  await page.getByRole('button', { name: 'Go on this way' }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 21');
+  await expect(page.getByText(`of ${rows}`, { exact: true })).toBeVisible();
+  for (let n = 21; n <= rows; n++) {
+    await page.keyboard.press('Enter');
+    if (n < rows) await expect(page.getByTestId('row-number')).toHaveText(`Row ${n + 1}`);
+  }
+  await page.getByRole('button', { name: 'Mark it finished' }).click();
+  await expect(page.getByRole('heading', { name: 'Short of blue' })).toBeVisible();
+  const { state, size } = await server.get<{ state: string; size: { rows: number } }>(`/works/${id}`);
+  expect([state, size.rows]).toEqual(['finished', rows]);
+  expect(await server.get<object[]>(`/works/${id}/former`)).toHaveLength(1);
+});
+
+test('ripped back to a good place and ended there; what was left is looked at again', async ({ page, server }) => {
+  const id = await begunCloth(server, { title: 'Ended early' });
+  await workedTo(server, id, 14);
+  await page.goto(`${server.address}/works/${id}/onward`);
+  await page.getByRole('button', { name: 'Rip back to a good place, end there' }).click();
+  // 12 rows, the last of the heights 8k + 4 below 14; two rows of 36 come out.
+  await expect(page.getByRole('complementary').getByText(/^72 stitches/)).toBeVisible();
+  await page.getByRole('button', { name: 'Go on this way' }).click();
+  await expect(page.getByRole('heading', { name: 'All 12 rows are worked' })).toBeVisible();
+  await page.goto(`${server.address}/works/${id}/onward`);
+  await expect(page.getByRole('region', { name: 'Plans left behind' })).toContainText('44 rows');
+});
+
+test('a work is handed over as one file, and merged where it is known', async ({ page, server, ownServer }) => {
+  const id = await begunCloth(server, { title: 'Cloth for two hands' });
+  await workedTo(server, id, 6);
+  await page.goto(`${server.address}/works/${id}/log`);
+  const saving = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save this work as one file' }).click();
+  const file = readFileSync(await (await saving).path(), 'utf8');
+  expect(JSON.parse(file).stands).toBe('Cloth for two hands: 6 of 44 rows are worked.');
+  await page.goto(ownServer.address);
+  await page.getByRole('button', { name: /right hand/ }).click();
+  const bring = (text: string) =>
+    page
+      .getByLabel('Put a backup or a work back')
+      .setInputFiles({ name: 'cloth.json', mimeType: 'application/json', buffer: Buffer.from(text) });
+  await bring(file.replaceAll('two hands', 'one hand'));
+  await page.getByRole('button', { name: 'Take it in' }).click();
+  await expect(page.getByRole('alert')).toContainText('Its seal does not fit');
+  for (const answer of ['It is on the bench', 'rows and log of both']) {
+    await bring(file);
+    await page.getByRole('button', { name: 'Take it in' }).click();
+    await expect(page.getByRole('status').filter({ hasText: answer })).toBeVisible();
+  }
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('heading', { name: 'Cloth for two hands' })).toBeVisible();
+  await page.getByRole('link', { name: 'Work row 7' }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 7');
+});
