@@ -40,6 +40,8 @@ const views: readonly { path: (works: Works) => string; otherwise?: true }[] = [
   { path: () => '/swatches/new' },
   { path: ({ begun }) => `/works/${begun}/work`, otherwise: true },
   { path: ({ begun }) => `/works/${begun}/log` },
+  { path: ({ begun }) => `/works/${begun}/onward` },
+  { path: () => '/evenings' },
 ];
 
 for (const half of [0, 1]) {

@@ -64,6 +64,7 @@ export type { MoveList } from './route/moves.ts';
 export { chartOf } from './route/ofFabric.ts';
 export { route, totalsByColour } from './route/route.ts';
 export type { Strands } from './route/strands.ts';
+export * from './schedule/schedule.ts';
 export * from './shades/colour.ts';
 export * from './shades/eyes.ts';
 export * from './shades/reading.ts';

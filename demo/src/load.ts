@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { type DrawerYarn, type Swatch, swatchGauge } from '@puntada/core';
+import { type DrawerYarn, dayAfter, type Swatch, swatchGauge } from '@puntada/core';
 import { type DemoWork, scenario } from './scenario.ts';
 import { drawer, halfTyped, swatches } from './shelves.ts';
 
@@ -74,17 +74,21 @@ function withShelves({ wish, swatch: title, fromDrawer }: DemoWork, shelves: She
 const most = 400;
 
 async function layOut(base: string, demo: DemoWork, shelves: Shelves): Promise<void> {
-  const { rowsWorked, runsWorked = 0 } = demo;
+  const { rowsWorked, runsWorked = 0, rowMinutes = 4, dueIn } = demo;
   const work = await ask<Work>(base, '/works', { wish: withShelves(demo, shelves) });
+  if (dueIn !== undefined) {
+    const due = dayAfter(new Date().toLocaleDateString('sv-SE'), dueIn);
+    await ask(base, `/schedule/due/${work.id}`, { due }, 'PUT');
+  }
   if (rowsWorked === undefined) return;
   await ask(base, `/works/${work.id}/begin`, { revision: work.revision, wish: work.wish });
   const now = Date.now();
-  const rowTime = 4 * 60_000;
+  const rowTime = rowMinutes * 60_000;
   const evening = 22 * 3_600_000;
   const rows = Array.from({ length: rowsWorked }, (_, row) => ({
     id: randomUUID(),
-    // An evening ends after every fifteenth row.
-    at: now - (rowsWorked - row + 1) * rowTime - Math.floor((rowsWorked - row) / 15) * evening,
+    // An evening ends after every tenth row.
+    at: now - (rowsWorked - row + 1) * rowTime - Math.floor((rowsWorked - row) / 10) * evening,
     from: { rows: row, runs: 0 },
     to: { rows: row + 1, runs: 0 },
   }));

@@ -12,6 +12,10 @@ export interface DemoWork {
   readonly log?: readonly object[];
   /** All rows worked, and marked finished. */
   readonly finished?: boolean;
+  /** Minutes that a row of it takes this maker; four unless said. */
+  readonly rowMinutes?: number;
+  /** Days from today on which it is due. */
+  readonly dueIn?: number;
   /** Title of the swatch it goes by. */
   readonly swatch?: string;
   /** Its yarns are taken out of the drawer, by their names. */
@@ -60,6 +64,8 @@ export const scenario: readonly DemoWork[] = [
       policy: 'carry-always',
     },
     rowsWorked: 31,
+    rowMinutes: 8,
+    dueIn: 26,
     log: [weighing('A', 100, 0, 19), { ...weighing('A', 100, 42, 31), ball: 2 }],
   },
   {
@@ -153,6 +159,7 @@ export const scenario: readonly DemoWork[] = [
       policy: 'carry-always',
     },
     rowsWorked: 11,
+    dueIn: 9,
   },
   {
     wish: {
@@ -267,6 +274,7 @@ export const scenario: readonly DemoWork[] = [
       yarns: [oat, kelp],
       pieces: 12,
     },
+    dueIn: 58,
   },
   {
     wish: {

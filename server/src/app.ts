@@ -14,6 +14,7 @@ import { preferenceRoutes } from './preferences/routes.ts';
 import { progressRoutes } from './progress/routes.ts';
 import { scaleRoutes } from './scale/routes.ts';
 import { simulatedScale } from './scale/simulated.ts';
+import { scheduleRoutes } from './schedule/routes.ts';
 import { swatchRoutes } from './swatches/routes.ts';
 import { workRoutes } from './works/routes.ts';
 
@@ -68,6 +69,10 @@ export function createApp({ db, log, pages }: AppParts): Express {
     handoverRoutes(db, () => new Date()),
   );
   app.use('/api/scale', scaleRoutes(simulatedScale(Date.now, Math.random)));
+  app.use(
+    '/api/schedule',
+    scheduleRoutes(db, () => new Date()),
+  );
   app.use('/api/plan', planRoutes());
   app.use('/api', () => {
     throw new Refusal(404, [

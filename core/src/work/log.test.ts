@@ -32,12 +32,18 @@ describe('sessions found from the ticks', () => {
 
   it('the pace is drawn towards what was logged, and what is left is told with a range', () => {
     const pace = paceOf(sessions);
-    // 660 s for 480 s expected, two evenings: weight 0.04 ÷ (0.04 + 0.0625 ÷ 2) = 0.5614.
-    expect(pace.ratio).toBeCloseTo((660 / 480) ** 0.5614, 3);
+    // After the first step of each 180 + 240 s for 120 + 120 s; two evenings: 0.04 ÷ (0.04 + 0.0625 ÷ 2) = 0.5614.
+    expect(pace.ratio).toBeCloseTo((420 / 240) ** 0.5614, 3);
     const left = secondsLeft(1000, pace);
     expect(left.mid).toBeCloseTo(1000 * pace.ratio, 6);
     expect(left.high).toBeGreaterThan(left.mid);
     expect(paceOf([]).ratio).toBe(1);
+  });
+
+  it('rows made up for in one step say nothing of the pace', () => {
+    const [made] = sessionsOf([tick(0, 4, 100 * minute)], costs, () => 9);
+    expect(made).toMatchObject({ rows: 4, expected: 480, clocked: { seconds: 0, expected: 0 } });
+    expect(paceOf(made ? [made] : [])).toEqual({ ratio: 1, sd: 0.2 });
   });
 
   it('a run counts by its part of the row', () => {

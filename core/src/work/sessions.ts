@@ -13,6 +13,11 @@ export interface Session {
   readonly expected: number;
   /** Rows that were finished in it. */
   readonly rows: number;
+  /**
+   * The part that a clock ran for: seconds from the first step to the last, and what a steady hand would have taken.
+   * When the first step was begun nobody knows; it may be many rows that were made up for.
+   */
+  readonly clocked: { readonly seconds: number; readonly expected: number };
 }
 
 /** A pause of more than this is another session, ms. */
@@ -35,7 +40,7 @@ function secondsOfStep(tick: Tick, costs: CourseCosts, runsOf: (row: number) => 
  */
 export function sessionsOf(ticks: readonly Tick[], costs: CourseCosts, runsOf: (row: number) => number): Session[] {
   const inOrder = [...ticks].sort((a, b) => a.at - b.at);
-  const sessions: { from: number; to: number; expected: number; rows: number }[] = [];
+  const sessions: { from: number; first: number; to: number; expected: number; later: number; rows: number }[] = [];
   for (const tick of inOrder) {
     const forward = comparePositions(tick.to, tick.from) > 0;
     const expected = forward ? secondsOfStep(tick, costs, runsOf) : 0;
@@ -44,12 +49,21 @@ export function sessionsOf(ticks: readonly Tick[], costs: CourseCosts, runsOf: (
     if (open && tick.at - open.to <= pause) {
       open.to = tick.at;
       open.expected += expected;
+      open.later += expected;
       open.rows += rows;
     } else {
-      sessions.push({ from: tick.at - Math.min(lead, expected * 1000), to: tick.at, expected, rows });
+      const from = tick.at - Math.min(lead, expected * 1000);
+      sessions.push({ from, first: tick.at, to: tick.at, expected, later: 0, rows });
     }
   }
-  return sessions.map((session) => ({ ...session, seconds: (session.to - session.from) / 1000 }));
+  return sessions.map(({ from, first, to, expected, later, rows }) => ({
+    from,
+    to,
+    seconds: (to - from) / 1000,
+    expected,
+    rows,
+    clocked: { seconds: (to - first) / 1000, expected: later },
+  }));
 }
 
 /** How this hand stands to a steady one: 1.2 takes a fifth longer. */
@@ -64,7 +78,7 @@ const eveningSd = 0.25;
 
 /** The pace of the sessions, drawn towards the typical hand as long as there is little of it. */
 export function paceOf(sessions: readonly Session[]): OwnPace {
-  const worked = sessions.filter((each) => each.expected > 60 && each.seconds > 60);
+  const worked = sessions.map(({ clocked }) => clocked).filter((each) => each.expected > 60 && each.seconds > 60);
   const expected = worked.reduce((sum, each) => sum + each.expected, 0);
   if (!expected) return { ratio: 1, sd: paceSd };
   const seconds = worked.reduce((sum, each) => sum + each.seconds, 0);

@@ -13,6 +13,8 @@ const contents = z.strictObject({
   drawer: z.array(z.strictObject({ id, revision: z.number().int().min(1), yarn: drawerYarnSchema })),
   swatches: z.array(z.strictObject({ id, revision: z.number().int().min(1), swatch: swatchSchema })),
   drafts: z.array(z.strictObject({ id, title: z.string(), form: z.record(z.string(), z.unknown()) })),
+  /** Minutes of each day of the week, Monday first. */
+  evenings: z.array(z.number().int().min(0).max(1440)).length(7).nullable().default(null),
   preferences: z
     .strictObject({ units: z.string(), terms: z.string(), hand: z.string(), fractions: z.string() })
     .nullable(),
@@ -45,6 +47,7 @@ export function makeBackup(db: PGlite, madeAt: Date): Promise<Backup> {
       drawer: await rows(tx, any, 'select id, revision, yarn from drawer order by id'),
       swatches: await rows(tx, any, 'select id, revision, swatch from swatches order by id'),
       drafts: await rows(tx, any, 'select id, title, form from drafts order by id'),
+      evenings: (await rows(tx, any, 'select minutes from evenings'))[0]?.minutes ?? null,
       preferences: (await rows(tx, any, 'select units, terms, hand, fractions from preferences'))[0] ?? null,
     };
     return {
@@ -77,6 +80,7 @@ export async function restoreBackup(tx: Db, contents: Contents): Promise<void> {
     'drawer',
     'swatches',
     'drafts',
+    'evenings',
     'preferences',
   ]) {
     await tx.query(`delete from ${table}`);
@@ -96,6 +100,9 @@ export async function restoreBackup(tx: Db, contents: Contents): Promise<void> {
   for (const draft of contents.drafts) {
     const values = [draft.id, draft.title, JSON.stringify(draft.form)];
     await tx.query('insert into drafts (id, title, form) values ($1, $2, $3)', values);
+  }
+  if (contents.evenings) {
+    await tx.query('insert into evenings (minutes) values ($1)', [JSON.stringify(contents.evenings)]);
   }
   if (contents.preferences) {
     const { units, terms, hand, fractions } = contents.preferences;

@@ -15,6 +15,7 @@ export const keptWork = z.strictObject({
   begun: frozenSchema.nullable(),
   archived: z.boolean(),
   notice: z.string().nullable(),
+  due: z.iso.date().nullable().default(null),
   createdAt: when,
   changedAt: when,
   ticks: z.array(tickSchema),
@@ -44,7 +45,12 @@ export async function readWorks(tx: Db, only?: string) {
   const given = only ? [only] : [];
   const ticks = await rows(tx, any, `select * from ticks ${which('work_id')} order by at, id`, given);
   const log = await rows(tx, any, `select work_id, entry from log ${which('work_id')} order by at, id`, given);
-  const works = await rows(tx, any, `select * from works ${which('id')} order by created_at, id`, given);
+  const works = await rows(
+    tx,
+    any,
+    `select works.*, to_char(due, 'YYYY-MM-DD') as due_day from works ${which('id')} order by created_at, id`,
+    given,
+  );
   const of = (list: typeof ticks, work: unknown) => list.filter((each) => each.work_id === work);
   return Promise.all(
     works.map(async (work) => ({
@@ -55,6 +61,7 @@ export async function readWorks(tx: Db, only?: string) {
       begun: work.begun,
       archived: work.archived,
       notice: work.notice,
+      due: work.due_day,
       createdAt: text(work.created_at),
       changedAt: text(work.changed_at),
       ticks: of(ticks, work.id).map((tick) => ({
@@ -72,8 +79,8 @@ export async function readWorks(tx: Db, only?: string) {
 /** Puts one work where there is none of its id; its ticks go their own way afterwards. */
 export async function restoreWork(tx: Db, work: KeptWork): Promise<void> {
   await tx.query(
-    `insert into works (id, state, revision, wish, begun, archived, notice, created_at, changed_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9)`,
+    `insert into works (id, state, revision, wish, begun, archived, notice, due, created_at, changed_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
     [
       work.id,
       work.state,
@@ -82,6 +89,7 @@ export async function restoreWork(tx: Db, work: KeptWork): Promise<void> {
       work.begun && JSON.stringify(work.begun),
       work.archived,
       work.notice,
+      work.due,
       work.createdAt,
       work.changedAt,
     ],

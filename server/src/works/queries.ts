@@ -17,6 +17,8 @@ export interface WorkSummary {
   readonly archived: boolean;
   /** What was changed from elsewhere since the maker last changed the plan; null where nothing was. */
   readonly notice: string | null;
+  /** The last day on which it may be finished, as `2026-11-23`. */
+  readonly due: string | null;
   readonly changedAt: string;
 }
 
@@ -26,7 +28,7 @@ export interface WorkDetail extends WorkSummary {
 
 const columns = `
   works.id, works.state, works.revision, works.wish, works.changed_at,
-  works.archived, works.notice,
+  works.archived, works.notice, to_char(works.due, 'YYYY-MM-DD') as due,
   jsonb_array_length(works.begun -> 'courses') as rows,
   (works.begun ->> 'stitches')::integer as stitches,
   progress.rows_worked, progress.runs_worked
@@ -44,6 +46,7 @@ function summary(found: z.output<typeof workRow>): WorkSummary {
     size: found.rows && found.stitches ? { rows: found.rows, stitches: found.stitches } : null,
     archived: found.archived,
     notice: found.notice,
+    due: found.due,
     changedAt: found.changed_at.toISOString(),
   };
 }

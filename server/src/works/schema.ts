@@ -15,6 +15,7 @@ export const workRow = z.object({
   stitches: z.number().int().nullable(),
   archived: z.boolean(),
   notice: z.string().nullable(),
+  due: z.string().nullable(),
   changed_at: z.date(),
   ...position,
 });

@@ -23,6 +23,8 @@ export interface WorkSummary {
   readonly archived: boolean;
   /** What was changed from elsewhere, such as by a swatch; null where nothing was. */
   readonly notice: string | null;
+  /** The last day on which it may be finished. */
+  readonly due: string | null;
   readonly changedAt: string;
 }
 
@@ -40,7 +42,7 @@ export interface Change {
 /** The server's resources, and this browser's copies of them. */
 export const api = createApi({
   baseQuery: askOrKept,
-  tagTypes: ['Works', 'Work', 'Preferences', 'Drawer', 'Swatches', 'Drafts', 'Log', 'Former'],
+  tagTypes: ['Works', 'Work', 'Preferences', 'Drawer', 'Swatches', 'Drafts', 'Log', 'Former', 'Schedule'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({

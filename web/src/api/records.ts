@@ -1,4 +1,4 @@
-import type { DrawerYarn, FrozenWork, LogEntry, RestKind, Swatch, Tick, Wish } from '@puntada/core';
+import type { DrawerYarn, FrozenWork, LogEntry, Pending, RestKind, Swatch, Tick, Wish } from '@puntada/core';
 import { api, type Work } from './api.ts';
 
 export interface StoredYarn {
@@ -42,6 +42,12 @@ interface OtherPlan {
   readonly wish: Wish;
   readonly begun: FrozenWork;
   readonly kind: RestKind;
+}
+
+/** Minutes at the hook on each day of the week, Monday first, and the works that wait, in turn. */
+export interface Schedule {
+  readonly minutes: readonly number[];
+  readonly works: readonly Pending[];
 }
 
 /** A wish that is still being typed. */
@@ -110,6 +116,19 @@ const records = api.injectEndpoints({
       query: (body) => ({ url: '/handover', method: 'POST', body }),
       invalidatesTags: ['Works', 'Work', 'Log', 'Former'],
     }),
+    schedule: build.query<Schedule, void>({
+      query: () => '/schedule',
+      providesTags: ['Schedule'],
+      keepUnusedDataFor: 0,
+    }),
+    setMinutes: build.mutation<Schedule, readonly number[]>({
+      query: (minutes) => ({ url: '/schedule', method: 'PUT', body: { minutes } }),
+      invalidatesTags: ['Schedule'],
+    }),
+    setDue: build.mutation<Work, { id: string; due: string | null }>({
+      query: ({ id, due }) => ({ url: `/schedule/due/${id}`, method: 'PUT', body: { due } }),
+      invalidatesTags: (_work, _error, { id }) => ['Schedule', 'Works', { type: 'Work', id }],
+    }),
     drafts: build.query<Draft[], void>({ query: () => '/drafts', providesTags: ['Drafts'] }),
     draft: build.query<Draft, string>({ query: (id) => `/drafts/${id}`, keepUnusedDataFor: 0 }),
     keepDraft: build.mutation<Draft, { id: string; title: string; form: object }>({
@@ -141,6 +160,9 @@ export const {
   useFormerQuery,
   useGoOnwardMutation,
   useTakeOverMutation,
+  useScheduleQuery,
+  useSetMinutesMutation,
+  useSetDueMutation,
   useDraftsQuery,
   useDraftQuery,
   useKeepDraftMutation,

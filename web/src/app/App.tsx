@@ -20,6 +20,7 @@ const NeedView = lazy(() => import('../views/need/NeedView.tsx'));
 const StripsView = lazy(() => import('../views/need/StripsView.tsx'));
 const OnwardView = lazy(() => import('../views/onward/OnwardView.tsx'));
 const LogView = lazy(() => import('../views/log/LogView.tsx'));
+const EveningsView = lazy(() => import('../views/evenings/EveningsView.tsx'));
 const FinishView = lazy(() => import('../views/finish/FinishView.tsx'));
 
 const router = createBrowserRouter([
@@ -34,6 +35,7 @@ const router = createBrowserRouter([
       { path: '/swatches/new', element: <NewSwatch /> },
       { path: '/swatches/:id', element: <SwatchPage /> },
       { path: '/shopping', element: <ShoppingView /> },
+      { path: '/evenings', element: <EveningsView /> },
       { path: '/switch', element: <SwitchView /> },
       { path: '/words', element: <WordsView /> },
       { path: '/given', element: <GivenView /> },

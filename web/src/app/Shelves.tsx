@@ -6,6 +6,7 @@ const shelves = [
   ['/drawer', 'Yarn drawer'],
   ['/swatches', 'Swatch book'],
   ['/shopping', 'Shopping list'],
+  ['/evenings', 'Evenings'],
   ['/given', 'From what there is'],
   ['/words', 'Words'],
 ] as const;

@@ -1,0 +1,48 @@
+import { readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
+import { begunCloth, expect, test, wishedCloth } from './server.ts';
+
+function dayFromNow(days: number): string {
+  return new Date(Date.now() + days * 86_400_000).toLocaleDateString('sv-SE');
+}
+
+test('what to do this evening, whether the day that is due can be met, and all of it as a calendar', async ({
+  page,
+  ownServer,
+}) => {
+  await begunCloth(ownServer, { title: 'Cloth for the fair' });
+  await wishedCloth(ownServer, { title: 'Cloth for later' });
+  await page.goto(ownServer.address);
+  await page.getByRole('link', { name: 'Evenings' }).click();
+  const week = page.getByRole('form', { name: 'Minutes of the week' });
+  for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']) {
+    await week.getByLabel(day).fill(day === 'Sunday' ? 'an hour' : '40');
+  }
+  await week.getByRole('button', { name: 'Keep this week' }).click();
+  await expect(week.getByRole('alert')).toContainText('Type whole minutes');
+  await week.getByLabel('Sunday').fill('40');
+  await week.getByRole('button', { name: 'Keep this week' }).click();
+  // 44 rows of 132 s are 97 minutes: 40 of them come to 18 rows this evening.
+  const evening = page.getByRole('region', { name: 'This evening' });
+  await expect(evening).toContainText('Cloth for the fair');
+  await expect(evening).toContainText('about 18 rows, 40 min');
+  await expect(evening).toContainText('1 pause');
+  const due = page.getByLabel('Due: Cloth for the fair');
+  await due.fill(dayFromNow(0));
+  await due.blur();
+  await expect(page.getByText(/✕\s*under 1 % by/)).toBeVisible();
+  await page.getByLabel('Due: Cloth for the fair').fill(dayFromNow(30));
+  await page.getByLabel('Due: Cloth for the fair').blur();
+  await expect(page.getByText(/✓\s*over 99 % by/)).toBeVisible();
+  await page.getByLabel('A wish that is due, too').selectOption({ label: 'Cloth for later' });
+  await page.getByLabel('on', { exact: true }).fill(dayFromNow(40));
+  await page.getByLabel('on', { exact: true }).blur();
+  await expect(page.getByLabel('Due: Cloth for later')).toHaveValue(dayFromNow(40));
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map((each) => each.id)).toEqual([]);
+  const saving = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save as a calendar' }).click();
+  const calendar = readFileSync(await (await saving).path(), 'utf8');
+  expect(calendar).toContain('BEGIN:VCALENDAR');
+  expect(calendar).toContain('SUMMARY:Cloth for the fair: due');
+});

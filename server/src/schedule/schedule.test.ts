@@ -1,0 +1,84 @@
+import { randomUUID } from 'node:crypto';
+import { readFileSync } from 'node:fs';
+import { type Listening, listen } from '../listening.ts';
+import { calendarOf } from './calendar.ts';
+
+const wish = JSON.parse(readFileSync(new URL('../../../docs/examples/galley-cloth.json', import.meta.url), 'utf8'));
+
+let server: Listening;
+beforeAll(async () => {
+  server = await listen();
+}, 60000);
+afterAll(() => server.close());
+
+async function begun(title: string, rows = 0): Promise<string> {
+  const { body: made } = await server.ask('POST', '/works', { wish: { ...wish, title } });
+  await server.ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
+  const tick = { id: randomUUID(), at: 5, from: { rows: 0, runs: 0 }, to: { rows, runs: 0 } };
+  if (rows) await server.ask('POST', `/works/${made.id}/ticks`, { ticks: [tick] });
+  return made.id;
+}
+
+describe('the schedule', () => {
+  it('keeps the minutes of a week, and refuses what is no week', async () => {
+    expect((await server.ask('GET', '/schedule')).body.minutes).toHaveLength(7);
+    const week = [0, 45, 0, 45, 0, 120, 30];
+    expect((await server.ask('PUT', '/schedule', { minutes: week })).body.minutes).toEqual(week);
+    for (const minutes of [[60], [...week.slice(1), -1], [...week.slice(1), 2000]]) {
+      expect((await server.ask('PUT', '/schedule', { minutes })).status).toBe(422);
+    }
+    expect((await server.ask('GET', '/schedule')).body.minutes).toEqual(week);
+  });
+
+  it('tells the time that each work still takes, what is due first before the rest', async () => {
+    const [half, fresh] = [await begun('Half', 22), await begun('Fresh')];
+    await server.ask('PUT', `/schedule/due/${fresh}`, { due: '2026-12-05' });
+    const { body } = await server.ask('GET', '/schedule');
+    expect(body.works.map((each: { id: string }) => each.id)).toEqual([fresh, half]);
+    // A row of 36 sc with eight changes takes a steady hand 4 + 36 · 3 + 8 · 2.5 = 132 s.
+    expect(body.works[0].left.mid).toBeCloseTo(44 * 132, 6);
+    expect(body.works[1]).toMatchObject({ rows: 22 });
+    expect(body.works[1].left.mid).toBeCloseTo(22 * 132, 6);
+  });
+
+  it('a wish counts once it is due, and no more when that is taken away', async () => {
+    const { body: made } = await server.ask('POST', '/works', { wish: { ...wish, title: 'For the fair' } });
+    const has = async () => JSON.stringify((await server.ask('GET', '/schedule')).body.works).includes('For the fair');
+    expect(await has()).toBe(false);
+    expect((await server.ask('PUT', `/schedule/due/${made.id}`, { due: '2026-12-24' })).body.due).toBe('2026-12-24');
+    expect(await has()).toBe(true);
+    await server.ask('PUT', `/schedule/due/${made.id}`, { due: null });
+    expect(await has()).toBe(false);
+    expect((await server.ask('PUT', `/schedule/due/${made.id}`, { due: 'soon' })).status).toBe(422);
+  });
+
+  it('stays in a backup', async () => {
+    const { body: backup } = await server.ask('GET', '/backup');
+    const before = (await server.ask('GET', '/schedule')).body;
+    await server.ask('PUT', '/schedule', { minutes: [0, 0, 0, 0, 0, 0, 0] });
+    await server.ask('POST', '/backup/restore', backup);
+    expect((await server.ask('GET', '/schedule')).body).toEqual(before);
+  });
+});
+
+describe('the calendar', () => {
+  const left = { mid: 5 * 3600, low: 4 * 3600, high: 6 * 3600, source: 'piece' as const };
+
+  it('has the evenings till all is done, the likely last one and the due day', () => {
+    const works = [{ id: 'a', title: 'Tea cosy, striped', left, rows: 50, due: '2026-12-05' }];
+    // Tuesdays and Thursdays an hour, Saturdays two: 24, 26 and 28 November, 1 December.
+    const text = calendarOf(works, [0, 60, 0, 60, 0, 120, 0], '2026-11-23').replaceAll('\r\n ', '');
+    const starts = [...text.matchAll(/DTSTART[^:]*:(\S+)/g)].map((found) => found[1]);
+    expect(starts).toEqual([
+      '20261124T193000',
+      '20261126T193000',
+      '20261128T193000',
+      '20261201T193000',
+      '20261201',
+      '20261205',
+    ]);
+    expect(text).toContain('Tea cosy\\, striped: about 10 rows');
+    expect(text).toContain('Tea cosy\\, striped: to its end');
+    expect(text.startsWith('BEGIN:VCALENDAR')).toBe(true);
+  });
+});

@@ -1,0 +1,221 @@
+import {
+  chanceText,
+  type Day,
+  evening,
+  type Finish,
+  finishes,
+  hoursText,
+  type Pending,
+  restAfter,
+  restFor,
+  rests,
+  type Week,
+} from '@puntada/core';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { problemsOf, useWorksQuery } from '../../api/api.ts';
+import { useScheduleQuery, useSetDueMutation } from '../../api/records.ts';
+import { Head } from '../../app/Shell.tsx';
+import { Shelves } from '../../app/Shelves.tsx';
+import { ButtonLink } from '../../parts/Button.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { SelectField } from '../../parts/TextField.tsx';
+import { useArrived } from '../../parts/useArrived.ts';
+import { DayField } from './DayField.tsx';
+import { dayWords } from './dayWords.ts';
+import { FinishBar, finishScale } from './FinishBar.tsx';
+import { WeekOfMinutes } from './WeekOfMinutes.tsx';
+
+function today(): Day {
+  return new Date().toLocaleDateString('sv-SE');
+}
+
+/** What to do this evening, and when everything will be finished. */
+export default function EveningsView() {
+  const { data, error } = useScheduleQuery();
+  const schedule = useArrived(data);
+  return (
+    <>
+      <Head title="Evenings" under="What to do this evening, and when everything will be finished" />
+      <Shelves />
+      <main
+        id="main"
+        className="mx-auto grid w-full max-w-[1360px] gap-x-12 gap-y-9 px-6 pt-5 pb-12 lg:grid-cols-[minmax(0,1fr)_300px]"
+      >
+        {error ? <Problems problems={problemsOf(error)} /> : null}
+        {schedule ? (
+          <>
+            <div className="grid min-w-0 content-start gap-9">
+              <ThisEvening works={schedule.works} week={schedule.minutes} />
+              <Works works={schedule.works} week={schedule.minutes} />
+            </div>
+            <aside className="grid content-start gap-6">
+              <WeekOfMinutes key={schedule.minutes.join()} minutes={schedule.minutes} />
+              <section aria-label="Calendar">
+                <h2 className="border-b border-ink pb-1 text-[19px]">Calendar</h2>
+                <p className="py-2 text-[15px]">
+                  <a href="/api/schedule/evenings.ics" download className="font-semibold">
+                    Save as a calendar
+                  </a>
+                  : four weeks of evenings, likely last days, and what is due.
+                </p>
+              </section>
+            </aside>
+          </>
+        ) : error ? null : (
+          <p className="text-soft">Counting the hours of every work…</p>
+        )}
+      </main>
+    </>
+  );
+}
+
+function ThisEvening({ works, week }: { works: readonly Pending[]; week: Week }) {
+  const sittings = evening(works, week, today());
+  const minutes = sittings.reduce((sum, each) => sum + each.minutes, 0);
+  const pauses = rests(minutes);
+  return (
+    <section aria-label="This evening">
+      <h2 className="border-b border-ink pb-1 text-[19px]">This evening</h2>
+      {sittings.length ? (
+        <ul>
+          {sittings.map(({ id, rows, minutes: own, done }, i) => (
+            <li
+              key={id}
+              className="flex flex-wrap items-center justify-between gap-x-5 gap-y-2 border-b border-rule py-3"
+            >
+              <p className="min-w-0">
+                <span className="block font-display text-[22px] font-semibold">
+                  {works.find((work) => work.id === id)?.title}
+                </span>
+                <span className="text-[17px]">
+                  {done ? (
+                    'to its end'
+                  ) : (
+                    <>
+                      about <b className="count text-[20px]">{rows}</b> {rows === 1 ? 'row' : 'rows'}
+                    </>
+                  )}
+                  , <b className="count">{own}</b> min
+                </span>
+              </p>
+              <ButtonLink to={`/works/${id}/work`} kind={i === 0 ? 'next' : 'plain'}>
+                Work at it
+              </ButtonLink>
+            </li>
+          ))}
+        </ul>
+      ) : (
+        <p className="py-3 text-[17px] text-soft">
+          {works.length ? 'No minutes are kept for today: the hook rests.' : 'No work waits to be finished.'}
+        </p>
+      )}
+      {sittings.length ? (
+        <p className="pt-2 text-[15px] text-soft">
+          {pauses
+            ? `Rest your hands ${restFor} minutes after every ${restAfter}: ${pauses} ${pauses === 1 ? 'pause' : 'pauses'}. `
+            : ''}
+          Pain that stays is for a clinician, not for the schedule.
+        </p>
+      ) : null}
+    </section>
+  );
+}
+
+function Works({ works, week }: { works: readonly Pending[]; week: Week }) {
+  const found = finishes(works, week, today());
+  const scale = finishScale(found, works, today());
+  return (
+    <section aria-label="When they will be finished">
+      <h2 className="border-b border-ink pb-1 text-[19px]">When they will be finished</h2>
+      <p className="py-2 text-[15px] text-soft">
+        One after the other, what is due first before the rest. The bar is the range that holds nine times out of ten,
+        the line in it the likely day, the flag the day it is due.
+      </p>
+      <ul>
+        {found.map((finish) => {
+          const work = works.find((each) => each.id === finish.id);
+          return work ? <OneWork key={work.id} work={work} finish={finish} scale={scale} /> : null;
+        })}
+      </ul>
+      <DueWish works={works} />
+    </section>
+  );
+}
+
+function OneWork({ work, finish, scale }: { work: Pending; finish: Finish; scale: ReturnType<typeof finishScale> }) {
+  const [setDue, setting] = useSetDueMutation();
+  const { early, likely, late, chance } = finish;
+  const sure = (chance ?? 1) >= 0.8;
+  return (
+    <li className="grid gap-x-6 gap-y-1 border-b border-rule py-3 md:grid-cols-[minmax(0,1fr)_170px]">
+      <div className="min-w-0">
+        <p className="flex flex-wrap items-baseline justify-between gap-x-4">
+          <Link to={`/works/${work.id}/log`} className="text-[18px] font-semibold no-underline hover:underline">
+            {work.title}
+          </Link>
+          <span className="count text-[15px] text-soft">{hoursText(work.left)} to work</span>
+        </p>
+        <FinishBar finish={finish} due={work.due} scale={scale} />
+        <p className="text-[16px]">
+          {likely ? (
+            <>
+              likely <b>{dayWords(likely)}</b>, from {early ? dayWords(early) : '…'} to{' '}
+              {late ? dayWords(late) : 'no day in sight'}
+            </>
+          ) : (
+            'No day in sight with these minutes.'
+          )}
+          {chance !== undefined && work.due ? (
+            <span className={`ml-3 ${sure ? 'text-verdigris' : 'text-brick'}`}>
+              <span aria-hidden>{sure ? '✓ ' : '✕ '}</span>
+              {chanceText(chance)} by {dayWords(work.due)}
+            </span>
+          ) : null}
+        </p>
+      </div>
+      <div>
+        <DayField
+          key={work.due}
+          label="Due"
+          of={work.title}
+          day={work.due ?? ''}
+          onDay={(day) => void setDue({ id: work.id, due: day || null })}
+        />
+        <Problems problems={problemsOf(setting.error)} />
+      </div>
+    </li>
+  );
+}
+
+/** A work that is only wished for counts once it is due. */
+function DueWish({ works }: { works: readonly Pending[] }) {
+  const { data } = useWorksQuery();
+  const [setDue, setting] = useSetDueMutation();
+  const [id, setId] = useState('');
+  const wishes = data?.filter(
+    (each) => each.state === 'wished' && !each.archived && !works.some((work) => work.id === each.id),
+  );
+  if (!wishes?.length) return null;
+  const add = async (due: Day) => {
+    if (!id || !due) return;
+    await setDue({ id, due });
+    setId('');
+  };
+  return (
+    <div className="flex flex-wrap items-end gap-4 pt-4">
+      <div className="w-[300px] max-w-full">
+        <SelectField label="A wish that is due, too" value={id} onChange={setId}>
+          <option value="">choose a wish</option>
+          {wishes.map((each) => (
+            <option key={each.id} value={each.id}>
+              {each.wish.title}
+            </option>
+          ))}
+        </SelectField>
+      </div>
+      <DayField label="on" disabled={!id} day="" onDay={(day) => void add(day)} />
+      <Problems problems={problemsOf(setting.error)} />
+    </div>
+  );
+}

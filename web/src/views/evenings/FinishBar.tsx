@@ -1,0 +1,88 @@
+import { type Day, dayAfter, type Finish, type Pending } from '@puntada/core';
+import { type ScaleTime, scaleUtc } from 'd3-scale';
+import { dayWords } from './dayWords.ts';
+
+const width = 1000;
+const height = 34;
+
+function at(day: Day): Date {
+  return new Date(`${day}T00:00:00Z`);
+}
+
+/** Days on the common rule of all bars: from today to the last of them, and a week more. */
+export function finishScale(
+  finishes: readonly Finish[],
+  works: readonly Pending[],
+  today: Day,
+): ScaleTime<number, number> {
+  const days = [
+    ...finishes.flatMap(({ late, likely }) => late ?? likely ?? []),
+    ...works.flatMap(({ due }) => due ?? []),
+  ];
+  const last = days.reduce((a, b) => (a > b ? a : b), dayAfter(today, 14));
+  return scaleUtc([at(today), at(dayAfter(last, 7))], [0, width]);
+}
+
+/** One work on the rule of days. What it shows stands in words beside it. */
+export function FinishBar({
+  finish: { early, likely, late },
+  due,
+  scale,
+}: {
+  finish: Finish;
+  due: Day | undefined;
+  scale: ScaleTime<number, number>;
+}) {
+  const ticks = scale.ticks(6);
+  const end = late ?? (likely && dayAfter(likely, 366));
+  return (
+    <svg
+      viewBox={`0 0 ${width} ${height}`}
+      preserveAspectRatio="none"
+      className="my-1 block h-[34px] w-full"
+      aria-hidden
+    >
+      <rect x={0} y={12} width={width} height={10} className="fill-sheet" />
+      {ticks.map((tick) => (
+        <line key={tick.getTime()} x1={scale(tick)} x2={scale(tick)} y1={8} y2={26} className="stroke-rule" />
+      ))}
+      {early && end ? (
+        <rect
+          x={scale(at(early))}
+          y={10}
+          width={Math.max(4, Math.min(width, scale(at(end))) - scale(at(early)))}
+          height={14}
+          className="fill-verdigris/35 stroke-verdigris"
+          vectorEffect="non-scaling-stroke"
+        />
+      ) : null}
+      {likely ? (
+        <line
+          x1={scale(at(likely))}
+          x2={scale(at(likely))}
+          y1={6}
+          y2={28}
+          className="stroke-ink"
+          strokeWidth={3}
+          vectorEffect="non-scaling-stroke"
+        />
+      ) : null}
+      {due ? (
+        <>
+          <line
+            x1={scale(at(due))}
+            x2={scale(at(due))}
+            y1={2}
+            y2={32}
+            className="stroke-madder"
+            strokeWidth={2}
+            strokeDasharray="3 2"
+            vectorEffect="non-scaling-stroke"
+          />
+          <path d={`M ${scale(at(due))} 2 l 14 5 l -14 5 z`} className="fill-madder" />
+        </>
+      ) : null}
+      <title>{likely ? dayWords(likely) : ''}</title>
+    </svg>
+  );
+}

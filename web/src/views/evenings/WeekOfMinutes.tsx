@@ -1,0 +1,56 @@
+import { readNumber, type Week } from '@puntada/core';
+import { useState } from 'react';
+import { problemsOf } from '../../api/api.ts';
+import { useSetMinutesMutation } from '../../api/records.ts';
+import { Button } from '../../parts/Button.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { TextField } from '../../parts/TextField.tsx';
+
+const days = ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday'] as const;
+
+/** Minutes at the hook on each day of the week. */
+export function WeekOfMinutes({ minutes }: { minutes: Week }) {
+  const [set, setting] = useSetMinutesMutation();
+  const [typed, setTyped] = useState(minutes.map(String));
+  const [tried, setTried] = useState(false);
+  const read = typed.map((text) => (text.trim() === '' ? 0 : readNumber(text)));
+  const wrong = read.map((each) => each === undefined || !Number.isInteger(each) || each < 0 || each > 1440);
+  const changed = typed.some((text, i) => text !== String(minutes[i]));
+  const hours = read.reduce<number>((sum, each) => sum + (each ?? 0), 0) / 60;
+  return (
+    <form
+      aria-label="Minutes of the week"
+      noValidate
+      onSubmit={(event) => {
+        event.preventDefault();
+        setTried(true);
+        if (!wrong.includes(true)) void set(read.map((each) => each ?? 0));
+      }}
+    >
+      <h2 className="border-b border-ink pb-1 text-[19px]">Your week</h2>
+      <div className="grid gap-2 py-3">
+        {days.map((day, i) => (
+          <TextField
+            key={day}
+            label={day}
+            value={typed[i] ?? ''}
+            onChange={(text) => setTyped(typed.map((each, at) => (at === i ? text : each)))}
+            inputMode="numeric"
+            after="min"
+            className="count"
+            wrong={tried && wrong[i] ? 'Type whole minutes, 0 to 1440.' : undefined}
+          />
+        ))}
+      </div>
+      <p className="pb-2 text-[15px] text-soft">
+        <b className="count text-ink">{Number(hours.toFixed(1))}</b> hours a week
+      </p>
+      {changed ? (
+        <Button type="submit" disabled={setting.isLoading}>
+          Keep this week
+        </Button>
+      ) : null}
+      <Problems problems={problemsOf(setting.error)} />
+    </form>
+  );
+}
