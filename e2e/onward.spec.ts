@@ -76,6 +76,7 @@ test('the yarn runs short: the rest is planned anew, worked, and the cloth finis
   await page.getByLabel('Weighs now, g').fill('8.5');
   await page.getByRole('button', { name: 'Keep this weighing' }).click();
   await expect(page.getByText(/It ends between rows/)).toBeVisible();
+  await expect(page.getByRole('img', { name: /^B: foretold \d+ to \d+ m before any weighing/ })).toBeVisible();
   await page.getByRole('link', { name: 'Plan the rest anew' }).last().click();
   // Planned: 44 rows do not last. The longest that do end in the colour they began with, so 8k + 4 rows.
   const enough = page.getByRole('row').filter({ hasText: 'As long as the yarn lasts' });
@@ -137,4 +138,44 @@ test('a work is handed over as one file, and merged where it is known', async ({
   await expect(page.getByRole('heading', { name: 'Cloth for two hands' })).toBeVisible();
   await page.getByRole('link', { name: 'Work row 7' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 7');
+});
+
+test('by taste: the rows to come in sight, told to tug; and what a wrong count costs', async ({ page, server }) => {
+  const id = await begunCloth(server, { title: 'Cloth by taste' });
+  await workedTo(server, id, 8);
+  await page.goto(`${server.address}/works/${id}/work`);
+  await expect(page.getByRole('img', { name: '8 of 44 rows worked; the rest is covered' })).toBeVisible();
+  await page.getByRole('button', { name: 'Reading' }).click();
+  await page.getByLabel('Cover the rows worked, show those to come').check();
+  await page.getByLabel('Tug the idle strand').selectOption({ label: 'at each change' });
+  await page.keyboard.press('Escape');
+  await expect(page.getByRole('img', { name: '8 of 44 rows worked; they are covered' })).toBeVisible();
+  await expect(page.getByText('After the change tug A gently')).toBeVisible();
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('After the change tug B gently')).toBeVisible();
+  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await page.getByRole('tab', { name: 'The count is off' }).click();
+  await page.getByLabel('Counted in row 9').fill('35');
+  // Four stitches of the row are worked.
+  await expect(page.getByRole('region', { name: 'What it costs' })).toContainText('4 stitches');
+  await page.getByRole('link', { name: 'see every way for the rest' }).click();
+  await expect(page.getByRole('button', { name: 'Go on as planned' })).toBeVisible();
+});
+
+test('a photo is made small and kept at its row; what is no picture is told', async ({ page, server }) => {
+  const id = await begunCloth(server, { title: 'Cloth in the light' });
+  await workedTo(server, id, 5);
+  await page.goto(`${server.address}/works/${id}/log`);
+  const add = page.getByLabel('Add a photo at row 5');
+  const text = { name: 'words.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') };
+  await add.setInputFiles(text);
+  await expect(page.getByRole('alert')).toContainText('words.txt is no picture');
+  const buffer = await page.screenshot();
+  await add.setInputFiles({ name: 'cloth.png', mimeType: 'image/png', buffer });
+  const photo = page.getByRole('img', { name: 'The cloth after row 5' });
+  await expect(photo).toBeVisible();
+  await page.reload();
+  await expect(photo).toBeVisible();
+  const size = await photo.evaluate((image: HTMLImageElement) => [image.naturalWidth, image.naturalHeight]);
+  expect(Math.max(...size)).toBe(1200);
 });

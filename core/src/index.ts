@@ -79,6 +79,7 @@ export * from './units/length.ts';
 export * from './units/yarn.ts';
 export * from './work/drift.ts';
 export * from './work/findRow.ts';
+export * from './work/narrowing.ts';
 export * from './work/oneOff.ts';
 export * from './work/rip.ts';
 export * from './work/sessions.ts';

@@ -65,7 +65,7 @@ export const scenario: readonly DemoWork[] = [
     },
     rowsWorked: 31,
     rowMinutes: 8,
-    dueIn: 26,
+    dueIn: 10,
     log: [weighing('A', 100, 0, 19), { ...weighing('A', 100, 42, 31), ball: 2 }],
   },
   {

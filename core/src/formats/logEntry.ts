@@ -10,7 +10,10 @@ const head = {
   at: z.number().int().min(0).max(8.64e15),
 };
 
-/** One thing that was weighed, measured or noted at work. */
+/** Letters of a photo as it is kept: some 135 kB of JPEG. */
+export const photoLetters = 180_000;
+
+/** One thing that was weighed, measured, noted or photographed at work. */
 export const logEntrySchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...head,
@@ -29,6 +32,16 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
   }),
   z.strictObject({ ...head, kind: z.literal('measure'), width: length, height: length, position }),
   z.strictObject({ ...head, kind: z.literal('note'), row: z.number().int().min(0), text: words(400).min(1) }),
+  z.strictObject({
+    ...head,
+    kind: z.literal('photo'),
+    row: z.number().int().min(0),
+    /** A JPEG as a data URL, made small before it is kept. */
+    image: z
+      .string()
+      .max(photoLetters, 'That photo is too large; it is made smaller before it is kept.')
+      .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/, 'A photo is kept as a JPEG.'),
+  }),
   z.strictObject({
     ...head,
     kind: z.literal('end'),

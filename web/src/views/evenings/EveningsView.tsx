@@ -23,7 +23,7 @@ import { SelectField } from '../../parts/TextField.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { DayField } from './DayField.tsx';
 import { dayWords } from './dayWords.ts';
-import { FinishBar, finishScale } from './FinishBar.tsx';
+import { FinishBar, finishScale, RuleOfDays } from './FinishBar.tsx';
 import { WeekOfMinutes } from './WeekOfMinutes.tsx';
 
 function today(): Day {
@@ -132,6 +132,7 @@ function Works({ works, week }: { works: readonly Pending[]; week: Week }) {
         One after the other, what is due first before the rest. The bar is the range that holds nine times out of ten,
         the line in it the likely day, the flag the day it is due.
       </p>
+      <RuleOfDays scale={scale} />
       <ul>
         {found.map((finish) => {
           const work = works.find((each) => each.id === finish.id);

@@ -23,6 +23,25 @@ export function finishScale(
   return scaleUtc([at(today), at(dayAfter(last, 7))], [0, width]);
 }
 
+const dayAndMonth = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
+
+/** The days along the rule, over all bars. */
+export function RuleOfDays({ scale }: { scale: ScaleTime<number, number> }) {
+  return (
+    <div aria-hidden className="relative h-6 text-[13px] text-soft md:mr-[194px]">
+      {scale.ticks(5).map((tick) => (
+        <span
+          key={tick.getTime()}
+          className="absolute -translate-x-1/2 whitespace-nowrap"
+          style={{ left: `${(100 * scale(tick)) / width}%` }}
+        >
+          {dayAndMonth.format(tick)}
+        </span>
+      ))}
+    </div>
+  );
+}
+
 /** One work on the rule of days. What it shows stands in words beside it. */
 export function FinishBar({
   finish: { early, likely, late },
@@ -33,7 +52,7 @@ export function FinishBar({
   due: Day | undefined;
   scale: ScaleTime<number, number>;
 }) {
-  const ticks = scale.ticks(6);
+  const ticks = scale.ticks(5);
   const end = late ?? (likely && dayAfter(likely, 366));
   return (
     <svg

@@ -28,7 +28,7 @@ export function WeekOfMinutes({ minutes }: { minutes: Week }) {
       }}
     >
       <h2 className="border-b border-ink pb-1 text-[19px]">Your week</h2>
-      <div className="grid gap-2 py-3">
+      <div className="grid grid-cols-2 gap-x-4 gap-y-2 py-3">
         {days.map((day, i) => (
           <TextField
             key={day}

@@ -13,6 +13,7 @@ import { AtTheEnd } from './AtTheEnd.tsx';
 import type { LogProps } from './logProps.ts';
 import { Measures } from './Measures.tsx';
 import { Notes } from './Notes.tsx';
+import { Photos } from './Photos.tsx';
 import { ProgressChart } from './ProgressChart.tsx';
 import { YarnOnTheScale } from './YarnOnTheScale.tsx';
 
@@ -73,6 +74,7 @@ function Log({ work, log, cloth, costs }: LogProps) {
         <YarnOnTheScale work={work} log={log} cloth={cloth} costs={costs} part={part} />
         <Measures work={work} log={log} cloth={cloth} />
         <Notes work={work} log={log} />
+        <Photos work={work} log={log} />
         <AtTheEnd work={work} log={log} cloth={cloth} />
         <section aria-label="Hand it over">
           <h2 className="border-b border-ink pb-1 text-[19px]">Hand it over</h2>
@@ -119,7 +121,9 @@ function Big({ term, value, small = false }: { term: string; value: string; smal
   return (
     <div>
       <dt className="text-[14px] text-soft">{term}</dt>
-      <dd className={small ? 'text-[17px] leading-tight' : 'count text-[24px] leading-tight'}>{value}</dd>
+      <dd className={small ? 'text-[17px] leading-tight' : 'count text-[21px] leading-tight whitespace-nowrap'}>
+        {value}
+      </dd>
     </div>
   );
 }

@@ -20,7 +20,7 @@ export function ProgressChart({
   const [ref, width] = useWidth<HTMLDivElement>();
   const points = useMemo(() => pointsOf(ticks, sessions), [ticks, sessions]);
   const last = points.at(-1);
-  if (points.length < 2 || !last) return null;
+  if (points.length < 2 || !last) return <div ref={ref} />;
   const x = scaleLinear([0, last.hours], [margin.left, width - margin.right]);
   const y = scaleLinear([0, rows], [height - margin.bottom, margin.top]);
   const path = line<(typeof points)[number]>(

@@ -3,6 +3,7 @@ import {
   chanceText,
   colourNow,
   handBelief,
+  narrowing,
   parseMass,
   prepare,
   type Result,
@@ -20,6 +21,7 @@ import { SelectField, TextField } from '../../parts/TextField.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import type { LogProps } from './logProps.ts';
 import { useScale } from './useScale.ts';
+import { YarnChart } from './YarnChart.tsx';
 
 /** Each colour as the balls on the scale tell it, and the next weighing. */
 export function YarnOnTheScale({
@@ -30,6 +32,7 @@ export function YarnOnTheScale({
   part,
 }: Pick<LogProps, 'work' | 'log' | 'cloth' | 'costs'> & { part: number }) {
   const { wish, progress } = work;
+  const { told } = usePreferences();
   const belief = useMemo(() => {
     const prepared = prepare(wish);
     return prepared.ok ? handBelief(prepared.value) : { mean: 0, sd: 0.114 };
@@ -39,22 +42,23 @@ export function YarnOnTheScale({
     <section aria-label="Yarn">
       <h2 className="border-b border-ink pb-1 text-[19px]">Yarn on the scale</h2>
       <ul>
-        {wish.yarns.map((yarn) => (
-          <li key={yarn.letter} className="flex gap-3 border-b border-rule py-3">
-            <YarnChip letter={yarn.letter} shade={yarn.shade} size={36} />
-            <Told
-              id={work.id}
-              found={colourNow({
-                yarn,
-                metres: costs.metres[cloth.bound.colours.indexOf(yarn.letter)] ?? [],
-                belief,
-                weighings: weighings.filter((each) => each.letter === yarn.letter),
-                now: progress,
-                part,
-              })}
-            />
-          </li>
-        ))}
+        {wish.yarns.map((yarn) => {
+          const question = {
+            yarn,
+            metres: costs.metres[cloth.bound.colours.indexOf(yarn.letter)] ?? [],
+            belief,
+            weighings: weighings.filter((each) => each.letter === yarn.letter),
+          };
+          return (
+            <li key={yarn.letter} className="border-b border-rule py-3">
+              <div className="flex gap-3">
+                <YarnChip letter={yarn.letter} shade={yarn.shade} size={36} />
+                <Told id={work.id} found={colourNow({ ...question, now: progress, part })} />
+              </div>
+              <YarnChart letter={yarn.letter} known={narrowing(question)} metres={question.metres} told={told} />
+            </li>
+          );
+        })}
       </ul>
       <Weigh work={work} log={log} />
     </section>
@@ -100,7 +104,9 @@ function Told({ id, found }: { id: string; found: Result<ColourNow> }) {
         <p className="text-brick">
           <span aria-hidden>✕ </span>
           It ends between rows {endsAt.low} and {endsAt.high}.{' '}
-          <Link to={`/works/${id}/onward`}>Plan the rest anew</Link>
+          <Link to={`/works/${id}/onward`} className="underline underline-offset-4">
+            Plan the rest anew
+          </Link>
         </p>
       ) : null}
       {doubtful ? (

@@ -14,6 +14,7 @@ import {
 import { LifeBuoy } from 'lucide-react';
 import { Dialog, Tabs } from 'radix-ui';
 import { type ReactNode, useState } from 'react';
+import { Link } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
@@ -21,6 +22,7 @@ import { TextField } from '../../parts/TextField.tsx';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 
 interface Props {
+  readonly workId: string;
   readonly cloth: WorkCloth;
   readonly position: Position;
   /** Cells worked in the row in hand. */
@@ -170,7 +172,7 @@ function FindRow({ cloth, onGo, close }: Props & { close: () => void }) {
   );
 }
 
-function CountOff({ cloth, position }: Props) {
+function CountOff({ workId, cloth, position, done, costs }: Props) {
   const { fabric, bound } = cloth;
   const row = Math.min(fabric.courses, position.rows + 1);
   const [counted, setCounted] = useState('');
@@ -206,8 +208,43 @@ function CountOff({ cloth, position }: Props) {
             ))}
           </ol>
         ) : null}
+        {off && costs ? (
+          <Rescue workId={workId} cost={ripBack(costs, position, done, position.rows)} row={row} cloth={cloth} />
+        ) : null}
       </div>
     </div>
+  );
+}
+
+/** What each way out costs: to rip the row, to live with it, or to end the piece before it. */
+function Rescue({
+  workId,
+  cost,
+  row,
+  cloth,
+}: {
+  workId: string;
+  cost: ReturnType<typeof ripBack>;
+  row: number;
+  cloth: WorkCloth;
+}) {
+  const { told } = usePreferences();
+  const metres = cost.metres
+    .map((each, i) => `${yarnLengthNumber(each, told)} ${yarnLengthUnit(told)} of ${cloth.bound.colours[i]}`)
+    .join(', ');
+  return (
+    <section aria-label="What it costs" className="pt-3">
+      <h3 className="text-[17px]">What it costs</h3>
+      <dl>
+        <Line term={`Undo row ${row} as far as it is worked`}>
+          {cost.cells} stitches, about {Math.max(1, Math.round(cost.seconds / 60))} min; {metres}
+        </Line>
+        <Line term="Live with it">nothing now; see above whether it hides</Line>
+        <Line term="End the piece sooner">
+          <Link to={`/works/${workId}/onward`}>see every way for the rest</Link>
+        </Line>
+      </dl>
+    </section>
   );
 }
 

@@ -1,13 +1,20 @@
 import { Settings2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
-import type { Reading } from './useReading.ts';
+import { type Flag, type Reading, type Tug, tugs } from './useReading.ts';
 
-const words: Readonly<Record<keyof Reading, string>> = {
+const tugWords: Readonly<Record<Tug, string>> = {
+  never: 'do not tell me',
+  change: 'at each change',
+  row: 'at the end of the row',
+};
+
+const words: Readonly<Record<Flag, string>> = {
   big: 'Bigger',
   dark: 'Dark room',
   aloud: 'Read each run aloud',
   awake: 'Keep the screen awake',
+  ahead: 'Cover the rows worked, show those to come',
 };
 
 /** How the row is read on this device. */
@@ -31,7 +38,7 @@ export function ReadingSettings({
           aria-label="Reading"
           className="z-20 grid rounded-md border border-ink bg-paper p-4 shadow-[0_6px_18px_rgb(43_27_48/0.16)]"
         >
-          {(Object.keys(words) as (keyof Reading)[]).map((name) => (
+          {(Object.keys(words) as Flag[]).map((name) => (
             <label key={name} className="flex min-h-11 cursor-pointer items-center gap-3">
               <input
                 type="checkbox"
@@ -42,6 +49,20 @@ export function ReadingSettings({
               {words[name]}
             </label>
           ))}
+          <label className="flex min-h-11 items-center gap-3">
+            Tug the idle strand
+            <select
+              className="field w-auto"
+              value={reading.tug}
+              onChange={(event) => onChange({ tug: event.target.value as Tug })}
+            >
+              {tugs.map((tug) => (
+                <option key={tug} value={tug}>
+                  {tugWords[tug]}
+                </option>
+              ))}
+            </select>
+          </label>
           <p className="mt-2 max-w-[300px] border-t border-rule pt-2 text-[14px] text-soft">
             Keys: Space or Page Down the next run, Enter the row, Backspace or Page Up one back. A clicker sends the
             same.{' '}

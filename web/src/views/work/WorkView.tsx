@@ -16,6 +16,7 @@ import { ReadingSettings } from './ReadingSettings.tsx';
 import { Ribbon } from './Ribbon.tsx';
 import { RowEnd } from './RowEnd.tsx';
 import { speakerOf } from './speaker.ts';
+import { tugWords } from './tugWords.ts';
 import { useCounter } from './useCounter.ts';
 import { useAwake, useReading } from './useReading.ts';
 import { useSteps } from './useSteps.ts';
@@ -76,6 +77,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
     : [];
   const others = orders.flatMap((order) => order.other);
   const [reading, changeReading] = useReading();
+  const tug = course ? tugWords(reading.tug, course, position.runs, idle.length > 0) : undefined;
   useAwake(reading.awake);
   const said =
     run && course
@@ -123,6 +125,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 {idle.map((words) => (
                   <span key={words}>{words}</span>
                 ))}
+                {tug ? <span className="text-ochre">{tug}</span> : null}
                 <span className="text-soft">
                   <span className="count font-medium">{course.stitches - run.from + 1}</span> stitches left in the row
                 </span>
@@ -135,6 +138,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 hand={hand}
                 proportion={cloth.proportion}
                 rows={position.rows}
+                ahead={reading.ahead}
                 stitchesDone={run.from - 1}
                 stitchesInHand={run.count}
               />
@@ -156,6 +160,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
           One back <Key>Backspace</Key>
         </Button>
         <HelpAtRow
+          workId={work.id}
           cloth={cloth}
           position={position}
           done={run ? run.from - 1 : 0}

@@ -11,6 +11,8 @@ interface Props {
   readonly hand: Hand;
   readonly proportion: number;
   readonly rows: number;
+  /** The rows to come are in sight and the worked ones covered. */
+  readonly ahead: boolean;
   /** Stitches of the row in hand already worked, and those of the run in hand. */
   readonly stitchesDone: number;
   readonly stitchesInHand: number;
@@ -21,9 +23,9 @@ const largestCell = 30;
 /** Space above the row in hand, where the rows to come are covered. */
 const cover = 16;
 
-/** The rows already worked, as they lie before the maker; the rows to come are covered. */
+/** The rows already worked, as they lie before the maker, the rows to come covered; or the other way about. */
 export function WorkedCloth(props: Props) {
-  const { fabric, rows } = props;
+  const { fabric, rows, ahead } = props;
   const box = useBox<HTMLDivElement>();
   const { width, height } = box;
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -40,7 +42,7 @@ export function WorkedCloth(props: Props) {
     ctx.fillRect(0, 0, place.room.width, place.room.height);
     if (worked.picture) ctx.drawImage(worked.picture, place.left, place.top);
     if (place.whole) return;
-    if (lettered) paintLabels(ctx, props, place);
+    if (lettered) paintLabels(ctx, place);
     if (rows < fabric.courses) paintRowInHand(ctx, props, place);
   }, [props, place, worked, lettered, rows, fabric]);
   return (
@@ -48,7 +50,7 @@ export function WorkedCloth(props: Props) {
       <canvas
         ref={canvas}
         role="img"
-        aria-label={`${rows} of ${fabric.courses} rows worked; the rest is covered`}
+        aria-label={`${rows} of ${fabric.courses} rows worked; ${ahead ? 'they are' : 'the rest is'} covered`}
         className="block"
         style={{ width, height }}
       />
@@ -65,13 +67,18 @@ interface Place {
   readonly cellWidth: number;
   readonly cellHeight: number;
   readonly span: CourseSpan;
+  /** Of the row in hand. */
+  readonly rowTop: number;
   readonly face: 'RS' | 'WS';
   /** Diagonals and rounds are seen whole, as far as they are worked. */
   readonly whole: boolean;
   readonly dpr: number;
 }
 
-function placeOf({ fabric, proportion, rows }: Props, box: { width: number; height: number }): Place | undefined {
+function placeOf(
+  { fabric, proportion, rows, ahead }: Props,
+  box: { width: number; height: number },
+): Place | undefined {
   if (!box.width || !box.height) return undefined;
   const dpr = window.devicePixelRatio || 1;
   const room = { width: box.width * dpr, height: box.height * dpr };
@@ -82,16 +89,20 @@ function placeOf({ fabric, proportion, rows }: Props, box: { width: number; heig
     const left = (room.width - Math.ceil(across * cell)) / 2;
     const top = (room.height - Math.ceil(up * cell)) / 2;
     const span = { from: 0, to: rows };
-    return { room, left, top, cellWidth: cell, cellHeight: cell, span, face: 'RS', whole: true, dpr };
+    return { room, left, top, cellWidth: cell, cellHeight: cell, span, rowTop: 0, face: 'RS', whole: true, dpr };
   }
   const cellWidth = Math.max(2, Math.min(largestCell * dpr, Math.floor(((box.width - 2 * labels) * dpr) / across)));
   const cellHeight = Math.max(2, Math.round(cellWidth / proportion));
   const left = Math.round((room.width - across * cellWidth) / 2);
   const open = rows < fabric.courses ? 1 : 0;
-  const shown = Math.min(rows, Math.ceil(room.height / cellHeight));
-  const top = cover * dpr + open * cellHeight;
+  const most = Math.ceil(room.height / cellHeight);
+  const first = ahead && open ? rows + 1 : Math.max(0, rows - most);
+  const last = ahead && open ? Math.min(fabric.courses, first + most) : rows;
+  const rowTop = ahead && open ? room.height - cover * dpr - cellHeight : cover * dpr;
+  const top = ahead && open ? rowTop - (last - first) * cellHeight : rowTop + open * cellHeight;
   const face = facesRight(Math.min(rows, fabric.courses - 1), fabric.making) ? 'RS' : 'WS';
-  return { room, left, top, cellWidth, cellHeight, span: { from: rows - shown, to: rows }, face, whole: false, dpr };
+  const span = { from: first, to: last };
+  return { room, left, top, cellWidth, cellHeight, span, rowTop, face, whole: false, dpr };
 }
 
 interface Worked {
@@ -131,7 +142,7 @@ function useLetters(): boolean {
   return come;
 }
 
-function paintLabels(ctx: CanvasRenderingContext2D, { rows }: Props, place: Place): void {
+function paintLabels(ctx: CanvasRenderingContext2D, place: Place): void {
   const shown = place.span.to - place.span.from;
   const every = place.cellHeight >= 15 * place.dpr ? 1 : 5;
   ctx.fillStyle = '#eef3ea';
@@ -139,7 +150,7 @@ function paintLabels(ctx: CanvasRenderingContext2D, { rows }: Props, place: Plac
   ctx.textBaseline = 'middle';
   ctx.font = `500 ${13 * place.dpr}px "Atkinson Hyperlegible Mono Variable", monospace`;
   for (let i = 0; i < shown; i++) {
-    const row = rows - i;
+    const row = place.span.to - i;
     if (row % every) continue;
     ctx.fillText(String(row), place.left - 9 * place.dpr, place.top + (i + 0.5) * place.cellHeight);
   }
@@ -148,8 +159,7 @@ function paintLabels(ctx: CanvasRenderingContext2D, { rows }: Props, place: Plac
 /** The row in hand: the stitches already made, the run in hand outlined, the rest still empty. */
 function paintRowInHand(ctx: CanvasRenderingContext2D, props: Props, place: Place): void {
   const { fabric, shades, hand, rows, stitchesDone, stitchesInHand } = props;
-  const { left, cellWidth, cellHeight, face, dpr } = place;
-  const top = cover * dpr;
+  const { left, rowTop: top, cellWidth, cellHeight, face, dpr } = place;
   const width = faceOf(fabric).across * cellWidth;
   const from = (stitches: number) => (hand === 'right' ? left + width - stitches * cellWidth : left);
   ctx.save();

@@ -1,21 +1,37 @@
 import { useCallback, useEffect, useState } from 'react';
 
+/** When the maker wants to be told to tug the idle strand: schools differ. */
+export const tugs = ['never', 'change', 'row'] as const;
+export type Tug = (typeof tugs)[number];
+
 /** How the row in hand is read on this device. */
 export interface Reading {
   readonly dark: boolean;
   readonly big: boolean;
   readonly aloud: boolean;
   readonly awake: boolean;
+  /** The rows to come are in sight and the worked ones covered, not the other way about. */
+  readonly ahead: boolean;
+  readonly tug: Tug;
 }
+export type Flag = { [Name in keyof Reading]: Reading[Name] extends boolean ? Name : never }[keyof Reading];
 
 const key = 'puntada.reading';
-const usual: Reading = { dark: false, big: false, aloud: false, awake: true };
+const usual: Reading = { dark: false, big: false, aloud: false, awake: true, ahead: false, tug: 'never' };
 
 function kept(): Reading {
   try {
     const found = JSON.parse(localStorage.getItem(key) ?? '{}') as Partial<Record<keyof Reading, unknown>>;
-    const flag = (name: keyof Reading) => (typeof found[name] === 'boolean' ? found[name] : usual[name]);
-    return { dark: flag('dark'), big: flag('big'), aloud: flag('aloud'), awake: flag('awake') };
+    const flag = (name: Flag) => (typeof found[name] === 'boolean' ? found[name] : usual[name]);
+    const tug = tugs.find((each) => each === found.tug) ?? usual.tug;
+    return {
+      dark: flag('dark'),
+      big: flag('big'),
+      aloud: flag('aloud'),
+      awake: flag('awake'),
+      ahead: flag('ahead'),
+      tug,
+    };
   } catch {
     return usual;
   }

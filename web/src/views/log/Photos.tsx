@@ -1,0 +1,66 @@
+import type { LogEntry } from '@puntada/core';
+import { useState } from 'react';
+import { problemsOf } from '../../api/api.ts';
+import { useAddEntryMutation } from '../../api/records.ts';
+import { Problems } from '../../parts/Problems.tsx';
+import type { LogProps } from './logProps.ts';
+import { smallPhoto } from './smallPhoto.ts';
+
+type Photo = Extract<LogEntry, { kind: 'photo' }>;
+
+/** Photos of the cloth, each at its row; made small, and kept on this machine only. */
+export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
+  const [add, adding] = useAddEntryMutation();
+  const [unread, setUnread] = useState('');
+  const photos = log.entries.filter((entry): entry is Photo => entry.kind === 'photo').toReversed();
+  const { rows } = work.progress;
+  const take = async (file: File | undefined) => {
+    if (!file) return;
+    setUnread('');
+    const image = await smallPhoto(file);
+    if (!image) {
+      setUnread(`${file.name} is no picture that can be read here. Take a JPEG or a PNG; nothing was changed.`);
+      return;
+    }
+    await add({ id: work.id, entry: { kind: 'photo', id: crypto.randomUUID(), at: Date.now(), row: rows, image } });
+  };
+  return (
+    <section aria-label="Photos">
+      <h2 className="border-b border-ink pb-1 text-[19px]">Photos</h2>
+      {photos.length ? (
+        <ul className="grid grid-cols-3 gap-3 pt-3">
+          {photos.map((photo) => (
+            <li key={photo.id}>
+              <img
+                src={photo.image}
+                alt={`The cloth after row ${photo.row}`}
+                className="aspect-square w-full rounded-sm border border-rule object-cover"
+              />
+              <p className="count pt-0.5 text-[14px] text-soft">row {photo.row}</p>
+            </li>
+          ))}
+        </ul>
+      ) : null}
+      <label className="mt-2 inline-flex min-h-11 cursor-pointer items-center text-[15px] underline underline-offset-4 focus-within:outline-3">
+        Add a photo at row {rows}
+        <input
+          type="file"
+          accept="image/*"
+          className="sr-only"
+          disabled={adding.isLoading}
+          onChange={(event) => {
+            void take(event.target.files?.[0]);
+            event.target.value = '';
+          }}
+        />
+      </label>
+      {unread ? (
+        <p role="alert" className="text-[15px] text-brick">
+          <span aria-hidden>✕ </span>
+          {unread}
+        </p>
+      ) : null}
+      <Problems problems={problemsOf(adding.error)} />
+    </section>
+  );
+}
