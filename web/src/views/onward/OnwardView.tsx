@@ -82,7 +82,7 @@ function Rest({ work, log }: { work: Work; log: WorkLog }) {
   const plan = plans[Math.min(taken, plans.length - 1)];
   const { rows, runs } = work.progress;
   return (
-    <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_360px]">
+    <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_330px]">
       <div className="min-w-0">
         <p className="pb-3 text-[17px]">
           <b className="count">{rows}</b> of <b className="count">{work.size?.rows}</b> {word.toLowerCase()}s are worked
@@ -120,7 +120,7 @@ function Ways({ plans, taken, work, onTake }: WaysProps) {
         <caption className="sr-only">Ways for the rest of this work</caption>
         <thead>
           <tr className="text-[14px] text-soft">
-            <th scope="col" className="min-w-[220px] py-2 pl-3 text-left font-normal">
+            <th scope="col" className="min-w-[180px] py-2 pl-3 text-left font-normal">
               The rest
             </th>
             <Heading>Rows</Heading>
@@ -152,7 +152,7 @@ function Ways({ plans, taken, work, onTake }: WaysProps) {
                 </button>
               </th>
               <Cell>{plan.rows}</Cell>
-              <Cell>
+              <Cell wrap>
                 {finishedText(plan.width, plan.height, told, plan.circle)
                   .replace(' typical', '')
                   .replace(` ${unitWord(told)}`, '')}
@@ -193,8 +193,13 @@ function Heading({ children }: { children: React.ReactNode }) {
   );
 }
 
-function Cell({ children }: { children: React.ReactNode }) {
-  return <td className="count px-2 text-right text-[14px] font-medium whitespace-nowrap">{children}</td>;
+/** @param wrap a long range may go over two lines */
+function Cell({ children, wrap = false }: { children: React.ReactNode; wrap?: boolean }) {
+  return (
+    <td className={`count px-2 text-right text-[14px] font-medium ${wrap ? 'min-w-[104px]' : 'whitespace-nowrap'}`}>
+      {children}
+    </td>
+  );
 }
 
 /** The way that is looked at: its cloth, what it costs against the plan, and to take it. */
