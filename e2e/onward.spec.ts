@@ -179,3 +179,27 @@ test('a photo is made small and kept at its row; what is no picture is told', as
   const size = await photo.evaluate((image: HTMLImageElement) => [image.naturalWidth, image.naturalHeight]);
   expect(Math.max(...size)).toBe(1200);
 });
+
+test('an open end: at each good place what it is by now, and it is ended there', async ({ page, server }) => {
+  await page.goto(`${server.address}/wish`);
+  await page.getByLabel('What you call it').fill('Strip as far as it goes');
+  await page.getByLabel(/^Open end/).check();
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('radio', { name: 'Whole bands' }).click();
+  await page.getByRole('button', { name: /^Begin: chain/ }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  const band = page.getByRole('region', { name: 'It could end here' });
+  await expect(band).toHaveCount(0);
+  for (let n = 1; n <= 8; n++) {
+    await page.keyboard.press('Enter');
+    await expect(page.getByTestId('row-number')).toHaveText(`Row ${n + 1}`);
+    // Bands of four rows.
+    await expect(band).toHaveCount(n % 4 ? 0 : 1);
+  }
+  await expect(band).toContainText('The next good place is row 12');
+  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await band.getByRole('link').click();
+  await page.getByRole('button', { name: 'End at the next good place' }).click();
+  await page.getByRole('button', { name: 'Go on this way' }).click();
+  await expect(page.getByRole('heading', { name: 'All 8 rows are worked' })).toBeVisible();
+});

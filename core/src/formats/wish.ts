@@ -143,6 +143,8 @@ export const wishSchema = z.strictObject({
   units: z.enum(['cm', 'in'], 'Choose cm or in.').default('cm'),
   width: wishedWidthSchema,
   height: wishedHeightSchema,
+  /** The height is the most that it may become: at each good place it is decided whether to go on. */
+  open: z.literal(true, 'Say true, or leave it out.').optional(),
   pattern: z.strictObject({
     /** A pattern of the book … */
     key: z.string().min(1).max(60).optional(),

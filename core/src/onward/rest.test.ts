@@ -165,7 +165,7 @@ describe('every way to go on', () => {
           ]);
         }
       }),
-      { numRuns: 25 },
+      { numRuns: 15 },
     );
   });
 

@@ -49,7 +49,7 @@ describe('going on from a row that is reached', () => {
         const after = proved(whole, goOn(before, whole, Math.min(at, whole.rows), usualCosts, 'least-cost'));
         expect(total(after)).toBeCloseTo(total(before), 6);
       }),
-      { numRuns: 400 },
+      { numRuns: 200 },
     );
   });
 
@@ -67,7 +67,7 @@ describe('going on from a row that is reached', () => {
         const kept = list(after);
         for (const cut of joined) expect(kept).toContainEqual(cut);
       }),
-      { numRuns: 600 },
+      { numRuns: 200 },
     );
   });
 
@@ -79,7 +79,7 @@ describe('going on from a row that is reached', () => {
         const after = goOn(route(chart(first, made), usualCosts, 'least-cost'), next, row, usualCosts, 'least-cost');
         expect(total(after)).toBeGreaterThanOrEqual(total(route(next, usualCosts, 'least-cost')) - 1e-6);
       }),
-      { numRuns: 300 },
+      { numRuns: 200 },
     );
   });
 

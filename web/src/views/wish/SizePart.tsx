@@ -12,7 +12,7 @@ function upper(word: string): string {
 
 /** How big, in lengths or in counts; or what a chain already made would come to. */
 export function SizePart() {
-  const { watch, setValue } = useFormContext<WishFormValues>();
+  const { watch, setValue, register } = useFormContext<WishFormValues>();
   const { units, widthBy, heightBy, item, pattern: key, width, height } = watch();
   const pattern = patternBook.find((each) => each.key === key);
   const blocks = pattern?.across.word ?? 'repeats';
@@ -130,6 +130,10 @@ export function SizePart() {
             />
           </div>
         </div>
+        <label className="flex min-h-11 w-fit cursor-pointer items-center gap-2.5 text-[16px]">
+          <input type="checkbox" className="size-5 accent-ink" {...register('open')} />
+          Open end: this is the most, and I decide at each good place
+        </label>
       </div>
     </Part>
   );

@@ -11,6 +11,8 @@ export interface WishFormValues {
   width: string;
   heightBy: 'length' | 'rows' | 'repeats';
   height: string;
+  /** The height is the most it may become. */
+  open: boolean;
   pattern: string;
   stitch: string;
   foundation: string;

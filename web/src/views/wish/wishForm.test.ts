@@ -49,6 +49,7 @@ describe('a wish in its form', () => {
     { stitch: 'hdc', foundation: 'hdc-3rd', numbers: { b: '6', r: '3' } },
     { gaugeFrom: 'counted', stitchCount: '14,5', stitchSpan: '12 cm', rowCount: '9', rowSpan: '4 in' },
     { pattern: 'houndstooth' },
+    { open: true, height: '60 cm' },
     { item: 'blanket', border: '3', borderColour: 'B', wash: 'cotton-hot', smallChildren: true, closing: true },
     { item: 'bag', pieces: '2', strapKind: 'sc along', strapDrop: '30 cm', seam: 'sc' },
     { item: 'potholder', pattern: 'sea-chest', ring: '6 cm', seam: 'slip stitch' },

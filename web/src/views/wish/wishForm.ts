@@ -42,6 +42,7 @@ export function newWish(units: Wish['units'], patternKey?: string): WishFormValu
     borderColour: 'A',
     wash: '',
     smallChildren: false,
+    open: false,
   };
 }
 
@@ -94,7 +95,15 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
     Object.fromEntries((known?.numbers ?? []).map((each) => [each.name, numberOrText(form.numbers[each.name] ?? '')])),
   );
   // What this screen does not ask for stays as it was; only a chosen size is given up.
-  const { choice: _given, border: _border, finish: _finish, wash: _wash, hook: _hook, ...kept } = before ?? {};
+  const {
+    choice: _given,
+    open: _open,
+    border: _border,
+    finish: _finish,
+    wash: _wash,
+    hook: _hook,
+    ...kept
+  } = before ?? {};
   const preset = presetOf(form.item).wish;
   // One rule and an even, strong cloth for what is scrubbed with; thinner and softer for all else.
   const policy = before?.policy ?? preset.policy ?? 'as-needed';
@@ -135,6 +144,7 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
     closing: form.closing,
     wash: form.wash || undefined,
     smallChildren: form.smallChildren,
+    open: form.open || undefined,
     finish: finishOf(form, before),
   });
 }
@@ -213,6 +223,7 @@ export function toForm(wish: Wish): WishFormValues {
     closing: wish.closing,
     wash: wish.wash ?? '',
     smallChildren: wish.smallChildren,
+    open: wish.open ?? false,
     ring: wish.finish?.ring ?? '',
     strapKind: wish.finish?.strap?.kind ?? '',
     strapDrop: wish.finish?.strap?.drop ?? usual.strapDrop,

@@ -1,4 +1,12 @@
-import { courseWord, StrandBook, type StrandOrder, startWords, type WorkedCourse, workCourse } from '@puntada/core';
+import {
+  courseWord,
+  StrandBook,
+  type StrandOrder,
+  startWords,
+  turnAfter,
+  type WorkedCourse,
+  workCourse,
+} from '@puntada/core';
 import { type MouseEvent, useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
@@ -12,6 +20,7 @@ import { useCourseCosts } from '../../worker/useCourseCosts.ts';
 import { AllWorked } from './AllWorked.tsx';
 import { HelpAtRow } from './HelpAtRow.tsx';
 import { idleWords } from './idleWords.ts';
+import { OpenEndBand } from './OpenEndBand.tsx';
 import { ReadingSettings } from './ReadingSettings.tsx';
 import { Ribbon } from './Ribbon.tsx';
 import { RowEnd } from './RowEnd.tsx';
@@ -112,6 +121,9 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                   </span>
                 ) : null}
               </p>
+              {work.wish.open && costs && position.runs === 0 ? (
+                <OpenEndBand work={work} cloth={cloth} costs={costs} rows={position.rows} />
+              ) : null}
               <Ribbon
                 course={course}
                 done={position.runs}
@@ -148,6 +160,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 others={others}
                 terms={terms}
                 next={next}
+                turn={turnAfter(fabric, course.number - 1, strands.hanging(course.number - 1).length)}
               />
             </section>
           </>

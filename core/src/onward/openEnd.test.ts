@@ -1,0 +1,50 @@
+import { planWish } from '../plan/plan.ts';
+import { sampleWish } from '../plan/sampleWish.ts';
+import { must } from '../problem.ts';
+import { openEnd } from './openEnd.ts';
+
+/** 36 stitches and 44 rows; a row of either colour takes half a metre. */
+const costs = {
+  cells: new Array<number>(44).fill(36),
+  seconds: new Array<number>(44).fill(132),
+  metres: [0, 1].map(() => new Array<number>(44).fill(0.5)),
+};
+
+function wish(balls?: number) {
+  const whole = sampleWish({
+    width: { by: 'repeats', count: 9 },
+    height: { by: 'repeats', count: 11 },
+    ending: 'whole',
+    open: true,
+  });
+  return balls === undefined ? whole : { ...whole, yarns: whole.yarns.map((yarn) => ({ ...yarn, balls })) };
+}
+
+describe('an open end', () => {
+  it('can be planned like any other wish', () => {
+    expect(must(planWish(wish())).piece.rows).toBe(44);
+  });
+
+  it('is at each whole band of four rows: 20 rows of 5.56 mm are 11.1 cm, and 24 come next', () => {
+    const end = openEnd(wish(), 36, 20, costs, []);
+    expect(end?.next).toBe(24);
+    expect(end?.width.mid).toBeCloseTo(225, 6);
+    expect(end?.height.mid).toBeCloseTo(111.11, 2);
+    expect([18, 19, 21, 0].map((rows) => openEnd(wish(), 36, rows, costs, []))).toEqual([
+      undefined,
+      undefined,
+      undefined,
+      undefined,
+    ]);
+    expect(openEnd(wish(), 36, 44, costs, [])?.next).toBeUndefined();
+  });
+
+  it('tells whether the yarn lasts to the next, where it is known what there is', () => {
+    expect(openEnd(wish(), 36, 20, costs, [])?.lasts[0]?.chance).toBeUndefined();
+    // Of 85 m ten are used, and two come.
+    expect(openEnd(wish(1), 36, 20, costs, [])?.lasts[1]?.chance).toBeGreaterThan(0.99);
+    const dear = { ...costs, metres: [0, 1].map(() => new Array<number>(44).fill(5)) };
+    // A hundred metres of a ball of 85 are gone by the rule.
+    expect(openEnd(wish(1), 36, 20, dear, [])?.lasts[0]?.chance).toBeLessThan(0.1);
+  });
+});

@@ -1,0 +1,62 @@
+import type { Estimate } from '../estimate.ts';
+import { offerWidth } from '../fit/across.ts';
+import { admits } from '../fit/progression.ts';
+import { heightRule, offerHeight } from '../fit/up.ts';
+import type { Weighing } from '../formats/logEntry.ts';
+import type { Wish } from '../formats/wish.ts';
+import { handBelief } from '../plan/piece.ts';
+import { prepare } from '../plan/prepare.ts';
+import { acrossRequest, asWideAsHigh, upRequest } from '../plan/sizes.ts';
+import type { CourseCosts } from '../work/rip.ts';
+import { colourNow } from '../work/weighed.ts';
+
+/** What a work is that could end where it stands, and what the next step takes. */
+export interface OpenEnd {
+  /** The finished piece if it ended now, mm. */
+  readonly width: Estimate;
+  readonly height: Estimate;
+  /** Rows at which it could end next; undefined where the plan goes no further. */
+  readonly next: number | undefined;
+  /** The chance that each yarn lasts to there, where it is known what there is. */
+  readonly lasts: readonly { readonly letter: string; readonly chance: number | undefined }[];
+}
+
+/**
+ * Whether a work ends well after the rows that are worked, and what it then is. Nothing where its ending asks for
+ * other rows, or where rows are no rows across: blocks on the diagonal.
+ * @param stitches what its width counts @param rows worked
+ */
+export function openEnd(
+  wish: Wish,
+  stitches: number,
+  rows: number,
+  costs: CourseCosts,
+  weighings: readonly Weighing[],
+): OpenEnd | undefined {
+  const read = prepare(wish);
+  if (!read.ok || rows < 1) return undefined;
+  const prepared = read.value;
+  const { bound, technique, yarns } = prepared;
+  const rule = heightRule(bound, wish.ending);
+  if (technique.courses || !admits(rule, rows)) return undefined;
+  const last = costs.seconds.length;
+  let next: number | undefined = rows + 1;
+  while (next <= last && !admits(rule, next)) next++;
+  if (next > last) next = undefined;
+  const size = asWideAsHigh(prepared, {
+    width: offerWidth(acrossRequest(prepared), stitches),
+    height: offerHeight(upRequest(prepared), rows),
+  });
+  const lasts = yarns.map((yarn, colour) => {
+    const found = colourNow({
+      yarn,
+      metres: (costs.metres[colour] ?? []).slice(0, next ?? rows),
+      belief: handBelief(prepared),
+      weighings: weighings.filter((each) => each.letter === yarn.letter),
+      now: { rows, runs: 0 },
+      part: 0,
+    });
+    return { letter: yarn.letter, chance: found.ok ? found.value.chance : undefined };
+  });
+  return { width: size.width.width, height: size.height.height, next, lasts };
+}

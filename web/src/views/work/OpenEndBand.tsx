@@ -1,0 +1,42 @@
+import { type CourseCosts, chanceText, courseWord, finishedText, openEnd, type Weighing } from '@puntada/core';
+import { useMemo } from 'react';
+import { Link } from 'react-router';
+import { usePreferences, type Work } from '../../api/api.ts';
+import { useLogQuery } from '../../api/records.ts';
+import type { WorkCloth } from '../../parts/useWorkCloth.ts';
+
+interface Props {
+  readonly work: Work;
+  readonly cloth: WorkCloth;
+  readonly costs: CourseCosts;
+  readonly rows: number;
+}
+
+/** At each good place of a work with an open end: what it is by now, whether the yarn lasts to the next, and the ways on. */
+export function OpenEndBand({ work, cloth, costs, rows }: Props) {
+  const { told } = usePreferences();
+  const { data: log } = useLogQuery(work.id);
+  const { fabric } = cloth;
+  const end = useMemo(() => {
+    const weighings = log?.entries.filter((entry): entry is Weighing => entry.kind === 'weigh') ?? [];
+    return openEnd(work.wish, fabric.count, rows, costs, weighings);
+  }, [work.wish, fabric.count, rows, costs, log]);
+  if (!end) return null;
+  const word = courseWord(fabric.making).toLowerCase();
+  const known = end.lasts.filter((each) => each.chance !== undefined);
+  return (
+    <section
+      aria-label="It could end here"
+      className="mb-2 border-l-4 border-verdigris bg-verdigris-pale px-3 py-2 text-[17px]"
+    >
+      It could end here:{' '}
+      <b className="count">{finishedText(end.width, end.height, told, work.wish.item === 'round mat')}</b> so far.{' '}
+      {end.next === undefined
+        ? 'It is as large as it may become.'
+        : `The next good place is ${word} ${end.next}${known.length ? `; the yarn lasts to it: ${known.map(({ letter, chance }) => `${letter} ${chanceText(chance ?? 0)}`).join(', ')}` : ''}.`}{' '}
+      <Link to={`/works/${work.id}/onward`} className="underline underline-offset-4">
+        End it, or see every way on
+      </Link>
+    </section>
+  );
+}
