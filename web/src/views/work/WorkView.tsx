@@ -1,12 +1,4 @@
-import {
-  courseWord,
-  StrandBook,
-  type StrandOrder,
-  startWords,
-  turnAfter,
-  type WorkedCourse,
-  workCourse,
-} from '@puntada/core';
+import { courseWord, StrandBook, type StrandOrder, startWords, type WorkedCourse, workCourse } from '@puntada/core';
 import { type MouseEvent, useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
@@ -160,7 +152,6 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 others={others}
                 terms={terms}
                 next={next}
-                turn={turnAfter(fabric, course.number - 1, strands.hanging(course.number - 1).length)}
               />
             </section>
           </>
