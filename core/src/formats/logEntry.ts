@@ -55,4 +55,10 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
 
 export type LogEntry = z.output<typeof logEntrySchema>;
 export type Weighing = Extract<LogEntry, { kind: 'weigh' }>;
+
+/** The weighings among what was logged. */
+export function weighingsIn(entries: readonly LogEntry[]): Weighing[] {
+  return entries.filter((entry): entry is Weighing => entry.kind === 'weigh');
+}
+
 export type Measuring = Extract<LogEntry, { kind: 'measure' }>;

@@ -8,6 +8,7 @@ const costs = {
   cells: new Array<number>(44).fill(36),
   seconds: new Array<number>(44).fill(132),
   metres: [0, 1].map(() => new Array<number>(44).fill(0.5)),
+  finish: [],
 };
 
 function wish(balls?: number) {

@@ -7,7 +7,7 @@ import type { Wish } from '../formats/wish.ts';
 import { handBelief } from '../plan/piece.ts';
 import { prepare } from '../plan/prepare.ts';
 import { acrossRequest, asWideAsHigh, upRequest } from '../plan/sizes.ts';
-import type { CourseCosts } from '../work/rip.ts';
+import { metresToEnd, type WorkCosts } from '../work/inHand.ts';
 import { colourNow } from '../work/weighed.ts';
 
 /** What a work is that could end where it stands, and what the next step takes. */
@@ -15,9 +15,11 @@ export interface OpenEnd {
   /** The finished piece if it ended now, mm. */
   readonly width: Estimate;
   readonly height: Estimate;
+  /** Its size is one figure. */
+  readonly circle: boolean;
   /** Rows at which it could end next; undefined where the plan goes no further. */
   readonly next: number | undefined;
-  /** The chance that each yarn lasts to there, where it is known what there is. */
+  /** The chance that each yarn lasts to there and for the finishing, where it is known what there is. */
   readonly lasts: readonly { readonly letter: string; readonly chance: number | undefined }[];
 }
 
@@ -30,7 +32,7 @@ export function openEnd(
   wish: Wish,
   stitches: number,
   rows: number,
-  costs: CourseCosts,
+  costs: WorkCosts,
   weighings: readonly Weighing[],
 ): OpenEnd | undefined {
   const read = prepare(wish);
@@ -50,7 +52,8 @@ export function openEnd(
   const lasts = yarns.map((yarn, colour) => {
     const found = colourNow({
       yarn,
-      metres: (costs.metres[colour] ?? []).slice(0, next ?? rows),
+      // Its finishing is that of the whole height: at the least it is enough for less.
+      metres: [...(costs.metres[colour] ?? []).slice(0, next ?? rows), metresToEnd(costs, colour).at(-1) ?? 0],
       belief: handBelief(prepared),
       weighings: weighings.filter((each) => each.letter === yarn.letter),
       now: { rows, runs: 0 },
@@ -58,5 +61,6 @@ export function openEnd(
     });
     return { letter: yarn.letter, chance: found.ok ? found.value.chance : undefined };
   });
-  return { width: size.width.width, height: size.height.height, next, lasts };
+  const circle = technique.key === 'wedge-circle';
+  return { width: size.width.width, height: size.height.height, circle, next, lasts };
 }

@@ -8,7 +8,8 @@ import { sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
 import { policies } from '../route/costs.ts';
 import { proveOnward, sameCourses } from './prove.ts';
-import { type RestPlan, restPlans, type WorkInHand } from './rest.ts';
+import { restPlans } from './rest.ts';
+import type { RestPlan, WorkInHand } from './restPlan.ts';
 
 /** 36 × 44, one ball of each colour. */
 function wish(change: Partial<WishInput> = {}): Wish {
@@ -30,7 +31,6 @@ function inHand(change: Partial<WishInput>, rows: number, more: Partial<WorkInHa
     wish: { ...wish(change), choice },
     cloth: must(thaw(begun)),
     stands: { rows, runs: 0 },
-    done: 0,
     weighings: [],
     pace: { ratio: 1, sd: 0.2 },
     ...more,
@@ -87,7 +87,7 @@ describe('the rest of a cloth of 44 rows, 20 of them worked', () => {
   });
 
   it('a row that is begun is worked to its end', () => {
-    const half = inHand({}, 20, { stands: { rows: 20, runs: 3 }, done: 12 });
+    const half = inHand({}, 20, { stands: { rows: 20, runs: 3 } });
     expect(one(half.plans, 'soonest')).toMatchObject({ rows: 28, stays: 21 });
     expect(one(half.plans, 'ripped')).toMatchObject({ rows: 20, stays: 20, rip: { rows: 0, cells: 12 } });
   });

@@ -61,8 +61,3 @@ export function ripBack(costs: CourseCosts, stands: Position, done: number, row:
     metres: costs.metres.map(also),
   };
 }
-
-/** Cells worked in the row in hand when so many of its runs are done. @param runs cells of each run, as worked */
-export function cellsDone(runs: readonly number[], done: number): number {
-  return runs.slice(0, done).reduce((sum, count) => sum + count, 0);
-}

@@ -5,8 +5,9 @@ import { planWish } from '../plan/plan.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
 import { findRow, readSeenRow, seenRuns } from './findRow.ts';
+import { cellsWorked } from './inHand.ts';
 import { oneOff } from './oneOff.ts';
-import { cellsDone, costsByCourse, ripBack } from './rip.ts';
+import { costsByCourse, ripBack } from './rip.ts';
 
 const plan = must(
   planWish(
@@ -95,7 +96,8 @@ describe('ripping back', () => {
   const costs = costsByCourse(request);
 
   it('from the middle of row 13 to row 8: four whole rows and what is done of the fifth', () => {
-    const done = cellsDone([4, 4, 4, 4, 4, 4, 4, 4, 4], 3);
+    const done = cellsWorked({ fabric, bound, foundation }, { rows: 12, runs: 3 });
+    expect(done).toBe(12);
     const cost = ripBack(costs, { rows: 12, runs: 3 }, done, 8);
     expect([cost.rows, cost.cells]).toEqual([4, 4 * 36 + 12]);
     expect(cost.seconds).toBeCloseTo(

@@ -34,7 +34,6 @@ async function restOf(id: string, kind: RestKind) {
       wish: work.wish,
       cloth: must(thaw(work.begun)),
       stands: work.progress,
-      done: 0,
       weighings: [],
       pace: { ratio: 1, sd: 0.2 },
     }),

@@ -1,49 +1,33 @@
 import {
-  type CourseCosts,
-  costsByCourse,
+  cellsWorked,
+  costsOfWork,
   type OwnPace,
   paceOf,
   planWish,
   prepare,
   type Session,
   secondsLeft,
-  sessionsOf,
+  secondsOfRows,
+  sessionsOfWork,
   type ThawedWork,
-  techniqueOf,
   thaw,
-  type Wish,
-  workCourse,
-  yarnFigures,
+  type WorkCosts,
 } from '@puntada/core';
 import type { Db } from '../db/database.ts';
 import { ticksOf } from '../progress/queries.ts';
 import { findWork, type WorkDetail, type WorkSummary } from '../works/queries.ts';
 
-/** What a begun work holds, course by course. */
+/** A begun work and what it holds. */
 interface Known {
   readonly cloth: ThawedWork;
-  readonly costs: CourseCosts;
+  readonly costs: WorkCosts;
 }
 
-function knownOf(wish: Wish, work: WorkDetail): Known | undefined {
-  const thawed = work.begun ? thaw(work.begun) : undefined;
+function knownOf({ wish, begun }: WorkDetail): Known | undefined {
+  const cloth = begun ? thaw(begun) : undefined;
   const prepared = prepare(wish);
-  if (!thawed?.ok || !prepared.ok) return undefined;
-  const cloth = thawed.value;
-  const technique = techniqueOf(cloth.bound.pattern);
-  if (!technique.ok) return undefined;
-  const { gauge, yarns } = prepared.value;
-  const { fabric, strands, foundation } = cloth;
-  const costs = costsByCourse({
-    fabric,
-    strands,
-    foundation,
-    technique: technique.value,
-    stitchWidth: gauge.stitchWidth.mid,
-    rowHeight: gauge.rowHeight.mid,
-    diameters: yarns.map((yarn) => yarnFigures(yarn).diameter),
-  });
-  return { cloth, costs };
+  if (!cloth?.ok || !prepared.ok) return undefined;
+  return { cloth: cloth.value, costs: costsOfWork(prepared.value, cloth.value) };
 }
 
 /** A work that waits to be finished, with the time it still takes in this maker's own pace. */
@@ -60,24 +44,18 @@ export interface TimeLeft {
 export function timesLeft() {
   const known = new Map<string, Known | undefined>();
 
-  async function begun(db: Db, summary: WorkSummary): Promise<(Known & { sessions: Session[] }) | undefined> {
-    const key = `${summary.id} ${summary.revision}`;
+  async function begun(db: Db, { id, revision }: WorkSummary): Promise<Known | undefined> {
+    const key = `${id} ${revision}`;
     if (!known.has(key)) {
-      const detail = await findWork(db, summary.id);
-      known.set(key, detail && knownOf(summary.wish, detail));
+      const detail = await findWork(db, id);
+      known.set(key, detail && knownOf(detail));
     }
-    const found = known.get(key);
-    if (!found) return undefined;
-    const { fabric, bound, foundation } = found.cloth;
-    const runsOf = (row: number) => (row < fabric.courses ? workCourse(fabric, bound, foundation, row).runs.length : 1);
-    return { ...found, sessions: sessionsOf(await ticksOf(db, summary.id), found.costs, runsOf) };
+    return known.get(key);
   }
 
-  function ofBegun({ id, progress }: WorkSummary, { costs, sessions }: Known & { sessions: Session[] }): TimeLeft {
-    const inRow = costs.seconds[progress.rows] ?? 0;
-    const part = progress.runs ? inRow / 2 : 0;
-    const expected = costs.seconds.slice(progress.rows).reduce((sum, each) => sum + each, 0) - part;
-    const rows = costs.seconds.length - progress.rows;
+  function ofBegun({ id, progress }: WorkSummary, { cloth, costs }: Known, sessions: readonly Session[]): TimeLeft {
+    const expected = secondsOfRows(costs, progress, cellsWorked(cloth, progress));
+    const rows = cloth.fabric.courses - progress.rows;
     return { id, rows, left: secondsLeft(expected, paceOf(sessions)) };
   }
 
@@ -94,8 +72,9 @@ export function timesLeft() {
     for (const work of works.filter((each) => each.state === 'begun')) {
       const found = await begun(db, work);
       if (!found) continue;
-      all.push(...found.sessions);
-      told.push(ofBegun(work, found));
+      const sessions = sessionsOfWork(found.cloth, found.costs, await ticksOf(db, work.id));
+      all.push(...sessions);
+      told.push(ofBegun(work, found, sessions));
     }
     const pace = paceOf(all);
     for (const work of works.filter((each) => each.state === 'wished')) {

@@ -1,8 +1,7 @@
 import {
-  type CourseCosts,
   cautionsFor,
   compareStrips,
-  costsByCourse,
+  costsOfWork,
   type Estimate,
   type Fabric,
   findPattern,
@@ -24,16 +23,14 @@ import {
   type SearchStep,
   type Strip,
   searchLargest,
-  sessionsOf,
+  sessionsOfWork,
   type Terms,
   type Tick,
   type ToldUnit,
-  techniqueOf,
-  type Weighing,
+  type WorkCosts,
+  weighingsIn,
   wishSchema,
-  workCourse,
   type YarnNeed,
-  yarnFigures,
 } from '@puntada/core';
 import { expose } from 'comlink';
 import { z } from 'zod';
@@ -246,43 +243,25 @@ function oneRepeat(key: string, terms: Terms, hand: Hand): string[] {
   return [...grouped];
 }
 
-/** Cells, seconds and metres of every course of a work; nothing where it cannot be laid. */
-function courseCosts(work: Work): CourseCosts | undefined {
+/** What a work holds, course by course and off the hook; nothing where it cannot be laid. */
+function workCosts(work: Work): WorkCosts | undefined {
   const cloth = workCloth(work);
-  if (!cloth) return undefined;
-  const { fabric, strands, foundation, bound } = cloth;
-  const technique = techniqueOf(bound.pattern);
   const prepared = prepare(work.wish);
-  if (!technique.ok || !prepared.ok) return undefined;
-  const { gauge, yarns } = prepared.value;
-  return costsByCourse({
-    fabric,
-    strands,
-    foundation,
-    technique: technique.value,
-    stitchWidth: gauge.stitchWidth.mid,
-    rowHeight: gauge.rowHeight.mid,
-    diameters: yarns.map((yarn) => yarnFigures(yarn).diameter),
-  });
+  return cloth && prepared.ok ? costsOfWork(prepared.value, cloth) : undefined;
 }
 
 /** Every way for the rest of a work; nothing while it is not begun. */
 function onward(work: Work, entries: readonly LogEntry[], ticks: readonly Tick[]): Result<RestPlan[]> | undefined {
   const cloth = workCloth(work);
-  const costs = courseCosts(work);
+  const costs = workCosts(work);
   if (!work.begun || !cloth || !costs) return undefined;
-  const { fabric, bound, foundation } = cloth;
-  const course = (row: number) => workCourse(fabric, bound, foundation, row);
-  const { rows, runs } = work.progress;
-  const done = rows < fabric.courses ? (course(rows).runs[runs]?.from ?? 1) - 1 : 0;
-  const pace = paceOf(sessionsOf(ticks, costs, (row) => (row < fabric.courses ? course(row).runs.length : 1)));
-  const weighings = entries.filter((entry): entry is Weighing => entry.kind === 'weigh');
-  return restPlans({ wish: work.wish, cloth, stands: work.progress, done, weighings, pace });
+  const pace = paceOf(sessionsOfWork(cloth, costs, ticks));
+  return restPlans({ wish: work.wish, cloth, stands: work.progress, weighings: weighingsIn(entries), pace });
 }
 
 const planner = {
   onward,
-  courseCosts,
+  workCosts,
   bookFacts,
   oneRepeat,
   preview,

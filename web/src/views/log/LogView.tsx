@@ -1,4 +1,14 @@
-import { hoursText, type OwnPace, paceOf, type Session, secondsLeft, sessionsOf, workCourse } from '@puntada/core';
+import {
+  cellsWorked,
+  hoursText,
+  type OwnPace,
+  paceOf,
+  partWorked,
+  type Session,
+  secondsLeft,
+  secondsOfRows,
+  sessionsOfWork,
+} from '@puntada/core';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';
@@ -8,7 +18,7 @@ import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth } from '../../parts/useWorkCloth.ts';
-import { useCourseCosts } from '../../worker/useCourseCosts.ts';
+import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { AtTheEnd } from './AtTheEnd.tsx';
 import type { LogProps } from './logProps.ts';
 import { Measures } from './Measures.tsx';
@@ -25,7 +35,7 @@ export default function LogView() {
   const { data: told, error: logError } = useLogQuery(id);
   const log = useArrived(told);
   const cloth = useWorkCloth(work);
-  const costs = useCourseCosts(work);
+  const costs = useWorkCosts(work);
   const refusal = problemsOf(error ?? logError);
   return (
     <>
@@ -51,17 +61,12 @@ export default function LogView() {
 }
 
 function Log({ work, log, cloth, costs }: LogProps) {
-  const { fabric, bound, foundation } = cloth;
-  const sessions = useMemo(
-    () => sessionsOf(log.ticks, costs, (row) => workCourse(fabric, bound, foundation, row).runs.length),
-    [log.ticks, costs, fabric, bound, foundation],
-  );
+  const { fabric } = cloth;
+  const sessions = useMemo(() => sessionsOfWork(cloth, costs, log.ticks), [cloth, costs, log.ticks]);
   const pace = useMemo(() => paceOf(sessions), [sessions]);
-  const { rows, runs } = work.progress;
-  const inRow = rows < fabric.courses ? workCourse(fabric, bound, foundation, rows) : undefined;
-  const done = inRow ? (inRow.runs[runs]?.from ?? 1) - 1 : 0;
-  const part = inRow ? done / Math.max(1, costs.cells[rows] ?? 1) : 0;
-  const left = costs.seconds.slice(rows).reduce((sum, each) => sum + each, 0) - part * (costs.seconds[rows] ?? 0);
+  const { rows } = work.progress;
+  const done = cellsWorked(cloth, work.progress);
+  const left = secondsOfRows(costs, work.progress, done);
   return (
     <div className="grid gap-x-10 gap-y-9 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
       <section aria-label="Time" className="min-w-0">
@@ -71,7 +76,13 @@ function Log({ work, log, cloth, costs }: LogProps) {
         <Sessions sessions={sessions} />
       </section>
       <div className="grid min-w-0 content-start gap-9">
-        <YarnOnTheScale work={work} log={log} cloth={cloth} costs={costs} part={part} />
+        <YarnOnTheScale
+          work={work}
+          log={log}
+          cloth={cloth}
+          costs={costs}
+          part={partWorked(costs, work.progress, done)}
+        />
         <Measures work={work} log={log} cloth={cloth} />
         <Notes work={work} log={log} />
         <Photos work={work} log={log} />

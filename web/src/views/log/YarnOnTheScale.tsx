@@ -2,12 +2,15 @@ import {
   type ColourNow,
   chanceText,
   colourNow,
+  endsAtText,
   handBelief,
+  metresToEnd,
   narrowing,
   parseMass,
   prepare,
   type Result,
   type Weighing,
+  weighingsIn,
   yarnLengthNumber,
   yarnLengthUnit,
 } from '@puntada/core';
@@ -37,7 +40,7 @@ export function YarnOnTheScale({
     const prepared = prepare(wish);
     return prepared.ok ? handBelief(prepared.value) : { mean: 0, sd: 0.114 };
   }, [wish]);
-  const weighings = log.entries.filter((entry): entry is Weighing => entry.kind === 'weigh');
+  const weighings = weighingsIn(log.entries);
   return (
     <section aria-label="Yarn">
       <h2 className="border-b border-ink pb-1 text-[19px]">Yarn on the scale</h2>
@@ -45,7 +48,7 @@ export function YarnOnTheScale({
         {wish.yarns.map((yarn) => {
           const question = {
             yarn,
-            metres: costs.metres[cloth.bound.colours.indexOf(yarn.letter)] ?? [],
+            metres: metresToEnd(costs, cloth.bound.colours.indexOf(yarn.letter)),
             belief,
             weighings: weighings.filter((each) => each.letter === yarn.letter),
           };
@@ -53,7 +56,11 @@ export function YarnOnTheScale({
             <li key={yarn.letter} className="border-b border-rule py-3">
               <div className="flex gap-3">
                 <YarnChip letter={yarn.letter} shade={yarn.shade} size={36} />
-                <Told id={work.id} found={colourNow({ ...question, now: progress, part })} />
+                <Told
+                  id={work.id}
+                  rows={cloth.fabric.courses}
+                  found={colourNow({ ...question, now: progress, part })}
+                />
               </div>
               <YarnChart letter={yarn.letter} known={narrowing(question)} metres={question.metres} told={told} />
             </li>
@@ -65,7 +72,7 @@ export function YarnOnTheScale({
   );
 }
 
-function Told({ id, found }: { id: string; found: Result<ColourNow> }) {
+function Told({ id, rows, found }: { id: string; rows: number; found: Result<ColourNow> }) {
   const { told } = usePreferences();
   const metres = (value: number) => `${yarnLengthNumber(value, told)} ${yarnLengthUnit(told)}`;
   if (!found.ok) return <Problems problems={found.problems} kind="warning" />;
@@ -103,7 +110,7 @@ function Told({ id, found }: { id: string; found: Result<ColourNow> }) {
       {endsAt && (chance ?? 1) < 0.95 ? (
         <p className="text-brick">
           <span aria-hidden>✕ </span>
-          It ends between rows {endsAt.low} and {endsAt.high}.{' '}
+          It ends {endsAtText(endsAt, rows)}.{' '}
           <Link to={`/works/${id}/onward`} className="underline underline-offset-4">
             Plan the rest anew
           </Link>

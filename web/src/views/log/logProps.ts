@@ -1,4 +1,4 @@
-import type { CourseCosts } from '@puntada/core';
+import type { WorkCosts } from '@puntada/core';
 import type { Work } from '../../api/api.ts';
 import type { WorkLog } from '../../api/records.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
@@ -8,5 +8,5 @@ export interface LogProps {
   readonly work: Work;
   readonly log: WorkLog;
   readonly cloth: WorkCloth;
-  readonly costs: CourseCosts;
+  readonly costs: WorkCosts;
 }

@@ -1,5 +1,4 @@
 import {
-  type CourseCosts,
   findRow,
   oneOff,
   type Position,
@@ -8,6 +7,7 @@ import {
   ripBack,
   slips,
   type Terms,
+  type WorkCosts,
   yarnLengthNumber,
   yarnLengthUnit,
 } from '@puntada/core';
@@ -27,7 +27,7 @@ interface Props {
   readonly position: Position;
   /** Cells worked in the row in hand. */
   readonly done: number;
-  readonly costs: CourseCosts | undefined;
+  readonly costs: WorkCosts | undefined;
   readonly terms: Terms;
   readonly onGo: (to: Position) => void;
 }

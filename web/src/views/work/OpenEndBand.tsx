@@ -1,4 +1,4 @@
-import { type CourseCosts, chanceText, courseWord, finishedText, openEnd, type Weighing } from '@puntada/core';
+import { chanceText, courseWord, finishedText, openEnd, type WorkCosts, weighingsIn } from '@puntada/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { usePreferences, type Work } from '../../api/api.ts';
@@ -8,7 +8,7 @@ import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 interface Props {
   readonly work: Work;
   readonly cloth: WorkCloth;
-  readonly costs: CourseCosts;
+  readonly costs: WorkCosts;
   readonly rows: number;
 }
 
@@ -18,8 +18,7 @@ export function OpenEndBand({ work, cloth, costs, rows }: Props) {
   const { data: log } = useLogQuery(work.id);
   const { fabric } = cloth;
   const end = useMemo(() => {
-    const weighings = log?.entries.filter((entry): entry is Weighing => entry.kind === 'weigh') ?? [];
-    return openEnd(work.wish, fabric.count, rows, costs, weighings);
+    return openEnd(work.wish, fabric.count, rows, costs, weighingsIn(log?.entries ?? []));
   }, [work.wish, fabric.count, rows, costs, log]);
   if (!end) return null;
   const word = courseWord(fabric.making).toLowerCase();
@@ -29,8 +28,7 @@ export function OpenEndBand({ work, cloth, costs, rows }: Props) {
       aria-label="It could end here"
       className="mb-2 border-l-4 border-verdigris bg-verdigris-pale px-3 py-2 text-[17px]"
     >
-      It could end here:{' '}
-      <b className="count">{finishedText(end.width, end.height, told, work.wish.item === 'round mat')}</b> so far.{' '}
+      It could end here: <b className="count">{finishedText(end.width, end.height, told, end.circle)}</b> so far.{' '}
       {end.next === undefined
         ? 'It is as large as it may become.'
         : `The next good place is ${word} ${end.next}${known.length ? `; the yarn lasts to it: ${known.map(({ letter, chance }) => `${letter} ${chanceText(chance ?? 0)}`).join(', ')}` : ''}.`}{' '}

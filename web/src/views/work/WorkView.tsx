@@ -8,7 +8,7 @@ import { Problems } from '../../parts/Problems.tsx';
 import { runLabel } from '../../parts/runWords.ts';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
-import { useCourseCosts } from '../../worker/useCourseCosts.ts';
+import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { AllWorked } from './AllWorked.tsx';
 import { HelpAtRow } from './HelpAtRow.tsx';
 import { idleWords } from './idleWords.ts';
@@ -69,7 +69,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   }, [course, fabric, bound, foundation, terms]);
   const strands = useMemo(() => new StrandBook(cloth.strands, bound), [cloth.strands, bound]);
   const steps = useSteps(cloth, counter);
-  const costs = useCourseCosts(work);
+  const costs = useWorkCosts(work);
   const orders = course ? strands.orders(course.number - 1) : [];
   const run = course?.runs[position.runs];
   const shadeOf = (letter: string) => work.wish.yarns.find((yarn) => yarn.letter === letter)?.shade ?? '#888888';

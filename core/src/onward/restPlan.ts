@@ -1,0 +1,221 @@
+import { checkFabric } from '../check/fabric.ts';
+import { checkStrands } from '../check/strands.ts';
+import type { Estimate } from '../estimate.ts';
+import { offerWidth } from '../fit/across.ts';
+import { offerHeight } from '../fit/up.ts';
+import { type FrozenWork, freezeCloth, type ThawedWork } from '../formats/frozen.ts';
+import type { Weighing } from '../formats/logEntry.ts';
+import type { Wish } from '../formats/wish.ts';
+import type { Fabric } from '../lay/fabric.ts';
+import { lay } from '../lay/lay.ts';
+import { secondsOf, typicalPace } from '../pace/hours.ts';
+import { handBelief } from '../plan/piece.ts';
+import { type Prepared, prepare } from '../plan/prepare.ts';
+import { acrossRequest, asWideAsHigh, upRequest } from '../plan/sizes.ts';
+import type { Position } from '../progress/progress.ts';
+import { costsFor } from '../route/costs.ts';
+import { goOn } from '../route/goOn.ts';
+import { CUT } from '../route/moves.ts';
+import { chartOf } from '../route/ofFabric.ts';
+import type { StrandWay } from '../route/strands.ts';
+import { cellsWorked, costsOfWork, metresToEnd, partWorked, secondsOfRows, type WorkCosts } from '../work/inHand.ts';
+import { type RipCost, ripBack } from '../work/rip.ts';
+import { type OwnPace, secondsLeft } from '../work/sessions.ts';
+import { colourNow } from '../work/weighed.ts';
+import { sameCourses } from './prove.ts';
+
+/** A work in hand, and what is known of it. */
+export interface WorkInHand {
+  readonly wish: Wish;
+  readonly cloth: ThawedWork;
+  readonly stands: Position;
+  readonly weighings: readonly Weighing[];
+  readonly pace: OwnPace;
+}
+
+/** What is changed in the rest of a work. */
+export const restKinds = [
+  'planned',
+  'enough',
+  'shorter',
+  'soonest',
+  'ripped',
+  'longer',
+  'swapped',
+  'thinner',
+  'bare',
+  'closing',
+] as const;
+export type RestKind = (typeof restKinds)[number];
+
+/** The rest of a work in another way: a whole plan from the row in hand, proved, with what it comes to. */
+export interface RestPlan {
+  readonly kind: RestKind;
+  readonly wish: Wish;
+  readonly begun: FrozenWork;
+  /** Rows or rounds of the finished cloth. */
+  readonly rows: number;
+  readonly making: Fabric['making'];
+  /** Its size is one figure. */
+  readonly circle: boolean;
+  /** Courses that stay as they are worked. */
+  readonly stays: number;
+  /** The finished piece, mm. */
+  readonly width: Estimate;
+  readonly height: Estimate;
+  readonly colours: readonly {
+    readonly letter: string;
+    /** m still to be used, finishing included. */
+    readonly left: Estimate;
+    /** The chance that what is at hand is enough, where that is known. */
+    readonly chance: number | undefined;
+  }[];
+  /** The least of them. */
+  readonly chance: number | undefined;
+  /** Ends to weave in, finishing included. */
+  readonly ends: number;
+  /** Seconds still to be worked. */
+  readonly time: Estimate;
+  readonly rip: RipCost | undefined;
+}
+
+/** A cloth that the rest could lead to, before it is measured. */
+export interface Draft {
+  readonly kind: RestKind;
+  readonly wish: Wish;
+  readonly fabric: Fabric;
+  readonly rows: number;
+  readonly stays: number;
+}
+
+/** A work whose rest is planned: it lays, proves and measures what the rest could lead to. */
+export class Onward {
+  readonly work: WorkInHand;
+  readonly prepared: Prepared;
+  /** Rows as the wish counts them. */
+  readonly rows: number;
+  readonly stays: number;
+  private readonly costs: WorkCosts;
+  /** Cells worked in the row in hand. */
+  private readonly done: number;
+
+  constructor(work: WorkInHand, prepared: Prepared) {
+    const { wish, cloth, stands } = work;
+    this.work = work;
+    this.prepared = prepared;
+    this.rows = wish.choice?.rows ?? cloth.fabric.courses;
+    // The row in hand is worked to its end as it was planned.
+    this.stays = stands.rows + (stands.runs > 0 ? 1 : 0);
+    this.costs = costsOfWork(prepared, cloth);
+    this.done = cellsWorked(cloth, stands);
+  }
+
+  /** The same cloth to so many rows, if all that is worked is the same in it. */
+  laid(rows: number, stays = this.stays): Fabric | undefined {
+    const { bound, foundation, fabric } = this.work.cloth;
+    const { technique, wish } = this.prepared;
+    const courses = technique.courses?.(fabric.count, rows) ?? rows;
+    if (courses < stays) return undefined;
+    const next = lay({ bound, foundation, edges: wish.edges, stitches: fabric.count, courses });
+    return sameCourses(fabric, next) >= stays ? next : undefined;
+  }
+
+  /** The cloth with its two colours changed about in all that is to come. */
+  swapped(): Fabric | undefined {
+    const { fabric } = this.work.cloth;
+    if (fabric.colourCount !== 2) return undefined;
+    const from = fabric.starts[this.stays] as number;
+    if (from === 0 || from >= fabric.colours.length) return undefined;
+    return { ...fabric, colours: fabric.colours.map((colour, i) => (i < from ? colour : 1 - colour)) };
+  }
+
+  /** Where colours are divided among bobbins the strands are not taken on otherwise; only what stays as it was. */
+  private wayOf(fabric: Fabric, stays: number): StrandWay | undefined {
+    const { cloth, wish } = this.work;
+    const { strands } = cloth;
+    const divided = strands.colourOf.some((colour, strand) => colour !== strand);
+    if (divided) return sameCourses(cloth.fabric, fabric) === cloth.fabric.courses ? strands : undefined;
+    const { gauge } = this.prepared;
+    const size = { stitchWidth: gauge.stitchWidth.mid, rowHeight: gauge.rowHeight.mid };
+    const costs = costsFor(wish.policy, wish.floats && !wish.smallChildren, size);
+    return goOn(strands, chartOf(fabric), stays, costs, wish.policy === 'carry-always' ? 'carry-always' : 'least-cost');
+  }
+
+  /** Proves and measures what the rest could lead to; nothing where it does not hold together. */
+  plan({ kind, wish, fabric, rows, stays }: Draft): RestPlan | undefined {
+    const { bound, foundation } = this.work.cloth;
+    const prepared = prepare(wish, this.prepared.told);
+    if (!prepared.ok) return undefined;
+    const { technique } = prepared.value;
+    if (!checkFabric(fabric, { bound, technique, foundation }).ok) return undefined;
+    const strands = this.wayOf(fabric, stays);
+    if (!strands) return undefined;
+    const proof = checkStrands(chartOf(fabric), { totals: [], bobbins: [], ...strands });
+    if (!proof.ok) return undefined;
+    const cloth = { fabric, strands, bound, foundation };
+    const costs = costsOfWork(prepared.value, cloth);
+    const rip = stays < this.stays ? ripBack(this.costs, this.work.stands, this.done, stays) : undefined;
+    const colours = this.coloursOf(costs, rip);
+    const chances = colours.flatMap(({ chance }) => chance ?? []);
+    const ends = endsOf(strands) + costs.finish.reduce((sum, part) => sum + part.ends, 0);
+    const size = asWideAsHigh(prepared.value, {
+      width: offerWidth(acrossRequest(prepared.value), fabric.count),
+      height: offerHeight(upRequest(prepared.value), rows),
+    });
+    return {
+      kind,
+      wish,
+      rows,
+      making: fabric.making,
+      circle: technique.key === 'wedge-circle',
+      stays,
+      begun: freezeCloth(cloth),
+      width: size.width.width,
+      height: size.height.height,
+      colours,
+      chance: chances.length === colours.length ? Math.min(...chances) : undefined,
+      ends,
+      time: secondsLeft(this.secondsFrom(costs, ends, rip), this.work.pace),
+      rip,
+    };
+  }
+
+  private coloursOf(costs: WorkCosts, rip: RipCost | undefined): RestPlan['colours'] {
+    const { stands, weighings } = this.work;
+    const belief = handBelief(this.prepared);
+    return this.prepared.yarns.map((yarn, colour) => {
+      const { letter } = yarn;
+      const own = weighings.filter((each) => each.letter === letter);
+      const where = rip
+        ? { metres: this.ripped(costs, rip, colour), now: { rows: stands.rows, runs: 0 }, part: 0 }
+        : { metres: metresToEnd(costs, colour), now: stands, part: partWorked(this.costs, stands, this.done) };
+      const found = colourNow({ yarn, belief, weighings: own, ...where });
+      return found.ok
+        ? { letter, left: found.value.left, chance: found.value.chance }
+        : { letter, left: nothing, chance: undefined };
+    });
+  }
+
+  /** What is ripped out comes back to its ball, and is there for the finishing. */
+  private ripped(costs: WorkCosts, rip: RipCost, colour: number): number[] {
+    const off = metresToEnd(costs, colour).at(-1) ?? 0;
+    const worked = (this.costs.metres[colour] ?? []).slice(0, this.work.stands.rows);
+    return [...worked, Math.max(0, off - (rip.metres[colour] ?? 0))];
+  }
+
+  private secondsFrom(costs: WorkCosts, ends: number, rip: RipCost | undefined): number {
+    const rows = rip ? 0 : secondsOfRows(costs, this.work.stands, this.done);
+    const off = costs.finish.reduce((sum, part) => sum + part.stitches * secondsOf('sc', typicalPace), 0);
+    return rows + off + ends * typicalPace.end;
+  }
+}
+
+const nothing: Estimate = { mid: 0, low: 0, high: 0, source: 'typical' };
+
+/** Two a strand that is used, and two for every cut. */
+function endsOf({ chart, colourOf, moves }: StrandWay): number {
+  const used = new Set(chart.colours);
+  let ends = 2 * colourOf.filter((_, strand) => used.has(strand)).length;
+  for (let i = 0; i < moves.length; i++) if (moves.kind[i] === CUT) ends += 2;
+  return ends;
+}

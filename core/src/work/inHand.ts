@@ -1,0 +1,67 @@
+import { type FinishPart, finishParts } from '../finish/finish.ts';
+import type { ThawedWork } from '../formats/frozen.ts';
+import { yarnFigures } from '../measure/yarn.ts';
+import { finishRequest } from '../plan/piece.ts';
+import type { Prepared } from '../plan/prepare.ts';
+import type { Position, Tick } from '../progress/progress.ts';
+import { workCourse } from '../write/course.ts';
+import { type CourseCosts, costsByCourse } from './rip.ts';
+import { type Session, sessionsOf } from './sessions.ts';
+
+/** A cloth as far as its rows are concerned. */
+export type Rows = Pick<ThawedWork, 'fabric' | 'bound' | 'foundation'>;
+
+/** What a work holds: its courses, and what comes off the hook. */
+export interface WorkCosts extends CourseCosts {
+  readonly finish: readonly FinishPart[];
+}
+
+/** Counts what every course of a cloth holds and what its finishing takes, at the gauge and in the yarns of its wish. */
+export function costsOfWork(prepared: Prepared, { fabric, strands, foundation }: ThawedWork): WorkCosts {
+  const { gauge, yarns, technique } = prepared;
+  const courses = costsByCourse({
+    fabric,
+    strands,
+    foundation,
+    technique,
+    stitchWidth: gauge.stitchWidth.mid,
+    rowHeight: gauge.rowHeight.mid,
+    diameters: yarns.map((yarn) => yarnFigures(yarn).diameter),
+  });
+  return { ...courses, finish: finishParts(finishRequest(prepared, fabric)) };
+}
+
+/** Metres of a colour, course by course, its finishing last. @param colour 0 for A */
+export function metresToEnd({ metres, finish }: WorkCosts, colour: number): number[] {
+  const off = finish.reduce((sum, part) => sum + (part.colour === colour ? part.metres : 0), 0);
+  return [...(metres[colour] ?? []), off];
+}
+
+/** Cells worked in the row in hand. */
+export function cellsWorked({ fabric, bound, foundation }: Rows, { rows, runs }: Position): number {
+  if (runs === 0 || rows >= fabric.courses) return 0;
+  const run = workCourse(fabric, bound, foundation, rows).runs[runs];
+  return run ? run.from - 1 : 0;
+}
+
+/** The part of the row in hand that is worked, 0 to 1. @param done cells worked in it */
+export function partWorked({ cells }: CourseCosts, { rows }: Position, done: number): number {
+  const all = cells[rows] ?? 0;
+  return all ? done / all : 0;
+}
+
+/** Seconds that a steady hand still takes for the rows. @param done cells worked in the row in hand */
+export function secondsOfRows(costs: CourseCosts, stands: Position, done: number): number {
+  const whole = costs.seconds.slice(stands.rows).reduce((sum, each) => sum + each, 0);
+  return whole - partWorked(costs, stands, done) * (costs.seconds[stands.rows] ?? 0);
+}
+
+/** The sessions of a work. Steps to rows that its plan no longer has count as rows of nothing. */
+export function sessionsOfWork(
+  { fabric, bound, foundation }: Rows,
+  costs: CourseCosts,
+  ticks: readonly Tick[],
+): Session[] {
+  const runsOf = (row: number) => (row < fabric.courses ? workCourse(fabric, bound, foundation, row).runs.length : 1);
+  return sessionsOf(ticks, costs, runsOf);
+}
