@@ -87,6 +87,7 @@ export * from './work/oneOff.ts';
 export * from './work/rip.ts';
 export * from './work/sessions.ts';
 export * from './work/slips.ts';
+export * from './work/turns.ts';
 export * from './work/weighed.ts';
 export * from './write/advice.ts';
 export * from './write/course.ts';

@@ -1,4 +1,4 @@
-import { stitchWord, type Terms, type WorkedCourse } from '@puntada/core';
+import { stitchWord, type Terms, type Turn, type WorkedCourse } from '@puntada/core';
 
 interface Props {
   readonly course: WorkedCourse;
@@ -8,10 +8,12 @@ interface Props {
   readonly terms: Terms;
   /** How the next row begins, or nothing after the last. */
   readonly next: string | undefined;
+  /** Which way to turn, where it matters to the strands. */
+  readonly turn: Turn | undefined;
 }
 
 /** What there should be at the end of the row in hand. */
-export function RowEnd({ course, hanging, others, terms, next }: Props) {
+export function RowEnd({ course, hanging, others, terms, next, turn }: Props) {
   const kinds = course.byKind.length > 1;
   return (
     <aside
@@ -33,6 +35,7 @@ export function RowEnd({ course, hanging, others, terms, next }: Props) {
         />
         <Line term="Last stitch" value={`${stitchWord(course.last.kind, terms)} in ${course.last.colour}`} />
         <Line term="Then" value={next ?? 'fasten off'} />
+        {turn ? <Line term="Turn it" value={`${turn}, against a twist`} /> : null}
         {hanging.map((words) => (
           <Line
             key={words}

@@ -1,4 +1,12 @@
-import { courseWord, StrandBook, type StrandOrder, startWords, type WorkedCourse, workCourse } from '@puntada/core';
+import {
+  courseWord,
+  StrandBook,
+  type StrandOrder,
+  startWords,
+  turnAfter,
+  type WorkedCourse,
+  workCourse,
+} from '@puntada/core';
 import { type MouseEvent, useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
@@ -91,7 +99,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
     <div
       data-room={reading.dark ? 'dark' : undefined}
       style={reading.big ? { zoom: 1.2 } : undefined}
-      className={`flex flex-col bg-paper text-ink ${reading.big ? 'min-h-[83.4dvh] lg:h-[83.4dvh]' : 'min-h-dvh lg:h-dvh'}`}
+      className={`flex flex-col bg-paper text-ink ${reading.big ? 'min-h-[83.4dvh]' : 'min-h-dvh'}`}
     >
       <WorkHead work={work} counter={counter}>
         <ReadingSettings reading={reading} onChange={changeReading} />
@@ -152,6 +160,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 others={others}
                 terms={terms}
                 next={next}
+                turn={turnAfter(fabric, course.number - 1, strands.hanging(course.number - 1).length)}
               />
             </section>
           </>

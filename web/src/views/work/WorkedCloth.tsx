@@ -46,12 +46,12 @@ export function WorkedCloth(props: Props) {
     if (rows < fabric.courses) paintRowInHand(ctx, props, place);
   }, [props, place, worked, lettered, rows, fabric]);
   return (
-    <div ref={box.ref} className="h-full min-h-[140px] overflow-hidden bg-mat">
+    <div ref={box.ref} className="relative min-h-[140px] overflow-hidden bg-mat">
       <canvas
         ref={canvas}
         role="img"
         aria-label={`${rows} of ${fabric.courses} rows worked; ${ahead ? 'they are' : 'the rest is'} covered`}
-        className="block"
+        className="absolute inset-0"
         style={{ width, height }}
       />
     </div>
