@@ -1,16 +1,11 @@
 import { type ChildProcess, spawn } from 'node:child_process';
-import { randomUUID } from 'node:crypto';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { FolderHeldError, holdFolder } from './db/lock.ts';
 import { openDatabase } from './db/open.ts';
 import { type Answer, listen } from './listening.ts';
-
-const wish = JSON.parse(readFileSync(new URL('../../docs/examples/galley-cloth.json', import.meta.url), 'utf8'));
-
-const at = (rows: number, runs = 0) => ({ rows, runs });
-const tick = (from: object, to: object, time: number) => ({ id: randomUUID(), at: time, from, to });
+import { at, galleyCloth, tick } from './sampleWorks.ts';
 
 describe('the data folder', () => {
   it('is held by one process at a time', async () => {
@@ -68,8 +63,8 @@ describe('killed at any instant', () => {
           return (await fetch(`http://127.0.0.1:${port}/api${path}`, init)).json() as Promise<Answer['body']>;
         };
         if (!id) {
-          id = (await send('/works', { wish })).id;
-          await send(`/works/${id}/begin`, { revision: 1, wish });
+          id = (await send('/works', { wish: galleyCloth })).id;
+          await send(`/works/${id}/begin`, { revision: 1, wish: galleyCloth });
         }
         const gone = new Promise((done) => child.on('exit', done));
         const enough = acknowledged.size + 3 + (round % 5);

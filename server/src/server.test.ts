@@ -1,21 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
 import { type Listening, listen } from './listening.ts';
-
-const wish = JSON.parse(readFileSync(new URL('../../docs/examples/galley-cloth.json', import.meta.url), 'utf8'));
+import { at, begunCloth, galleyCloth, tick } from './sampleWorks.ts';
 
 let server: Listening;
 const ask: Listening['ask'] = (...request) => server.ask(...request);
-
-async function begunWork(): Promise<string> {
-  const { body: made } = await ask('POST', '/works', { wish });
-  const { body: begun } = await ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
-  expect(begun.state).toBe('begun');
-  return made.id;
-}
-
-const at = (rows: number, runs = 0) => ({ rows, runs });
-const tick = (from: object, to: object, time: number) => ({ id: randomUUID(), at: time, from, to });
 
 beforeAll(async () => {
   server = await listen();
@@ -26,7 +14,7 @@ afterAll(() => server.close());
 describe('works', () => {
   it('keeps a wish as it was typed', async () => {
     const { status, body } = await ask('POST', '/works', {
-      wish: { ...wish, units: 'in', width: { by: 'length', length: '9 1/2 in' } },
+      wish: { ...galleyCloth, units: 'in', width: { by: 'length', length: '9 1/2 in' } },
     });
     expect(status).toBe(201);
     expect(body).toMatchObject({ state: 'wished', revision: 1, size: null, begun: null });
@@ -35,7 +23,7 @@ describe('works', () => {
   });
 
   it('freezes the laid fabric when it is begun', async () => {
-    const id = await begunWork();
+    const id = await begunCloth(server);
     const { body } = await ask('GET', `/works/${id}`);
     expect(body.size).toEqual({ stitches: 36, rows: 44 });
     expect(body.begun.rows).toHaveLength(2);
@@ -44,9 +32,12 @@ describe('works', () => {
   });
 
   it('refuses a change made on a stale copy, brings the fresh state, and overwrites nothing', async () => {
-    const { body: made } = await ask('POST', '/works', { wish });
-    await ask('PUT', `/works/${made.id}`, { revision: 1, wish: { ...wish, title: 'From one tab' } });
-    const late = await ask('PUT', `/works/${made.id}`, { revision: 1, wish: { ...wish, title: 'From another' } });
+    const { body: made } = await ask('POST', '/works', { wish: galleyCloth });
+    await ask('PUT', `/works/${made.id}`, { revision: 1, wish: { ...galleyCloth, title: 'From one tab' } });
+    const late = await ask('PUT', `/works/${made.id}`, {
+      revision: 1,
+      wish: { ...galleyCloth, title: 'From another' },
+    });
     expect(late.status).toBe(409);
     expect(late.body.problems[0].message).toContain('Nothing was overwritten');
     expect(late.body.fresh.wish.title).toBe('From one tab');
@@ -54,14 +45,14 @@ describe('works', () => {
   });
 
   it('does not change the plan of a begun work', async () => {
-    const id = await begunWork();
-    const late = await ask('PUT', `/works/${id}`, { revision: 2, wish });
+    const id = await begunCloth(server);
+    const late = await ask('PUT', `/works/${id}`, { revision: 2, wish: galleyCloth });
     expect(late.status).toBe(409);
     expect(late.body.problems[0].message).toContain('already begun');
   });
 
   it('is finished only after its last row', async () => {
-    const id = await begunWork();
+    const id = await begunCloth(server);
     const early = await ask('POST', `/works/${id}/finish`, { revision: 2 });
     expect(early.status).toBe(409);
     expect(early.body.problems[0].message).toContain('Row 1 of 44');
@@ -86,9 +77,16 @@ describe('works of every technique', () => {
     ['sea-chest', 2],
   ] as const;
   it.each(made)('%s is wished, begun, and its first row ticked', async (key, colours) => {
-    const [a] = wish.yarns;
+    const [a] = galleyCloth.yarns;
     const yarns = [...'ABC'.slice(0, colours)].map((letter) => ({ ...a, letter }));
-    const own = { ...wish, pattern: { key }, yarns, edges: 'whole', ending: 'whole', gauge: { from: 'typical' } };
+    const own = {
+      ...galleyCloth,
+      pattern: { key },
+      yarns,
+      edges: 'whole',
+      ending: 'whole',
+      gauge: { from: 'typical' },
+    };
     const size = { width: { by: 'length', length: '40 cm' }, height: { by: 'length', length: '40 cm' } };
     const { status, body: work } = await ask('POST', '/works', { wish: { ...own, ...size } });
     expect([status, work.problems]).toEqual([201, undefined]);
@@ -102,7 +100,7 @@ describe('works of every technique', () => {
 
 describe('ticks', () => {
   it('count once, however often they are sent', async () => {
-    const id = await begunWork();
+    const id = await begunCloth(server);
     const ticks = [tick(at(0), at(1), 100), tick(at(1), at(1, 3), 101)];
     const first = await ask('POST', `/works/${id}/ticks`, { ticks });
     expect(first.body).toEqual({ progress: at(1, 3), stored: ticks.map((each) => each.id) });
@@ -112,7 +110,7 @@ describe('ticks', () => {
   });
 
   it('that come late are put in their order', async () => {
-    const id = await begunWork();
+    const id = await begunCloth(server);
     await ask('POST', `/works/${id}/ticks`, {
       ticks: [tick(at(0), at(1), 10), tick(at(1), at(2), 20), tick(at(2), at(1), 40)],
     });
@@ -129,7 +127,7 @@ describe('ticks', () => {
       [tablet, phone],
       [phone, tablet],
     ]) {
-      const id = await begunWork();
+      const id = await begunCloth(server);
       for (const ticks of order) await ask('POST', `/works/${id}/ticks`, { ticks });
       places.push((await ask('GET', `/works/${id}`)).body.progress);
     }
@@ -137,13 +135,13 @@ describe('ticks', () => {
   });
 
   it('outside the work, or of a work not begun, are refused and change nothing', async () => {
-    const id = await begunWork();
+    const id = await begunCloth(server);
     const far = await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0), at(45), 1)] });
     expect([far.status, far.body.problems[0].path]).toEqual([422, 'ticks.0.to']);
     const wide = await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0), at(0, 9), 1)] });
     expect(wide.status).toBe(422);
     expect((await ask('GET', `/works/${id}`)).body.progress).toEqual(at(0));
-    const { body: wished } = await ask('POST', '/works', { wish });
+    const { body: wished } = await ask('POST', '/works', { wish: galleyCloth });
     expect((await ask('POST', `/works/${wished.id}/ticks`, { ticks: [tick(at(0), at(1), 1)] })).status).toBe(409);
   });
 });
@@ -152,18 +150,18 @@ describe('bad input', () => {
   it.each([
     ['malformed JSON', '{"wish": ', 400, 'json-malformed'],
     ['a 10 MB body', JSON.stringify({ wish: 'x'.repeat(10_000_000) }), 413, 'out-of-range'],
-    ['an unknown pattern', { wish: { ...wish, pattern: { key: 'no-such' } } }, 422, 'pattern-unknown'],
-    ['a negative size', { wish: { ...wish, width: { by: 'length', length: '-3 cm' } } }, 422, 'out-of-range'],
+    ['an unknown pattern', { wish: { ...galleyCloth, pattern: { key: 'no-such' } } }, 422, 'pattern-unknown'],
+    ['a negative size', { wish: { ...galleyCloth, width: { by: 'length', length: '-3 cm' } } }, 422, 'out-of-range'],
     [
       'a gauge of zero',
-      { wish: { ...wish, gauge: { ...wish.gauge, stitches: { count: 0, over: '10 cm' } } } },
+      { wish: { ...galleyCloth, gauge: { ...galleyCloth.gauge, stitches: { count: 0, over: '10 cm' } } } },
       422,
       'out-of-range',
     ],
-    ['letters in numbers', { wish: { ...wish, height: { by: 'rows', count: 'many' } } }, 422, 'field-wrong'],
+    ['letters in numbers', { wish: { ...galleyCloth, height: { by: 'rows', count: 'many' } } }, 422, 'field-wrong'],
     [
       'a wish narrower than one repeat',
-      { wish: { ...wish, width: { by: 'length', length: '3 cm' } } },
+      { wish: { ...galleyCloth, width: { by: 'length', length: '3 cm' } } },
       422,
       'narrower-than-repeat',
     ],
@@ -194,7 +192,7 @@ describe('bad input', () => {
 
 describe('putting away', () => {
   it('hides a work without losing it, and takes it out again', async () => {
-    const { body: made } = await ask('POST', '/works', { wish });
+    const { body: made } = await ask('POST', '/works', { wish: galleyCloth });
     expect(made.archived).toBe(false);
     const { body: away } = await ask('POST', `/works/${made.id}/archive`, { revision: 1, archived: true });
     expect(away).toMatchObject({ archived: true, revision: 2, wish: made.wish });
@@ -209,7 +207,7 @@ describe('the log', () => {
   const note = { id: randomUUID(), at: 5, kind: 'note', row: 3, text: 'Tighter since the tea.' };
 
   it('keeps an entry told twice once, in the order of its time, beside the ticks', async () => {
-    const id = await begunWork();
+    const id = await begunCloth(server);
     await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0), at(1), 7)] });
     const weigh = {
       ...{ id: randomUUID(), at: 4, kind: 'weigh', letter: 'A', ball: 1, before: 50, beforeIsLabel: true },
@@ -222,7 +220,7 @@ describe('the log', () => {
   });
 
   it('refuses what cannot be, with its field', async () => {
-    const id = await begunWork();
+    const id = await begunCloth(server);
     const empty = await ask('POST', `/works/${id}/log`, { entry: { ...note, text: ' ' } });
     expect([empty.status, empty.body.problems[0].path]).toEqual([422, 'entry.text']);
     expect((await ask('POST', `/works/${randomUUID()}/log`, { entry: note })).status).toBe(404);
@@ -231,7 +229,7 @@ describe('the log', () => {
 
 describe('which face is outside', () => {
   it('is decided late, on a begun work too, and changes nothing else of its wish', async () => {
-    const seamed = { ...wish, finish: { seam: 'sc' }, pieces: 2 };
+    const seamed = { ...galleyCloth, finish: { seam: 'sc' }, pieces: 2 };
     const { body: made } = await ask('POST', '/works', { wish: seamed });
     const { body: begun } = await ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
     const { body } = await ask('POST', `/works/${made.id}/outside`, { revision: 2, outside: 'WS' });
@@ -273,7 +271,7 @@ describe('preferences and plans', () => {
   });
 
   it('plans without storing', async () => {
-    const { body } = await ask('POST', '/plan', wish);
+    const { body } = await ask('POST', '/plan', galleyCloth);
     expect(body.foundation.chains).toBe(37);
     expect(body.rows).toHaveLength(44);
   });

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import { freeze, thaw } from '../formats/frozen.ts';
-import type { Weighing } from '../formats/logEntry.ts';
 import type { Wish, WishInput } from '../formats/wish.ts';
 import { patternBook } from '../patterns/book.ts';
 import { planWish } from '../plan/plan.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
 import { policies } from '../route/costs.ts';
+import { sampleWeighing } from '../work/sampleWeighing.ts';
 import { proveOnward, sameCourses } from './prove.ts';
 import { restPlans } from './rest.ts';
 import type { RestPlan, WorkInHand } from './restPlan.ts';
@@ -37,19 +37,6 @@ function inHand(change: Partial<WishInput>, rows: number, more: Partial<WorkInHa
   };
   return { begun, work, plans: must(restPlans(work)) };
 }
-
-const weighed = (letter: string, after: number, rows: number): Weighing => ({
-  id: '00000000-0000-4000-8000-000000000001',
-  at: 1,
-  kind: 'weigh',
-  letter,
-  ball: 1,
-  before: 50,
-  beforeIsLabel: false,
-  after,
-  scale: 0.1,
-  position: { rows, runs: 0 },
-});
 
 function one(plans: readonly RestPlan[], kind: RestPlan['kind']): RestPlan {
   const found = plans.find((each) => each.kind === kind);
@@ -95,7 +82,7 @@ describe('the rest of a cloth of 44 rows, 20 of them worked', () => {
 
 describe('yarn that will not last', () => {
   // 44 rows take some 20 m of each; 1 g at 1.7 m a gram is left of B after 20 rows.
-  const weighings = [weighed('A', 42, 20), weighed('B', 1, 20)];
+  const weighings = [sampleWeighing('A', 20, 42), sampleWeighing('B', 20, 1)];
   const { plans } = inHand({}, 20, { weighings });
 
   it('the plan is hopeless, the longest that is enough is found, and the next longer is not', () => {

@@ -2,6 +2,7 @@ import { firstBelief, learn } from '../calibrate/belief.ts';
 import type { Weighing } from '../formats/logEntry.ts';
 import { must } from '../problem.ts';
 import { driftOf, isDrifting } from './drift.ts';
+import { sampleWeighing } from './sampleWeighing.ts';
 import { paceOf, secondsLeft, sessionsOf } from './sessions.ts';
 import { colourNow } from './weighed.ts';
 
@@ -65,19 +66,7 @@ describe('what the balls on the scale say', () => {
   } as const;
   // 11.585 m a row: ten rows are the 115.85 m of 2450 sc at 1.95 m a gram, of 100 g that fell to 37 g.
   const metres = new Array<number>(38).fill(11.585);
-  const weigh = (more: Partial<Weighing>): Weighing => ({
-    kind: 'weigh',
-    id,
-    at: 1,
-    letter: 'A',
-    ball: 1,
-    before: 100,
-    beforeIsLabel: false,
-    after: 37,
-    scale: 1,
-    position: at(10),
-    ...more,
-  });
+  const weigh = (more: Partial<Weighing>) => sampleWeighing('A', 10, 37, { at: 1, before: 100, scale: 1, ...more });
   const after = learn({ mean: 0, sd: 0.114 }, { ratio: 0.0542, error: 0.0598 });
   const ask = (weighings: readonly Weighing[]) =>
     colourNow({ yarn, metres, belief: after, weighings, now: at(10), part: 0 });

@@ -1,6 +1,6 @@
 import { firstBelief } from '../calibrate/belief.ts';
-import type { Weighing } from '../formats/logEntry.ts';
 import { narrowing } from './narrowing.ts';
+import { sampleWeighing } from './sampleWeighing.ts';
 
 const yarn = {
   letter: 'A',
@@ -14,18 +14,7 @@ const yarn = {
 } as const;
 // Forty rows of 4 m by the rule: 160 m in all.
 const metres = new Array<number>(40).fill(4);
-const weighing = (rows: number, after: number): Weighing => ({
-  id: `00000000-0000-4000-8000-0000000000${String(rows).padStart(2, '0')}`,
-  at: rows,
-  kind: 'weigh',
-  letter: 'A',
-  ball: 1,
-  before: 50,
-  beforeIsLabel: false,
-  after,
-  scale: 0.1,
-  position: { rows, runs: 0 },
-});
+const weighing = (rows: number, after: number) => sampleWeighing('A', rows, after);
 
 describe('what is foretold narrows', () => {
   // 22 g of 2 m are 44 m after ten rows, a tenth more than the rule; 44 g are 88 m after twenty.

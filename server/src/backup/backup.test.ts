@@ -1,9 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
 import { type Listening, listen } from '../listening.ts';
+import { begunCloth, galleyCloth } from '../sampleWorks.ts';
 import { sealOf } from './backup.ts';
-
-const wish = JSON.parse(readFileSync(new URL('../../../docs/examples/galley-cloth.json', import.meta.url), 'utf8'));
 
 let one: Listening;
 let other: Listening;
@@ -17,22 +15,19 @@ afterAll(async () => {
 });
 
 async function fill(server: Listening): Promise<string> {
-  const { body: made } = await server.ask('POST', '/works', { wish });
-  await server.ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
-  const tick = { id: randomUUID(), at: 9, from: { rows: 0, runs: 0 }, to: { rows: 3, runs: 0 } };
-  await server.ask('POST', `/works/${made.id}/ticks`, { ticks: [tick] });
+  const id = await begunCloth(server, 3);
   const note = { id: randomUUID(), at: 10, kind: 'note', row: 3, text: 'Kettle.' };
-  await server.ask('POST', `/works/${made.id}/log`, { entry: note });
+  await server.ask('POST', `/works/${id}/log`, { entry: note });
   await server.ask('PUT', `/drafts/${randomUUID()}`, { title: 'Half', form: { width: 'a' } });
   await server.ask('PUT', '/preferences', { units: 'in', terms: 'UK', hand: 'left', fractions: 'decimals' });
-  return made.id;
+  return id;
 }
 
 describe('a whole backup', () => {
   it('brings another machine to the same works, rows, log, drafts and preferences', async () => {
     const id = await fill(one);
     const { body: backup } = await one.ask('GET', '/backup');
-    await other.ask('POST', '/works', { wish: { ...wish, title: 'Gone afterwards' } });
+    await other.ask('POST', '/works', { wish: { ...galleyCloth, title: 'Gone afterwards' } });
     const { status, body } = await other.ask('POST', '/backup/restore', backup);
     expect([status, body.works]).toEqual([200, backup.contents.works.length]);
     for (const path of ['/works', `/works/${id}`, `/works/${id}/log`, '/preferences']) {

@@ -1,7 +1,6 @@
-import { readFileSync } from 'node:fs';
 import { type Listening, listen } from '../listening.ts';
+import { galleyCloth } from '../sampleWorks.ts';
 
-const wish = JSON.parse(readFileSync(new URL('../../../docs/examples/galley-cloth.json', import.meta.url), 'utf8'));
 const oat = {
   line: 'Skerry cotton',
   name: 'Oat',
@@ -43,12 +42,15 @@ describe('the drawer', () => {
 
   it('gives up no yarn that a work has set aside', async () => {
     const { body: yarn } = await server.ask('POST', '/drawer', { yarn: oat });
-    const [a, ...others] = wish.yarns;
-    const held = { ...wish, yarns: [{ ...a, drawer: yarn.id, balls: 2 }, ...others] };
+    const [a, ...others] = galleyCloth.yarns;
+    const held = { ...galleyCloth, yarns: [{ ...a, drawer: yarn.id, balls: 2 }, ...others] };
     const { body: work } = await server.ask('POST', '/works', { wish: held });
     const refused = await server.ask('DELETE', `/drawer/${yarn.id}`);
-    expect([refused.status, refused.body.problems[0].message]).toEqual([409, `It is set aside for ${wish.title}.`]);
-    await server.ask('PUT', `/works/${work.id}`, { revision: 1, wish });
+    expect([refused.status, refused.body.problems[0].message]).toEqual([
+      409,
+      `It is set aside for ${galleyCloth.title}.`,
+    ]);
+    await server.ask('PUT', `/works/${work.id}`, { revision: 1, wish: galleyCloth });
     expect((await server.ask('DELETE', `/drawer/${yarn.id}`)).body).toEqual({ removed: yarn.id });
     expect((await server.ask('DELETE', `/drawer/${yarn.id}`)).status).toBe(404);
   });

@@ -1,9 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
 import { must, type RestKind, restPlans, thaw } from '@puntada/core';
 import { type Listening, listen } from '../listening.ts';
-
-const wish = JSON.parse(readFileSync(new URL('../../../docs/examples/galley-cloth.json', import.meta.url), 'utf8'));
+import { at, begunCloth, galleyCloth, tick } from '../sampleWorks.ts';
 
 let one: Listening;
 let other: Listening;
@@ -15,16 +13,6 @@ afterAll(async () => {
   await one.close();
   await other.close();
 });
-
-const at = (rows: number, runs = 0) => ({ rows, runs });
-const tick = (from: object, to: object, time: number) => ({ id: randomUUID(), at: time, from, to });
-
-async function begunTo(rows: number, server = one): Promise<string> {
-  const { body: made } = await server.ask('POST', '/works', { wish });
-  await server.ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
-  await server.ask('POST', `/works/${made.id}/ticks`, { ticks: [tick(at(0), at(rows), 5)] });
-  return made.id;
-}
 
 /** The request that takes one way for the rest of a work. */
 async function restOf(id: string, kind: RestKind) {
@@ -44,7 +32,7 @@ async function restOf(id: string, kind: RestKind) {
 
 describe('the rest of a work by another plan', () => {
   it('is taken, the old plan kept, and the work goes on to its new last row', async () => {
-    const id = await begunTo(20);
+    const id = await begunCloth(one, 20);
     const { body: before } = await one.ask('GET', `/works/${id}`);
     const { status, body } = await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'shorter'));
     expect([status, body.size, body.revision, body.wish.choice.rows]).toEqual([200, { stitches: 36, rows: 36 }, 3, 36]);
@@ -59,7 +47,7 @@ describe('the rest of a work by another plan', () => {
   });
 
   it('is refused where it touches worked rows, is stale, changes the wish, or the work is not begun', async () => {
-    const id = await begunTo(8);
+    const id = await begunCloth(one, 8);
     const swapped = await restOf(id, 'swapped');
     await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(8), at(9), 8)] });
     const late = await one.ask('POST', `/works/${id}/onward`, swapped);
@@ -72,7 +60,7 @@ describe('the rest of a work by another plan', () => {
     const longer = await restOf(id, 'longer');
     const policy = { ...longer, wish: { ...longer.wish, policy: 'cut-always' } };
     expect((await one.ask('POST', `/works/${id}/onward`, policy)).status).toBe(422);
-    const { body: wished } = await one.ask('POST', '/works', { wish });
+    const { body: wished } = await one.ask('POST', '/works', { wish: galleyCloth });
     const never = await one.ask('POST', `/works/${wished.id}/onward`, longer);
     expect([never.status, never.body.problems[0].path]).toEqual([409, 'state']);
     expect((await one.ask('GET', `/works/${id}/former`)).body).toEqual([]);
@@ -80,7 +68,7 @@ describe('the rest of a work by another plan', () => {
   });
 
   it('stays in a backup', async () => {
-    const id = await begunTo(20);
+    const id = await begunCloth(one, 20);
     await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'shorter'));
     const { body: backup } = await one.ask('GET', '/backup');
     await other.ask('POST', '/backup/restore', backup);
@@ -93,7 +81,7 @@ describe('one work handed over', () => {
   const note = (text: string) => ({ id: randomUUID(), at: 10, kind: 'note', row: 3, text });
 
   it('goes on elsewhere where it stood, and tells how its strands hang', async () => {
-    const id = await begunTo(8);
+    const id = await begunCloth(one, 8);
     await one.ask('POST', `/works/${id}/log`, { entry: note('Kettle.') });
     const { body: file } = await one.ask('GET', `/handover/${id}`);
     expect(file.stands).toContain('8 of 44 rows are worked');
@@ -109,7 +97,7 @@ describe('one work handed over', () => {
   });
 
   it('is merged where it is known: rows and notes of both, each once', async () => {
-    const id = await begunTo(8);
+    const id = await begunCloth(one, 8);
     const { body: file } = await one.ask('GET', `/handover/${id}`);
     const elsewhere = await listen();
     await elsewhere.ask('POST', '/handover', file);
@@ -127,7 +115,7 @@ describe('one work handed over', () => {
   });
 
   it('stands beside one that went on by another plan, and is refused when it is damaged', async () => {
-    const id = await begunTo(20);
+    const id = await begunCloth(one, 20);
     const { body: file } = await one.ask('GET', `/handover/${id}`);
     await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'shorter'));
     const { body } = await one.ask('POST', '/handover', file);

@@ -1,23 +1,12 @@
-import { randomUUID } from 'node:crypto';
-import { readFileSync } from 'node:fs';
 import { type Listening, listen } from '../listening.ts';
+import { begunCloth, galleyCloth } from '../sampleWorks.ts';
 import { calendarOf } from './calendar.ts';
-
-const wish = JSON.parse(readFileSync(new URL('../../../docs/examples/galley-cloth.json', import.meta.url), 'utf8'));
 
 let server: Listening;
 beforeAll(async () => {
   server = await listen();
 }, 60000);
 afterAll(() => server.close());
-
-async function begun(title: string, rows = 0): Promise<string> {
-  const { body: made } = await server.ask('POST', '/works', { wish: { ...wish, title } });
-  await server.ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
-  const tick = { id: randomUUID(), at: 5, from: { rows: 0, runs: 0 }, to: { rows, runs: 0 } };
-  if (rows) await server.ask('POST', `/works/${made.id}/ticks`, { ticks: [tick] });
-  return made.id;
-}
 
 describe('the schedule', () => {
   it('keeps the minutes of a week, and refuses what is no week', async () => {
@@ -31,7 +20,7 @@ describe('the schedule', () => {
   });
 
   it('tells the time that each work still takes, what is due first before the rest', async () => {
-    const [half, fresh] = [await begun('Half', 22), await begun('Fresh')];
+    const [half, fresh] = [await begunCloth(server, 22), await begunCloth(server)];
     await server.ask('PUT', `/schedule/due/${fresh}`, { due: '2026-12-05' });
     const { body } = await server.ask('GET', '/schedule');
     expect(body.works.map((each: { id: string }) => each.id)).toEqual([fresh, half]);
@@ -42,7 +31,7 @@ describe('the schedule', () => {
   });
 
   it('a wish counts once it is due, and no more when that is taken away', async () => {
-    const { body: made } = await server.ask('POST', '/works', { wish: { ...wish, title: 'For the fair' } });
+    const { body: made } = await server.ask('POST', '/works', { wish: { ...galleyCloth, title: 'For the fair' } });
     const has = async () => JSON.stringify((await server.ask('GET', '/schedule')).body.works).includes('For the fair');
     expect(await has()).toBe(false);
     expect((await server.ask('PUT', `/schedule/due/${made.id}`, { due: '2026-12-24' })).body.due).toBe('2026-12-24');

@@ -1,16 +1,15 @@
-import { readFileSync } from 'node:fs';
 import { swatchGauge } from '@puntada/core';
 import { type Listening, listen } from '../listening.ts';
+import { galleyCloth } from '../sampleWorks.ts';
 
-const wish = JSON.parse(readFileSync(new URL('../../../docs/examples/galley-cloth.json', import.meta.url), 'utf8'));
 const counts = [
   { what: 'stitches', count: 16, over: '10 cm' },
   { what: 'rows', count: 18, over: '10 cm' },
 ];
 const swatch = {
   title: 'Galley cloth, 5 mm',
-  pattern: wish.pattern,
-  yarns: wish.yarns,
+  pattern: galleyCloth.pattern,
+  yarns: galleyCloth.yarns,
   policy: 'carry-always',
   counts,
 };
@@ -24,7 +23,7 @@ afterAll(() => server.close());
 async function swatchAndPlan() {
   const { body: made } = await server.ask('POST', '/swatches', { swatch });
   const gauge = swatchGauge(made.id, made.swatch);
-  const { body: work } = await server.ask('POST', '/works', { wish: { ...wish, gauge } });
+  const { body: work } = await server.ask('POST', '/works', { wish: { ...galleyCloth, gauge } });
   return { made, work };
 }
 
@@ -45,7 +44,7 @@ describe('the swatch book', () => {
     // 14 instead of 16 in 10 cm: the same stitches come 16/14 as wide, so fewer fit the wish.
     const changed = { ...made.swatch, counts: [{ ...counts[0], count: 14 }, counts[1]] };
     const { body } = await server.ask('PUT', `/swatches/${made.id}`, { revision: 1, swatch: changed });
-    expect(body.plans).toMatchObject([{ id: work.id, title: wish.title }]);
+    expect(body.plans).toMatchObject([{ id: work.id, title: galleyCloth.title }]);
     expect(body.plans[0].words).toMatch(/^was .* cm, A .* m, B .* m; is now /);
     const { body: after } = await server.ask('GET', `/works/${work.id}`);
     expect(after.revision).toBe(2);
@@ -67,8 +66,11 @@ describe('the swatch book', () => {
   it('is not thrown away while a plan goes by it, nor overwritten from a stale copy', async () => {
     const { made, work } = await swatchAndPlan();
     const refused = await server.ask('DELETE', `/swatches/${made.id}`);
-    expect([refused.status, refused.body.problems[0].message]).toEqual([409, `${wish.title} goes by this swatch.`]);
-    await server.ask('PUT', `/works/${work.id}`, { revision: 1, wish });
+    expect([refused.status, refused.body.problems[0].message]).toEqual([
+      409,
+      `${galleyCloth.title} goes by this swatch.`,
+    ]);
+    await server.ask('PUT', `/works/${work.id}`, { revision: 1, wish: galleyCloth });
     await server.ask('PUT', `/swatches/${made.id}`, { revision: 1, swatch: { ...made.swatch, note: 'Airy.' } });
     const stale = await server.ask('PUT', `/swatches/${made.id}`, { revision: 1, swatch: made.swatch });
     expect([stale.status, stale.body.fresh.swatch.note]).toEqual([409, 'Airy.']);

@@ -3,6 +3,7 @@ import { useState } from 'react';
 import { problemsOf } from '../api/api.ts';
 import { useRestoreMutation, useTakeOverMutation } from '../api/records.ts';
 import { Button } from '../parts/Button.tsx';
+import { FileField } from '../parts/FileField.tsx';
 import { Problems } from '../parts/Problems.tsx';
 
 const takenWords = {
@@ -22,8 +23,7 @@ export function KeepSafe() {
   const [taken, setTaken] = useState('');
   const [backup, setBackup] = useState<{ name: string; contents: unknown }>();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     setProblems([]);
     setTaken('');
     try {
@@ -51,6 +51,21 @@ export function KeepSafe() {
     else setProblems(problemsOf(answer.error));
     setBackup(undefined);
   };
+  const question = ({ name, contents }: { name: string; contents: unknown }) =>
+    isOneWork(contents)
+      ? {
+          words: `${name} is one work that was handed over. Nothing here is lost by it.`,
+          action: 'Take it in',
+          busy: taking.isLoading,
+          onDo: takeIn,
+        }
+      : {
+          words: `${name} takes the place of everything that is here now.`,
+          action: 'Put it in place',
+          busy: restoring.isLoading,
+          onDo: putBack,
+          grave: true,
+        };
   return (
     <div className="grid max-w-[320px] gap-1">
       <a
@@ -60,48 +75,46 @@ export function KeepSafe() {
       >
         Save everything as one file
       </a>
-      <label className="inline-flex min-h-11 cursor-pointer items-center text-[15px] underline underline-offset-4 focus-within:outline-3">
-        Put a backup or a work back
-        <input
-          type="file"
-          accept=".json,application/json"
-          className="sr-only"
-          onChange={(event) => {
-            void take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </label>
+      <FileField
+        label="Put a backup or a work back"
+        accept=".json,application/json"
+        className="text-[15px]"
+        onFile={(file) => void take(file)}
+      />
       <p role="status" className="text-[15px] text-verdigris empty:hidden">
         {taken}
       </p>
-      {backup && isOneWork(backup.contents) ? (
-        <div className="border-l-4 border-verdigris bg-verdigris-pale px-3 py-2">
-          <p className="text-[15px]">{backup.name} is one work that was handed over. Nothing here is lost by it.</p>
-          <div className="mt-2 flex gap-3">
-            <Button onClick={takeIn} disabled={taking.isLoading}>
-              Take it in
-            </Button>
-            <Button kind="quiet" onClick={() => setBackup(undefined)}>
-              Leave it
-            </Button>
-          </div>
-        </div>
-      ) : null}
-      {backup && !isOneWork(backup.contents) ? (
-        <div className="border-l-4 border-ochre bg-ochre-pale px-3 py-2">
-          <p className="text-[15px]">{backup.name} takes the place of everything that is here now.</p>
-          <div className="mt-2 flex gap-3">
-            <Button onClick={putBack} disabled={restoring.isLoading}>
-              Put it in place
-            </Button>
-            <Button kind="quiet" onClick={() => setBackup(undefined)}>
-              Leave it
-            </Button>
-          </div>
-        </div>
-      ) : null}
+      {backup ? <Question {...question(backup)} onLeave={() => setBackup(undefined)} /> : null}
       <Problems problems={problems} />
+    </div>
+  );
+}
+
+interface QuestionProps {
+  readonly words: string;
+  readonly action: string;
+  readonly busy: boolean;
+  /** Something is lost by it. */
+  readonly grave?: boolean;
+  readonly onDo: () => void;
+  readonly onLeave: () => void;
+}
+
+/** What a file would do, before it does it. */
+function Question({ words, action, busy, grave = false, onDo, onLeave }: QuestionProps) {
+  return (
+    <div
+      className={`border-l-4 px-3 py-2 ${grave ? 'border-ochre bg-ochre-pale' : 'border-verdigris bg-verdigris-pale'}`}
+    >
+      <p className="text-[15px]">{words}</p>
+      <div className="mt-2 flex gap-3">
+        <Button onClick={onDo} disabled={busy}>
+          {action}
+        </Button>
+        <Button kind="quiet" onClick={onLeave}>
+          Leave it
+        </Button>
+      </div>
     </div>
   );
 }

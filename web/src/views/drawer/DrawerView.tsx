@@ -27,6 +27,7 @@ import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button } from '../../parts/Button.tsx';
 import { download } from '../../parts/download.ts';
+import { FileField } from '../../parts/FileField.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { yarnStyle } from '../../parts/YarnChip.tsx';
@@ -115,8 +116,7 @@ function Table({ yarns }: { yarns: readonly StoredYarn[] }) {
     const rows = yarns.map(({ yarn }) => toRow(yarn));
     download('yarn-drawer.csv', csvFormat(rows, [...drawerColumns]), 'text/csv');
   };
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     // By rows: the reader by columns makes code at run time, which the server's policy forbids.
     const [columns = [], ...lines] = csvParseRows((await file.text()).replace(/^\uFEFF/, ''));
     const rows = lines.map((cells) => Object.fromEntries(columns.map((column, i) => [column.trim(), cells[i]])));
@@ -136,19 +136,13 @@ function Table({ yarns }: { yarns: readonly StoredYarn[] }) {
       <Button kind="quiet" onClick={out} disabled={!yarns.length}>
         Save as CSV
       </Button>
-      <label className="inline-flex min-h-11 cursor-pointer items-center rounded-md px-4 font-semibold underline underline-offset-4 focus-within:outline-3 focus-within:outline-offset-2 hover:bg-sheet">
-        Bring in a CSV
-        <input
-          type="file"
-          accept=".csv,text/csv"
-          className="sr-only"
-          disabled={bringing.isLoading}
-          onChange={(event) => {
-            void take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </label>
+      <FileField
+        label="Bring in a CSV"
+        accept=".csv,text/csv"
+        disabled={bringing.isLoading}
+        className="rounded-md px-4 font-semibold hover:bg-sheet"
+        onFile={(file) => void take(file)}
+      />
       <p aria-live="polite" className="text-[15px] text-verdigris">
         {told}
       </p>

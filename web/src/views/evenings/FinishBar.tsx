@@ -1,6 +1,5 @@
 import { type Day, dayAfter, type Finish, type Pending } from '@puntada/core';
 import { type ScaleTime, scaleUtc } from 'd3-scale';
-import { dayWords } from './dayWords.ts';
 
 const width = 1000;
 const height = 34;
@@ -75,33 +74,18 @@ export function FinishBar({
           vectorEffect="non-scaling-stroke"
         />
       ) : null}
-      {likely ? (
-        <line
-          x1={scale(at(likely))}
-          x2={scale(at(likely))}
-          y1={6}
-          y2={28}
-          className="stroke-ink"
-          strokeWidth={3}
-          vectorEffect="non-scaling-stroke"
-        />
-      ) : null}
+      {likely ? <Mark x={scale(at(likely))} className="stroke-ink stroke-3" /> : null}
       {due ? (
         <>
-          <line
-            x1={scale(at(due))}
-            x2={scale(at(due))}
-            y1={2}
-            y2={32}
-            className="stroke-madder"
-            strokeWidth={2}
-            strokeDasharray="3 2"
-            vectorEffect="non-scaling-stroke"
-          />
+          <Mark x={scale(at(due))} className="stroke-madder stroke-2 [stroke-dasharray:3_2]" />
           <path d={`M ${scale(at(due))} 2 l 14 5 l -14 5 z`} className="fill-madder" />
         </>
       ) : null}
-      <title>{likely ? dayWords(likely) : ''}</title>
     </svg>
   );
+}
+
+/** A day on the rule. */
+function Mark({ x, className }: { x: number; className: string }) {
+  return <line x1={x} x2={x} y1={4} y2={30} className={className} vectorEffect="non-scaling-stroke" />;
 }

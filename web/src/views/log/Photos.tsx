@@ -2,6 +2,7 @@ import type { LogEntry } from '@puntada/core';
 import { useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
+import { FileField } from '../../parts/FileField.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import type { LogProps } from './logProps.ts';
 import { smallPhoto } from './smallPhoto.ts';
@@ -14,8 +15,7 @@ export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
   const [unread, setUnread] = useState('');
   const photos = log.entries.filter((entry): entry is Photo => entry.kind === 'photo').toReversed();
   const { rows } = work.progress;
-  const take = async (file: File | undefined) => {
-    if (!file) return;
+  const take = async (file: File) => {
     setUnread('');
     const image = await smallPhoto(file);
     if (!image) {
@@ -41,19 +41,13 @@ export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
           ))}
         </ul>
       ) : null}
-      <label className="mt-2 inline-flex min-h-11 cursor-pointer items-center text-[15px] underline underline-offset-4 focus-within:outline-3">
-        Add a photo at row {rows}
-        <input
-          type="file"
-          accept="image/*"
-          className="sr-only"
-          disabled={adding.isLoading}
-          onChange={(event) => {
-            void take(event.target.files?.[0]);
-            event.target.value = '';
-          }}
-        />
-      </label>
+      <FileField
+        label={`Add a photo at row ${rows}`}
+        accept="image/*"
+        disabled={adding.isLoading}
+        className="mt-2 text-[15px]"
+        onFile={(file) => void take(file)}
+      />
       {unread ? (
         <p role="alert" className="text-[15px] text-brick">
           <span aria-hidden>✕ </span>
