@@ -45,4 +45,10 @@ test('what to do this evening, whether the day that is due can be met, and all o
   const calendar = readFileSync(await (await saving).path(), 'utf8');
   expect(calendar).toContain('BEGIN:VCALENDAR');
   expect(calendar).toContain('SUMMARY:Cloth for the fair: due');
+  const later = page.getByLabel('Due: Cloth for later');
+  await later.fill('');
+  await later.blur();
+  await expect(later).toHaveCount(0);
+  await evening.getByRole('link', { name: 'Work at it' }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
 });

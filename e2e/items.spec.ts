@@ -86,6 +86,10 @@ test('a round mat: rounds for notches, and a word where it would not lie flat', 
   // A circle is asked for one size only.
   await expect(page.getByLabel('Diameter')).toHaveValue('30');
   await expect(page.getByLabel('Width', { exact: true })).toHaveCount(0);
+  await page.getByRole('radio', { name: 'Rounds', exact: true }).click();
+  await expect(page.getByLabel('Rounds', { exact: true })).toHaveValue('11');
+  await page.getByRole('radio', { name: 'A diameter' }).click();
+  await expect(page.getByLabel('Diameter')).toHaveValue('30');
   await page.getByLabel('Wedges', { exact: true }).fill('8');
   await layOnMat(page);
   await expect(page.getByText(/With 8 wedges it cups/)).toBeVisible();

@@ -109,7 +109,11 @@ test('ripped back to a good place and ended there; what was left is looked at ag
   await page.getByRole('button', { name: 'Go on this way' }).click();
   await expect(page.getByRole('heading', { name: 'All 12 rows are worked' })).toBeVisible();
   await page.goto(`${server.address}/works/${id}/onward`);
-  await expect(page.getByRole('region', { name: 'Plans left behind' })).toContainText('44 rows');
+  // Beside the plan of now, 12 rows of 5.56 mm, the one that was left: 44 rows.
+  const plans = page.getByRole('region', { name: 'Plans left behind' }).getByRole('listitem');
+  await expect(plans.first()).toContainText('22.5 × 6.7 cm');
+  await expect(plans.last()).toContainText('Left at row 12');
+  await expect(plans.last()).toContainText('22.5 × 24.4 cm');
 });
 
 test('a work is handed over as one file, and merged where it is known', async ({ page, server, ownServer }) => {
@@ -129,6 +133,9 @@ test('a work is handed over as one file, and merged where it is known', async ({
   await bring(file.replaceAll('two hands', 'one hand'));
   await page.getByRole('button', { name: 'Take it in' }).click();
   await expect(page.getByRole('alert')).toContainText('Its seal does not fit');
+  await bring(file);
+  await page.getByRole('button', { name: 'Leave it' }).click();
+  await expect(page.getByRole('button', { name: 'Take it in' })).toHaveCount(0);
   for (const answer of ['It is on the bench', 'rows and log of both']) {
     await bring(file);
     await page.getByRole('button', { name: 'Take it in' }).click();

@@ -38,6 +38,7 @@ export * from './onward/openEnd.ts';
 export * from './onward/prove.ts';
 export * from './onward/rest.ts';
 export { type RestKind, type RestPlan, restKinds, type WorkInHand } from './onward/restPlan.ts';
+export * from './onward/whole.ts';
 export * from './patterns/bind.ts';
 export * from './patterns/book.ts';
 export { checkGiven, type GivenPattern, type GivenVerdict, readMultiple } from './patterns/given.ts';

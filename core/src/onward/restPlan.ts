@@ -1,6 +1,7 @@
 import { checkFabric } from '../check/fabric.ts';
 import { checkStrands } from '../check/strands.ts';
 import type { Estimate } from '../estimate.ts';
+import type { FinishPart } from '../finish/finish.ts';
 import { offerWidth } from '../fit/across.ts';
 import { offerHeight } from '../fit/up.ts';
 import { type FrozenWork, freezeCloth, type ThawedWork } from '../formats/frozen.ts';
@@ -157,7 +158,7 @@ export class Onward {
     const rip = stays < this.stays ? ripBack(this.costs, this.work.stands, this.done, stays) : undefined;
     const colours = this.coloursOf(costs, rip);
     const chances = colours.flatMap(({ chance }) => chance ?? []);
-    const ends = endsOf(strands) + costs.finish.reduce((sum, part) => sum + part.ends, 0);
+    const ends = endsOfColours(strands, costs.finish).reduce((sum, each) => sum + each, 0);
     const size = asWideAsHigh(prepared.value, {
       width: offerWidth(acrossRequest(prepared.value), fabric.count),
       height: offerHeight(upRequest(prepared.value), rows),
@@ -205,17 +206,31 @@ export class Onward {
 
   private secondsFrom(costs: WorkCosts, ends: number, rip: RipCost | undefined): number {
     const rows = rip ? 0 : secondsOfRows(costs, this.work.stands, this.done);
-    const off = costs.finish.reduce((sum, part) => sum + part.stitches * secondsOf('sc', typicalPace), 0);
-    return rows + off + ends * typicalPace.end;
+    return rows + secondsOffTheHook(costs, ends);
   }
 }
 
 const nothing: Estimate = { mid: 0, low: 0, high: 0, source: 'typical' };
 
-/** Two a strand that is used, and two for every cut. */
-function endsOf({ chart, colourOf, moves }: StrandWay): number {
+/** Ends of each colour: two a strand that is used, two for every cut, and those of the finishing. */
+export function endsOfColours({ chart, colourOf, moves }: StrandWay, finish: readonly FinishPart[]): number[] {
   const used = new Set(chart.colours);
-  let ends = 2 * colourOf.filter((_, strand) => used.has(strand)).length;
-  for (let i = 0; i < moves.length; i++) if (moves.kind[i] === CUT) ends += 2;
+  const ends = new Array<number>(Math.max(...colourOf) + 1).fill(0);
+  const add = (colour: number, more: number) => {
+    ends[colour] = (ends[colour] ?? 0) + more;
+  };
+  colourOf.forEach((colour, strand) => {
+    if (used.has(strand)) add(colour, 2);
+  });
+  for (let i = 0; i < moves.length; i++) {
+    if (moves.kind[i] === CUT) add(colourOf[moves.colour[i] as number] as number, 2);
+  }
+  for (const part of finish) add(part.colour, part.ends);
   return ends;
+}
+
+/** Seconds of a steady hand for the finishing and for weaving in. */
+export function secondsOffTheHook({ finish }: WorkCosts, ends: number): number {
+  const stitches = finish.reduce((sum, part) => sum + part.stitches, 0);
+  return stitches * secondsOf('sc', typicalPace) + ends * typicalPace.end;
 }

@@ -14,6 +14,7 @@ import {
   patternBook,
   patternFacts,
   planDocument,
+  planFigures,
   planWish,
   prepare,
   type RestPlan,
@@ -261,6 +262,7 @@ function onward(work: Work, entries: readonly LogEntry[], ticks: readonly Tick[]
 
 const planner = {
   onward,
+  planFigures,
   workCosts,
   bookFacts,
   oneRepeat,

@@ -15,6 +15,7 @@ import { Stages } from '../../app/Stages.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { DraftHead, DraftProblems } from '../../parts/DraftHead.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { TermLine } from '../../parts/TermLine.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useGrams } from '../../parts/useGrams.ts';
@@ -125,15 +126,15 @@ function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
         ) : null}
       </h2>
       <dl>
-        <Line term="Ends of the strip" value={String(strip.ends)} />
-        <Line term="Expected weight" value={`${strip.grams.toFixed(1)} g`} />
-        {strip.ratio === undefined ? null : <Line term="Yarn against the rule" value={percent(strip.ratio)} />}
-        <Line
+        <TermLine term="Ends of the strip" value={String(strip.ends)} />
+        <TermLine term="Expected weight" value={`${strip.grams.toFixed(1)} g`} />
+        {strip.ratio === undefined ? null : <TermLine term="Yarn against the rule" value={percent(strip.ratio)} />}
+        <TermLine
           term="Whole piece, yarn"
           value={`about ${yarnLengthNumber(strip.pieceMetres, told)} ${yarnLengthUnit(told)}`}
         />
-        <Line term="Whole piece, ends" value={String(strip.pieceEnds)} />
-        <Line term="Whole piece, time" value={hoursText(strip.pieceTime)} />
+        <TermLine term="Whole piece, ends" value={String(strip.pieceEnds)} />
+        <TermLine term="Whole piece, time" value={hoursText(strip.pieceTime)} />
       </dl>
       <form
         aria-label={`Weigh the strip: ${strip.name}`}
@@ -166,15 +167,6 @@ function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
         Work it this way
       </Button>
     </li>
-  );
-}
-
-function Line({ term, value }: { term: string; value: string }) {
-  return (
-    <div className="flex items-baseline justify-between gap-3 border-b border-rule py-1.5">
-      <dt className="text-[15px]">{term}</dt>
-      <dd className="count text-[17px]">{value}</dd>
-    </div>
   );
 }
 

@@ -1,12 +1,15 @@
-import { useMemo, useState } from 'react';
-import type { Work } from '../../api/api.ts';
+import { type FrozenWork, finishedText, hoursText, metresText, type PlanFigures, type Wish } from '@puntada/core';
+import { useEffect, useMemo, useState } from 'react';
+import { usePreferences, type Work } from '../../api/api.ts';
 import { type FormerPlan, useFormerQuery } from '../../api/records.ts';
+import { TermLine } from '../../parts/TermLine.tsx';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
+import { planner } from '../../worker/planner.ts';
 import { restName } from './onwardWords.ts';
 
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
-/** The plans that this work has left behind, each as it was. */
+/** The plans that this work has left behind, beside the one of now: each whole, from its first row to the last end. */
 export function Former({ work }: { work: Work }) {
   const { data: plans } = useFormerQuery(work.id);
   if (!plans?.length) return null;
@@ -14,6 +17,7 @@ export function Former({ work }: { work: Work }) {
     <section className="mt-8" aria-label="Plans left behind">
       <h2 className="border-b border-ink pb-1 text-[19px]">Plans left behind</h2>
       <ul>
+        <OnePlan work={work} name="The plan of now" />
         {plans.map((plan) => (
           <OneFormer key={plan.revision} plan={plan} work={work} />
         ))}
@@ -23,29 +27,57 @@ export function Former({ work }: { work: Work }) {
 }
 
 function OneFormer({ plan, work }: { plan: FormerPlan; work: Work }) {
-  const [width, setWidth] = useState(0);
+  const { wish, begun, rowsWorked, leftAt, leftFor } = plan;
   const was = useMemo(
-    (): Work => ({ ...work, wish: plan.wish, begun: plan.begun, progress: { rows: plan.rowsWorked, runs: 0 } }),
-    [work, plan],
+    (): Work => ({ ...work, wish, begun, progress: { rows: rowsWorked, runs: 0 } }),
+    [work, wish, begun, rowsWorked],
   );
-  const strip = useStrip(was, width);
-  const { border, closing } = plan.wish;
+  const why = restName(leftFor, wish.closing).toLowerCase();
   return (
-    <li className="grid gap-x-6 gap-y-2 border-b border-rule py-3 sm:grid-cols-[240px_minmax(0,1fr)]">
-      <p className="text-[15px]">
-        <b className="count text-[18px]">{plan.begun.courses.length}</b> rows
-        {border ? `, ${border.rounds} of border` : ''}
-        {closing ? ', closed with sc' : ''}
-        <span className="block text-soft">
-          left at row {plan.rowsWorked} on {day.format(new Date(plan.leftAt))}
-        </span>
-        <span className="block text-soft">for: {restName(plan.leftFor, closing).toLowerCase()}</span>
-      </p>
-      <WorkStrip
-        strip={strip}
-        onWidth={setWidth}
-        label={`The plan of ${plan.begun.courses.length} rows that was left`}
-      />
+    <OnePlan work={was} name={`Left at row ${rowsWorked}, ${day.format(new Date(leftAt))}`} under={`for: ${why}`} />
+  );
+}
+
+/** A plan with its cloth and what all of it comes to. */
+function OnePlan({ work, name, under }: { work: Work; name: string; under?: string }) {
+  const { told } = usePreferences();
+  const [width, setWidth] = useState(0);
+  const strip = useStrip(work, width);
+  const figures = useFigures(work.wish, work.begun);
+  return (
+    <li className="grid gap-x-6 gap-y-2 border-b border-rule py-3 sm:grid-cols-[250px_minmax(0,1fr)]">
+      <div className="text-[15px]">
+        <p className="font-semibold">{name}</p>
+        {under ? <p className="text-soft">{under}</p> : null}
+        {figures ? (
+          <dl>
+            <TermLine term="Rows" value={String(figures.rows)} />
+            <TermLine term="Size" value={finishedText(figures.width, figures.height, told, figures.circle)} />
+            {figures.yarn.map(({ letter, metres }) => (
+              <TermLine key={letter} term={letter} value={metresText(metres, told)} />
+            ))}
+            <TermLine term="Ends" value={String(figures.ends)} />
+            <TermLine term="Time" value={hoursText(figures.time)} />
+          </dl>
+        ) : null}
+      </div>
+      <WorkStrip strip={strip} onWidth={setWidth} label={`${name}: its cloth`} />
     </li>
   );
+}
+
+/** What a plan comes to, from the worker; nothing until then. */
+function useFigures(wish: Wish, begun: FrozenWork | null): PlanFigures | undefined {
+  const [figures, setFigures] = useState<PlanFigures>();
+  useEffect(() => {
+    if (!begun) return;
+    let current = true;
+    void planner.planFigures(wish, begun).then((found) => {
+      if (current && found.ok) setFigures(found.value);
+    });
+    return () => {
+      current = false;
+    };
+  }, [wish, begun]);
+  return figures;
 }

@@ -1,0 +1,63 @@
+import { type Estimate, plus, spread } from '../estimate.ts';
+import { offerWidth } from '../fit/across.ts';
+import { offerHeight } from '../fit/up.ts';
+import { type FrozenWork, thaw } from '../formats/frozen.ts';
+import type { Wish } from '../formats/wish.ts';
+import { forecastError, tailMetres } from '../measure/forecast.ts';
+import { paceSd } from '../pace/hours.ts';
+import { handBelief } from '../plan/piece.ts';
+import { prepare } from '../plan/prepare.ts';
+import { acrossRequest, asWideAsHigh, upRequest } from '../plan/sizes.ts';
+import { good, type Result } from '../problem.ts';
+import { costsOfWork, metresToEnd } from '../work/inHand.ts';
+import { endsOfColours, secondsOffTheHook } from './restPlan.ts';
+
+/** What a whole plan comes to, from its first row to the last end: one piece. */
+export interface PlanFigures {
+  readonly rows: number;
+  /** mm */
+  readonly width: Estimate;
+  readonly height: Estimate;
+  /** Its size is one figure. */
+  readonly circle: boolean;
+  /** m, tails included. */
+  readonly yarn: readonly { readonly letter: string; readonly metres: Estimate }[];
+  readonly ends: number;
+  /** Seconds of a steady hand. */
+  readonly time: Estimate;
+}
+
+/** What a begun plan comes to, for setting it beside another one of the same work. */
+export function planFigures(wish: Wish, begun: FrozenWork): Result<PlanFigures> {
+  const [read, thawed] = [prepare(wish), thaw(begun)];
+  if (!read.ok) return read;
+  if (!thawed.ok) return thawed;
+  const [prepared, cloth] = [read.value, thawed.value];
+  const { gauge, technique, yarns } = prepared;
+  const costs = costsOfWork(prepared, cloth);
+  const belief = handBelief(prepared);
+  const rows = wish.choice?.rows ?? cloth.fabric.courses;
+  const size = asWideAsHigh(prepared, {
+    width: offerWidth(acrossRequest(prepared), cloth.fabric.count),
+    height: offerHeight(upRequest(prepared), rows),
+  });
+  const ends = endsOfColours(cloth.strands, costs.finish);
+  const yarn = yarns.map(({ letter }, colour) => {
+    const made = metresToEnd(costs, colour).reduce((sum, each) => sum + each, 0) * Math.exp(belief.mean);
+    return {
+      letter,
+      metres: plus(spread(made, forecastError(belief), gauge.source), (ends[colour] ?? 0) * tailMetres),
+    };
+  });
+  const all = ends.reduce((sum, each) => sum + each, 0);
+  const seconds = costs.seconds.reduce((sum, each) => sum + each, 0) + secondsOffTheHook(costs, all);
+  return good({
+    rows,
+    width: size.width.width,
+    height: size.height.height,
+    circle: technique.key === 'wedge-circle',
+    yarn,
+    ends: all,
+    time: spread(seconds, paceSd, 'typical'),
+  });
+}

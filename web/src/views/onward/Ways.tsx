@@ -1,0 +1,92 @@
+import { finishedText, hoursText, metresText, type RestPlan, unitWord } from '@puntada/core';
+import { usePreferences, type Work } from '../../api/api.ts';
+import { Lasts } from './Lasts.tsx';
+import { restName } from './onwardWords.ts';
+
+interface WaysProps {
+  readonly plans: readonly RestPlan[];
+  readonly taken: number;
+  readonly work: Work;
+  readonly onTake: (index: number) => void;
+}
+
+/** All ways in a table: size, what is still to come of each yarn and whether it lasts, ends, hours. */
+export function Ways({ plans, taken, work, onTake }: WaysProps) {
+  const { told } = usePreferences();
+  const typical = plans[0]?.width.source === 'typical' || plans[0]?.height.source === 'typical';
+  const letters = plans[0]?.colours.map(({ letter }) => letter) ?? [];
+  return (
+    <div className="overflow-x-auto">
+      <table className="w-full border-collapse text-[15px]">
+        <caption className="sr-only">Ways for the rest of this work</caption>
+        <thead>
+          <tr className="text-[14px] text-soft">
+            <th scope="col" className="min-w-[180px] py-2 pl-3 text-left font-normal">
+              The rest
+            </th>
+            <Heading>Rows</Heading>
+            <Heading>
+              {typical ? 'Typically' : 'Finished'}, {unitWord(told)}
+            </Heading>
+            {letters.map((letter) => (
+              <Heading key={letter}>{letter} to come</Heading>
+            ))}
+            <Heading>Lasts</Heading>
+            <Heading>Ends</Heading>
+            <Heading>Time</Heading>
+          </tr>
+        </thead>
+        <tbody>
+          {plans.map((plan, i) => (
+            <tr key={plan.kind} className={`border-t border-rule ${i === taken ? 'bg-sheet' : ''}`}>
+              <th
+                scope="row"
+                className={`border-l-4 p-0 text-left font-normal ${i === taken ? 'border-ink' : 'border-transparent'}`}
+              >
+                <button
+                  type="button"
+                  aria-pressed={i === taken}
+                  onClick={() => onTake(i)}
+                  className={`min-h-11 w-full px-2 text-left hover:underline ${i === taken ? 'font-semibold' : ''}`}
+                >
+                  {restName(plan.kind, work.wish.closing)}
+                </button>
+              </th>
+              <Cell>{plan.rows}</Cell>
+              <Cell wrap>
+                {finishedText(plan.width, plan.height, told, plan.circle)
+                  .replace(' typical', '')
+                  .replace(` ${unitWord(told)}`, '')}
+              </Cell>
+              {plan.colours.map(({ letter, left }) => (
+                <Cell key={letter}>{left.mid < 0.05 ? 'nothing' : metresText(left, told)}</Cell>
+              ))}
+              <Cell>
+                <Lasts chance={plan.chance} sure={plan.wish.sure} />
+              </Cell>
+              <Cell>{plan.ends}</Cell>
+              <Cell>{hoursText(plan.time)}</Cell>
+            </tr>
+          ))}
+        </tbody>
+      </table>
+    </div>
+  );
+}
+
+function Heading({ children }: { children: React.ReactNode }) {
+  return (
+    <th scope="col" className="px-2 py-2 text-right font-normal whitespace-nowrap">
+      {children}
+    </th>
+  );
+}
+
+/** @param wrap a long range may go over two lines */
+function Cell({ children, wrap = false }: { children: React.ReactNode; wrap?: boolean }) {
+  return (
+    <td className={`count px-2 text-right text-[14px] font-medium ${wrap ? 'min-w-[104px]' : 'whitespace-nowrap'}`}>
+      {children}
+    </td>
+  );
+}
