@@ -23,7 +23,8 @@ import { SelectField } from '../../parts/TextField.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { DayField } from './DayField.tsx';
 import { dayWords } from './dayWords.ts';
-import { FinishBar, finishScale, RuleOfDays } from './FinishBar.tsx';
+import { FinishBar, RuleOfDays } from './FinishBar.tsx';
+import { finishScale } from './finishScale.ts';
 import { WeekOfMinutes } from './WeekOfMinutes.tsx';
 
 function today(): Day {

@@ -1,26 +1,8 @@
-import { type Day, dayAfter, type Finish, type Pending } from '@puntada/core';
-import { type ScaleTime, scaleUtc } from 'd3-scale';
+import { type Day, dayAfter, type Finish } from '@puntada/core';
+import type { ScaleTime } from 'd3-scale';
+import { at, width } from './finishScale.ts';
 
-const width = 1000;
 const height = 34;
-
-function at(day: Day): Date {
-  return new Date(`${day}T00:00:00Z`);
-}
-
-/** Days on the common rule of all bars: from today to the last of them, and a week more. */
-export function finishScale(
-  finishes: readonly Finish[],
-  works: readonly Pending[],
-  today: Day,
-): ScaleTime<number, number> {
-  const days = [
-    ...finishes.flatMap(({ late, likely }) => late ?? likely ?? []),
-    ...works.flatMap(({ due }) => due ?? []),
-  ];
-  const last = days.reduce((a, b) => (a > b ? a : b), dayAfter(today, 14));
-  return scaleUtc([at(today), at(dayAfter(last, 7))], [0, width]);
-}
 
 const dayAndMonth = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
 

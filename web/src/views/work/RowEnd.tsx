@@ -35,7 +35,7 @@ export function RowEnd({ course, hanging, others, terms, next, turn }: Props) {
         />
         <Line term="Last stitch" value={`${stitchWord(course.last.kind, terms)} in ${course.last.colour}`} />
         <Line term="Then" value={next ?? 'fasten off'} />
-        {turn ? <Line term="Turn it" value={`${turn}, against a twist`} /> : null}
+        {turn ? <Line term="Turn" value={turn} /> : null}
         {hanging.map((words) => (
           <Line
             key={words}

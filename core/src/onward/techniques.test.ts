@@ -1,0 +1,110 @@
+import { freeze, thaw } from '../formats/frozen.ts';
+import type { WishInput } from '../formats/wish.ts';
+import { findPattern } from '../patterns/book.ts';
+import { planWish } from '../plan/plan.ts';
+import { sampleIn } from '../plan/sampleWish.ts';
+import { must } from '../problem.ts';
+import { restPlans } from './rest.ts';
+import type { RestPlan } from './restPlan.ts';
+
+const counted = {
+  from: 'counted' as const,
+  stitches: { count: 16, over: '10 cm' },
+  rows: { count: 10, over: '10 cm' },
+};
+
+/** The ways for the rest of a piece in a pattern of the book, so many rows of it worked. */
+function waysOf(key: string, rows: number, change: Partial<WishInput> = {}) {
+  const wish = sampleIn(must(findPattern(key)), { gauge: counted, ...change });
+  const plan = must(planWish(wish));
+  const choice = { stitches: plan.piece.stitches, rows: plan.piece.rows };
+  const cloth = must(thaw(freeze(plan)));
+  const stands = { rows, runs: 0 };
+  const work = { wish: { ...wish, choice }, cloth, stands, weighings: [], pace: { ratio: 1, sd: 0.2 } };
+  return { plan, ways: must(restPlans(work)) };
+}
+
+const kinds = (ways: readonly RestPlan[]) => ways.map(({ kind }) => kind);
+const way = (ways: readonly RestPlan[], kind: RestPlan['kind']) => ways.find((each) => each.kind === kind);
+
+describe('the rest of a circle', () => {
+  const { plan, ways } = waysOf('windlass', 4, {
+    item: 'round mat',
+    width: { by: 'repeats', count: 1 },
+    height: { by: 'rows', count: 9 },
+    ending: 'any',
+  });
+
+  it('is a round smaller or larger, its diameter two rows of 10 mm a round', () => {
+    expect(plan.height.height.mid).toBeCloseTo(180, 6);
+    expect(way(ways, 'shorter')).toMatchObject({ rows: 8, circle: true });
+    expect(way(ways, 'shorter')?.width.mid).toBeCloseTo(160, 6);
+    expect(way(ways, 'longer')?.height.mid).toBeCloseTo(200, 6);
+    expect(way(ways, 'soonest')?.rows).toBe(4);
+    expect(way(ways, 'ripped')?.rows).toBe(3);
+  });
+
+  it('has no row of sc along its top', () => {
+    expect(kinds(ways)).not.toContain('closing');
+  });
+});
+
+describe('the rest where colours are divided among bobbins', () => {
+  const { plan, ways } = waysOf('lone-sail', 8, {
+    width: { by: 'repeats', count: 3 },
+    height: { by: 'repeats', count: 2 },
+    edges: 'whole',
+    policy: 'bobbins',
+    border: { rounds: 2, colour: 'A' },
+    ending: 'whole',
+  });
+
+  it('changes nothing that strands would have to follow', () => {
+    expect(plan.piece.strands.colourOf.length).toBeGreaterThan(2);
+    const strands = new Set(ways.map(({ begun }) => JSON.stringify(begun.moves)));
+    expect(strands.size).toBe(1);
+    expect(kinds(ways)).toEqual(expect.arrayContaining(['planned', 'thinner', 'bare', 'closing']));
+    expect(kinds(ways)).not.toContain('swapped');
+  });
+});
+
+describe('the rest of a tube', () => {
+  it('is shorter by whole bands, and as wide as it was', () => {
+    const { plan, ways } = waysOf('sea-chest', 6, {
+      item: 'potholder',
+      width: { by: 'length', length: '20 cm' },
+      height: { by: 'length', length: '20 cm' },
+      ending: 'whole',
+    });
+    const shorter = way(ways, 'shorter');
+    expect(shorter?.rows).toBe(plan.piece.rows - plan.prepared.bound.up.works.multiple);
+    expect(shorter?.width.mid).toBeCloseTo(plan.width.width.mid, 9);
+  });
+});
+
+describe('the rest of three colours', () => {
+  it('has no two to be changed about', () => {
+    const { ways } = waysOf('galley-gingham', 4, {
+      width: { by: 'repeats', count: 2 },
+      height: { by: 'repeats', count: 2 },
+      ending: 'whole',
+    });
+    expect(kinds(ways)).not.toContain('swapped');
+    expect(way(ways, 'planned')?.colours.map(({ letter }) => letter)).toEqual(['A', 'B', 'C']);
+  });
+});
+
+describe('the rest of blocks on the diagonal', () => {
+  it('stays one piece with what is worked, whatever it offers', () => {
+    const { plan, ways } = waysOf('signal-flag', 5, {
+      width: { by: 'length', length: '40 cm' },
+      height: { by: 'length', length: '50 cm' },
+    });
+    // Diagonals of a piece of w by h blocks: w + h − 1.
+    const { stitches, rows, fabric } = plan.piece;
+    expect(fabric.courses).toBe(stitches + rows - 1);
+    const shorter = way(ways, 'shorter');
+    if (shorter) expect(shorter.begun.courses.length).toBe(stitches + shorter.rows - 1);
+    for (const each of ways) expect(each.begun.courses.length).toBeGreaterThanOrEqual(each.stays);
+  });
+});
