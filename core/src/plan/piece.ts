@@ -7,6 +7,7 @@ import { singleCrochetOf } from '../gauge/singleCrochet.ts';
 import { type Fabric, stitchesByColour } from '../lay/fabric.ts';
 import { lay } from '../lay/lay.ts';
 import { measure, type YarnNeed } from '../measure/measure.ts';
+import type { CourseRequest } from '../measure/parts.ts';
 import { yarnFigures } from '../measure/yarn.ts';
 import { paceSd, secondsOf, secondsToMake, typicalPace } from '../pace/hours.ts';
 import { good, type Result } from '../problem.ts';
@@ -92,6 +93,20 @@ export function makePiece(prepared: Prepared, stitches: number, rows: number): R
     ends,
     time: spread(seconds, paceSd, 'typical'),
   });
+}
+
+/** What measuring needs to know of a cloth and the way of its strands, at the wish's gauge and in its yarns. */
+export function measuringRequest(
+  { technique, gauge, yarns }: Prepared,
+  cloth: Pick<CourseRequest, 'fabric' | 'strands' | 'foundation'>,
+): CourseRequest {
+  return {
+    ...cloth,
+    technique,
+    stitchWidth: gauge.stitchWidth.mid,
+    rowHeight: gauge.rowHeight.mid,
+    diameters: yarns.map((yarn) => yarnFigures(yarn).diameter),
+  };
 }
 
 /** What the finishing needs to know of a laid piece. */

@@ -1,11 +1,10 @@
 import type { Fabric } from '../lay/fabric.ts';
 import { measureParts } from '../measure/parts.ts';
-import { yarnFigures } from '../measure/yarn.ts';
 import { typicalPace } from '../pace/hours.ts';
 import { type Policy, policies, policyNames } from '../route/costs.ts';
 import { type StrandLedger, strandLedger } from '../route/ledger.ts';
 import { lightnessOf } from '../shades/colour.ts';
-import { routePiece } from './piece.ts';
+import { measuringRequest, routePiece } from './piece.ts';
 import type { Prepared } from './prepare.ts';
 
 /** What one way of treating the idle colour comes to for one piece. */
@@ -26,21 +25,13 @@ export function contrastOf(prepared: Prepared): number {
 
 /** The policies side by side for one laid piece: yarn, ends, minutes, thickness and what shows through. */
 export function comparePolicies(prepared: Prepared, fabric: Fabric): PolicyFigures[] {
-  const { technique, foundation, gauge, yarns } = prepared;
+  const { technique, foundation } = prepared;
   const contrast = contrastOf(prepared);
   const offered = technique.policy ? [technique.policy] : policies;
   return offered.map((policy) => {
     const strands = routePiece({ ...prepared, wish: { ...prepared.wish, policy } }, fabric);
     const ledger = strandLedger(fabric, strands, contrast);
-    const parts = measureParts({
-      fabric,
-      strands,
-      foundation,
-      technique,
-      stitchWidth: gauge.stitchWidth.mid,
-      rowHeight: gauge.rowHeight.mid,
-      diameters: yarns.map((yarn) => yarnFigures(yarn).diameter),
-    });
+    const parts = measureParts({ ...measuringRequest(prepared, { fabric, strands, foundation }), strands });
     const extraMetres = parts.reduce((sum, part) => sum + part.carried + part.bridged + part.tails, 0);
     const { end, carry, join } = typicalPace;
     const minutes = (ledger.ends * end + ledger.carried * carry + ledger.cuts * join) / 60;

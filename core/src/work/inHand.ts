@@ -1,7 +1,6 @@
 import { type FinishPart, finishParts } from '../finish/finish.ts';
 import type { ThawedWork } from '../formats/frozen.ts';
-import { yarnFigures } from '../measure/yarn.ts';
-import { finishRequest } from '../plan/piece.ts';
+import { finishRequest, measuringRequest } from '../plan/piece.ts';
 import type { Prepared } from '../plan/prepare.ts';
 import type { Position, Tick } from '../progress/progress.ts';
 import { workCourse } from '../write/course.ts';
@@ -18,16 +17,7 @@ export interface WorkCosts extends CourseCosts {
 
 /** Counts what every course of a cloth holds and what its finishing takes, at the gauge and in the yarns of its wish. */
 export function costsOfWork(prepared: Prepared, { fabric, strands, foundation }: ThawedWork): WorkCosts {
-  const { gauge, yarns, technique } = prepared;
-  const courses = costsByCourse({
-    fabric,
-    strands,
-    foundation,
-    technique,
-    stitchWidth: gauge.stitchWidth.mid,
-    rowHeight: gauge.rowHeight.mid,
-    diameters: yarns.map((yarn) => yarnFigures(yarn).diameter),
-  });
+  const courses = costsByCourse(measuringRequest(prepared, { fabric, strands, foundation }));
   return { ...courses, finish: finishParts(finishRequest(prepared, fabric)) };
 }
 

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { measureParts } from '../measure/parts.ts';
-import { yarnFigures } from '../measure/yarn.ts';
+import { measuringRequest } from '../plan/piece.ts';
 import { planWish } from '../plan/plan.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
@@ -19,7 +19,7 @@ const plan = must(
   ),
 );
 const { fabric, strands } = plan.piece;
-const { bound, foundation, technique, gauge, yarns } = plan.prepared;
+const { bound, foundation } = plan.prepared;
 const seen = (text: string) => must(readSeenRow(text, 36, ['A', 'B']));
 const rowsOf = (last: string, below?: string) =>
   findRow(fabric, bound, seen(last), below ? seen(below) : undefined).map((each) => each.row);
@@ -84,15 +84,7 @@ describe('a count that is off by one', () => {
 });
 
 describe('ripping back', () => {
-  const request = {
-    fabric,
-    strands,
-    foundation,
-    technique,
-    stitchWidth: gauge.stitchWidth.mid,
-    rowHeight: gauge.rowHeight.mid,
-    diameters: yarns.map((yarn) => yarnFigures(yarn).diameter),
-  };
+  const request = { ...measuringRequest(plan.prepared, { fabric, strands, foundation }), strands };
   const costs = costsByCourse(request);
 
   it('from the middle of row 13 to row 8: four whole rows and what is done of the fifth', () => {
