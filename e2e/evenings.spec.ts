@@ -1,5 +1,4 @@
 import { readFileSync } from 'node:fs';
-import AxeBuilder from '@axe-core/playwright';
 import { begunCloth, expect, test, wishedCloth } from './server.ts';
 
 function dayFromNow(days: number): string {
@@ -38,8 +37,6 @@ test('what to do this evening, whether the day that is due can be met, and all o
   await page.getByLabel('on', { exact: true }).fill(dayFromNow(40));
   await page.getByLabel('on', { exact: true }).blur();
   await expect(page.getByLabel('Due: Cloth for later')).toHaveValue(dayFromNow(40));
-  const { violations } = await new AxeBuilder({ page }).analyze();
-  expect(violations.map((each) => each.id)).toEqual([]);
   const saving = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save as a calendar' }).click();
   const calendar = readFileSync(await (await saving).path(), 'utf8');

@@ -4,6 +4,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { FolderHeldError, holdFolder } from './db/lock.ts';
 import { openDatabase } from './db/open.ts';
+import { freshFolder } from './freshFolder.ts';
 import { type Answer, listen } from './listening.ts';
 import { at, galleyCloth, tick } from './sampleWorks.ts';
 
@@ -52,7 +53,7 @@ describe('killed at any instant', () => {
   it(
     'every acknowledged tick is there on the next start',
     async () => {
-      const data = mkdtempSync(join(tmpdir(), 'puntada-kill-'));
+      const data = await freshFolder();
       const acknowledged = new Set<string>();
       let id = '';
       let row = 0;

@@ -1,11 +1,10 @@
-import { mkdtempSync, rmSync } from 'node:fs';
+import { rmSync } from 'node:fs';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { tmpdir } from 'node:os';
-import { join } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { type OpenDatabase, openDatabase } from './db/open.ts';
+import { freshFolder } from './freshFolder.ts';
 
 /** What the server answered. */
 export interface Answer {
@@ -24,9 +23,9 @@ export interface Listening {
   close(): Promise<void>;
 }
 
-/** Starts a server with a real PGlite in a fresh folder. */
+/** Starts a server with a real PGlite in a folder of its own. */
 export async function listen(): Promise<Listening> {
-  const folder = mkdtempSync(join(tmpdir(), 'puntada-server-'));
+  const folder = await freshFolder();
   const database = await openDatabase(folder);
   const app = createApp({ db: database.db, log: pino({ level: 'silent' }) });
   const server = await new Promise<Server>((done) => {
