@@ -62,12 +62,16 @@ test('the log: a ball is weighed, the cloth measured, a note kept, and the piece
   await end.getByLabel('Height').fill('24.2 cm');
   await end.getByLabel('To change next time').fill('A hook larger.');
   await end.getByRole('button', { name: 'Keep it' }).click();
-  await expect(page.getByText('the gauge that this piece came out with')).toBeVisible();
+  const taught = 'the size that this piece came out with, your own pace and the yarn that your hand took';
+  await expect(page.getByText(taught)).toBeVisible();
+  await expect(page.getByRole('table', { name: 'Seconds of your hand for each stitch' })).toContainText('sc');
   await end.getByRole('button', { name: 'Make it again' }).click();
   await expect(page.getByRole('heading', { name: /again$/ })).toBeVisible();
   // 36 stitches in 21.6 cm, as the piece came out.
   await expect(page.getByLabel('Stitches', { exact: true })).toHaveValue('36');
   await expect(page.getByLabel('Span of the stitches')).toHaveValue('21.6 cm');
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await expect(page.getByText('by your own pace')).toBeVisible();
 });
 
 test('everything goes out as one file and comes back; a damaged one is refused with its reason', async ({

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import { acts } from '../pace/hours.ts';
 import { policies } from '../route/costs.ts';
 import { parseLength } from '../units/length.ts';
 
@@ -136,6 +137,27 @@ const finishSchema = z.strictObject({
   outside: outsideSchema.optional(),
 });
 
+const actSchema = z.enum(acts, 'That is nothing that hands do.');
+
+const paceSchema = z.strictObject({
+  /** Against a steady hand: 1.2 takes a fifth longer. */
+  ratio: z.number().min(0.1).max(10),
+  /** Of its logarithm. */
+  sd: z.number().min(0).max(1),
+  /** Each thing that was clocked: beside the rest, how sure, and its part of the time. */
+  acts: z
+    .array(
+      z.strictObject({
+        act: actSchema,
+        factor: z.number().min(0.1).max(10),
+        sd: z.number().min(0).max(1),
+        share: z.number().min(0).max(1),
+      }),
+    )
+    .max(acts.length)
+    .readonly(),
+});
+
 /** Everything a plan is made from. The one shape behind the screen, the API and the command line. */
 export const wishSchema = z.strictObject({
   title: z.string().trim().min(1, 'Give the work a name.').max(80, 'A name has 80 letters at most.'),
@@ -178,6 +200,8 @@ export const wishSchema = z.strictObject({
   yarns: z.array(yarnSchema).min(1, 'At least one yarn is needed.').max(8, 'Eight colours at most.'),
   policy: z.enum(policies, `Choose one of: ${policies.join(', ')}.`).default('as-needed'),
   floats: z.boolean('Say true or false.').default(false),
+  /** The pace of the hand that makes it, as far as its steps were clocked; without it that of a steady hand. */
+  pace: paceSchema.optional(),
   /** Test strips that were weighed, g, by the way with the idle strand. */
   strips: z
     .partialRecord(

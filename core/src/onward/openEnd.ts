@@ -1,12 +1,11 @@
 import type { Estimate } from '../estimate.ts';
-import { offerWidth } from '../fit/across.ts';
 import { admits } from '../fit/progression.ts';
-import { heightRule, offerHeight } from '../fit/up.ts';
+import { heightRule } from '../fit/up.ts';
 import type { Weighing } from '../formats/logEntry.ts';
 import type { Wish } from '../formats/wish.ts';
 import { handBelief } from '../plan/piece.ts';
 import { prepare } from '../plan/prepare.ts';
-import { acrossRequest, asWideAsHigh, upRequest } from '../plan/sizes.ts';
+import { sizeAt } from '../plan/sizes.ts';
 import { metresToEnd, type WorkCosts } from '../work/inHand.ts';
 import { colourNow } from '../work/weighed.ts';
 
@@ -45,10 +44,7 @@ export function openEnd(
   let next: number | undefined = rows + 1;
   while (next <= last && !admits(rule, next)) next++;
   if (next > last) next = undefined;
-  const size = asWideAsHigh(prepared, {
-    width: offerWidth(acrossRequest(prepared), stitches),
-    height: offerHeight(upRequest(prepared), rows),
-  });
+  const size = sizeAt(prepared, stitches, rows);
   const lasts = yarns.map((yarn, colour) => {
     const found = colourNow({
       yarn,

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { freeze, thaw } from '../formats/frozen.ts';
 import type { Wish, WishInput } from '../formats/wish.ts';
+import { unknownPace } from '../pace/ownPace.ts';
 import { patternBook } from '../patterns/book.ts';
 import { planWish } from '../plan/plan.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
@@ -32,7 +33,7 @@ function inHand(change: Partial<WishInput>, rows: number, more: Partial<WorkInHa
     cloth: must(thaw(begun)),
     stands: { rows, runs: 0 },
     weighings: [],
-    pace: { ratio: 1, sd: 0.2 },
+    pace: unknownPace,
     ...more,
   };
   return { begun, work, plans: must(restPlans(work)) };

@@ -2,26 +2,24 @@ import { checkFabric } from '../check/fabric.ts';
 import { checkStrands } from '../check/strands.ts';
 import type { Estimate } from '../estimate.ts';
 import type { FinishPart } from '../finish/finish.ts';
-import { offerWidth } from '../fit/across.ts';
-import { offerHeight } from '../fit/up.ts';
 import { type FrozenWork, freezeCloth, type ThawedWork } from '../formats/frozen.ts';
 import type { Weighing } from '../formats/logEntry.ts';
 import type { Wish } from '../formats/wish.ts';
 import type { Fabric } from '../lay/fabric.ts';
 import { lay } from '../lay/lay.ts';
-import { secondsOf, typicalPace } from '../pace/hours.ts';
+import { type Handwork, handworkOf, handworkOfFinish } from '../pace/hours.ts';
+import { type OwnPace, secondsBy } from '../pace/ownPace.ts';
 import { handBelief } from '../plan/piece.ts';
 import { type Prepared, prepare } from '../plan/prepare.ts';
-import { acrossRequest, asWideAsHigh, upRequest } from '../plan/sizes.ts';
+import { sizeAt } from '../plan/sizes.ts';
 import type { Position } from '../progress/progress.ts';
 import { costsFor } from '../route/costs.ts';
 import { goOn } from '../route/goOn.ts';
 import { CUT } from '../route/moves.ts';
 import { chartOf } from '../route/ofFabric.ts';
 import type { StrandWay } from '../route/strands.ts';
-import { cellsWorked, costsOfWork, metresToEnd, partWorked, secondsOfRows, type WorkCosts } from '../work/inHand.ts';
+import { cellsWorked, costsOfWork, handworkOfRows, metresToEnd, partWorked, type WorkCosts } from '../work/inHand.ts';
 import { type RipCost, ripBack } from '../work/rip.ts';
-import { type OwnPace, secondsLeft } from '../work/sessions.ts';
 import { colourNow } from '../work/weighed.ts';
 import { sameCourses } from './prove.ts';
 
@@ -159,10 +157,7 @@ export class Onward {
     const colours = this.coloursOf(costs, rip);
     const chances = colours.flatMap(({ chance }) => chance ?? []);
     const ends = endsOfColours(strands, costs.finish).reduce((sum, each) => sum + each, 0);
-    const size = asWideAsHigh(prepared.value, {
-      width: offerWidth(acrossRequest(prepared.value), fabric.count),
-      height: offerHeight(upRequest(prepared.value), rows),
-    });
+    const size = sizeAt(prepared.value, fabric.count, rows);
     return {
       kind,
       wish,
@@ -176,7 +171,7 @@ export class Onward {
       colours,
       chance: chances.length === colours.length ? Math.min(...chances) : undefined,
       ends,
-      time: secondsLeft(this.secondsFrom(costs, ends, rip), this.work.pace),
+      time: secondsBy(this.work.pace, this.handworkFrom(costs, ends, rip)),
       rip,
     };
   }
@@ -204,9 +199,11 @@ export class Onward {
     return [...worked, Math.max(0, off - (rip.metres[colour] ?? 0))];
   }
 
-  private secondsFrom(costs: WorkCosts, ends: number, rip: RipCost | undefined): number {
-    const rows = rip ? 0 : secondsOfRows(costs, this.work.stands, this.done);
-    return rows + secondsOffTheHook(costs, ends);
+  private handworkFrom(costs: WorkCosts, ends: number, rip: RipCost | undefined): Handwork {
+    return handworkOf([
+      [handworkOfRows(costs, this.work.stands, this.done), rip ? 0 : 1],
+      [handworkOffTheHook(costs, ends), 1],
+    ]);
   }
 }
 
@@ -229,8 +226,10 @@ export function endsOfColours({ chart, colourOf, moves }: StrandWay, finish: rea
   return ends;
 }
 
-/** Seconds of a steady hand for the finishing and for weaving in. */
-export function secondsOffTheHook({ finish }: WorkCosts, ends: number): number {
-  const stitches = finish.reduce((sum, part) => sum + part.stitches, 0);
-  return stitches * secondsOf('sc', typicalPace) + ends * typicalPace.end;
+/** What hands do for the finishing and for weaving in. */
+export function handworkOffTheHook({ finish }: WorkCosts, ends: number): Handwork {
+  return handworkOfFinish(
+    finish.reduce((sum, part) => sum + part.stitches, 0),
+    ends,
+  );
 }

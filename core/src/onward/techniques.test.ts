@@ -1,5 +1,6 @@
 import { freeze, thaw } from '../formats/frozen.ts';
 import type { WishInput } from '../formats/wish.ts';
+import { unknownPace } from '../pace/ownPace.ts';
 import { findPattern } from '../patterns/book.ts';
 import { planWish } from '../plan/plan.ts';
 import { sampleIn } from '../plan/sampleWish.ts';
@@ -20,7 +21,7 @@ function waysOf(key: string, rows: number, change: Partial<WishInput> = {}) {
   const choice = { stitches: plan.piece.stitches, rows: plan.piece.rows };
   const cloth = must(thaw(freeze(plan)));
   const stands = { rows, runs: 0 };
-  const work = { wish: { ...wish, choice }, cloth, stands, weighings: [], pace: { ratio: 1, sd: 0.2 } };
+  const work = { wish: { ...wish, choice }, cloth, stands, weighings: [], pace: unknownPace };
   return { plan, ways: must(restPlans(work)) };
 }
 

@@ -1,16 +1,15 @@
 import { type Estimate, plus, spread } from '../estimate.ts';
-import { offerWidth } from '../fit/across.ts';
-import { offerHeight } from '../fit/up.ts';
 import { type FrozenWork, thaw } from '../formats/frozen.ts';
 import type { Wish } from '../formats/wish.ts';
 import { forecastError, tailMetres } from '../measure/forecast.ts';
-import { paceSd } from '../pace/hours.ts';
+import { handworkOf } from '../pace/hours.ts';
+import { secondsBy, unknownPace } from '../pace/ownPace.ts';
 import { handBelief } from '../plan/piece.ts';
 import { prepare } from '../plan/prepare.ts';
-import { acrossRequest, asWideAsHigh, upRequest } from '../plan/sizes.ts';
+import { sizeAt } from '../plan/sizes.ts';
 import { good, type Result } from '../problem.ts';
 import { costsOfWork, metresToEnd } from '../work/inHand.ts';
-import { endsOfColours, secondsOffTheHook } from './restPlan.ts';
+import { endsOfColours, handworkOffTheHook } from './restPlan.ts';
 
 /** What a whole plan comes to, from its first row to the last end: one piece. */
 export interface PlanFigures {
@@ -23,7 +22,7 @@ export interface PlanFigures {
   /** m, tails included. */
   readonly yarn: readonly { readonly letter: string; readonly metres: Estimate }[];
   readonly ends: number;
-  /** Seconds of a steady hand. */
+  /** Seconds, by the pace of its wish. */
   readonly time: Estimate;
 }
 
@@ -37,10 +36,7 @@ export function planFigures(wish: Wish, begun: FrozenWork): Result<PlanFigures> 
   const costs = costsOfWork(prepared, cloth);
   const belief = handBelief(prepared);
   const rows = wish.choice?.rows ?? cloth.fabric.courses;
-  const size = asWideAsHigh(prepared, {
-    width: offerWidth(acrossRequest(prepared), cloth.fabric.count),
-    height: offerHeight(upRequest(prepared), rows),
-  });
+  const size = sizeAt(prepared, cloth.fabric.count, rows);
   const ends = endsOfColours(cloth.strands, costs.finish);
   const yarn = yarns.map(({ letter }, colour) => {
     const made = metresToEnd(costs, colour).reduce((sum, each) => sum + each, 0) * Math.exp(belief.mean);
@@ -50,7 +46,7 @@ export function planFigures(wish: Wish, begun: FrozenWork): Result<PlanFigures> 
     };
   });
   const all = ends.reduce((sum, each) => sum + each, 0);
-  const seconds = costs.seconds.reduce((sum, each) => sum + each, 0) + secondsOffTheHook(costs, all);
+  const work = handworkOf([...costs.hands, handworkOffTheHook(costs, all)].map((each) => [each, 1]));
   return good({
     rows,
     width: size.width.width,
@@ -58,6 +54,6 @@ export function planFigures(wish: Wish, begun: FrozenWork): Result<PlanFigures> 
     circle: technique.key === 'wedge-circle',
     yarn,
     ends: all,
-    time: spread(seconds, paceSd, 'typical'),
+    time: secondsBy(wish.pace ?? unknownPace, work),
   });
 }

@@ -1,6 +1,5 @@
-import type { Fabric } from '../lay/fabric.ts';
-import { cellWorked } from '../lay/fabric.ts';
-import { type StitchKey, stitchKinds } from '../stitches/kinds.ts';
+import { cellWorked, type Fabric } from '../lay/fabric.ts';
+import { type StitchKey, stitchKind, stitchKinds } from '../stitches/kinds.ts';
 
 /** Seconds for each thing that hands do. */
 export interface Pace {
@@ -49,29 +48,80 @@ export const typicalPace: Pace = {
 /** A hand may be a third quicker or slower than typical. */
 export const paceSd = 0.2;
 
+/** What hands do, as far as it is timed: a kind of stitch, or what lies between stitches. */
+export type Act = StitchKey | 'change' | 'turn' | 'end';
+
+export const acts: readonly Act[] = [...stitchKinds.map(({ key }) => key), 'change', 'turn', 'end'];
+
+/** Seconds of a steady hand, by what it does. */
+export type Handwork = ReadonlyMap<Act, number>;
+
 /** Seconds of one cell. */
-export function secondsOf(key: StitchKey, pace: Pace): number {
+function secondsOf(key: StitchKey): number {
+  const { stitches } = typicalPace;
   const kind = stitchKinds.find((each) => each.key === key);
-  return pace.stitches[key] ?? pace.stitches[kind?.standsFor ?? 'sc'] ?? 3;
+  return stitches[key] ?? stitches[kind?.standsFor ?? 'sc'] ?? 3;
 }
 
-/** Seconds to work a fabric and weave in its ends; linear in cells. @param ends yarn ends of the work */
-export function secondsToMake(fabric: Fabric, ends: number, pace: Pace = typicalPace): number {
-  const counts = new Int32Array(stitchKinds.length);
-  for (const code of fabric.kinds) (counts[code] as number)++;
-  let seconds = 0;
-  stitchKinds.forEach((kind, code) => {
-    seconds += (counts[code] as number) * secondsOf(kind.key, pace);
-  });
-  let changes = 0;
-  for (let course = 0; course < fabric.courses; course++) {
-    const to = fabric.starts[course + 1] as number;
-    for (let i = (fabric.starts[course] as number) + 1; i < to; i++) {
-      if (fabric.colours[i] !== fabric.colours[i - 1]) changes++;
-    }
-    if (course && fabric.colours[cellWorked(fabric, course, 0)] !== lastColour(fabric, course - 1)) changes++;
+/** Seconds of a steady hand for one of what it does. */
+export function steadySeconds(act: Act): number {
+  return act === 'change' || act === 'turn' || act === 'end' ? typicalPace[act] : secondsOf(act);
+}
+
+/** Several stretches of work together, each taken so many times. */
+export function handworkOf(parts: readonly (readonly [work: Handwork, times: number])[]): Handwork {
+  const sum = new Map<Act, number>();
+  for (const [work, times] of parts) {
+    if (times === 0) continue;
+    for (const [act, seconds] of work) sum.set(act, (sum.get(act) ?? 0) + times * seconds);
   }
-  return seconds + changes * pace.change + fabric.courses * pace.turn + ends * pace.end;
+  return sum;
+}
+
+/** Seconds of a steady hand for all of it. */
+export function secondsIn(work: Handwork): number {
+  let seconds = 0;
+  for (const each of work.values()) seconds += each;
+  return seconds;
+}
+
+/** One course: its stitches, the changes of colour within it, and turning. Linear in its cells. */
+export function handworkOfCourse(fabric: Fabric, course: number): Handwork {
+  const { starts, kinds, colours } = fabric;
+  const [from, to] = [starts[course] as number, starts[course + 1] as number];
+  const counts = new Int32Array(stitchKinds.length);
+  let changes = 0;
+  for (let i = from; i < to; i++) {
+    (counts[kinds[i] as number] as number)++;
+    if (i > from && colours[i] !== colours[i - 1]) changes++;
+  }
+  const work = new Map<Act, number>([['turn', steadySeconds('turn')]]);
+  counts.forEach((count, code) => {
+    const { key } = stitchKind(code);
+    if (count) work.set(key, count * secondsOf(key));
+  });
+  if (changes) work.set('change', changes * steadySeconds('change'));
+  return work;
+}
+
+/** A whole fabric, changes from one course to the next too. Linear in cells. */
+export function handworkOfFabric(fabric: Fabric): Handwork {
+  const courses = Array.from({ length: fabric.courses }, (_, course) => course);
+  const between = courses.filter(
+    (course) => course && fabric.colours[cellWorked(fabric, course, 0)] !== lastColour(fabric, course - 1),
+  );
+  return handworkOf([
+    ...courses.map((course) => [handworkOfCourse(fabric, course), 1] as const),
+    [new Map([['change', steadySeconds('change')]]), between.length],
+  ]);
+}
+
+/** What comes off the hook: finishing in single crochet, and ends woven in. */
+export function handworkOfFinish(stitches: number, ends: number): Handwork {
+  return new Map<Act, number>([
+    ['sc', stitches * steadySeconds('sc')],
+    ['end', ends * steadySeconds('end')],
+  ]);
 }
 
 function lastColour(fabric: Fabric, course: number): number | undefined {

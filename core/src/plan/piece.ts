@@ -1,7 +1,7 @@
 import { type Belief, firstBelief, learn } from '../calibrate/belief.ts';
 import { checkFabric } from '../check/fabric.ts';
 import { checkStrands } from '../check/strands.ts';
-import { type Estimate, spread } from '../estimate.ts';
+import type { Estimate } from '../estimate.ts';
 import { type FinishPart, type FinishRequest, finishParts } from '../finish/finish.ts';
 import { singleCrochetOf } from '../gauge/singleCrochet.ts';
 import { type Fabric, stitchesByColour } from '../lay/fabric.ts';
@@ -9,7 +9,8 @@ import { lay } from '../lay/lay.ts';
 import { measure, type YarnNeed } from '../measure/measure.ts';
 import type { CourseRequest } from '../measure/parts.ts';
 import { yarnFigures } from '../measure/yarn.ts';
-import { paceSd, secondsOf, secondsToMake, typicalPace } from '../pace/hours.ts';
+import { type Handwork, handworkOf, handworkOfFabric, handworkOfFinish } from '../pace/hours.ts';
+import { secondsBy, unknownPace } from '../pace/ownPace.ts';
 import { good, type Result } from '../problem.ts';
 import { costsFor } from '../route/costs.ts';
 import { chartOf } from '../route/ofFabric.ts';
@@ -30,7 +31,9 @@ export interface Piece {
   readonly ends: number;
   /** What is done when the cloth is off the hook. */
   readonly finish: readonly FinishPart[];
-  /** Seconds of all pieces, ends and finishing. */
+  /** What hands do for all pieces, ends and finishing. */
+  readonly hands: Handwork;
+  /** Seconds of it, by the pace of the wish. */
   readonly time: Estimate;
 }
 
@@ -79,9 +82,12 @@ export function makePiece(prepared: Prepared, stitches: number, rows: number): R
     belief: handBelief(prepared),
   });
   const ends = strands.totals.reduce((sum, total) => sum + total.ends, 0);
-  const hands = finish.reduce((sum, part) => sum + part.stitches * secondsOf('sc', typicalPace), 0);
+  const finishStitches = finish.reduce((sum, part) => sum + part.stitches, 0);
   const finishEnds = finish.reduce((sum, part) => sum + part.ends, 0);
-  const seconds = (secondsToMake(fabric, ends + finishEnds) + hands) * pieces;
+  const hands = handworkOf([
+    [handworkOfFabric(fabric), pieces],
+    [handworkOfFinish(finishStitches, ends + finishEnds), pieces],
+  ]);
   return good({
     stitches,
     rows,
@@ -91,7 +97,8 @@ export function makePiece(prepared: Prepared, stitches: number, rows: number): R
     finish,
     share: stitchesByColour(fabric),
     ends,
-    time: spread(seconds, paceSd, 'typical'),
+    hands,
+    time: secondsBy(wish.pace ?? unknownPace, hands),
   });
 }
 

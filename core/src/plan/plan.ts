@@ -1,5 +1,5 @@
-import { offerWidth, type WidthOffer } from '../fit/across.ts';
-import { type HeightOffer, offerHeight } from '../fit/up.ts';
+import type { WidthOffer } from '../fit/across.ts';
+import type { HeightOffer } from '../fit/up.ts';
 import type { Wish } from '../formats/wish.ts';
 import { at, good, type Problem, type Result, refused } from '../problem.ts';
 import type { ToldUnit } from '../units/length.ts';
@@ -8,7 +8,7 @@ import { StrandBook } from '../write/strandOrders.ts';
 import type { Hand, Terms } from '../write/terms.ts';
 import { makePiece, type Piece } from './piece.ts';
 import { type Prepared, prepare } from './prepare.ts';
-import { acrossRequest, asWideAsHigh, fitSizes, type Sizes, upRequest } from './sizes.ts';
+import { fitSizes, type Sizes, sizeAt } from './sizes.ts';
 
 /** A whole plan of one flat piece. */
 export interface Plan {
@@ -30,8 +30,7 @@ function chosenSize(prepared: Prepared, sizes: Sizes): Result<{ width: WidthOffe
     height: { by: 'rows', count: choice.rows },
   });
   if (!asked.ok) return refused(...asked.problems.map((problem) => at('choice', problem)));
-  const width = offerWidth(acrossRequest(prepared), choice.stitches);
-  return good(asWideAsHigh(prepared, { width, height: offerHeight(upRequest(prepared), choice.rows) }));
+  return good(sizeAt(prepared, choice.stitches, choice.rows));
 }
 
 /** Runs the whole pipe for the chosen size of a wish, or the nearest one. @param told how it is told, in its own units unless said */

@@ -1,7 +1,7 @@
 import { type Estimate, times } from '../estimate.ts';
-import { type AcrossFit, type AcrossRequest, fitAcross, type WidthOffer } from '../fit/across.ts';
+import { type AcrossFit, type AcrossRequest, fitAcross, offerWidth, type WidthOffer } from '../fit/across.ts';
 import { type CircleLie, circleLies, flatIncrease, fullness } from '../fit/circle.ts';
-import { fitUp, type HeightOffer, type UpFit, type UpRequest } from '../fit/up.ts';
+import { fitUp, type HeightOffer, offerHeight, type UpFit, type UpRequest } from '../fit/up.ts';
 import { at, good, type Problem, type Result, refused } from '../problem.ts';
 import type { Prepared } from './prepare.ts';
 
@@ -86,6 +86,14 @@ export function asWideAsHigh(
   if (technique.key !== 'wedge-circle') return size;
   const { height, difference } = size.height;
   return { ...size, width: { ...size.width, width: height, difference } };
+}
+
+/** What a piece of so many stitches and rows comes to. @param rows as the wish counts them */
+export function sizeAt(prepared: Prepared, stitches: number, rows: number): { width: WidthOffer; height: HeightOffer } {
+  return asWideAsHigh(prepared, {
+    width: offerWidth(acrossRequest(prepared), stitches),
+    height: offerHeight(upRequest(prepared), rows),
+  });
 }
 
 /** A circle has one number of wedges; its width is its height, two rows a round. */

@@ -1,8 +1,9 @@
 import { freeze, thaw } from '../formats/frozen.ts';
+import { secondsIn } from '../pace/hours.ts';
 import { planWish } from '../plan/plan.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
-import { cellsWorked, costsOfWork, metresToEnd, partWorked, secondsOfRows, sessionsOfWork } from './inHand.ts';
+import { cellsWorked, costsOfWork, handworkOfRows, metresToEnd, partWorked, sessionsOfWork } from './inHand.ts';
 import { endsAtText } from './weighed.ts';
 
 /** 36 stitches and 44 rows of nine runs, with a border of two rounds in B. */
@@ -30,9 +31,15 @@ describe('a work in hand', () => {
 
   it('still takes the rest of its row and all rows after it: 132 s each', () => {
     // Row 1 turns and changes like any other.
-    expect(secondsOfRows(costs, at(40), 0)).toBeCloseTo(4 * 132, 6);
-    expect(secondsOfRows(costs, at(40, 3), 12)).toBeCloseTo(4 * 132 - 44, 6);
-    expect(secondsOfRows(costs, at(44), 0)).toBe(0);
+    expect(secondsIn(handworkOfRows(costs, at(40), 0))).toBeCloseTo(4 * 132, 6);
+    expect(secondsIn(handworkOfRows(costs, at(40, 3), 12))).toBeCloseTo(4 * 132 - 44, 6);
+    expect(secondsIn(handworkOfRows(costs, at(44), 0))).toBe(0);
+    // 36 sc of 3 s, eight changes of 2.5 s, a turn of 4 s.
+    expect([...handworkOfRows(costs, at(43), 0)].sort()).toEqual([
+      ['change', 20],
+      ['sc', 108],
+      ['turn', 4],
+    ]);
   });
 
   it('takes its finishing last, of the colour that it is in', () => {

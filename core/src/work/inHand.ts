@@ -1,5 +1,6 @@
 import { type FinishPart, finishParts } from '../finish/finish.ts';
 import type { ThawedWork } from '../formats/frozen.ts';
+import { type Handwork, handworkOf } from '../pace/hours.ts';
 import { finishRequest, measuringRequest } from '../plan/piece.ts';
 import type { Prepared } from '../plan/prepare.ts';
 import type { Position, Tick } from '../progress/progress.ts';
@@ -40,10 +41,10 @@ export function partWorked({ cells }: CourseCosts, { rows }: Position, done: num
   return all ? done / all : 0;
 }
 
-/** Seconds that a steady hand still takes for the rows. @param done cells worked in the row in hand */
-export function secondsOfRows(costs: CourseCosts, stands: Position, done: number): number {
-  const whole = costs.seconds.slice(stands.rows).reduce((sum, each) => sum + each, 0);
-  return whole - partWorked(costs, stands, done) * (costs.seconds[stands.rows] ?? 0);
+/** What hands still do for the rows. @param done cells worked in the row in hand */
+export function handworkOfRows(costs: CourseCosts, stands: Position, done: number): Handwork {
+  const left = 1 - partWorked(costs, stands, done);
+  return handworkOf(costs.hands.slice(stands.rows).map((each, row) => [each, row === 0 ? left : 1]));
 }
 
 /** The sessions of a work. Steps to rows that its plan no longer has count as rows of nothing. */

@@ -1,12 +1,24 @@
 import { firstBelief, learn } from '../calibrate/belief.ts';
 import type { Weighing } from '../formats/logEntry.ts';
+import { type Handwork, handworkOf } from '../pace/hours.ts';
+import { secondsBy } from '../pace/ownPace.ts';
 import { must } from '../problem.ts';
 import { driftOf, isDrifting } from './drift.ts';
 import { sampleWeighing } from './sampleWeighing.ts';
-import { paceOf, secondsLeft, sessionsOf } from './sessions.ts';
+import { paceOfSessions, sessionsOf } from './sessions.ts';
 import { colourNow } from './weighed.ts';
 
-const costs = { cells: [36, 36, 36, 36], seconds: [120, 120, 120, 120], metres: [[2, 2, 2, 2]] };
+const row: Handwork = new Map([
+  ['sc', 108],
+  ['turn', 4],
+  ['change', 8],
+]);
+const costs = {
+  cells: [36, 36, 36, 36],
+  hands: [row, row, row, row],
+  seconds: [120, 120, 120, 120],
+  metres: [[2, 2, 2, 2]],
+};
 const id = '7b1f7a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d';
 const at = (rows: number, runs = 0) => ({ rows, runs });
 const minute = 60_000;
@@ -32,19 +44,20 @@ describe('sessions found from the ticks', () => {
   });
 
   it('the pace is drawn towards what was logged, and what is left is told with a range', () => {
-    const pace = paceOf(sessions);
+    const pace = paceOfSessions(sessions);
     // After the first step of each 180 + 240 s for 120 + 120 s; two evenings: 0.04 ÷ (0.04 + 0.0625 ÷ 2) = 0.5614.
     expect(pace.ratio).toBeCloseTo((420 / 240) ** 0.5614, 3);
-    const left = secondsLeft(1000, pace);
-    expect(left.mid).toBeCloseTo(1000 * pace.ratio, 6);
-    expect(left.high).toBeGreaterThan(left.mid);
-    expect(paceOf([]).ratio).toBe(1);
+    const left = secondsBy(pace, handworkOf([[row, 10]]));
+    expect(left.mid).toBeCloseTo(1200 * pace.ratio, 6);
+    // The mix is the one that was clocked, so it is as sure as the whole hand: 0.2 √(1 − 0.5614).
+    expect(Math.log(left.high / left.mid)).toBeCloseTo(1.6449 * 0.13246, 4);
+    expect(paceOfSessions([]).ratio).toBe(1);
   });
 
   it('rows made up for in one step say nothing of the pace', () => {
     const [made] = sessionsOf([tick(0, 4, 100 * minute)], costs, () => 9);
-    expect(made).toMatchObject({ rows: 4, expected: 480, clocked: { seconds: 0, expected: 0 } });
-    expect(paceOf(made ? [made] : [])).toEqual({ ratio: 1, sd: 0.2 });
+    expect(made).toMatchObject({ rows: 4, expected: 480, clocked: [] });
+    expect(paceOfSessions(made ? [made] : [])).toEqual({ ratio: 1, sd: 0.2, acts: [] });
   });
 
   it('a run counts by its part of the row', () => {

@@ -1,38 +1,30 @@
-import { cellsIn, type Fabric } from '../lay/fabric.ts';
+import { cellsIn } from '../lay/fabric.ts';
 import { metresByCourse } from '../measure/byCourse.ts';
 import type { CourseRequest } from '../measure/parts.ts';
-import { type Pace, secondsOf, typicalPace } from '../pace/hours.ts';
+import { type Handwork, handworkOfCourse, secondsIn } from '../pace/hours.ts';
 import type { Position } from '../progress/progress.ts';
-import { stitchKind } from '../stitches/kinds.ts';
 
 /** What every course holds: cells, seconds of the hand, and metres of each colour. */
 export interface CourseCosts {
   readonly cells: readonly number[];
+  /** What hands do in it, and the seconds of a steady hand for all of it. */
+  readonly hands: readonly Handwork[];
   readonly seconds: readonly number[];
   /** One array a colour. */
   readonly metres: readonly (readonly number[])[];
 }
 
-/** Counts cells, seconds and metres of every course; linear in cells. */
-export function costsByCourse(request: CourseRequest, pace: Pace = typicalPace): CourseCosts {
+/** Counts cells, handwork and metres of every course; linear in cells. */
+export function costsByCourse(request: CourseRequest): CourseCosts {
   const { fabric } = request;
-  const cells: number[] = [];
-  const seconds: number[] = [];
-  for (let course = 0; course < fabric.courses; course++) {
-    cells.push(cellsIn(fabric, course));
-    seconds.push(secondsIn(fabric, course, pace));
-  }
-  return { cells, seconds, metres: metresByCourse(request).map((colour) => [...colour]) };
-}
-
-function secondsIn(fabric: Fabric, course: number, pace: Pace): number {
-  let seconds = pace.turn;
-  const [from, to] = [fabric.starts[course] as number, fabric.starts[course + 1] as number];
-  for (let i = from; i < to; i++) {
-    seconds += secondsOf(stitchKind(fabric.kinds[i] as number).key, pace);
-    if (i > from && fabric.colours[i] !== fabric.colours[i - 1]) seconds += pace.change;
-  }
-  return seconds;
+  const courses = Array.from({ length: fabric.courses }, (_, course) => course);
+  const hands = courses.map((course) => handworkOfCourse(fabric, course));
+  return {
+    cells: courses.map((course) => cellsIn(fabric, course)),
+    hands,
+    seconds: hands.map(secondsIn),
+    metres: metresByCourse(request).map((colour) => [...colour]),
+  };
 }
 
 /** What comes out when a work is ripped back. */

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { must, type RestKind, restPlans, thaw } from '@puntada/core';
+import { must, type RestKind, restPlans, thaw, unknownPace } from '@puntada/core';
 import { type Listening, listen } from '../listening.ts';
 import { at, begunCloth, galleyCloth, tick } from '../sampleWorks.ts';
 
@@ -23,7 +23,7 @@ async function restOf(id: string, kind: RestKind) {
       cloth: must(thaw(work.begun)),
       stands: work.progress,
       weighings: [],
-      pace: { ratio: 1, sd: 0.2 },
+      pace: unknownPace,
     }),
   );
   const plan = plans.find((each) => each.kind === kind);

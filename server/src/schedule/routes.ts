@@ -6,7 +6,7 @@ import { bodyOf, handler } from '../http/answers.ts';
 import { workOf } from '../works/find.ts';
 import { findWork, listWorks } from '../works/queries.ts';
 import { calendarOf } from './calendar.ts';
-import { timesLeft } from './left.ts';
+import { Hand } from './hand.ts';
 import { minutesOfWeek, setDue, setMinutes, weekSchema } from './queries.ts';
 
 const newWeek = z.strictObject({ minutes: weekSchema });
@@ -15,14 +15,14 @@ const newDue = z.strictObject({ due: z.iso.date('Give a day such as 2026-12-05.'
 /** Days and hours at the hook, when works are due, and the time that each still takes. @param now the clock */
 export function scheduleRoutes(db: PGlite, now: () => Date): Router {
   const router = Router();
-  const left = timesLeft();
+  const hand = new Hand(db);
 
   /** Begun works and wishes that are due somewhen, in turn. */
   async function pending(): Promise<Pending[]> {
     const waiting = (await listWorks(db)).filter(
       ({ state, archived, due }) => !archived && (state === 'begun' || (state === 'wished' && due)),
     );
-    const times = await left(db, waiting);
+    const times = await hand.timesLeft(waiting);
     return inTurn(
       waiting.flatMap(({ id, wish, due }) => {
         const own = times.find((each) => each.id === id);
@@ -54,6 +54,13 @@ export function scheduleRoutes(db: PGlite, now: () => Date): Router {
       const work = await workOf(db, request);
       await setDue(db, work.id, due);
       response.json(await findWork(db, work.id));
+    }),
+  );
+
+  router.get(
+    '/pace',
+    handler(async (_request, response) => {
+      response.json(await hand.pace());
     }),
   );
 

@@ -1,12 +1,17 @@
 import { type Listening, listen } from '../listening.ts';
-import { begunCloth, galleyCloth } from '../sampleWorks.ts';
+import { at, begunCloth, galleyCloth, tick } from '../sampleWorks.ts';
 import { calendarOf } from './calendar.ts';
 
 let server: Listening;
+let own: Listening;
 beforeAll(async () => {
   server = await listen();
+  own = await listen();
 }, 60000);
-afterAll(() => server.close());
+afterAll(async () => {
+  await server.close();
+  await own.close();
+});
 
 describe('the schedule', () => {
   it('keeps the minutes of a week, and refuses what is no week', async () => {
@@ -39,6 +44,25 @@ describe('the schedule', () => {
     await server.ask('PUT', `/schedule/due/${made.id}`, { due: null });
     expect(await has()).toBe(false);
     expect((await server.ask('PUT', `/schedule/due/${made.id}`, { due: 'soon' })).status).toBe(422);
+  });
+
+  it('tells the pace of the hand from all works, also those that are finished', async () => {
+    expect((await own.ask('GET', '/schedule/pace')).body).toEqual({ ratio: 1, sd: 0.2, acts: [] });
+    const id = await begunCloth(own);
+    // Rows of 132 s each, every 198 s, to the last of the 44.
+    const ticks = Array.from({ length: 44 }, (_, row) => tick(at(row), at(row + 1), 1_700_000_000_000 + row * 198_000));
+    expect((await own.ask('POST', `/works/${id}/ticks`, { ticks })).status).toBe(200);
+    const { body } = await own.ask('GET', '/schedule/pace');
+    // One evening weighs 0.04 ÷ (0.04 + 0.0625) against the steady hand.
+    expect(body.ratio).toBeCloseTo(1.5 ** (0.04 / 0.1025), 6);
+    expect(body.acts.map(({ act }: { act: string }) => act)).toEqual(['sc', 'change', 'turn']);
+    // All rows are alike, so nothing sets one kind apart but how much it weighs: the whole stays the whole.
+    const whole = body.acts.reduce(
+      (sum: number, each: { share: number; factor: number }) => sum + each.share * each.factor,
+      0,
+    );
+    expect(whole).toBeCloseTo(1, 9);
+    expect(body.acts[0].share).toBeCloseTo(108 / 132, 9);
   });
 
   it('stays in a backup', async () => {

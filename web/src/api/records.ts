@@ -1,4 +1,4 @@
-import type { DrawerYarn, FrozenWork, LogEntry, Pending, RestKind, Swatch, Tick, Wish } from '@puntada/core';
+import type { DrawerYarn, FrozenWork, LogEntry, OwnPace, Pending, RestKind, Swatch, Tick, Wish } from '@puntada/core';
 import { api, type Work } from './api.ts';
 
 export interface StoredYarn {
@@ -116,6 +116,7 @@ const records = api.injectEndpoints({
       query: (body) => ({ url: '/handover', method: 'POST', body }),
       invalidatesTags: ['Works', 'Work', 'Log', 'Former'],
     }),
+    pace: build.query<OwnPace, void>({ query: () => '/schedule/pace' }),
     schedule: build.query<Schedule, void>({
       query: () => '/schedule',
       providesTags: ['Schedule'],
@@ -160,6 +161,7 @@ export const {
   useFormerQuery,
   useGoOnwardMutation,
   useTakeOverMutation,
+  useLazyPaceQuery,
   useScheduleQuery,
   useSetMinutesMutation,
   useSetDueMutation,

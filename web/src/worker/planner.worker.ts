@@ -10,7 +10,7 @@ import {
   makePiece,
   type PatternFacts,
   type PlanDocument,
-  paceOf,
+  paceOfSessions,
   patternBook,
   patternFacts,
   planDocument,
@@ -256,7 +256,7 @@ function onward(work: Work, entries: readonly LogEntry[], ticks: readonly Tick[]
   const cloth = workCloth(work);
   const costs = workCosts(work);
   if (!work.begun || !cloth || !costs) return undefined;
-  const pace = paceOf(sessionsOfWork(cloth, costs, ticks));
+  const pace = paceOfSessions(sessionsOfWork(cloth, costs, ticks), work.wish.pace);
   return restPlans({ wish: work.wish, cloth, stands: work.progress, weighings: weighingsIn(entries), pace });
 }
 

@@ -1,8 +1,8 @@
-import { type LogEntry, parseMass, wishFromPiece } from '@puntada/core';
+import { type LogEntry, type OwnPace, parseMass, weighingsIn, wishAgain } from '@puntada/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { problemsOf, useAddWorkMutation } from '../../api/api.ts';
-import { useAddEntryMutation } from '../../api/records.ts';
+import { problemsOf, useAddWorkMutation, type Work } from '../../api/api.ts';
+import { useAddEntryMutation, type WorkLog } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
@@ -10,8 +10,8 @@ import type { LogProps } from './logProps.ts';
 
 type End = Extract<LogEntry, { kind: 'end' }>;
 
-/** How it came out, and the same again with the gauge that the finished piece has. */
-export function AtTheEnd({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | 'cloth'>) {
+/** How it came out, and the same again with what it taught. */
+export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'log' | 'cloth'> & { pace: OwnPace }) {
   const [add, adding] = useAddEntryMutation();
   const [again, making] = useAddWorkMutation();
   const navigate = useNavigate();
@@ -35,21 +35,7 @@ export function AtTheEnd({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
     await add({ id: work.id, entry });
   };
   const makeAgain = async () => {
-    const { choice: _size, ...wish } = work.wish;
-    const learned =
-      known?.width && known.height && wish.pattern.key
-        ? wishFromPiece({
-            pattern: wish.pattern.key,
-            numbers: wish.pattern.numbers,
-            units: wish.units,
-            across: { count: cloth.fabric.count, of: 'stitches' },
-            up: { count: cloth.fabric.courses, of: 'rows' },
-            width: known.width,
-            height: known.height,
-          })
-        : undefined;
-    const gauge = learned?.ok ? learned.value.gauge : wish.gauge;
-    const saved = await again({ ...wish, gauge, title: `${wish.title.slice(0, 73)}, again` });
+    const saved = await again(wishAgain({ wish: work.wish, cloth, entries: log.entries, pace }));
     if (saved.data) navigate(`/works/${saved.data.id}/wish`);
   };
   return (
@@ -85,10 +71,21 @@ export function AtTheEnd({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
           </Button>
         </div>
       </form>
-      {known?.width && known.height ? (
-        <p className="pt-2 text-[15px] text-soft">Made again, it goes by the gauge that this piece came out with.</p>
-      ) : null}
+      <p className="pt-2 text-[15px] text-soft empty:hidden">{taughtWords(work, log, pace)}</p>
       <Problems problems={problemsOf(adding.error ?? making.error)} />
     </section>
   );
+}
+
+/** What the same again starts with. */
+function taughtWords(work: Work, log: WorkLog, pace: OwnPace): string {
+  const { gauge } = work.wish;
+  const measured = log.entries.some((entry) => entry.kind === 'end' && (entry.width || entry.height));
+  const weighed = weighingsIn(log.entries).length > 0 && (measured || gauge.from === 'counted');
+  const taught = [
+    ...(measured ? ['the size that this piece came out with'] : []),
+    ...(pace.acts.length ? ['your own pace'] : []),
+    ...(weighed ? ['the yarn that your hand took'] : []),
+  ];
+  return taught.length ? `Made again, it goes by ${new Intl.ListFormat('en-GB').format(taught)}.` : '';
 }

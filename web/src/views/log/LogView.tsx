@@ -1,12 +1,13 @@
 import {
   cellsWorked,
+  type Estimate,
+  handworkOfRows,
   hoursText,
   type OwnPace,
-  paceOf,
+  paceOfSessions,
   partWorked,
   type Session,
-  secondsLeft,
-  secondsOfRows,
+  secondsBy,
   sessionsOfWork,
 } from '@puntada/core';
 import { useMemo } from 'react';
@@ -20,6 +21,7 @@ import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth } from '../../parts/useWorkCloth.ts';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { AtTheEnd } from './AtTheEnd.tsx';
+import { HandTable } from './HandTable.tsx';
 import type { LogProps } from './logProps.ts';
 import { Measures } from './Measures.tsx';
 import { Notes } from './Notes.tsx';
@@ -63,16 +65,17 @@ export default function LogView() {
 function Log({ work, log, cloth, costs }: LogProps) {
   const { fabric } = cloth;
   const sessions = useMemo(() => sessionsOfWork(cloth, costs, log.ticks), [cloth, costs, log.ticks]);
-  const pace = useMemo(() => paceOf(sessions), [sessions]);
+  const pace = useMemo(() => paceOfSessions(sessions, work.wish.pace), [sessions, work.wish.pace]);
   const { rows } = work.progress;
   const done = cellsWorked(cloth, work.progress);
-  const left = secondsOfRows(costs, work.progress, done);
+  const left = secondsBy(pace, handworkOfRows(costs, work.progress, done));
   return (
     <div className="grid gap-x-10 gap-y-9 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
       <section aria-label="Time" className="min-w-0">
         <h2 className="border-b border-ink pb-1 text-[19px]">Time</h2>
         <Figures sessions={sessions} pace={pace} left={left} rows={rows} of={fabric.courses} />
         <ProgressChart ticks={log.ticks} sessions={sessions} rows={fabric.courses} />
+        <HandTable pace={pace} />
         <Sessions sessions={sessions} />
       </section>
       <div className="grid min-w-0 content-start gap-9">
@@ -86,7 +89,7 @@ function Log({ work, log, cloth, costs }: LogProps) {
         <Measures work={work} log={log} cloth={cloth} />
         <Notes work={work} log={log} />
         <Photos work={work} log={log} />
-        <AtTheEnd work={work} log={log} cloth={cloth} />
+        <AtTheEnd work={work} log={log} cloth={cloth} pace={pace} />
         <section aria-label="Hand it over">
           <h2 className="border-b border-ink pb-1 text-[19px]">Hand it over</h2>
           <p className="py-2 text-[16px]">
@@ -111,7 +114,7 @@ function Figures({
 }: {
   sessions: readonly Session[];
   pace: OwnPace;
-  left: number;
+  left: Estimate;
   rows: number;
   of: number;
 }) {
@@ -123,7 +126,7 @@ function Figures({
       <Big term="rows worked" value={`${rows} of ${of}`} />
       <Big term="at work" value={timeWords(worked)} />
       <Big term="your hand" value={sessions.length ? against : 'not yet known'} small />
-      <Big term="still to work" value={left > 30 ? hoursText(secondsLeft(left, pace)) : 'nothing'} />
+      <Big term="still to work" value={left.mid > 30 ? hoursText(left) : 'nothing'} />
     </dl>
   );
 }

@@ -94,7 +94,11 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
           value={figures ? String(figures.ends) : '…'}
           note={together}
         />
-        <Line term="Time" value={figures ? hoursText(figures.time) : '…'} note="a steady hand; not yet yours" />
+        <Line
+          term="Time"
+          value={figures ? hoursText(figures.time) : '…'}
+          note={prepared.wish.pace ? 'by your own pace' : 'a steady hand; not yet yours'}
+        />
       </dl>
     </section>
   );

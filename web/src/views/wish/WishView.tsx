@@ -10,7 +10,7 @@ import {
   useWorkQuery,
   type Work,
 } from '../../api/api.ts';
-import { useDraftsQuery } from '../../api/records.ts';
+import { useDraftsQuery, useLazyPaceQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Button } from '../../parts/Button.tsx';
@@ -82,6 +82,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
   const navigate = useNavigate();
   const [add, adding] = useAddWorkMutation();
   const [change, changing] = useChangeWorkMutation();
+  const [askPace] = useLazyPaceQuery();
   const form = useForm<WishFormValues>({
     defaultValues: start,
     resolver: zodResolver(formSchema) as Resolver<WishFormValues>,
@@ -113,7 +114,9 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
         form.setError(fieldOf(problem.path) as 'width', { message: `${problem.message} ${problem.hint}` });
       return;
     }
-    const wish = read.value;
+    // Its hours go by the maker's own hand, as far as that is known by now.
+    const { data: pace } = await askPace();
+    const wish = pace?.acts.length ? { ...read.value, pace } : read.value;
     const saved = work ? await change({ id: work.id, revision: work.revision, wish }) : await add(wish);
     if (!saved.data) return;
     await kept.drop();

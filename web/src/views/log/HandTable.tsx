@@ -1,0 +1,43 @@
+import { type ActPace, type OwnPace, secondsEach } from '@puntada/core';
+import { usePreferences } from '../../api/api.ts';
+import { actWords, secondsWords } from './paceWords.ts';
+
+/** What takes less of the time than this is not told. */
+const leastShare = 0.02;
+
+/** How long this hand takes for each kind of stitch, beside a steady one. */
+export function HandTable({ pace }: { pace: OwnPace }) {
+  const told = pace.acts.filter(({ share }) => share >= leastShare);
+  if (!told.length) return null;
+  return (
+    <table className="mt-4 w-full text-left text-[15px]">
+      <caption className="sr-only">Seconds of your hand for each stitch</caption>
+      <thead className="text-[14px] text-soft">
+        <tr>
+          <th className="py-1.5 font-semibold">Each takes</th>
+          <th className="text-right font-semibold">your hand</th>
+          <th className="text-right font-semibold">a steady one</th>
+          <th className="text-right font-semibold">of your time</th>
+        </tr>
+      </thead>
+      <tbody>
+        {told.map((each) => (
+          <Row key={each.act} pace={pace} each={each} />
+        ))}
+      </tbody>
+    </table>
+  );
+}
+
+function Row({ pace, each }: { pace: OwnPace; each: ActPace }) {
+  const { terms } = usePreferences();
+  const { own, steady } = secondsEach(pace, each);
+  return (
+    <tr className="border-t border-rule">
+      <th className="py-1.5 font-normal">{actWords(each.act, terms)}</th>
+      <td className="count text-right">{secondsWords(own)}</td>
+      <td className="count text-right text-soft">{steady.toFixed(1)} s</td>
+      <td className="count text-right text-soft">{Math.round(each.share * 100)} %</td>
+    </tr>
+  );
+}

@@ -1,0 +1,16 @@
+import { type Act, type Estimate, stitchKinds, type Terms } from '@puntada/core';
+
+/** What a hand does, in words. */
+export function actWords(act: Act, terms: Terms): string {
+  if (act === 'change') return 'a change of colour';
+  if (act === 'turn') return 'a turn';
+  if (act === 'end') return 'an end';
+  const kind = stitchKinds.find(({ key }) => key === act);
+  return kind ? kind[terms === 'UK' ? 'uk' : 'us'] : act;
+}
+
+/** `2.6–3.4 s` */
+export function secondsWords({ low, high }: Estimate): string {
+  const digits = high < 10 ? 1 : 0;
+  return `${low.toFixed(digits)}–${high.toFixed(digits)} s`;
+}
