@@ -1,4 +1,4 @@
-import { expect, type TestServer, test, wishedCloth } from './server.ts';
+import { begunCloth, expect, type TestServer, test, wishedCloth } from './server.ts';
 
 const yarn = { line: 'Skerry cotton', fibre: 'cotton', weight: 4, ballMetres: 85, ballGrams: 50, balls: 3 };
 
@@ -101,6 +101,46 @@ test('the book: by ends the cut rows come last; only those whose faces look alik
   await page.getByText('How a repeat is worked').click();
   await expect(page.getByText(/Row 1 \(RS\): chain 9 in A/)).toBeVisible();
   await expect(page.getByText('With some practice')).toBeVisible();
+});
+
+test('the screen is kept awake while a row is worked, taken up again when it is seen again, and let go', async ({
+  page,
+  server,
+}) => {
+  await page.addInitScript(() => {
+    const told: string[] = [];
+    Object.assign(window, { told });
+    let held = 0;
+    const lock = () => {
+      const own = { released: false, release };
+      function lose() {
+        own.released = true;
+        held--;
+      }
+      async function release() {
+        if (own.released) return;
+        told.push(`let go of ${held}`);
+        lose();
+      }
+      told.push(`taken, ${++held} held`);
+      Object.assign(window, { lose });
+      return own;
+    };
+    Object.defineProperty(navigator, 'wakeLock', { value: { request: async () => lock() } });
+  });
+  const id = await begunCloth(server);
+  await page.goto(`${server.address}/works/${id}/work`);
+  const told = () => page.evaluate(() => (window as unknown as { told: string[] }).told);
+  await expect.poll(told).toEqual(['taken, 1 held']);
+  // Seen again while it is still held, nothing is taken twice; the browser lets go of it when the page is hidden.
+  const seen = () => page.evaluate(() => document.dispatchEvent(new Event('visibilitychange')));
+  await seen();
+  await page.evaluate(() => (window as unknown as { lose: () => void }).lose());
+  await seen();
+  await expect.poll(told).toEqual(['taken, 1 held', 'taken, 1 held']);
+  await page.getByRole('button', { name: 'Reading' }).click();
+  await page.getByLabel('Keep the screen awake').uncheck();
+  await expect.poll(told).toEqual(['taken, 1 held', 'taken, 1 held', 'let go of 1']);
 });
 
 test('the runs are read aloud where it is asked, and slips have their cures', async ({ page, server }) => {

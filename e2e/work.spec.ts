@@ -17,6 +17,8 @@ test('the run in hand, the change announced, and what there should be at the end
   await expect(end).toContainText('sc in A');
   await expect(end).toContainText('ch 1 in A, turn');
   await expect(end).toContainText('at this edge');
+  await expect(end).toContainText('Turnclockwise, 1 half-twist');
+  await expect(end).toContainText('Balls, left to rightA B');
   await page.keyboard.press('Space');
   await expect(page.getByText('close the 4th in A')).toBeVisible();
   await page.keyboard.press('Backspace');

@@ -107,6 +107,40 @@ describe('yarn that will not last', () => {
   });
 });
 
+describe('another ending', () => {
+  const at20 = (change: Partial<WishInput>, more: Partial<WorkInHand> = {}) => inHand(change, 20, more).plans;
+  const rowsOf = (plans: readonly RestPlan[]) =>
+    plans.filter(({ kind }) => kind === 'ending').map(({ wish: { ending }, rows }) => [ending, rows]);
+
+  it('lets it end at a row that its own would not', () => {
+    // Bands of four rows, an odd number of them as begun: 20 rows are five bands. One row on, it can end in bands of
+    // A, 28, 36 …, after any band, 24, 28 …, or after any row, 21.
+    const { plans } = inHand({}, 21);
+    expect(one(plans, 'soonest').rows).toBe(28);
+    expect(rowsOf(plans)).toEqual([
+      ['whole', 24],
+      ['any', 21],
+    ]);
+    // What ends as well by its own ending is not told twice.
+    expect(rowsOf(at20({}))).toEqual([]);
+    expect(rowsOf(inHand({ ending: 'any' }, 21).plans)).toEqual([
+      ['as-begun', 28],
+      ['whole', 24],
+    ]);
+  });
+
+  it('where the yarn does not last goes on as long as it does', () => {
+    const weighings = [sampleWeighing('A', 20, 42), sampleWeighing('B', 20, 3)];
+    const plans = at20({}, { weighings });
+    const ended = plans.filter(({ kind }) => kind === 'ending');
+    expect(ended.length).toBeGreaterThan(0);
+    for (const { rows, chance } of ended) {
+      expect(rows).toBeGreaterThan(20);
+      expect(chance).toBeGreaterThanOrEqual(0.95);
+    }
+  });
+});
+
 describe('a border', () => {
   const { plans } = inHand({ item: 'blanket', border: { rounds: 3, colour: 'A' } }, 30);
   it('can be a round thinner or left off, and takes less yarn and size', () => {
@@ -153,7 +187,7 @@ describe('every way to go on', () => {
           ]);
         }
       }),
-      { numRuns: 15 },
+      { numRuns: 30 },
     );
   });
 

@@ -5,9 +5,9 @@ import { prepare } from '../plan/prepare.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import { type Draft, Onward, type RestKind, type RestPlan, type WorkInHand } from './restPlan.ts';
 
-/** The heights below or above the planned one at which the ending comes out, the nearest first. */
-function heights({ prepared, rows }: Onward, way: 1 | -1, most: number): number[] {
-  const rule = heightRule(prepared.bound, prepared.wish.ending);
+/** The heights below or above the planned one at which an ending comes out, the nearest first. */
+function heights({ prepared, rows }: Onward, way: 1 | -1, most: number, ending = prepared.wish.ending): number[] {
+  const rule = heightRule(prepared.bound, ending);
   const found: number[] = [];
   for (let n = rows + way; n >= 1 && n <= 2 * rows + 400 && found.length < most; n += way) {
     if (admits(rule, n)) found.push(n);
@@ -42,6 +42,31 @@ function otherHeights(onward: Onward, planned: RestPlan): RestPlan[] {
   const [longer] = heights(onward, 1, 1);
   if (longer !== undefined) found.push(to('longer', longer));
   return found.flatMap((each) => each ?? []);
+}
+
+const endings: readonly Wish['ending'][] = ['as-begun', 'whole', 'any'];
+
+/** The rest ended at a row that another ending admits: as long as the yarn lasts where it does not, else at once. */
+function otherEndings(onward: Onward, planned: RestPlan): RestPlan[] {
+  const { work, stays, prepared } = onward;
+  const { count } = work.cloth.fabric;
+  const [sure, chance] = [work.wish.sure, planned.chance];
+  const short = chance !== undefined && chance < sure;
+  return endings
+    .filter((ending) => ending !== work.wish.ending)
+    .flatMap((ending) => {
+      const open = heights(onward, -1, Number.POSITIVE_INFINITY, ending).filter(
+        (rows) => (prepared.technique.courses?.(count, rows) ?? rows) >= stays,
+      );
+      const to = (rows: number) => {
+        const fabric = onward.laid(rows);
+        const wish = { ...withRows(work.wish, count, rows), ending };
+        return fabric && onward.plan({ kind: 'ending', wish, fabric, rows, stays });
+      };
+      const soonest = open.at(-1);
+      const found = short ? longestEnough(open, sure, to) : soonest === undefined ? undefined : to(soonest);
+      return found ?? [];
+    });
 }
 
 /** The longest of the heights for which the yarn is enough; more rows never take less. */
@@ -95,7 +120,7 @@ export function restPlans(work: WorkInHand): Result<RestPlan[]> {
   const swapped = onward.swapped();
   const drafts = otherFinishes(onward, base);
   if (swapped) drafts.push({ ...base, kind: 'swapped', fabric: swapped });
-  plans.push(...drafts.flatMap((draft) => onward.plan(draft) ?? []));
+  plans.push(...otherEndings(onward, planned), ...drafts.flatMap((draft) => onward.plan(draft) ?? []));
   const seen = new Set<string>();
   return good(
     plans.filter((plan) => {

@@ -14,6 +14,7 @@ import { type Prepared, prepare } from '../plan/prepare.ts';
 import { sizeAt } from '../plan/sizes.ts';
 import type { Position } from '../progress/progress.ts';
 import { costsFor } from '../route/costs.ts';
+import { cutShort } from '../route/cutShort.ts';
 import { goOn } from '../route/goOn.ts';
 import { CUT } from '../route/moves.ts';
 import { chartOf } from '../route/ofFabric.ts';
@@ -44,6 +45,7 @@ export const restKinds = [
   'thinner',
   'bare',
   'closing',
+  'ending',
 ] as const;
 export type RestKind = (typeof restKinds)[number];
 
@@ -128,15 +130,20 @@ export class Onward {
     return { ...fabric, colours: fabric.colours.map((colour, i) => (i < from ? colour : 1 - colour)) };
   }
 
-  /** Where colours are divided among bobbins the strands are not taken on otherwise; only what stays as it was. */
+  /** Where colours are divided among bobbins the strands go on only as they were planned, to the last row or sooner. */
   private wayOf(fabric: Fabric, stays: number): StrandWay | undefined {
-    const { cloth, wish } = this.work;
+    const { cloth } = this.work;
     const { strands } = cloth;
-    const divided = strands.colourOf.some((colour, strand) => colour !== strand);
-    if (divided) return sameCourses(cloth.fabric, fabric) === cloth.fabric.courses ? strands : undefined;
-    const { gauge } = this.prepared;
+    // A technique may know but one way with the idle colour, whatever was wished.
+    const { gauge, wish } = this.prepared;
     const size = { stitchWidth: gauge.stitchWidth.mid, rowHeight: gauge.rowHeight.mid };
     const costs = costsFor(wish.policy, wish.floats && !wish.smallChildren, size);
+    const divided = strands.colourOf.some((colour, strand) => colour !== strand);
+    if (divided) {
+      const same = sameCourses(cloth.fabric, fabric);
+      if (same < fabric.courses) return undefined;
+      return same === cloth.fabric.courses ? strands : cutShort(strands, chartOf(fabric), stays);
+    }
     return goOn(strands, chartOf(fabric), stays, costs, wish.policy === 'carry-always' ? 'carry-always' : 'least-cost');
   }
 

@@ -5,6 +5,7 @@ import { findPattern } from '../patterns/book.ts';
 import { planWish } from '../plan/plan.ts';
 import { sampleIn } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
+import { CUT } from '../route/moves.ts';
 import { restPlans } from './rest.ts';
 import type { RestPlan } from './restPlan.ts';
 
@@ -62,10 +63,28 @@ describe('the rest where colours are divided among bobbins', () => {
 
   it('changes nothing that strands would have to follow', () => {
     expect(plan.piece.strands.colourOf.length).toBeGreaterThan(2);
-    const strands = new Set(ways.map(({ begun }) => JSON.stringify(begun.moves)));
-    expect(strands.size).toBe(1);
+    const whole = ways.filter(({ rows }) => rows === plan.piece.rows);
+    expect(new Set(whole.map(({ begun }) => JSON.stringify(begun.moves))).size).toBe(1);
     expect(kinds(ways)).toEqual(expect.arrayContaining(['planned', 'thinner', 'bare', 'closing']));
     expect(kinds(ways)).not.toContain('swapped');
+    expect(kinds(ways)).not.toContain('longer');
+  });
+
+  it('can end sooner, each bobbin fastened off after its last stitch', () => {
+    const { rows } = plan.piece;
+    const sooner = ways.filter((each) => each.rows < rows);
+    expect(kinds(sooner)).toEqual(expect.arrayContaining(['shorter', 'ending', 'ending']));
+    const whole = must(thaw(freeze(plan))).strands;
+    for (const { begun, rows: courses, ends } of sooner) {
+      const cloth = must(thaw(begun));
+      const { moves, chart } = cloth.strands;
+      // The same strand in every cell, as far as the rows go, and nothing done for what comes no more.
+      expect([...chart.colours]).toEqual([...whole.chart.colours.subarray(0, chart.columns * courses)]);
+      for (let i = 0; i < moves.length; i++) expect(moves.row[i]).toBeLessThan(courses);
+      // Two ends a strand that is seen, two a cut, and the border's two, counted from the cells.
+      const cuts = moves.kind.subarray(0, moves.length).filter((kind) => kind === CUT).length;
+      expect(ends).toBe(2 * new Set(chart.colours).size + 2 * cuts + 2);
+    }
   });
 });
 

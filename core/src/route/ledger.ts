@@ -1,6 +1,5 @@
 import type { Fabric } from '../lay/fabric.ts';
 import { type StitchKey, stitchKinds } from '../stitches/kinds.ts';
-import { hangingMap, OFF } from './hangs.ts';
 import { totalsByColour } from './route.ts';
 import type { Strands } from './strands.ts';
 
@@ -60,34 +59,4 @@ export function strandLedger(fabric: Fabric, strands: Strands, contrast: number)
     thickness: thickness as [number, number, number, number],
     show: show * contrast,
   };
-}
-
-/**
- * Half-twists of the balls after each row where the work is always turned the same way: one at every turn at which
- * two strands or more are attached. Turned to and fro by turns they undo each other. Work that is not turned has none.
- */
-export function halfTwists(strands: Strands): Int32Array {
-  const { chart, moves } = strands;
-  const twists = new Int32Array(chart.rows);
-  const { construction } = chart;
-  const map = hangingMap(chart, moves);
-  let sum = 0;
-  for (let row = 0; row < chart.rows - 1; row++) {
-    const turns =
-      construction === 'flat' || construction === 'turned-rounds' || (construction === 'paired' && row % 2 === 1);
-    let attached = 0;
-    for (let strand = 0; strand < chart.colourCount; strand++) {
-      if (map[row * chart.colourCount + strand] !== OFF) attached++;
-    }
-    if (turns && attached > 1) sum++;
-    twists[row] = sum;
-  }
-  if (chart.rows) twists[chart.rows - 1] = sum;
-  return twists;
-}
-
-/** How to undo so many half-twists. */
-export function untwistWords(twists: number): string {
-  if (twists === 0) return 'The balls are not twisted.';
-  return `${twists} half-twist${twists === 1 ? '' : 's'}: turn the work ${twists} time${twists === 1 ? '' : 's'} the other way, or swap the balls as often.`;
 }

@@ -1,13 +1,10 @@
-import { wishSchema } from '../formats/wish.ts';
 import { planWish, writing } from '../plan/plan.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
-import { halfTwists, untwistWords } from '../route/ledger.ts';
 import { beginningAdvice, rowAdvice } from './advice.ts';
 import { groupRows, ungroupRows } from './groups.ts';
 import { passedChecks, proofSheet } from './proofSheet.ts';
 import { printedRows } from './readRows.ts';
-import { writeRow } from './rows.ts';
 
 function planned(change: Parameters<typeof sampleWish>[0] = {}) {
   const plan = must(planWish(sampleWish(change)));
@@ -112,33 +109,5 @@ describe('the proof sheet', () => {
       piece: { ...plan.piece, yarn: plan.piece.yarn.map((need) => ({ ...need, parts: need.parts.slice(1) })) },
     };
     expect(passedChecks(broken, 'US', 'right').map((check) => check.passed)).toEqual([true, true, false, true]);
-  });
-});
-
-describe('half-twists of the balls', () => {
-  it('one at each turn while two colours are attached, none in rounds', () => {
-    const { plan } = planned({ height: { by: 'rows', count: 12 } });
-    const twists = halfTwists(plan.piece.strands);
-    // 11 turns in 12 rows, both colours always at hand.
-    expect([twists[0], twists[10], twists[11]]).toEqual([1, 11, 11]);
-    const cosy = must(
-      planWish(wishSchema.parse({ ...sampleWish(), pattern: { key: 'coil-linen' }, edges: 'whole', ending: 'whole' })),
-    );
-    expect(Array.from(halfTwists(cosy.piece.strands)).every((count) => count === 0)).toBe(true);
-  });
-
-  it('tells how to undo them', () => {
-    expect(untwistWords(0)).toContain('not twisted');
-    expect(untwistWords(1)).toContain('1 half-twist: turn the work 1 time the other way');
-  });
-});
-
-describe('whole words', () => {
-  it('spell out stitches in either terminology', () => {
-    const { request } = planned({ pattern: { key: 'houndstooth' } });
-    expect(writeRow({ ...request, style: 'whole' }, 2).work).toBe('(1 single crochet, 1 double crochet) × 19 B');
-    expect(writeRow({ ...request, terms: 'UK', style: 'whole' }, 2).work).toBe(
-      '(1 double crochet, 1 treble crochet) × 19 B',
-    );
   });
 });

@@ -5,6 +5,8 @@ import { type Chart, eachRun, isRound, startBoundary, stitchesBetween } from '..
 import { hangingMap, lastUses, movesByRow, OFF } from '../route/hangs.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, type MoveList } from '../route/moves.ts';
 import type { Strands } from '../route/strands.ts';
+import { ballOrder, halfTwists } from '../route/twists.ts';
+import type { Hand } from './terms.ts';
 
 /** What is done with one idle colour in one row, in working numbers: stitch 1 is the first one worked. */
 export interface StrandOrder {
@@ -43,6 +45,10 @@ export class StrandBook {
   private readonly byRow: Int32Array[];
   private readonly map: Int32Array;
   private readonly lastUses: Int32Array;
+  /** Of the balls after each row, where the work is always turned the same way. */
+  readonly twists: Int32Array;
+  /** Colours have bobbins. */
+  private readonly divided: boolean;
   /** What is counted along a row: stitches, or clusters and blocks. */
   private readonly cell: string;
   private readonly cells: string;
@@ -53,6 +59,8 @@ export class StrandBook {
     this.byRow = movesByRow(moves, chart.rows);
     this.map = hangingMap(chart, moves);
     this.lastUses = lastUses(chart);
+    this.divided = new Set(colourOf).size < colourOf.length;
+    this.twists = halfTwists({ chart, moves });
     this.cell = cellWords[bound.pattern.technique] ?? 'stitch';
     this.cells = this.cell === 'stitch' ? 'stitches' : `${this.cell}s`;
     const of = (colour: number) => colourOf.filter((each) => each === colour).length;
@@ -76,6 +84,17 @@ export class StrandBook {
       found.push({ colour: this.letters[colour] as string, afterStitch, place, boundary });
     }
     return found;
+  }
+
+  /**
+   * The balls that are in use after a row, from left to right before the maker; they stay where they lie for the whole
+   * work. @param row from 0
+   */
+  balls(row: number, hand: Hand): string[] {
+    const inUse = new Set(this.hanging(row).map((strand) => strand.colour));
+    return ballOrder(this.chart, hand, this.divided)
+      .map((strand) => this.letters[strand] as string)
+      .filter((letter) => inUse.has(letter));
   }
 
   /** The orders of a row, a colour each that is to be thought of. @param row from 0 */

@@ -96,11 +96,17 @@ function Told({ id, rows, found }: { id: string; rows: number; found: Result<Col
         )}
       </p>
       <p>
-        Still to come{' '}
-        <b className="count">
-          {yarnLengthNumber(left.low, told)}–{metres(left.high)}
-        </b>
-        {chance === undefined ? null : (
+        {left.mid < 0.05 ? (
+          'Nothing is still to come'
+        ) : (
+          <>
+            Still to come{' '}
+            <b className="count">
+              {yarnLengthNumber(left.low, told)}–{metres(left.high)}
+            </b>
+          </>
+        )}
+        {chance === undefined || left.mid < 0.05 ? null : (
           <>
             ; what you have is enough with a chance of <b className="count">{chanceText(chance)}</b>
           </>

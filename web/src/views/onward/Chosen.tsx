@@ -41,7 +41,7 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
   const as = plan.kind === 'planned';
   return (
     <aside aria-label="The way looked at" className="grid content-start gap-3 lg:sticky lg:top-4">
-      <h2 className="text-[23px]">{restName(plan.kind, work.wish.closing)}</h2>
+      <h2 className="text-[23px]">{restName(plan.kind, work.wish.closing, plan.wish.ending)}</h2>
       <WorkStrip
         strip={strip}
         onWidth={setWidth}

@@ -18,21 +18,22 @@ export function Former({ work }: { work: Work }) {
       <h2 className="border-b border-ink pb-1 text-[19px]">Plans left behind</h2>
       <ul>
         <OnePlan work={work} name="The plan of now" />
-        {plans.map((plan) => (
-          <OneFormer key={plan.revision} plan={plan} work={work} />
+        {plans.map((plan, i) => (
+          <OneFormer key={plan.revision} plan={plan} work={work} ending={(plans[i - 1] ?? work).wish.ending} />
         ))}
       </ul>
     </section>
   );
 }
 
-function OneFormer({ plan, work }: { plan: FormerPlan; work: Work }) {
+/** @param ending of the plan that it was left for */
+function OneFormer({ plan, work, ending }: { plan: FormerPlan; work: Work; ending: Wish['ending'] }) {
   const { wish, begun, rowsWorked, leftAt, leftFor } = plan;
   const was = useMemo(
     (): Work => ({ ...work, wish, begun, progress: { rows: rowsWorked, runs: 0 } }),
     [work, wish, begun, rowsWorked],
   );
-  const why = restName(leftFor, wish.closing).toLowerCase();
+  const why = restName(leftFor, wish.closing, ending).toLowerCase();
   return (
     <OnePlan work={was} name={`Left at row ${rowsWorked}, ${day.format(new Date(leftAt))}`} under={`for: ${why}`} />
   );

@@ -38,7 +38,10 @@ export function Ways({ plans, taken, work, onTake }: WaysProps) {
         </thead>
         <tbody>
           {plans.map((plan, i) => (
-            <tr key={plan.kind} className={`border-t border-rule ${i === taken ? 'bg-sheet' : ''}`}>
+            <tr
+              key={`${plan.kind} ${plan.wish.ending}`}
+              className={`border-t border-rule ${i === taken ? 'bg-sheet' : ''}`}
+            >
               <th
                 scope="row"
                 className={`border-l-4 p-0 text-left font-normal ${i === taken ? 'border-ink' : 'border-transparent'}`}
@@ -49,7 +52,7 @@ export function Ways({ plans, taken, work, onTake }: WaysProps) {
                   onClick={() => onTake(i)}
                   className={`min-h-11 w-full px-2 text-left hover:underline ${i === taken ? 'font-semibold' : ''}`}
                 >
-                  {restName(plan.kind, work.wish.closing)}
+                  {restName(plan.kind, work.wish.closing, plan.wish.ending)}
                 </button>
               </th>
               <Cell>{plan.rows}</Cell>

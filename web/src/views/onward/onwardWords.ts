@@ -1,12 +1,21 @@
-import type { RestKind } from '@puntada/core';
+import type { RestKind, Wish } from '@puntada/core';
 
-/** What each way for the rest of a work is called. @param closing whether the plan has a closing row now */
-export function restName(kind: RestKind, closing: boolean): string {
+/**
+ * What each way for the rest of a work is called. @param closing whether the plan has a closing row now
+ * @param ending of the way itself
+ */
+export function restName(kind: RestKind, closing: boolean, ending: Wish['ending']): string {
   if (kind === 'closing') return closing ? 'Leave the closing row off' : 'A closing row of sc more';
-  return names[kind];
+  return kind === 'ending' ? endings[ending] : names[kind];
 }
 
-const names: Readonly<Record<Exclude<RestKind, 'closing'>, string>> = {
+const endings: Readonly<Record<Wish['ending'], string>> = {
+  any: 'End after any row',
+  whole: 'End after a whole repeat',
+  'as-begun': 'End as it began',
+};
+
+const names: Readonly<Record<Exclude<RestKind, 'closing' | 'ending'>, string>> = {
   planned: 'Go on as planned',
   enough: 'As long as the yarn lasts',
   shorter: 'End one step sooner',

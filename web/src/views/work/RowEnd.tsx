@@ -10,10 +10,14 @@ interface Props {
   readonly next: string | undefined;
   /** Which way to turn, where it matters to the strands. */
   readonly turn: Turn | undefined;
+  /** Half-twists of the balls by then, turned always one way. */
+  readonly twists: number;
+  /** The balls in use, from left to right. */
+  readonly balls: readonly string[];
 }
 
 /** What there should be at the end of the row in hand. */
-export function RowEnd({ course, hanging, others, terms, next, turn }: Props) {
+export function RowEnd({ course, hanging, others, terms, next, turn, twists, balls }: Props) {
   const kinds = course.byKind.length > 1;
   return (
     <aside
@@ -29,13 +33,20 @@ export function RowEnd({ course, hanging, others, terms, next, turn }: Props) {
             value={course.byKind.map(({ kind, count }) => `${count} ${stitchWord(kind, terms)}`).join(', ')}
           />
         ) : null}
-        <Line
-          term={course.byColour.map(({ colour }) => `in ${colour}`).join(' / ')}
-          value={course.byColour.map(({ count }) => count).join(' / ')}
-        />
+        {course.byColour.length > 1 ? (
+          <Line
+            term={course.byColour.map(({ colour }) => `in ${colour}`).join(' / ')}
+            value={course.byColour.map(({ count }) => count).join(' / ')}
+          />
+        ) : null}
         <Line term="Last stitch" value={`${stitchWord(course.last.kind, terms)} in ${course.last.colour}`} />
         <Line term="Then" value={next ?? 'fasten off'} />
-        {turn ? <Line term="Turn" value={turn} /> : null}
+        {turn ? (
+          <>
+            <Line term="Turn" value={`${turn}, ${twists % 2 ? '1 half-twist' : 'no twist'}`} />
+            <Line term="Balls, left to right" value={balls.join(' ')} />
+          </>
+        ) : null}
         {hanging.map((words) => (
           <Line
             key={words}

@@ -160,7 +160,9 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 others={others}
                 terms={terms}
                 next={next}
-                turn={turnAfter(fabric, course.number - 1, strands.hanging(course.number - 1).length)}
+                turn={turnAfter(strands.twists, course.number - 1)}
+                twists={strands.twists[course.number - 1] ?? 0}
+                balls={strands.balls(course.number - 1, hand)}
               />
             </section>
           </>

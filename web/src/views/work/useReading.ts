@@ -57,7 +57,7 @@ export function useAwake(wished: boolean): void {
     let lock: WakeLockSentinel | undefined;
     let over = false;
     const take = async () => {
-      if (document.visibilityState !== 'visible') return;
+      if (document.visibilityState !== 'visible' || (lock && !lock.released)) return;
       const taken = await navigator.wakeLock.request('screen').catch(() => undefined);
       if (over) void taken?.release();
       else lock = taken;
