@@ -10,6 +10,23 @@ async function longest(page: Page, step: () => Promise<unknown>): Promise<number
   return page.evaluate(() => Math.max(0, ...(window as unknown as { found: number[] }).found));
 }
 
+/** Views as they are opened from the bench, and the bench itself. */
+const opened = [
+  '/',
+  '/wish',
+  '/works/:id/size',
+  '/works/:id/rows',
+  '/works/:id/yarn',
+  '/works/:id/work',
+  '/works/:id/log',
+  '/works/:id/onward',
+  '/book',
+  '/drawer',
+  '/swatches',
+  '/evenings',
+  '/words',
+];
+
 /** Every step that a maker takes often, each against the bare work of opening a page with nothing in it. */
 test('answering', async ({ page, server }) => {
   await page.addInitScript(() => {
@@ -40,6 +57,18 @@ test('answering', async ({ page, server }) => {
   await page.goto(`${server.address}/works/${id}/work`);
   await time('a run worked', () => page.keyboard.press('PageDown'));
   await time('a row worked', () => page.keyboard.press('Enter'));
+  for (const view of opened) {
+    await page.goto(`${server.address}${view === '/' ? '/switch' : '/'}`);
+    await time(`open ${view}`, () =>
+      page.evaluate(
+        (to) => {
+          history.pushState({}, '', to);
+          dispatchEvent(new PopStateEvent('popstate'));
+        },
+        view.replace(':id', id),
+      ),
+    );
+  }
   for (const [name, ms] of told) console.log(`${name}: ${ms > 50 ? `${Math.round(ms)} ms` : 'under 50 ms'}`);
   console.log(`reloading the barest page: ${Math.round(blank)} ms`);
   expect(told.filter(([, ms]) => ms > 100)).toEqual([]);

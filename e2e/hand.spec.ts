@@ -61,18 +61,22 @@ test('settings are kept, and every view obeys them', async ({ page, server }) =>
   await expect(page.getByRole('radio', { name: 'Left hand' })).toHaveAttribute('aria-checked', 'true');
 });
 
-test('the bench opens from its kept copy while the server is away', async ({ page, ownServer }) => {
-  await begunCloth(ownServer, { title: 'Cloth by the window' });
-  await page.goto(ownServer.address);
-  await expect(page.getByRole('link', { name: 'Cloth by the window', exact: true })).toBeVisible();
-  await expect(page.getByText('44 rows left of 44')).toBeVisible();
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  await ownServer.kill();
-  await page.reload();
-  await expect(page.getByRole('link', { name: 'Cloth by the window', exact: true })).toBeVisible();
-  await page.goto(`${ownServer.address}/wish`);
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
-  await expect(page.getByRole('alert')).toContainText('does not answer');
+test.describe('with a kept copy of the pages', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('the bench opens from its kept copy while the server is away', async ({ page, ownServer }) => {
+    await begunCloth(ownServer, { title: 'Cloth by the window' });
+    await page.goto(ownServer.address);
+    await expect(page.getByRole('link', { name: 'Cloth by the window', exact: true })).toBeVisible();
+    await expect(page.getByText('44 rows left of 44')).toBeVisible();
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await ownServer.kill();
+    await page.reload();
+    await expect(page.getByRole('link', { name: 'Cloth by the window', exact: true })).toBeVisible();
+    await page.goto(`${ownServer.address}/wish`);
+    await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+    await expect(page.getByRole('alert')).toContainText('does not answer');
+  });
 });
 
 test('a work that is not begun, and one that is not there, say what to do', async ({ page, server }) => {

@@ -63,30 +63,34 @@ test('a button reached by the keyboard keeps its own keys', async ({ page, serve
   await expect(page.getByRole('region', { name: 'Row 1, run 9 of 9' })).toBeVisible();
 });
 
-test('reloaded while the server is away it still opens, takes ticks, and delivers each once', async ({
-  page,
-  ownServer,
-}) => {
-  const id = await begunCloth(ownServer);
-  await page.goto(`${ownServer.address}/works/${id}/work`);
-  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
-  await page.keyboard.press('Enter');
-  await expect(page.getByTestId('row-number')).toHaveText('Row 2');
-  await expect(page.getByText('✓ Stored')).toBeVisible();
-  // The pages are kept by the browser once its worker is in charge.
-  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
-  await ownServer.kill();
-  await page.reload();
-  await expect(page.getByTestId('row-number')).toHaveText('Row 2');
-  for (let run = 0; run < 5; run++) await page.keyboard.press('Space');
-  await expect(page.getByText(/No server\. 5 steps kept here/)).toBeVisible();
-  await page.reload();
-  await expect(page.getByRole('region', { name: 'Row 2, run 6 of 9' })).toBeVisible();
-  await ownServer.start();
-  await expect(page.getByText('✓ Stored')).toBeVisible({ timeout: 15000 });
-  expect((await ownServer.get<Progress>(`/works/${id}`)).progress).toEqual({ rows: 1, runs: 5 });
-  await page.reload();
-  await expect(page.getByRole('region', { name: 'Row 2, run 6 of 9' })).toBeVisible();
+test.describe('with a kept copy of the pages', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('reloaded while the server is away it still opens, takes ticks, and delivers each once', async ({
+    page,
+    ownServer,
+  }) => {
+    const id = await begunCloth(ownServer);
+    await page.goto(`${ownServer.address}/works/${id}/work`);
+    await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+    await page.keyboard.press('Enter');
+    await expect(page.getByTestId('row-number')).toHaveText('Row 2');
+    await expect(page.getByText('✓ Stored')).toBeVisible();
+    // The pages are kept by the browser once its worker is in charge.
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await ownServer.kill();
+    await page.reload();
+    await expect(page.getByTestId('row-number')).toHaveText('Row 2');
+    for (let run = 0; run < 5; run++) await page.keyboard.press('Space');
+    await expect(page.getByText(/No server\. 5 steps kept here/)).toBeVisible();
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'Row 2, run 6 of 9' })).toBeVisible();
+    await ownServer.start();
+    await expect(page.getByText('✓ Stored')).toBeVisible({ timeout: 15000 });
+    expect((await ownServer.get<Progress>(`/works/${id}`)).progress).toEqual({ rows: 1, runs: 5 });
+    await page.reload();
+    await expect(page.getByRole('region', { name: 'Row 2, run 6 of 9' })).toBeVisible();
+  });
 });
 
 test('two tabs on one work count a row once', async ({ context, server }) => {

@@ -1,5 +1,7 @@
 import type { FrozenWork, Hand, LengthUnit, Position, Problem, Terms, Tick, ToldUnit, Wish } from '@puntada/core';
+import { createSelector } from '@reduxjs/toolkit';
 import { createApi } from '@reduxjs/toolkit/query/react';
+import { useSelector } from 'react-redux';
 import { askOrKept } from './keptCopies.ts';
 
 export interface Preferences {
@@ -146,9 +148,14 @@ export function problemsOf(error: unknown): readonly Problem[] {
   ];
 }
 
-/** How the maker reads; the usual until the server has told. */
-export function usePreferences(): Preferences & { readonly told: ToldUnit } {
-  const preferences = usePreferencesQuery().data ?? usualPreferences;
+const readingNow = createSelector([api.endpoints.preferences.select()], ({ data }) => {
+  const preferences = data ?? usualPreferences;
   const { units, fractions } = preferences;
-  return { ...preferences, told: units === 'in' && fractions === 'decimals' ? 'in-decimals' : units };
+  const told: ToldUnit = units === 'in' && fractions === 'decimals' ? 'in-decimals' : units;
+  return { ...preferences, told };
+});
+
+/** How the maker reads; the usual until the server has told. The shell of all views asks for it, once. */
+export function usePreferences(): Preferences & { readonly told: ToldUnit } {
+  return useSelector(readingNow);
 }

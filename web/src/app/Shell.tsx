@@ -1,4 +1,5 @@
 import { Link, Outlet } from 'react-router';
+import { usePreferencesQuery } from '../api/api.ts';
 import { Preferences } from './Preferences.tsx';
 
 /** The mark: three stitches of a running seam under a hook's bend. */
@@ -8,6 +9,7 @@ function Mark() {
 
 /** What stands around every view: the way home, and how the maker reads. Views put their own heading beside it. */
 export function Shell() {
+  usePreferencesQuery();
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-paper focus:p-3">

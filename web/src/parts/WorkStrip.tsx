@@ -1,7 +1,8 @@
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { usePreferences, type Work } from '../api/api.ts';
 import { painter } from '../worker/painter.ts';
 import type { Strip } from '../worker/painter.worker.ts';
+import { useAnswer } from '../worker/useAnswer.ts';
 import { useWidth } from './useWidth.ts';
 
 const height = 84;
@@ -9,20 +10,12 @@ const height = 84;
 /** The strip of a work and what is to be done next, from the worker; nothing while it is painted. */
 export function useStrip(work: Work | undefined, width: number): Strip | undefined {
   const { hand, terms } = usePreferences();
-  const [strip, setStrip] = useState<Strip>();
-  useEffect(() => {
-    if (!work || width <= 0) return;
-    let current = true;
-    const dpr = window.devicePixelRatio || 1;
-    const look = { hand, rowsWorked: work.progress.rows, width, height, dpr };
-    void painter.strip(work, look, terms).then((found) => {
-      if (current) setStrip(found);
-    });
-    return () => {
-      current = false;
-    };
+  const ask = useMemo(() => {
+    if (!work || width <= 0) return undefined;
+    const look = { hand, rowsWorked: work.progress.rows, width, height, dpr: window.devicePixelRatio || 1 };
+    return () => painter.strip(work, look, terms);
   }, [work, width, hand, terms]);
-  return strip;
+  return useAnswer(ask);
 }
 
 /** A work as a strip of its own cloth. @param onWidth is told how much room there is */

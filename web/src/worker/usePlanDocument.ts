@@ -1,5 +1,5 @@
 import type { PlanDocument, Problem, Wish } from '@puntada/core';
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { usePreferences } from '../api/api.ts';
 import { planner } from './planner.ts';
 
@@ -21,10 +21,12 @@ export function usePlanDocument(wish: Wish | undefined): Planned {
     setPlanned((before) => ({ ...before, busy: true }));
     void planner.planWhole(JSON.parse(key), terms, hand, told).then((answer) => {
       if (!current) return;
-      setPlanned(
-        answer.ok
-          ? { document: answer.value, problems: [], busy: false }
-          : { document: undefined, problems: answer.problems, busy: false },
+      startTransition(() =>
+        setPlanned(
+          answer.ok
+            ? { document: answer.value, problems: [], busy: false }
+            : { document: undefined, problems: answer.problems, busy: false },
+        ),
       );
     });
     return () => {

@@ -1,5 +1,5 @@
 import type { Result } from '@puntada/core';
-import { useEffect, useState } from 'react';
+import { startTransition, useEffect, useState } from 'react';
 import { planner } from './planner.ts';
 import type { PreviewFigures } from './planner.worker.ts';
 
@@ -11,7 +11,7 @@ export function usePreview(wish: unknown): Result<PreviewFigures> | undefined {
     let current = true;
     const timer = setTimeout(async () => {
       const found = await planner.preview(JSON.parse(key));
-      if (current) setAnswer(found);
+      if (current) startTransition(() => setAnswer(found));
     }, rest);
     return () => {
       current = false;

@@ -7,13 +7,14 @@ import {
   type StitchPattern,
   techniques,
 } from '@puntada/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { planner } from '../../worker/planner.ts';
+import { useAnswer } from '../../worker/useAnswer.ts';
 import { useBookShades } from './bookShades.ts';
 import { PatternPage } from './PatternPage.tsx';
 
@@ -47,19 +48,12 @@ function multipleOf({ multiples }: BookEntry): number {
   return Number(/\d+/.exec(multiples.works.stitches)?.[0] ?? 0);
 }
 
+const askFacts = () => planner.bookFacts();
+
 /** What was measured of every pattern; empty until the worker has done it. */
 function useFacts(): ReadonlyMap<string, PatternFacts> {
-  const [facts, setFacts] = useState<ReadonlyMap<string, PatternFacts>>(new Map());
-  useEffect(() => {
-    let current = true;
-    void planner.bookFacts().then((found) => {
-      if (current) setFacts(new Map(found.map((each) => [each.key, each])));
-    });
-    return () => {
-      current = false;
-    };
-  }, []);
-  return facts;
+  const found = useAnswer(askFacts);
+  return useMemo(() => new Map(found?.map((each) => [each.key, each])), [found]);
 }
 
 function compare(order: string, facts: ReadonlyMap<string, PatternFacts>, a: BookEntry, b: BookEntry): number {

@@ -6,13 +6,14 @@ import {
   yarnLengthNumber,
   yarnLengthUnit,
 } from '@puntada/core';
-import { useEffect, useState } from 'react';
+import { useCallback } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
 import { planner } from '../../worker/planner.ts';
+import { useAnswer } from '../../worker/useAnswer.ts';
 
 /** One pattern opened: what it can be worked on, how it begins and ends, and the notation it is kept in. */
 export function PatternPage({
@@ -137,18 +138,9 @@ const difficultyWords = { 1: 'Easy', 2: 'With some practice', 3: 'For practised 
 /** The rows of a small cloth of a pattern, written in the worker. */
 function useOneRepeat(key: string): readonly string[] {
   const { terms, hand } = usePreferences();
-  const [lines, setLines] = useState<readonly string[]>([]);
-  useEffect(() => {
-    let current = true;
-    setLines([]);
-    void planner.oneRepeat(key, terms, hand).then((found) => {
-      if (current) setLines(found);
-    });
-    return () => {
-      current = false;
-    };
-  }, [key, terms, hand]);
-  return lines;
+  const ask = useCallback(async () => ({ key, lines: await planner.oneRepeat(key, terms, hand) }), [key, terms, hand]);
+  const found = useAnswer(ask);
+  return found?.key === key ? found.lines : [];
 }
 
 function bare(multiple: string): string {

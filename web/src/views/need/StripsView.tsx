@@ -7,7 +7,7 @@ import {
   yarnLengthNumber,
   yarnLengthUnit,
 } from '@puntada/core';
-import { useEffect, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -21,6 +21,7 @@ import { useArrived } from '../../parts/useArrived.ts';
 import { useGrams } from '../../parts/useGrams.ts';
 import { type PlanDraft, usePlanDraft } from '../../parts/usePlanDraft.ts';
 import { planner } from '../../worker/planner.ts';
+import { useAnswer } from '../../worker/useAnswer.ts';
 
 /** Three small strips of the maker's own yarn: carried, cut, up the side; made, weighed, looked at, decided. */
 export default function StripsView() {
@@ -61,18 +62,8 @@ function StripsOfWork({ work }: { work: Work }) {
 }
 
 function useStrips(wish: Wish): Result<Strip[]> | undefined {
-  const [strips, setStrips] = useState<Result<Strip[]>>();
   const key = JSON.stringify(wish);
-  useEffect(() => {
-    let current = true;
-    void planner.strips(JSON.parse(key)).then((found) => {
-      if (current) setStrips(found);
-    });
-    return () => {
-      current = false;
-    };
-  }, [key]);
-  return strips;
+  return useAnswer(useCallback(() => planner.strips(JSON.parse(key)), [key]));
 }
 
 function Strips({ work, draft, strips }: { work: Work; draft: PlanDraft; strips: readonly Strip[] }) {

@@ -1,10 +1,11 @@
 import { type FrozenWork, finishedText, hoursText, metresText, type PlanFigures, type Wish } from '@puntada/core';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { usePreferences, type Work } from '../../api/api.ts';
 import { type FormerPlan, useFormerQuery } from '../../api/records.ts';
 import { TermLine } from '../../parts/TermLine.tsx';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { planner } from '../../worker/planner.ts';
+import { useAnswer } from '../../worker/useAnswer.ts';
 import { restName } from './onwardWords.ts';
 
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
@@ -69,16 +70,7 @@ function OnePlan({ work, name, under }: { work: Work; name: string; under?: stri
 
 /** What a plan comes to, from the worker; nothing until then. */
 function useFigures(wish: Wish, begun: FrozenWork | null): PlanFigures | undefined {
-  const [figures, setFigures] = useState<PlanFigures>();
-  useEffect(() => {
-    if (!begun) return;
-    let current = true;
-    void planner.planFigures(wish, begun).then((found) => {
-      if (current && found.ok) setFigures(found.value);
-    });
-    return () => {
-      current = false;
-    };
-  }, [wish, begun]);
-  return figures;
+  const ask = useMemo(() => begun && (() => planner.planFigures(wish, begun)), [wish, begun]);
+  const found = useAnswer(ask ?? undefined);
+  return found?.ok ? found.value : undefined;
 }

@@ -1,5 +1,5 @@
 import { courseWord, type RestPlan, type Result } from '@puntada/core';
-import { useEffect, useState } from 'react';
+import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';
 import { useLogQuery, type WorkLog } from '../../api/records.ts';
@@ -8,6 +8,7 @@ import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { planner } from '../../worker/planner.ts';
+import { useAnswer } from '../../worker/useAnswer.ts';
 import { Chosen } from './Chosen.tsx';
 import { Former } from './Former.tsx';
 import { Ways } from './Ways.tsx';
@@ -45,17 +46,7 @@ export default function OnwardView() {
 
 /** Every way for the rest, from the worker; nothing until it has found them. */
 function useRest(work: Work, log: WorkLog): Result<RestPlan[]> | undefined {
-  const [found, setFound] = useState<Result<RestPlan[]>>();
-  useEffect(() => {
-    let current = true;
-    void planner.onward(work, log.entries, log.ticks).then((answer) => {
-      if (current) setFound(answer);
-    });
-    return () => {
-      current = false;
-    };
-  }, [work, log]);
-  return found;
+  return useAnswer(useCallback(() => planner.onward(work, log.entries, log.ticks), [work, log]));
 }
 
 function Rest({ work, log }: { work: Work; log: WorkLog }) {

@@ -13,7 +13,7 @@ import {
   techniqueOf,
 } from '@puntada/core';
 import { ZoomIn, ZoomOut } from 'lucide-react';
-import { type ReactNode, useMemo, useState } from 'react';
+import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useSetPreferencesMutation, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -57,6 +57,8 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const inHand = begun && work.progress.rows < fabric.courses ? work.progress.rows + 1 : undefined;
   const [selected, setSelected] = useState(inHand ?? 1);
   const [zoom, setZoom] = useState<number>();
+  // The words come a moment after the chart: both at once would hold the page up.
+  const after = useDeferredValue(true, false);
   const [face, setFace] = useState<'RS' | 'WS'>('RS');
   const [swapped, setSwapped] = useState(false);
   const [hangs, setHangs] = useState(false);
@@ -156,7 +158,11 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             onCell={setCell}
             hanging={hangs ? request.strands : undefined}
           />
-          <WrittenRows request={request} selected={selected} inHand={inHand} onSelect={setSelected} />
+          {after ? (
+            <WrittenRows request={request} selected={selected} inHand={inHand} onSelect={setSelected} />
+          ) : (
+            <div />
+          )}
         </div>
         <div className="flex flex-wrap items-start justify-between gap-x-8">
           <Legend fabric={fabric} terms={terms} />

@@ -19,6 +19,8 @@ export function WrittenRows({ request, selected, inHand, onSelect }: Props) {
     estimateSize: () => 132,
     overscan: 4,
     useFlushSync: false,
+    // Near what it will be, so that the first rows are written before anything is measured.
+    initialRect: { width: 520, height: 560 },
   });
   useEffect(() => {
     list.scrollToIndex(selected - 1, { align: 'auto' });

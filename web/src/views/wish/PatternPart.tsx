@@ -8,7 +8,7 @@ import {
   techniqueOf,
   techniques,
 } from '@puntada/core';
-import { RadioGroup } from 'radix-ui';
+import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
@@ -50,17 +50,18 @@ export function PatternPart() {
           ))}
         </select>
       </div>
-      <RadioGroup.Root
+      <ToggleGroup.Root
+        type="single"
         value={key}
-        onValueChange={take}
+        onValueChange={(next) => next && take(next)}
         aria-label="Stitch pattern"
         className="grid max-h-[560px] gap-3 overflow-y-auto p-1 sm:grid-cols-2"
       >
         {shown.map((each) => (
-          <RadioGroup.Item
+          <ToggleGroup.Item
             key={each.key}
             value={each.key}
-            className="flex items-center gap-4 rounded-md border border-edge bg-white p-2 text-left hover:bg-sheet data-[state=checked]:border-ink data-[state=checked]:outline-2 data-[state=checked]:outline-ink"
+            className="flex items-center gap-4 rounded-md border border-edge bg-white p-2 text-left hover:bg-sheet data-[state=on]:border-ink data-[state=on]:outline-2 data-[state=on]:outline-ink"
           >
             <PatternPicture
               pattern={each.key}
@@ -74,9 +75,9 @@ export function PatternPart() {
               <span className="block font-display text-[17px] font-semibold">{each.name}</span>
               <span className="block text-[14px] leading-snug text-soft">{each.about}</span>
             </span>
-          </RadioGroup.Item>
+          </ToggleGroup.Item>
         ))}
-      </RadioGroup.Root>
+      </ToggleGroup.Root>
       <FieldError name="pattern" />
       {pattern ? <Numbers pattern={pattern} /> : null}
     </Part>

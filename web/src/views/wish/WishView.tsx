@@ -95,6 +95,8 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
   const answer = usePreview(toWish(values, work?.wish));
   const frozen = work !== undefined && work.state !== 'wished';
   const refusal = problemsOf(adding.error ?? changing.error);
+  // The form tells that it is ready in the middle of the first drawing; its parts are drawn after that, in small pieces.
+  const ready = useArrived(form.formState.isReady || undefined);
 
   useEffect(() => {
     if (!form.formState.isSubmitted) return;
@@ -145,12 +147,16 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
         <form onSubmit={save} noValidate aria-label="Wish">
           {work ? <Notice text={work.notice} /> : null}
           <fieldset disabled={frozen} className="min-w-0">
-            <ItemPart />
-            <SizePart />
-            <PatternPart />
-            <ColoursPart />
-            <GaugePart />
-            <FinishPart />
+            {ready ? (
+              <>
+                <ItemPart />
+                <SizePart />
+                <PatternPart />
+                <ColoursPart />
+                <GaugePart />
+                <FinishPart />
+              </>
+            ) : null}
           </fieldset>
         </form>
         <aside className="lg:sticky lg:top-0 lg:self-start">

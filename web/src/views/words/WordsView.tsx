@@ -3,6 +3,7 @@ import { useEffect, useRef } from 'react';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { stitchTile } from '../../parts/cloth/stitchTile.ts';
+import { inTurn } from '../../parts/inTurn.ts';
 import { TermDrawing } from '../../parts/terms/TermDrawing.tsx';
 import { terms } from '../../parts/terms/terms.ts';
 
@@ -84,9 +85,11 @@ function StitchDrawing({ stitch }: { stitch: StitchKey }) {
     const size = Math.round(side * dpr);
     element.width = size;
     element.height = size;
-    ctx.fillStyle = '#a8895a';
-    ctx.fillRect(0, 0, size, size);
-    ctx.drawImage(stitchTile(stitch, 'RS', '#e9dfc4', size, size), 0, 0, size, size, 0, 0, size, size);
+    return inTurn(() => {
+      ctx.fillStyle = '#a8895a';
+      ctx.fillRect(0, 0, size, size);
+      ctx.drawImage(stitchTile(stitch, 'RS', '#e9dfc4', size, size), 0, 0, size, size, 0, 0, size, size);
+    });
   }, [stitch]);
   return <canvas ref={canvas} aria-hidden className="rounded-sm" style={{ width: side, height: side }} />;
 }

@@ -1,19 +1,23 @@
 import { workCourse } from '@puntada/core';
+import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, useFinishWorkMutation, type Work } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 
-/** What is done when the last row is worked. */
-export function AllWorked({ work, cloth }: { work: Work; cloth: WorkCloth }) {
+/** What is done when the last row is worked. @param waiting steps that are not stored yet: it is finished when they are */
+export function AllWorked({ work, cloth, waiting }: { work: Work; cloth: WorkCloth; waiting: number }) {
   const [finish, finishing] = useFinishWorkMutation();
   const navigate = useNavigate();
   const last = workCourse(cloth.fabric, cloth.bound, cloth.foundation, cloth.fabric.courses - 1);
-  const done = async () => {
-    const answer = await finish({ id: work.id, revision: work.revision });
-    if (answer.data) navigate('/');
-  };
+  const [wanted, setWanted] = useState(false);
+  const { id, revision } = work;
+  useEffect(() => {
+    if (!wanted || waiting) return;
+    setWanted(false);
+    void finish({ id, revision }).then(({ data }) => data && navigate('/'));
+  }, [wanted, waiting, finish, id, revision, navigate]);
   return (
     <section className="grid max-w-[60ch] content-start gap-4 p-6 text-[19px]">
       <h2 className="text-[34px]">All {cloth.fabric.courses} rows are worked</h2>
@@ -22,7 +26,7 @@ export function AllWorked({ work, cloth }: { work: Work; cloth: WorkCloth }) {
         each end in inside its own colour.
       </p>
       {work.state === 'begun' ? (
-        <Button kind="next" onClick={done} className="justify-self-start">
+        <Button kind="next" onClick={() => setWanted(true)} className="justify-self-start">
           Mark it finished
         </Button>
       ) : (

@@ -167,7 +167,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             </section>
           </>
         ) : (
-          <AllWorked work={work} cloth={cloth} />
+          <AllWorked work={work} cloth={cloth} waiting={counter.waiting} />
         )}
       </main>
       <footer className="sticky bottom-0 flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-rule bg-paper px-6 py-3">

@@ -135,7 +135,7 @@ function useWorked({ fabric, shades, hand, rows }: Props, place: Place | undefin
 
 /** Whether the letters of the labels have come. */
 function useLetters(): boolean {
-  const [come, setCome] = useState(document.fonts.status === 'loaded');
+  const [come, setCome] = useState(false);
   useEffect(() => {
     void document.fonts.ready.then(() => setCome(true));
   }, []);

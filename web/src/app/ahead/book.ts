@@ -1,0 +1,1 @@
+export { patternBook } from '@puntada/core';

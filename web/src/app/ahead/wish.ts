@@ -1,0 +1,1 @@
+export { wishSchema } from '@puntada/core';

@@ -1,0 +1,25 @@
+import { startTransition } from 'react';
+import { createRoot } from 'react-dom/client';
+import { Provider } from 'react-redux';
+import { App } from './App.tsx';
+import { store } from './store.ts';
+
+/** What most views need is taken in while nobody waits for it, one piece at a time. */
+const ahead = [() => import('./ahead/book.ts'), () => import('./ahead/wish.ts')];
+
+function lookAhead([next, ...rest]: typeof ahead): void {
+  if (next) requestIdleCallback(() => void next().then(() => lookAhead(rest)));
+}
+
+/** Opens the app; the first drawing, too, is done in small pieces. */
+export function start(place: HTMLElement): void {
+  const root = createRoot(place);
+  startTransition(() =>
+    root.render(
+      <Provider store={store}>
+        <App />
+      </Provider>,
+    ),
+  );
+  lookAhead(ahead);
+}

@@ -1,0 +1,22 @@
+import { startTransition, useEffect, useState } from 'react';
+
+/**
+ * What a worker answers, drawn in small pieces so that the page answers meanwhile; the answer before stays until then,
+ * and one that comes late for an older question is dropped. @param ask the question, the same as long as it asks the same
+ */
+export function useAnswer<P extends Promise<unknown>>(ask: (() => P) | undefined): Awaited<P> | undefined {
+  const [answer, setAnswer] = useState<{ readonly found: Awaited<P> }>();
+  useEffect(() => {
+    if (!ask) return;
+    let current = true;
+    const wait = async () => {
+      const found = await ask();
+      if (current) startTransition(() => setAnswer({ found }));
+    };
+    void wait();
+    return () => {
+      current = false;
+    };
+  }, [ask]);
+  return answer?.found;
+}
