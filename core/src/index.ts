@@ -39,7 +39,7 @@ export * from './onward/prove.ts';
 export * from './onward/rest.ts';
 export { type RestKind, type RestPlan, restKinds, type WorkInHand } from './onward/restPlan.ts';
 export * from './onward/whole.ts';
-export { type Act, type Handwork, handworkOf, secondsIn } from './pace/hours.ts';
+export { type Act, acts, type Handwork, handworkOf, secondsIn } from './pace/hours.ts';
 export * from './pace/ownPace.ts';
 export * from './patterns/bind.ts';
 export * from './patterns/book.ts';

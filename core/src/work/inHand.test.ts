@@ -1,9 +1,18 @@
 import { freeze, thaw } from '../formats/frozen.ts';
 import { secondsIn } from '../pace/hours.ts';
+import { unknownPace } from '../pace/ownPace.ts';
 import { planWish } from '../plan/plan.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
-import { cellsWorked, costsOfWork, handworkOfRows, metresToEnd, partWorked, sessionsOfWork } from './inHand.ts';
+import {
+  cellsWorked,
+  costsOfWork,
+  foretoldHours,
+  handworkOfRows,
+  metresToEnd,
+  partWorked,
+  sessionsOfWork,
+} from './inHand.ts';
 import { endsAtText } from './weighed.ts';
 
 /** 36 stitches and 44 rows of nine runs, with a border of two rounds in B. */
@@ -40,6 +49,16 @@ describe('a work in hand', () => {
       ['sc', 108],
       ['turn', 4],
     ]);
+  });
+
+  it('is foretold its hours row by row, by the pace it is planned with', () => {
+    const hours = foretoldHours(costs, unknownPace);
+    expect([hours.length, hours[0]]).toEqual([45, 0]);
+    expect(hours[10]).toBeCloseTo((10 * 132) / 3600, 9);
+    // A hand of 1.5 that takes twice as long for a turn as for the rest of what it does.
+    const act = (name: 'sc' | 'turn', factor: number) => ({ act: name, factor, sd: 0.1, share: 0.5 });
+    const slow = foretoldHours(costs, { ratio: 1.5, sd: 0.1, acts: [act('sc', 1), act('turn', 2)] });
+    expect(slow[1]).toBeCloseTo((1.5 * (108 + 20 + 2 * 4)) / 3600, 9);
   });
 
   it('takes its finishing last, of the colour that it is in', () => {

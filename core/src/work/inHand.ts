@@ -1,6 +1,7 @@
 import { type FinishPart, finishParts } from '../finish/finish.ts';
 import type { ThawedWork } from '../formats/frozen.ts';
 import { type Handwork, handworkOf } from '../pace/hours.ts';
+import { type OwnPace, secondsBy } from '../pace/ownPace.ts';
 import { finishRequest, measuringRequest } from '../plan/piece.ts';
 import type { Prepared } from '../plan/prepare.ts';
 import type { Position, Tick } from '../progress/progress.ts';
@@ -45,6 +46,13 @@ export function partWorked({ cells }: CourseCosts, { rows }: Position, done: num
 export function handworkOfRows(costs: CourseCosts, stands: Position, done: number): Handwork {
   const left = 1 - partWorked(costs, stands, done);
   return handworkOf(costs.hands.slice(stands.rows).map((each, row) => [each, row === 0 ? left : 1]));
+}
+
+/** Hours that the rows were foretold to take, up to the end of each, 0 before the first: one hand, pauses left out. */
+export function foretoldHours(costs: CourseCosts, pace: OwnPace): number[] {
+  const hours = [0];
+  for (const each of costs.hands) hours.push((hours.at(-1) as number) + secondsBy(pace, each).mid / 3600);
+  return hours;
 }
 
 /** The sessions of a work. Steps to rows that its plan no longer has count as rows of nothing. */

@@ -1,6 +1,7 @@
 import {
   cellsWorked,
   type Estimate,
+  foretoldHours,
   handworkOfRows,
   hoursText,
   type OwnPace,
@@ -9,6 +10,7 @@ import {
   type Session,
   secondsBy,
   sessionsOfWork,
+  unknownPace,
 } from '@puntada/core';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
@@ -27,6 +29,7 @@ import { Measures } from './Measures.tsx';
 import { Notes } from './Notes.tsx';
 import { Photos } from './Photos.tsx';
 import { ProgressChart } from './ProgressChart.tsx';
+import { timeWords } from './paceWords.ts';
 import { YarnOnTheScale } from './YarnOnTheScale.tsx';
 
 /** What really happened at a work: sessions and pace, yarn on the scale, measurements, notes, and how it came out. */
@@ -68,13 +71,14 @@ function Log({ work, log, cloth, costs }: LogProps) {
   const pace = useMemo(() => paceOfSessions(sessions, work.wish.pace), [sessions, work.wish.pace]);
   const { rows } = work.progress;
   const done = cellsWorked(cloth, work.progress);
+  const foretold = useMemo(() => foretoldHours(costs, work.wish.pace ?? unknownPace), [costs, work.wish.pace]);
   const left = secondsBy(pace, handworkOfRows(costs, work.progress, done));
   return (
     <div className="grid gap-x-10 gap-y-9 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
       <section aria-label="Time" className="min-w-0">
         <h2 className="border-b border-ink pb-1 text-[19px]">Time</h2>
         <Figures sessions={sessions} pace={pace} left={left} rows={rows} of={fabric.courses} />
-        <ProgressChart ticks={log.ticks} sessions={sessions} rows={fabric.courses} />
+        <ProgressChart ticks={log.ticks} sessions={sessions} foretold={foretold} left={left} />
         <HandTable pace={pace} />
         <Sessions sessions={sessions} />
       </section>
@@ -140,11 +144,6 @@ function Big({ term, value, small = false }: { term: string; value: string; smal
       </dd>
     </div>
   );
-}
-
-function timeWords(seconds: number): string {
-  const minutes = Math.round(seconds / 60);
-  return minutes < 90 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
 }
 
 const shown = 8;

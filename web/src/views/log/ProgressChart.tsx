@@ -1,32 +1,45 @@
-import { reached, type Session, type Tick } from '@puntada/core';
+import { type Estimate, reached, type Session, type Tick } from '@puntada/core';
 import { scaleLinear } from 'd3-scale';
 import { curveStepAfter, line } from 'd3-shape';
 import { useMemo } from 'react';
 import { useWidth } from '../../parts/useWidth.ts';
+import { timeWords } from './paceWords.ts';
 
 const height = 190;
 const margin = { top: 12, right: 12, bottom: 28, left: 40 };
 
-/** Rows against hours at work: pauses are left out, so that the slope is the pace. */
-export function ProgressChart({
-  ticks,
-  sessions,
-  rows,
-}: {
-  ticks: readonly Tick[];
-  sessions: readonly Session[];
-  rows: number;
-}) {
+interface Props {
+  readonly ticks: readonly Tick[];
+  readonly sessions: readonly Session[];
+  /** Hours that the plan foretold up to the end of each row, 0 first. */
+  readonly foretold: readonly number[];
+  /** Seconds still to be worked, by the pace of now. */
+  readonly left: Estimate;
+}
+
+/**
+ * Rows against hours at work: pauses are left out, so that the slope is the pace. Beside it what the plan foretold, and
+ * between what hours the rest will end.
+ */
+export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const points = useMemo(() => pointsOf(ticks, sessions), [ticks, sessions]);
   const last = points.at(-1);
   if (points.length < 2 || !last) return <div ref={ref} />;
-  const x = scaleLinear([0, last.hours], [margin.left, width - margin.right]);
+  const rows = foretold.length - 1;
+  const ends = last.row < rows ? [left.low, left.high].map((seconds) => last.hours + seconds / 3600) : [];
+  const most = Math.max(last.hours, foretold.at(-1) ?? 0, ...ends);
+  const x = scaleLinear([0, most], [margin.left, width - margin.right]);
   const y = scaleLinear([0, rows], [height - margin.bottom, margin.top]);
   const path = line<(typeof points)[number]>(
     (point) => x(point.hours),
     (point) => y(point.row),
   ).curve(curveStepAfter)(points);
+  const plan = line<number>(
+    (hours) => x(hours),
+    (_, row) => y(row),
+  )(foretold);
+  const cone = [`${x(last.hours)},${y(last.row)}`, ...ends.map((hours) => `${x(hours)},${y(rows)}`)].join(' ');
   const label = `${last.row} of ${rows} rows after ${last.hours.toFixed(1)} hours at work`;
   return (
     <div ref={ref}>
@@ -45,10 +58,17 @@ export function ProgressChart({
               {hours} h
             </text>
           ))}
+          {ends.length ? <polygon points={cone} className="fill-verdigris/20 stroke-verdigris" /> : null}
+          <path d={plan ?? ''} className="fill-none stroke-soft" strokeDasharray="5 4" strokeWidth={1.5} />
           <path d={path ?? ''} className="fill-none stroke-ink" strokeWidth={2.5} />
           <circle cx={x(last.hours)} cy={y(last.row)} r={5} className="fill-verdigris" />
         </svg>
       ) : null}
+      <p className="text-[14px] text-soft">
+        Line: rows worked, pauses left out. Dashes: what the plan foretold,{' '}
+        {timeWords((foretold[last.row] ?? 0) * 3600)} up to row {last.row}.
+        {ends.length ? ' Band: between what hours it will end, by your pace.' : ''}
+      </p>
     </div>
   );
 }

@@ -14,3 +14,9 @@ export function secondsWords({ low, high }: Estimate): string {
   const digits = high < 10 ? 1 : 0;
   return `${low.toFixed(digits)}–${high.toFixed(digits)} s`;
 }
+
+/** `38 min` or `2 h 47 min` */
+export function timeWords(seconds: number): string {
+  const minutes = Math.round(seconds / 60);
+  return minutes < 90 ? `${minutes} min` : `${Math.floor(minutes / 60)} h ${minutes % 60} min`;
+}

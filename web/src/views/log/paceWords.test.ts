@@ -1,0 +1,29 @@
+import { acts } from '@puntada/core';
+import { actWords, secondsWords, timeWords } from './paceWords.ts';
+
+describe('the words of a pace', () => {
+  it('names what hands do in the terms of the maker, each unlike the others', () => {
+    expect([actWords('dc', 'US'), actWords('dc', 'UK'), actWords('turn', 'US')]).toEqual(['dc', 'tr', 'a turn']);
+    expect([actWords('change', 'UK'), actWords('end', 'US')]).toEqual(['a change of colour', 'an end']);
+    const own = new Set(acts.map((act) => actWords(act, 'US')));
+    // Clusters, blocks and turning chains are named by what they are worked like.
+    expect(own.size).toBeGreaterThan(acts.length / 2);
+  });
+
+  it('tells seconds as a range, tenths as long as they count', () => {
+    const range = (low: number, high: number) => secondsWords({ mid: low, low, high, source: 'piece' });
+    expect(range(2.64, 3.41)).toBe('2.6–3.4 s');
+    expect(range(9.6, 14.4)).toBe('10–14 s');
+  });
+
+  it('tells hours from an hour and a half on', () => {
+    expect([0, 89, 90, 5340, 5400, 10_020].map(timeWords)).toEqual([
+      '0 min',
+      '1 min',
+      '2 min',
+      '89 min',
+      '1 h 30 min',
+      '2 h 47 min',
+    ]);
+  });
+});
