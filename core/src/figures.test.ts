@@ -5,6 +5,7 @@ import {
   differenceText,
   finishedText,
   gramsText,
+  hoursText,
   lengthText,
   metresText,
   sizeText,
@@ -20,6 +21,16 @@ describe('figures as people read them', () => {
     expect(lengthText(typical(225), 'in')).toBe('8–9 3/4 in typical');
     expect(sizeText(typed(225), typed(244.4), 'cm')).toBe('22.5 × 24.4 cm');
     expect(sizeText(typed(225), typical(200), 'cm')).toBe('20.3–24.8 × 18.0–22.0 cm typical');
+  });
+
+  it('hours are a range, as fine as it takes to be one', () => {
+    const hours = (low: number, high: number) =>
+      hoursText({ low: low * 3600, mid: low * 3600, high: high * 3600, source: 'piece' });
+    expect(hours(6.2, 9.4)).toBe('6–9 h');
+    expect(hours(2.6, 3.2)).toBe('2.6–3.2 h');
+    expect(hours(2.61, 2.64)).toBe('about 2.6 h');
+    expect(hours(0.9, 1.2)).toBe('54–72 min');
+    expect(hours(0.1, 0.105)).toBe('about 6 min');
   });
 
   it('a circle has one figure, told once', () => {

@@ -52,11 +52,20 @@ export function gramsText(estimate: Estimate, units: ToldUnit): string {
   return printEstimate(estimate, (grams) => massNumber(grams, units), massUnit(units), 'range');
 }
 
-/** Hours as they are told: `6–9 h`, or in minutes where the least is under one. @param seconds */
-export function hoursText(seconds: Estimate): string {
-  const inHours = seconds.low >= 3600;
-  const unit = inHours ? 3600 : 60;
-  return `${printRange(seconds.low, seconds.high, (each) => String(Math.round(each / unit)))} ${inHours ? 'h' : 'min'}`;
+/**
+ * Hours as they are told: `6–9 h`, `2.6–3.2 h` where whole hours would be alike, or in minutes where the least is under
+ * an hour. @param seconds
+ */
+export function hoursText({ low, high }: Estimate): string {
+  const inHours = low >= 3600;
+  const written = (each: number, digits: number) => (each / (inHours ? 3600 : 60)).toFixed(digits);
+  const word = inHours ? 'h' : 'min';
+  const finest = inHours ? 1 : 0;
+  for (let digits = 0; digits <= finest; digits++) {
+    const [from, to] = [written(low, digits), written(high, digits)];
+    if (from !== to) return `${from}–${to} ${word}`;
+  }
+  return `about ${written(low, finest)} ${word}`;
 }
 
 /** A chance as it is told; what is nearly certain or nearly hopeless is never told as either. @param chance 0 to 1 */
