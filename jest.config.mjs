@@ -15,5 +15,7 @@ export default {
     ],
   },
   modulePathIgnorePatterns: ['<rootDir>/.cache', '<rootDir>/web/dist', '<rootDir>/server/dist'],
+  // Both cores of a small machine; jest would leave one idle.
+  maxWorkers: 2,
   testTimeout: 30000,
 };

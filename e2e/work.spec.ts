@@ -93,6 +93,44 @@ test.describe('with a kept copy of the pages', () => {
   });
 });
 
+test('two devices on one work, one of them out of reach: every row of both is kept', async ({
+  page,
+  browser,
+  server,
+}) => {
+  const id = await begunCloth(server);
+  const row = (where: typeof page, n: number) => expect(where.getByTestId('row-number')).toHaveText(`Row ${n}`);
+  const path = `${server.address}/works/${id}/work`;
+  const other = await (await browser.newContext()).newPage();
+  for (const each of [page, other]) {
+    await each.goto(path);
+    await row(each, 1);
+  }
+  await page.context().setOffline(true);
+  for (const n of [2, 3]) {
+    await page.keyboard.press('Enter');
+    await row(page, n);
+  }
+  await expect(page.getByText(/No server\. 2 steps kept here/)).toBeVisible();
+  for (const n of [2, 3, 4]) {
+    await other.keyboard.press('Enter');
+    await row(other, n);
+  }
+  await expect(other.getByText('✓ Stored')).toBeVisible();
+  await page.context().setOffline(false);
+  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await row(page, 4);
+  await page.keyboard.press('Enter');
+  await row(page, 5);
+  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await other.reload();
+  await row(other, 5);
+  const log = await server.get<{ ticks: { id: string }[] }>(`/works/${id}/log`);
+  expect(new Set(log.ticks.map((tick) => tick.id)).size).toBe(6);
+  expect((await server.get<Progress>(`/works/${id}`)).progress).toEqual({ rows: 4, runs: 0 });
+  await other.context().close();
+});
+
 test('two tabs on one work count a row once', async ({ context, server }) => {
   const id = await begunCloth(server);
   const [one, two] = [await context.newPage(), await context.newPage()];

@@ -1,5 +1,6 @@
 import fc from 'fast-check';
 import { freeze, thaw } from '../formats/frozen.ts';
+import type { Measuring } from '../formats/logEntry.ts';
 import type { Wish, WishInput } from '../formats/wish.ts';
 import { unknownPace } from '../pace/ownPace.ts';
 import { patternBook } from '../patterns/book.ts';
@@ -33,6 +34,7 @@ function inHand(change: Partial<WishInput>, rows: number, more: Partial<WorkInHa
     cloth: must(thaw(begun)),
     stands: { rows, runs: 0 },
     weighings: [],
+    measures: [],
     pace: unknownPace,
     ...more,
   };
@@ -138,6 +140,68 @@ describe('another ending', () => {
       expect(rows).toBeGreaterThan(20);
       expect(chance).toBeGreaterThanOrEqual(0.95);
     }
+  });
+});
+
+describe('a width and a height that are off', () => {
+  const measured = (rows: number, width: string, height: string): Measuring => ({
+    kind: 'measure',
+    id: '7b1f7a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d',
+    at: rows,
+    position: { rows, runs: 0 },
+    width,
+    height,
+  });
+
+  it('sizes go by what was measured last, and the rows that come nearest to the plan are told', () => {
+    // 20 rows should be 111.1 mm and are 100; 225 mm across are 216. A row is 5 mm then.
+    const measures = [measured(20, '21.6 cm', '10 cm'), measured(12, '20 cm', '9 cm')];
+    const { plans } = inHand({}, 20, { measures });
+    expect(one(plans, 'planned')).toMatchObject({ measured: true });
+    expect(one(plans, 'planned').width.mid).toBeCloseTo(216, 6);
+    expect(one(plans, 'planned').height.mid).toBeCloseTo(220, 6);
+    expect(one(plans, 'shorter').height.mid).toBeCloseTo(180, 6);
+    // 244.4 mm were planned: 52 rows are 260, 44 only 220.
+    expect(one(plans, 'measured').rows).toBe(52);
+    const any = inHand({ ending: 'any' }, 20, { measures }).plans;
+    // 49 rows are 245 mm.
+    expect(one(any, 'measured').rows).toBe(49);
+    expect(one(any, 'longer').rows).toBe(45);
+  });
+
+  it('what comes out as planned asks for no other rows', () => {
+    const { plans } = inHand({}, 20, { measures: [measured(20, '22.5 cm', '11.11 cm')] });
+    expect(plans.map(({ kind }) => kind)).not.toContain('measured');
+    expect(inHand({}, 20).plans[0]).toMatchObject({ measured: false });
+  });
+});
+
+describe('ripped back to a better place, and on from there', () => {
+  // Two rows into the sixth band.
+  const { begun, plans } = inHand({}, 22);
+  const back = one(plans, 'ripped-swapped');
+
+  it('the colours change about with a whole band, and what was ripped is worked anew', () => {
+    expect(back).toMatchObject({ stays: 20, rows: 44, rip: { rows: 2, cells: 72 } });
+    const [old, now] = [must(thaw(begun)).fabric, must(thaw(back.begun)).fabric];
+    expect(sameCourses(old, now)).toBe(20);
+    expect([...now.colours.subarray(20 * 36)]).toEqual([...old.colours.subarray(20 * 36)].map((c) => 1 - c));
+    // 24 rows of 132 s, and 75 s an end.
+    expect(back.time.mid).toBeCloseTo(24 * 132 + back.ends * 75, 6);
+  });
+
+  it('what comes free is used again: no more is to come than for the same rows from the 20th', () => {
+    const from20 = one(inHand({}, 20).plans, 'swapped');
+    back.colours.forEach(({ left }, i) => {
+      const whole = from20.colours[i]?.left.mid ?? 0;
+      // Two rows' yarn, 36 stitches each in both colours, comes back: some 0.85 m a row and colour.
+      expect(whole - left.mid).toBeGreaterThan(1.4);
+      expect(whole - left.mid).toBeLessThan(2.4);
+    });
+  });
+
+  it('is not told where a band has just ended', () => {
+    expect(inHand({}, 20).plans.map(({ kind }) => kind)).not.toContain('ripped-swapped');
   });
 });
 

@@ -69,6 +69,34 @@ function otherEndings(onward: Onward, planned: RestPlan): RestPlan[] {
     });
 }
 
+/** As high as it was planned, by rows as high as they were measured. */
+function asMeasured(onward: Onward): RestPlan | undefined {
+  const { work, prepared, rows, stays, drift } = onward;
+  if (drift.height === 1) return undefined;
+  const { count } = work.cloth.fabric;
+  const off = (each: number) =>
+    Math.abs(onward.sizeIn(each).height.mid - onward.sizeIn(rows).height.mid / drift.height);
+  const all = [...heights(onward, -1, Number.POSITIVE_INFINITY), ...heights(onward, 1, Number.POSITIVE_INFINITY)];
+  const nearest = all
+    .filter((each) => (prepared.technique.courses?.(count, each) ?? each) >= stays)
+    .reduce((best, each) => (off(each) < off(best) ? each : best), rows);
+  const fabric = nearest === rows ? undefined : onward.laid(nearest);
+  const wish = withRows(work.wish, count, nearest);
+  return fabric && onward.plan({ kind: 'measured', wish, fabric, rows: nearest, stays });
+}
+
+/** Back to the end of the last whole repeat, and on from there with the colours changed about. */
+function swappedFromRepeat(onward: Onward, base: Draft): Draft | undefined {
+  const { prepared, stays } = onward;
+  if (prepared.technique.courses) return undefined;
+  const rule = heightRule(prepared.bound, 'whole');
+  let back = stays - 1;
+  if (admits(rule, stays)) return undefined;
+  while (back > 0 && !admits(rule, back)) back--;
+  const fabric = back > 0 ? onward.swapped(back) : undefined;
+  return fabric && { ...base, kind: 'ripped-swapped', fabric, stays: back };
+}
+
 /** The longest of the heights for which the yarn is enough; more rows never take less. */
 function longestEnough(
   rows: readonly number[],
@@ -116,10 +144,11 @@ export function restPlans(work: WorkInHand): Result<RestPlan[]> {
   const base: Draft = { kind: 'planned', wish: work.wish, fabric, rows: onward.rows, stays: onward.stays };
   const planned = onward.plan(base);
   if (!planned) return refused(notWhole);
-  const plans = [planned, ...otherHeights(onward, planned)];
+  const plans = [planned, ...[asMeasured(onward)].flatMap((each) => each ?? []), ...otherHeights(onward, planned)];
   const swapped = onward.swapped();
   const drafts = otherFinishes(onward, base);
   if (swapped) drafts.push({ ...base, kind: 'swapped', fabric: swapped });
+  drafts.push(...[swappedFromRepeat(onward, base)].flatMap((each) => each ?? []));
   plans.push(...otherEndings(onward, planned), ...drafts.flatMap((draft) => onward.plan(draft) ?? []));
   const seen = new Set<string>();
   return good(

@@ -1,9 +1,9 @@
 import { checkFabric } from '../check/fabric.ts';
 import { checkStrands } from '../check/strands.ts';
-import type { Estimate } from '../estimate.ts';
+import { type Estimate, times } from '../estimate.ts';
 import type { FinishPart } from '../finish/finish.ts';
 import { type FrozenWork, freezeCloth, type ThawedWork } from '../formats/frozen.ts';
-import type { Weighing } from '../formats/logEntry.ts';
+import type { Measuring, Weighing } from '../formats/logEntry.ts';
 import type { Wish } from '../formats/wish.ts';
 import type { Fabric } from '../lay/fabric.ts';
 import { lay } from '../lay/lay.ts';
@@ -19,6 +19,7 @@ import { goOn } from '../route/goOn.ts';
 import { CUT } from '../route/moves.ts';
 import { chartOf } from '../route/ofFabric.ts';
 import type { StrandWay } from '../route/strands.ts';
+import { clothAsWorked, driftNow } from '../work/drift.ts';
 import { cellsWorked, costsOfWork, handworkOfRows, metresToEnd, partWorked, type WorkCosts } from '../work/inHand.ts';
 import { type RipCost, ripBack } from '../work/rip.ts';
 import { colourNow } from '../work/weighed.ts';
@@ -30,6 +31,8 @@ export interface WorkInHand {
   readonly cloth: ThawedWork;
   readonly stands: Position;
   readonly weighings: readonly Weighing[];
+  /** What was measured on the way. */
+  readonly measures: readonly Measuring[];
   readonly pace: OwnPace;
 }
 
@@ -46,6 +49,8 @@ export const restKinds = [
   'bare',
   'closing',
   'ending',
+  'measured',
+  'ripped-swapped',
 ] as const;
 export type RestKind = (typeof restKinds)[number];
 
@@ -59,6 +64,8 @@ export interface RestPlan {
   readonly making: Fabric['making'];
   /** Its size is one figure. */
   readonly circle: boolean;
+  /** Its size goes by what was measured on the way. */
+  readonly measured: boolean;
   /** Courses that stay as they are worked. */
   readonly stays: number;
   /** The finished piece, mm. */
@@ -96,6 +103,8 @@ export class Onward {
   /** Rows as the wish counts them. */
   readonly rows: number;
   readonly stays: number;
+  /** How far the hand has drifted from its gauge, by what was measured. */
+  readonly drift: { readonly width: number; readonly height: number };
   private readonly costs: WorkCosts;
   /** Cells worked in the row in hand. */
   private readonly done: number;
@@ -109,6 +118,7 @@ export class Onward {
     this.stays = stands.rows + (stands.runs > 0 ? 1 : 0);
     this.costs = costsOfWork(prepared, cloth);
     this.done = cellsWorked(cloth, stands);
+    this.drift = driftNow(work.measures, clothAsWorked(prepared, cloth.fabric), wish.units);
   }
 
   /** The same cloth to so many rows, if all that is worked is the same in it. */
@@ -121,11 +131,20 @@ export class Onward {
     return sameCourses(fabric, next) >= stays ? next : undefined;
   }
 
+  /** The finished piece in so many rows, mm, by what was measured of the hand. */
+  sizeIn(rows: number, prepared = this.prepared): Pick<RestPlan, 'width' | 'height'> {
+    const size = sizeAt(prepared, this.work.cloth.fabric.count, rows);
+    return {
+      width: times(size.width.width, this.drift.width),
+      height: times(size.height.height, this.drift.height),
+    };
+  }
+
   /** The cloth with its two colours changed about in all that is to come. */
-  swapped(): Fabric | undefined {
+  swapped(stays = this.stays): Fabric | undefined {
     const { fabric } = this.work.cloth;
     if (fabric.colourCount !== 2) return undefined;
-    const from = fabric.starts[this.stays] as number;
+    const from = fabric.starts[stays] as number;
     if (from === 0 || from >= fabric.colours.length) return undefined;
     return { ...fabric, colours: fabric.colours.map((colour, i) => (i < from ? colour : 1 - colour)) };
   }
@@ -161,36 +180,35 @@ export class Onward {
     const cloth = { fabric, strands, bound, foundation };
     const costs = costsOfWork(prepared.value, cloth);
     const rip = stays < this.stays ? ripBack(this.costs, this.work.stands, this.done, stays) : undefined;
-    const colours = this.coloursOf(costs, rip);
+    const colours = this.coloursOf(costs, rip, stays);
     const chances = colours.flatMap(({ chance }) => chance ?? []);
     const ends = endsOfColours(strands, costs.finish).reduce((sum, each) => sum + each, 0);
-    const size = sizeAt(prepared.value, fabric.count, rows);
     return {
       kind,
       wish,
       rows,
       making: fabric.making,
       circle: technique.key === 'wedge-circle',
+      measured: this.drift.width !== 1 || this.drift.height !== 1,
       stays,
       begun: freezeCloth(cloth),
-      width: size.width.width,
-      height: size.height.height,
+      ...this.sizeIn(rows, prepared.value),
       colours,
       chance: chances.length === colours.length ? Math.min(...chances) : undefined,
       ends,
-      time: secondsBy(this.work.pace, this.handworkFrom(costs, ends, rip)),
+      time: secondsBy(this.work.pace, this.handworkFrom(costs, ends, rip && stays)),
       rip,
     };
   }
 
-  private coloursOf(costs: WorkCosts, rip: RipCost | undefined): RestPlan['colours'] {
+  private coloursOf(costs: WorkCosts, rip: RipCost | undefined, stays: number): RestPlan['colours'] {
     const { stands, weighings } = this.work;
     const belief = handBelief(this.prepared);
     return this.prepared.yarns.map((yarn, colour) => {
       const { letter } = yarn;
       const own = weighings.filter((each) => each.letter === letter);
       const where = rip
-        ? { metres: this.ripped(costs, rip, colour), now: { rows: stands.rows, runs: 0 }, part: 0 }
+        ? { metres: this.ripped(costs, rip, colour, stays), now: { rows: stands.rows, runs: 0 }, part: 0 }
         : { metres: metresToEnd(costs, colour), now: stands, part: partWorked(this.costs, stands, this.done) };
       const found = colourNow({ yarn, belief, weighings: own, ...where });
       return found.ok
@@ -199,18 +217,27 @@ export class Onward {
     });
   }
 
-  /** What is ripped out comes back to its ball, and is there for the finishing. */
-  private ripped(costs: WorkCosts, rip: RipCost, colour: number): number[] {
-    const off = metresToEnd(costs, colour).at(-1) ?? 0;
+  /** What is ripped out comes back to its ball, and is used first in what comes then. */
+  private ripped(costs: WorkCosts, rip: RipCost, colour: number, stays: number): number[] {
     const worked = (this.costs.metres[colour] ?? []).slice(0, this.work.stands.rows);
-    return [...worked, Math.max(0, off - (rip.metres[colour] ?? 0))];
+    let freed = rip.metres[colour] ?? 0;
+    const rest = metresToEnd(costs, colour)
+      .slice(stays)
+      .map((each) => {
+        const covered = Math.min(each, freed);
+        freed -= covered;
+        return each - covered;
+      });
+    return [...worked, ...rest];
   }
 
-  private handworkFrom(costs: WorkCosts, ends: number, rip: RipCost | undefined): Handwork {
-    return handworkOf([
-      [handworkOfRows(costs, this.work.stands, this.done), rip ? 0 : 1],
-      [handworkOffTheHook(costs, ends), 1],
-    ]);
+  /** @param back the rows that stay, where it is ripped back first */
+  private handworkFrom(costs: WorkCosts, ends: number, back: number | undefined): Handwork {
+    const rows =
+      back === undefined
+        ? handworkOfRows(costs, this.work.stands, this.done)
+        : handworkOfRows(costs, { rows: back, runs: 0 }, 0);
+    return handworkOf([rows, handworkOffTheHook(costs, ends)].map((each) => [each, 1]));
   }
 }
 

@@ -22,7 +22,7 @@ function waysOf(key: string, rows: number, change: Partial<WishInput> = {}) {
   const choice = { stitches: plan.piece.stitches, rows: plan.piece.rows };
   const cloth = must(thaw(freeze(plan)));
   const stands = { rows, runs: 0 };
-  const work = { wish: { ...wish, choice }, cloth, stands, weighings: [], pace: unknownPace };
+  const work = { wish: { ...wish, choice }, cloth, stands, weighings: [], measures: [], pace: unknownPace };
   return { plan, ways: must(restPlans(work)) };
 }
 

@@ -1,4 +1,6 @@
 import type { Measuring } from '../formats/logEntry.ts';
+import type { Fabric } from '../lay/fabric.ts';
+import type { Prepared } from '../plan/prepare.ts';
 import { type LengthUnit, parseLength } from '../units/length.ts';
 
 /** What a measurement on the way says of the piece. */
@@ -11,17 +13,18 @@ export interface Drift {
   readonly finalHeight: number | undefined;
 }
 
+/** A whole cloth as it is planned, mm. */
+export interface Planned {
+  readonly width: number;
+  readonly height: number;
+  readonly rows: number;
+}
+
 /** A difference of this much is the hand's usual unevenness. */
 const usual = 0.03;
 
-/**
- * A measurement on the way against the plan. @param planned mm, the whole cloth as worked @param rows of the whole
- */
-export function driftOf(
-  measured: Measuring,
-  planned: { readonly width: number; readonly height: number; readonly rows: number },
-  units: LengthUnit,
-): Drift {
+/** A measurement on the way against the plan. @param planned the whole cloth as worked */
+export function driftOf(measured: Measuring, planned: Planned, units: LengthUnit): Drift {
   const read = (text: string | undefined) => {
     const length = text === undefined ? undefined : parseLength(text, units);
     return length?.ok ? length.value : undefined;
@@ -37,6 +40,28 @@ export function driftOf(
     finalWidth: width,
     finalHeight: tall === undefined ? undefined : planned.height * tall,
   };
+}
+
+/** The cloth as it is worked, mm, without its finishing; nothing on the diagonal and in a circle, where no side grows row by row. */
+export function clothAsWorked({ technique, gauge }: Prepared, fabric: Fabric): Planned | undefined {
+  if (technique.key === 'corner-to-corner' || technique.key === 'wedge-circle') return undefined;
+  return {
+    width: technique.width.widths(fabric.count) * gauge.stitchWidth.mid,
+    height: fabric.courses * gauge.rowHeight.mid,
+    rows: fabric.courses,
+  };
+}
+
+/** How far the hand has drifted by what was measured last, each way; 1 where nothing was measured. */
+export function driftNow(
+  measures: readonly Measuring[],
+  planned: Planned | undefined,
+  units: LengthUnit,
+): { readonly width: number; readonly height: number } {
+  if (!planned) return { width: 1, height: 1 };
+  const drifts = [...measures].sort((a, b) => a.at - b.at).map((each) => driftOf(each, planned, units));
+  const last = (side: 'width' | 'height') => drifts.findLast((each) => each[side] !== undefined)?.[side] ?? 1;
+  return { width: last('width'), height: last('height') };
 }
 
 /** Whether a drift is more than a hand's usual unevenness. */

@@ -3,7 +3,7 @@ import type { Weighing } from '../formats/logEntry.ts';
 import { type Handwork, handworkOf } from '../pace/hours.ts';
 import { secondsBy } from '../pace/ownPace.ts';
 import { must } from '../problem.ts';
-import { driftOf, isDrifting } from './drift.ts';
+import { driftNow, driftOf, isDrifting } from './drift.ts';
 import { sampleWeighing } from './sampleWeighing.ts';
 import { paceOfSessions, sessionsOf } from './sessions.ts';
 import { colourNow } from './weighed.ts';
@@ -125,6 +125,35 @@ describe('what the balls on the scale say', () => {
     expect(grown.ok ? '' : grown.problems[0]?.message).toContain('no less');
     expect(must(ask([weigh({ after: 5 })])).doubtful).toBe(true);
     expect(firstBelief('measured').sd).toBeCloseTo(0.114, 3);
+  });
+});
+
+describe('how far the hand has drifted by now', () => {
+  const planned = { width: 225, height: 244, rows: 44 };
+  const measure = (at: number, rows: number, size: { width?: string; height?: string }) =>
+    ({ kind: 'measure', id, at, position: { rows, runs: 0 }, ...size }) as const;
+
+  it('each way by what was measured last, whatever the order it came in', () => {
+    const early = measure(1, 11, { width: '20 cm', height: '5 cm' });
+    const late = measure(2, 22, { width: '21.6' });
+    // 216 of 225 mm; eleven of 44 rows should be 61 mm.
+    for (const measures of [
+      [early, late],
+      [late, early],
+    ]) {
+      const drift = driftNow(measures, planned, 'cm');
+      expect(drift.width).toBeCloseTo(0.96, 9);
+      expect(drift.height).toBeCloseTo(50 / 61, 9);
+    }
+  });
+
+  it('is none where nothing was measured, or nothing that could be', () => {
+    const none = { width: 1, height: 1 };
+    expect(driftNow([], planned, 'cm')).toEqual(none);
+    expect(driftNow([measure(1, 11, { width: '21 cm' })], undefined, 'cm')).toEqual(none);
+    // Before the first row there is no height.
+    expect(driftNow([measure(1, 0, { height: '5 cm' })], planned, 'cm')).toEqual(none);
+    expect(driftNow([measure(1, 11, { width: 'a hand' })], planned, 'cm')).toEqual(none);
   });
 });
 

@@ -23,6 +23,7 @@ async function restOf(id: string, kind: RestKind) {
       cloth: must(thaw(work.begun)),
       stands: work.progress,
       weighings: [],
+      measures: [],
       pace: unknownPace,
     }),
   );

@@ -257,7 +257,8 @@ function onward(work: Work, entries: readonly LogEntry[], ticks: readonly Tick[]
   const costs = workCosts(work);
   if (!work.begun || !cloth || !costs) return undefined;
   const pace = paceOfSessions(sessionsOfWork(cloth, costs, ticks), work.wish.pace);
-  return restPlans({ wish: work.wish, cloth, stands: work.progress, weighings: weighingsIn(entries), pace });
+  const measures = entries.filter((entry) => entry.kind === 'measure');
+  return restPlans({ wish: work.wish, cloth, stands: work.progress, weighings: weighingsIn(entries), measures, pace });
 }
 
 const planner = {

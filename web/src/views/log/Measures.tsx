@@ -1,4 +1,13 @@
-import { driftOf, isDrifting, lengthNumber, type Measuring, parseLength, planWish, unitWord } from '@puntada/core';
+import {
+  clothAsWorked,
+  driftOf,
+  isDrifting,
+  lengthNumber,
+  type Measuring,
+  parseLength,
+  prepare,
+  unitWord,
+} from '@puntada/core';
 import { useMemo, useState } from 'react';
 import { problemsOf, usePreferences } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
@@ -16,16 +25,8 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
   const [tried, setTried] = useState(false);
   const { units } = work.wish;
   const planned = useMemo(() => {
-    const plan = planWish(work.wish);
-    if (!plan.ok) return undefined;
-    const { technique, gauge } = plan.value.prepared;
-    // On the diagonal and in a circle neither side grows row by row.
-    if (technique.key === 'corner-to-corner' || technique.key === 'wedge-circle') return undefined;
-    return {
-      width: technique.width.widths(cloth.fabric.count) * gauge.stitchWidth.mid,
-      height: cloth.fabric.courses * gauge.rowHeight.mid,
-      rows: cloth.fabric.courses,
-    };
+    const prepared = prepare(work.wish);
+    return prepared.ok ? clothAsWorked(prepared.value, cloth.fabric) : undefined;
   }, [work.wish, cloth]);
   const measures = log.entries.filter((entry): entry is Measuring => entry.kind === 'measure').toReversed();
   const wrong = (text: string) => text.trim() !== '' && !parseLength(text, units).ok;

@@ -64,6 +64,7 @@ function Rest({ work, log }: { work: Work; log: WorkLog }) {
         <p className="pb-3 text-[17px]">
           <b className="count">{rows}</b> of <b className="count">{work.size?.rows}</b> {word.toLowerCase()}s are worked
           {runs ? `; ${word.toLowerCase()} ${rows + 1}, which is begun, is worked to its end` : ''}.
+          {plans[0]?.measured ? ' Sizes go by what you measured.' : ''}
         </p>
         <Ways plans={plans} taken={taken} work={work} onTake={setTaken} />
         {plans[0]?.chance === undefined ? (

@@ -25,4 +25,6 @@ const names: Readonly<Record<Exclude<RestKind, 'closing' | 'ending'>, string>> =
   swapped: 'Colours changed about from here',
   thinner: 'Border a round thinner',
   bare: 'No border',
+  measured: 'As high as planned, by what you measured',
+  'ripped-swapped': 'Rip back to the last whole repeat, colours changed about',
 };
