@@ -89,6 +89,13 @@ describe('a wish in its form', () => {
     expect(read.error?.issues.some((issue) => issue.path[0] === 'height')).toBe(true);
   });
 
+  it('keeps an open end, but not on the diagonal', () => {
+    const open = { ...newWish('cm'), open: true };
+    expect(toWish(open)).toMatchObject({ open: true });
+    expect(toWish({ ...open, pattern: 'signal-flag' })).not.toHaveProperty('open');
+    expect(toWish(newWish('cm'))).not.toHaveProperty('open');
+  });
+
   it('knows the field of every path that planning can refuse', () => {
     expect(
       ['width.length', 'height.count', 'gauge.rows.over', 'pattern.numbers.b', 'pattern.key', 'yarns'].map(fieldOf),
