@@ -210,3 +210,36 @@ test('an open end: at each good place what it is by now, and it is ended there',
   await page.getByRole('button', { name: 'Go on this way' }).click();
   await expect(page.getByRole('heading', { name: 'All 8 rows are worked' })).toBeVisible();
 });
+
+test('blocks on the diagonal, open: where they could begin to shrink it is told, and there they do', async ({
+  page,
+  server,
+}) => {
+  const id = await begunCloth(server, {
+    title: 'Corner of flags',
+    pattern: { key: 'signal-flag' },
+    width: { by: 'stitches', count: 18 },
+    height: { by: 'rows', count: 18 },
+    edges: 'whole',
+    ending: 'any',
+    gauge: { from: 'typical' },
+    open: true,
+  });
+  const ticks = Array.from({ length: 6 }, (_, row) => ({
+    id: crypto.randomUUID(),
+    at: row,
+    from: { rows: row, runs: 0 },
+    to: { rows: row + 1, runs: 0 },
+  }));
+  await server.post(`/works/${id}/ticks`, { ticks });
+  await page.goto(`${server.address}/works/${id}/work`);
+  const band = page.getByRole('region', { name: 'It could end here' });
+  await expect(band).toContainText('It could begin to shrink here');
+  await expect(band).toContainText('The next good place is diagonal 12');
+  await band.getByRole('link').click();
+  await page.getByRole('button', { name: 'Begin to shrink sooner' }).click();
+  await page.getByRole('button', { name: 'Go on this way' }).click();
+  // Six blocks either way: eleven diagonals.
+  await expect(page.getByText('of 11', { exact: true })).toBeVisible();
+  await expect(page.getByTestId('row-number')).toContainText('7');
+});

@@ -26,6 +26,31 @@ describe('an open end', () => {
     expect(must(planWish(wish())).piece.rows).toBe(44);
   });
 
+  it('on the diagonal is what it comes to if it begins to shrink now', () => {
+    const plan = must(
+      planWish(
+        sampleWish({
+          pattern: { key: 'signal-flag' },
+          width: { by: 'stitches', count: 12 },
+          height: { by: 'rows', count: 20 },
+          edges: 'whole',
+          ending: 'any',
+          gauge: { from: 'counted', stitches: { count: 10, over: '20 cm' }, rows: { count: 10, over: '20 cm' } },
+        }),
+      ),
+    );
+    const { wish } = plan.prepared;
+    const { stitches, fabric } = plan.piece;
+    const held = { ...costs, seconds: new Array<number>(fabric.courses).fill(9) };
+    const at = (diagonals: number) => openEnd(wish, stitches, diagonals, held, []);
+    // Blocks of 2 cm, whole flags of six blocks across: six diagonals grow to 12 × 12 cm.
+    expect([at(6)?.width.mid, at(6)?.height.mid, at(6)?.next]).toEqual([120, 120, 12]);
+    // At its full width only the height grows, a block a diagonal.
+    expect([at(12)?.width.mid, at(12)?.height.mid, at(12)?.next]).toEqual([240, 240, 13]);
+    expect([at(15)?.width.mid, at(15)?.height.mid]).toEqual([240, 300]);
+    expect([0, 1, 5, 20, 25].map(at)).toEqual(new Array(5).fill(undefined));
+  });
+
   it('is at each whole band of four rows: 20 rows of 5.56 mm are 11.1 cm, and 24 come next', () => {
     const end = openEnd(wish(), 36, 20, costs, []);
     expect(end?.next).toBe(24);

@@ -4,10 +4,12 @@ import { heightRule } from '../fit/up.ts';
 import type { Weighing } from '../formats/logEntry.ts';
 import type { Wish } from '../formats/wish.ts';
 import { handBelief } from '../plan/piece.ts';
-import { prepare } from '../plan/prepare.ts';
+import { type Prepared, prepare } from '../plan/prepare.ts';
 import { sizeAt } from '../plan/sizes.ts';
+import { blocksHigh } from '../techniques/cornerToCorner.ts';
 import { metresToEnd, type WorkCosts } from '../work/inHand.ts';
 import { colourNow } from '../work/weighed.ts';
+import { cornersOf } from './corner.ts';
 
 /** What a work is that could end where it stands, and what the next step takes. */
 export interface OpenEnd {
@@ -24,7 +26,7 @@ export interface OpenEnd {
 
 /**
  * Whether a work ends well after the rows that are worked, and what it then is. Nothing where its ending asks for
- * other rows, or where rows are no rows across: blocks on the diagonal.
+ * other rows. Blocks on the diagonal end as what they come to if they begin to shrink.
  * @param stitches what its width counts @param rows worked
  */
 export function openEnd(
@@ -39,6 +41,7 @@ export function openEnd(
   const prepared = read.value;
   const { bound, technique, yarns } = prepared;
   const rule = heightRule(bound, wish.ending);
+  if (technique.key === 'corner-to-corner') return openCorner(prepared, stitches, rows, costs);
   if (technique.courses || !admits(rule, rows)) return undefined;
   const last = costs.seconds.length;
   let next: number | undefined = rows + 1;
@@ -59,4 +62,15 @@ export function openEnd(
   });
   const circle = technique.key === 'wedge-circle';
   return { width: size.width.width, height: size.height.height, circle, next, lasts };
+}
+
+/** Blocks on the diagonal end as what they come to if they begin to shrink; nothing once they do. @param diagonals worked */
+function openCorner(prepared: Prepared, wide: number, diagonals: number, costs: WorkCosts): OpenEnd | undefined {
+  const corners = cornersOf(prepared, wide, blocksHigh(costs.seconds.length, wide));
+  const at = corners.findIndex((each) => each.diagonals === diagonals);
+  const corner = corners[at];
+  if (!corner) return undefined;
+  const { width, height } = sizeAt(prepared, corner.wide, corner.high);
+  const next = corners[at + 1]?.diagonals;
+  return { width: width.width, height: height.height, circle: false, next, lasts: [] };
 }

@@ -4,14 +4,15 @@ import { courseCells, type Fabric } from '../lay/fabric.ts';
 import { good, type Result, refused } from '../problem.ts';
 import { CUT, type MoveList } from '../route/moves.ts';
 import { chartOf } from '../route/ofFabric.ts';
+import { shifted } from '../route/shifted.ts';
 
 function alike(a: Uint8Array, b: Uint8Array): boolean {
   return a.length === b.length && a.every((each, i) => each === b[i]);
 }
 
-/** How many courses from the first on are the same, stitch for stitch. */
+/** How many courses from the first on are the same, stitch for stitch. Diagonals grow alike in pieces of any width. */
 export function sameCourses(a: Fabric, b: Fabric): number {
-  if (a.making !== b.making || a.count !== b.count) return 0;
+  if (a.making !== b.making || (a.making !== 'diagonals' && a.count !== b.count)) return 0;
   const most = Math.min(a.courses, b.courses);
   for (let course = 0; course < most; course++) {
     const [one, other] = [courseCells(a, course), courseCells(b, course)];
@@ -35,21 +36,22 @@ function made({ length, kind, colour, row, from, to }: MoveList, below: number):
  * than it was, and every colour is where the hook wants it in all that is to come.
  * @param stays courses that are worked
  */
-export function proveOnward(before: FrozenWork, next: FrozenWork, stays: number): Result<FrozenWork> {
+export function proveOnward(work: FrozenWork, next: FrozenWork, stays: number): Result<FrozenWork> {
   const broken = (path: string, message: string) =>
     refused({ code: 'fabric-broken', path, message, hint: 'Look at the rest of the work again and choose anew.' });
-  const [old, now] = [thaw(before), thaw(next)];
+  const [old, now] = [thaw(work), thaw(next)];
   if (!old.ok) return old;
   if (!now.ok) return now;
-  if (before.foundation !== next.foundation || before.pattern !== next.pattern) {
+  if (work.foundation !== next.foundation || work.pattern !== next.pattern) {
     return broken('begun', 'The other plan begins otherwise than the work did.');
   }
   const same = sameCourses(old.value.fabric, now.value.fabric);
   if (same < stays) {
     return broken(`row ${same + 1}`, `Row ${same + 1} is worked already, and the other plan has it otherwise.`);
   }
-  const { strands } = now.value;
-  if (made(old.value.strands.moves, stays).join() !== made(strands.moves, stays).join()) {
+  const { strands, fabric } = now.value;
+  const before = shifted(old.value.strands.moves, old.value.fabric, fabric);
+  if (made(before, stays).join() !== made(strands.moves, stays).join()) {
     return broken('begun.moves', 'The other plan moves a strand otherwise than it was moved.');
   }
   const proof = checkStrands(chartOf(now.value.fabric), { ...strands, totals: [], bobbins: [] });

@@ -3,6 +3,7 @@ import { heightRule } from '../fit/up.ts';
 import type { Wish } from '../formats/wish.ts';
 import { prepare } from '../plan/prepare.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
+import { cornersOf } from './corner.ts';
 import { type Draft, Onward, type RestKind, type RestPlan, type WorkInHand } from './restPlan.ts';
 
 /** The heights below or above the planned one at which an ending comes out, the nearest first. */
@@ -67,6 +68,24 @@ function otherEndings(onward: Onward, planned: RestPlan): RestPlan[] {
       const found = short ? longestEnough(open, sure, to) : soonest === undefined ? undefined : to(soonest);
       return found ?? [];
     });
+}
+
+/**
+ * Blocks on the diagonal that begin to shrink sooner: as long as the yarn lasts where it does not, else at the next good
+ * place.
+ */
+function shrinkingSooner(onward: Onward, planned: RestPlan): RestPlan | undefined {
+  const { work, prepared, stays, rows } = onward;
+  const corners = cornersOf(prepared, work.cloth.fabric.count, rows).filter(({ diagonals }) => diagonals >= stays);
+  const to = (diagonals: number) => {
+    const corner = corners.find((each) => each.diagonals === diagonals);
+    const fabric = corner && onward.laid(corner.high, stays, corner.wide);
+    const wish = corner && withRows(work.wish, corner.wide, corner.high);
+    return fabric && wish && onward.plan({ kind: 'shrink', wish, fabric, rows: corner.high, stays });
+  };
+  const open = corners.map(({ diagonals }) => diagonals).reverse();
+  const short = planned.chance !== undefined && planned.chance < work.wish.sure;
+  return (short ? longestEnough(open, work.wish.sure, to) : undefined) ?? to(open.at(-1) ?? 0);
 }
 
 /** As high as it was planned, by rows as high as they were measured. */
@@ -144,7 +163,8 @@ export function restPlans(work: WorkInHand): Result<RestPlan[]> {
   const base: Draft = { kind: 'planned', wish: work.wish, fabric, rows: onward.rows, stays: onward.stays };
   const planned = onward.plan(base);
   if (!planned) return refused(notWhole);
-  const plans = [planned, ...[asMeasured(onward)].flatMap((each) => each ?? []), ...otherHeights(onward, planned)];
+  const first = [asMeasured(onward), shrinkingSooner(onward, planned)];
+  const plans = [planned, ...first.flatMap((each) => each ?? []), ...otherHeights(onward, planned)];
   const swapped = onward.swapped();
   const drafts = otherFinishes(onward, base);
   if (swapped) drafts.push({ ...base, kind: 'swapped', fabric: swapped });

@@ -18,6 +18,7 @@ import { cutShort } from '../route/cutShort.ts';
 import { goOn } from '../route/goOn.ts';
 import { CUT } from '../route/moves.ts';
 import { chartOf } from '../route/ofFabric.ts';
+import { shifted } from '../route/shifted.ts';
 import type { StrandWay } from '../route/strands.ts';
 import { clothAsWorked, driftNow } from '../work/drift.ts';
 import { cellsWorked, costsOfWork, handworkOfRows, metresToEnd, partWorked, type WorkCosts } from '../work/inHand.ts';
@@ -51,6 +52,7 @@ export const restKinds = [
   'ending',
   'measured',
   'ripped-swapped',
+  'shrink',
 ] as const;
 export type RestKind = (typeof restKinds)[number];
 
@@ -122,18 +124,18 @@ export class Onward {
   }
 
   /** The same cloth to so many rows, if all that is worked is the same in it. */
-  laid(rows: number, stays = this.stays): Fabric | undefined {
+  laid(rows: number, stays = this.stays, stitches = this.work.cloth.fabric.count): Fabric | undefined {
     const { bound, foundation, fabric } = this.work.cloth;
     const { technique, wish } = this.prepared;
-    const courses = technique.courses?.(fabric.count, rows) ?? rows;
+    const courses = technique.courses?.(stitches, rows) ?? rows;
     if (courses < stays) return undefined;
-    const next = lay({ bound, foundation, edges: wish.edges, stitches: fabric.count, courses });
+    const next = lay({ bound, foundation, edges: wish.edges, stitches, courses });
     return sameCourses(fabric, next) >= stays ? next : undefined;
   }
 
   /** The finished piece in so many rows, mm, by what was measured of the hand. */
-  sizeIn(rows: number, prepared = this.prepared): Pick<RestPlan, 'width' | 'height'> {
-    const size = sizeAt(prepared, this.work.cloth.fabric.count, rows);
+  sizeIn(rows: number, prepared = this.prepared, stitches = this.work.cloth.fabric.count) {
+    const size = sizeAt(prepared, stitches, rows);
     return {
       width: times(size.width.width, this.drift.width),
       height: times(size.height.height, this.drift.height),
@@ -163,7 +165,8 @@ export class Onward {
       if (same < fabric.courses) return undefined;
       return same === cloth.fabric.courses ? strands : cutShort(strands, chartOf(fabric), stays);
     }
-    return goOn(strands, chartOf(fabric), stays, costs, wish.policy === 'carry-always' ? 'carry-always' : 'least-cost');
+    const before = { ...strands, moves: shifted(strands.moves, cloth.fabric, fabric) };
+    return goOn(before, chartOf(fabric), stays, costs, wish.policy === 'carry-always' ? 'carry-always' : 'least-cost');
   }
 
   /** Proves and measures what the rest could lead to; nothing where it does not hold together. */
@@ -192,7 +195,7 @@ export class Onward {
       measured: this.drift.width !== 1 || this.drift.height !== 1,
       stays,
       begun: freezeCloth(cloth),
-      ...this.sizeIn(rows, prepared.value),
+      ...this.sizeIn(rows, prepared.value, fabric.count),
       colours,
       chance: chances.length === colours.length ? Math.min(...chances) : undefined,
       ends,

@@ -6,6 +6,7 @@ import { planWish } from '../plan/plan.ts';
 import { sampleIn } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
 import { CUT } from '../route/moves.ts';
+import { proveOnward, sameCourses } from './prove.ts';
 import { restPlans } from './rest.ts';
 import type { RestPlan } from './restPlan.ts';
 
@@ -126,5 +127,42 @@ describe('the rest of blocks on the diagonal', () => {
     const shorter = way(ways, 'shorter');
     if (shorter) expect(shorter.begun.courses.length).toBe(stitches + shorter.rows - 1);
     for (const each of ways) expect(each.begun.courses.length).toBeGreaterThanOrEqual(each.stays);
+    const begun = freeze(plan);
+    for (const each of ways) {
+      const proof = proveOnward(begun, each.begun, each.stays);
+      expect([each.kind, proof.ok ? [] : proof.problems]).toEqual([each.kind, []]);
+    }
+  });
+
+  it.each([
+    ['signal-flag', 18, 20, 5],
+    ['signal-flag', 18, 20, 6],
+    ['storm-lantern', 0, 0, 6],
+  ])('%s can begin to shrink sooner, and ends as long either way as it is by then', (key, wide, high, diagonals) => {
+    const size = wide
+      ? { width: { by: 'stitches' as const, count: wide }, height: { by: 'rows' as const, count: high } }
+      : {};
+    const { plan, ways } = waysOf(key, diagonals, { ...size, edges: 'whole', ending: 'any' });
+    const shrunk = way(ways, 'shrink');
+    if (!shrunk) throw new Error('it does not shrink sooner');
+    const cloth = must(thaw(shrunk.begun));
+    const blocks = cloth.fabric.count;
+    const { multiple } = plan.prepared.bound.across.works;
+    // The next corner at which the width is whole; until then both sides grow alike.
+    expect(blocks).toBe(Math.ceil(diagonals / multiple) * multiple);
+    expect([shrunk.rows, cloth.fabric.courses]).toEqual([blocks, 2 * blocks - 1]);
+    // Each block once: as many as the piece has in rows and columns.
+    expect(cloth.fabric.kinds.length).toBe(blocks ** 2);
+    expect(sameCourses(cloth.fabric, plan.piece.fabric)).toBeGreaterThanOrEqual(diagonals);
+    expect(shrunk.width.mid).toBeCloseTo((plan.width.width.mid / plan.piece.stitches) * blocks, 6);
+    expect(proveOnward(freeze(plan), shrunk.begun, diagonals).ok).toBe(true);
+    // It can be planned like any other wish.
+    expect(must(planWish(shrunk.wish)).piece.fabric.courses).toBe(2 * blocks - 1);
+  });
+
+  it('has no sooner once it shrinks', () => {
+    const size = { width: { by: 'stitches' as const, count: 18 }, height: { by: 'rows' as const, count: 18 } };
+    const { ways } = waysOf('signal-flag', 18, { ...size, edges: 'whole', ending: 'any' });
+    expect(kinds(ways)).not.toContain('shrink');
   });
 });

@@ -47,6 +47,35 @@ describe('the rest of a work by another plan', () => {
     expect((await one.ask('POST', `/works/${id}/finish`, { revision: 3 })).body.state).toBe('finished');
   });
 
+  it('is taken with another ending, and back from a whole repeat with the colours changed about', async () => {
+    const ended = await begunCloth(one, 21);
+    const other = await one.ask('POST', `/works/${ended}/onward`, await restOf(ended, 'ending'));
+    // Whole bands of four rows: the next after row 21 is 24.
+    expect([other.status, other.body.size?.rows, other.body.wish?.ending]).toEqual([200, 24, 'whole']);
+    const back = await begunCloth(one, 22);
+    const swapped = await restOf(back, 'ripped-swapped');
+    expect((await one.ask('POST', `/works/${back}/onward`, swapped)).status).toBe(422);
+    await one.ask('POST', `/works/${back}/ticks`, { ticks: [tick(at(22), at(20), 9)] });
+    expect((await one.ask('POST', `/works/${back}/onward`, swapped)).status).toBe(200);
+  });
+
+  it('is taken on the diagonal: it begins to shrink sooner, and is worked to its new end', async () => {
+    const id = await begunCloth(one, 5, {
+      pattern: { key: 'signal-flag' },
+      width: { by: 'stitches', count: 18 },
+      height: { by: 'rows', count: 18 },
+      edges: 'whole',
+      ending: 'any',
+      gauge: { from: 'typical' },
+    });
+    const { status, body } = await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'shrink'));
+    expect([status, body.wish?.choice]).toEqual([200, { stitches: 6, rows: 6 }]);
+    // Six blocks either way are eleven diagonals.
+    expect((await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(5), at(12), 8)] })).status).toBe(422);
+    await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(5), at(11), 9)] });
+    expect((await one.ask('POST', `/works/${id}/finish`, { revision: body.revision })).body.state).toBe('finished');
+  });
+
   it('is refused where it touches worked rows, is stale, changes the wish, or the work is not begun', async () => {
     const id = await begunCloth(one, 8);
     const swapped = await restOf(id, 'swapped');

@@ -8,7 +8,7 @@ import { otherPlan } from '../works/schema.ts';
 import { formerPlans, goBy, keepFormer } from './queries.ts';
 
 /** What the rest of a work may change of its wish. */
-function changeless({ choice: _choice, border: _border, closing: _closing, ...rest }: Wish): string {
+function changeless({ choice: _choice, ending: _ending, border: _border, closing: _closing, ...rest }: Wish): string {
   return JSON.stringify(Object.entries(rest).sort(([a], [b]) => (a < b ? -1 : 1)));
 }
 
@@ -53,7 +53,7 @@ export function onwardRoutes(db: PGlite): Router {
             {
               code: 'field-wrong',
               path: 'wish',
-              message: 'Only height, border and closing row can still be changed in a work that is begun.',
+              message: 'Only size, ending, border and closing row can still be changed in a work that is begun.',
               hint: 'Make a new wish for all else.',
             },
           ]);

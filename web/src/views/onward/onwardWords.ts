@@ -25,6 +25,7 @@ const names: Readonly<Record<Exclude<RestKind, 'closing' | 'ending'>, string>> =
   swapped: 'Colours changed about from here',
   thinner: 'Border a round thinner',
   bare: 'No border',
+  shrink: 'Begin to shrink sooner',
   measured: 'As high as planned, by what you measured',
   'ripped-swapped': 'Rip back to the last whole repeat, colours changed about',
 };

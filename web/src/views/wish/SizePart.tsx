@@ -4,7 +4,7 @@ import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
 import { Insert } from './Insert.tsx';
 import { bedOf, bedSize, beds, usualSize } from './usual.ts';
-import { canEndOpen, isCircle, type WishFormValues } from './wishForm.ts';
+import { isCircle, type WishFormValues } from './wishForm.ts';
 
 function upper(word: string): string {
   return word.replace(/^./, (letter) => letter.toUpperCase());
@@ -130,12 +130,10 @@ export function SizePart() {
             />
           </div>
         </div>
-        {canEndOpen(key) ? (
-          <label className="flex min-h-11 w-fit cursor-pointer items-center gap-2.5 text-[16px]">
-            <input type="checkbox" className="size-5 accent-ink" {...register('open')} />
-            Open end: this is the most, and I decide at each good place
-          </label>
-        ) : null}
+        <label className="flex min-h-11 w-fit cursor-pointer items-center gap-2.5 text-[16px]">
+          <input type="checkbox" className="size-5 accent-ink" {...register('open')} />
+          Open end: this is the most, and I decide at each good place
+        </label>
       </div>
     </Part>
   );

@@ -77,12 +77,6 @@ export function isCircle(pattern: string): boolean {
   return found.ok && found.value.technique === 'wedge-circle';
 }
 
-/** Whether the end of a piece can be left open: on the diagonal its height is settled when the first row shrinks. */
-export function canEndOpen(pattern: string): boolean {
-  const found = findPattern(pattern);
-  return !found.ok || found.value.made !== 'diagonals';
-}
-
 /** A circle is as wide as it is high: its one size stands in the height. */
 function wholeSize(form: WishFormValues): WishFormValues {
   if (!isCircle(form.pattern)) return form;
@@ -150,7 +144,7 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
     closing: form.closing,
     wash: form.wash || undefined,
     smallChildren: form.smallChildren,
-    open: (form.open && canEndOpen(form.pattern)) || undefined,
+    open: form.open || undefined,
     finish: finishOf(form, before),
   });
 }

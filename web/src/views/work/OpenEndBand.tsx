@@ -28,7 +28,9 @@ export function OpenEndBand({ work, cloth, costs, rows }: Props) {
       aria-label="It could end here"
       className="mb-2 border-l-4 border-verdigris bg-verdigris-pale px-3 py-2 text-[17px]"
     >
-      It could end here: <b className="count">{finishedText(end.width, end.height, told, end.circle)}</b> so far.{' '}
+      {fabric.making === 'diagonals' ? 'It could begin to shrink here, and end as ' : 'It could end here: '}
+      <b className="count">{finishedText(end.width, end.height, told, end.circle)}</b>
+      {fabric.making === 'diagonals' ? '. ' : ' so far. '}
       {end.next === undefined
         ? 'It is as large as it may become.'
         : `The next good place is ${word} ${end.next}${known.length ? `; the yarn lasts to it: ${known.map(({ letter, chance }) => `${letter} ${chanceText(chance ?? 0)}`).join(', ')}` : ''}.`}{' '}
