@@ -13,6 +13,17 @@ test('something is wrong: the row is found, a wrong count explained, and rows ar
   await page.getByLabel('The last row').fill('| 4A 4B | 4A');
   await page.getByLabel('The row under it').fill('| 4B 4A | 4B');
   await page.getByRole('button', { name: 'Which row is it?' }).click();
+  await expect(page.getByRole('button', { name: /^Row \d+ is done$/ })).toHaveCount(5);
+  // The same by touch: the runs of the cloth are there to be tapped.
+  for (const row of ['The last row', 'The row under it']) await page.getByLabel(row, { exact: true }).fill('');
+  const tap = (name: string) => page.getByRole('button', { name, exact: true }).click();
+  await tap('The last row: add 4 A');
+  await tap('The last row: add 4 A');
+  await tap('The last row: take the last run off');
+  await tap('The last row: add 4 B');
+  await tap('The row under it: add 4 B');
+  await expect(page.getByLabel('The last row', { exact: true })).toHaveValue('4A 4B');
+  await tap('Which row is it?');
   // Bands of four rows: those in A begin on rows 9, 17, 25, 33 and 41 over a band in B.
   await expect(page.getByRole('button', { name: /^Row \d+ is done$/ })).toHaveCount(5);
   await page.getByRole('button', { name: 'Row 9 is done' }).click();
@@ -21,12 +32,22 @@ test('something is wrong: the row is found, a wrong count explained, and rows ar
   await page.getByRole('tab', { name: 'The count is off' }).click();
   await page.getByLabel('Counted in row 10').fill('35');
   await expect(page.getByText('The last stitch of the row below was left out.')).toBeVisible();
+  const ways = page.getByRole('region', { name: 'What it costs' });
+  // Nine rows are worked; whole bands of four in the colour it began with end at 4 and 12: five rows of 36 come out.
+  await expect(ways.getByRole('row', { name: /End after row 4/ })).toContainText('180');
+  // 40 of 44 rows of 1/18 of 10 cm are not there then.
+  await expect(ways).toContainText('22.2 cm less high');
+  await expect(ways.getByRole('row', { name: /Live with it/ })).toContainText('000');
   await page.getByRole('tab', { name: 'Rip back' }).click();
   await page.getByLabel('The last row that stays').fill('4');
   await expect(page.getByText('5 rows, 180 stitches')).toBeVisible();
   await page.getByRole('button', { name: 'Rip back to row 4' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 5');
   await expect(page.getByText('✓ Stored')).toBeVisible();
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  // The rows that came out stay in the log.
+  await expect(page.getByRole('columnheader', { name: 'Taken out' })).toBeVisible();
+  await expect(page.getByRole('row', { name: / 9 5 / })).toBeVisible();
 });
 
 test('the log: a ball is weighed, the cloth measured, a note kept, and the piece made again by its own gauge', async ({

@@ -25,6 +25,76 @@ test('the run in hand, the change announced, and what there should be at the end
   await expect(page.getByText('close the 4th in B')).toBeVisible();
 });
 
+test('each run is read against the row below, markers are told at the start, and the last run is looked over', async ({
+  page,
+  server,
+}) => {
+  const id = await begunCloth(server, { pattern: { key: 'buoys', stitch: 'sc' } });
+  const ticks = [{ id: crypto.randomUUID(), at: Date.now(), from: { rows: 0, runs: 0 }, to: { rows: 3, runs: 0 } }];
+  await page.goto(`${server.address}/works/${id}/work`);
+  await expect(page.getByText('Mark the first and the last stitch: the edges stay straight.')).toBeVisible();
+  await server.post(`/works/${id}/ticks`, { ticks });
+  await page.reload();
+  // Row 4 widens each lozenge by one on either side.
+  await expect(page.getByText('Row below: starts with the A below, ends 1 short of its end')).toBeVisible();
+  await page.keyboard.press('Space');
+  await expect(page.getByText('Row below: starts 1 before the B below, ends 1 past it')).toBeVisible();
+});
+
+test('a work is laid down and taken up again, and the clock at it begins anew', async ({ page, ownServer }) => {
+  const id = await begunCloth(ownServer);
+  const at = Date.now() - 35 * 60_000;
+  const steps = [0, 15, 34].map((minutes, row) => ({
+    id: crypto.randomUUID(),
+    at: at + minutes * 60_000,
+    from: { rows: row, runs: 0 },
+    to: { rows: row + 1, runs: 0 },
+  }));
+  await ownServer.post(`/works/${id}/ticks`, { ticks: steps });
+  await page.goto(`${ownServer.address}/works/${id}/work`);
+  await expect(page.getByText('0:35 at it: rest your hands for 5 min')).toBeVisible();
+  await page.getByRole('button', { name: 'Pause' }).click();
+  await expect(page.getByText('Laid down; the next step takes it up again')).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('0:00 at it')).toBeVisible();
+  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await page.getByRole('link', { name: 'Log', exact: true }).click();
+  await expect(page.getByRole('table', { name: 'Sessions, the latest first' }).getByRole('row')).toHaveCount(3);
+});
+
+test('the bench tells what is due, and whose yarn will not last', async ({ page, ownServer }) => {
+  const id = await begunCloth(ownServer, {
+    yarns: ['A', 'B'].map((letter, i) => ({
+      letter,
+      name: letter === 'A' ? 'Oat' : 'Ferry blue',
+      shade: letter === 'A' ? '#e9dfc4' : '#24476b',
+      weight: 4,
+      fibre: 'cotton',
+      ballMetres: 85,
+      ballGrams: 50,
+      balls: i + 1,
+    })),
+  });
+  const entry = { kind: 'weigh', id: crypto.randomUUID(), at: Date.now(), letter: 'A', ball: 1, before: 50 };
+  const rest = { beforeIsLabel: false, after: 10, scale: 1, position: { rows: 12, runs: 0 } };
+  await ownServer.post(`/works/${id}/log`, { entry: { ...entry, ...rest } });
+  const ticks = [{ id: crypto.randomUUID(), at: Date.now(), from: { rows: 0, runs: 0 }, to: { rows: 12, runs: 0 } }];
+  await ownServer.post(`/works/${id}/ticks`, { ticks });
+  const due = new Date(Date.now() + 9 * 86_400_000).toISOString().slice(0, 10);
+  await fetch(`${ownServer.address}/api/schedule/due/${id}`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ due }),
+  });
+  await page.goto(ownServer.address);
+  await expect(page.getByText(new RegExp(`due \\w{3} ${Number(due.slice(8))} `))).toBeVisible();
+  // Forty grams for twelve rows of 44: ten more hold out for some three.
+  const short = page.getByRole('link', { name: /A ends between rows 1[3-6] and 1[4-8]/ });
+  await expect(short).toBeVisible();
+  await short.click();
+  await expect(page.getByRole('heading', { name: 'Yarn on the scale' })).toBeVisible();
+});
+
 test('by touch: a run, a row, and back over a row’s end', async ({ page, server }) => {
   const id = await begunCloth(server);
   await page.goto(`${server.address}/works/${id}/work`);

@@ -13,7 +13,7 @@ const head = {
 /** Letters of a photo as it is kept: some 135 kB of JPEG. */
 export const photoLetters = 180_000;
 
-/** One thing that was weighed, measured, noted or photographed at work. */
+/** One thing that was weighed, measured, noted or photographed at work, or a pause. */
 export const logEntrySchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...head,
@@ -31,6 +31,8 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
     position,
   }),
   z.strictObject({ ...head, kind: z.literal('measure'), width: length, height: length, position }),
+  /** The work was laid down at `at`; the next step takes it up again. */
+  z.strictObject({ ...head, kind: z.literal('pause') }),
   z.strictObject({ ...head, kind: z.literal('note'), row: z.number().int().min(0), text: words(400).min(1) }),
   z.strictObject({
     ...head,
@@ -59,6 +61,11 @@ export type Weighing = Extract<LogEntry, { kind: 'weigh' }>;
 /** The weighings among what was logged. */
 export function weighingsIn(entries: readonly LogEntry[]): Weighing[] {
   return entries.filter((entry): entry is Weighing => entry.kind === 'weigh');
+}
+
+/** When the work was laid down, ms since 1970. */
+export function pausesIn(entries: readonly LogEntry[]): number[] {
+  return entries.flatMap((entry) => (entry.kind === 'pause' ? [entry.at] : []));
 }
 
 export type Measuring = Extract<LogEntry, { kind: 'measure' }>;

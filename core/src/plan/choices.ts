@@ -12,6 +12,12 @@ export interface SizeChoice {
 
 const most = 6;
 
+/** How steps are told: a circle has one size, which its rounds make. */
+const words = {
+  piece: { alike: 'Edges alike, ends as begun', shorter: 'One step shorter', longer: 'One step longer' },
+  circle: { alike: 'Ends as begun', shorter: 'One step smaller', longer: 'One step larger' },
+} as const;
+
 function best<T>(items: readonly T[], score: (item: T) => number): T | undefined {
   return items.reduce<T | undefined>((a, b) => (a !== undefined && score(a) <= score(b) ? a : b), undefined);
 }
@@ -31,6 +37,7 @@ function squarest(
 /** The best sizes near a wish, nearest first, each with its reason. */
 export function chooseSizes(prepared: Prepared, sizes: Sizes): SizeChoice[] {
   const { across, up } = sizes;
+  const told = prepared.technique.key === 'wedge-circle' ? words.circle : words.piece;
   const choices = new Map<string, { width: WidthOffer; height: HeightOffer; reasons: string[] }>();
   const add = (width: WidthOffer | undefined, height: HeightOffer | undefined, reason: string) => {
     if (!width || !height) return;
@@ -48,7 +55,7 @@ export function chooseSizes(prepared: Prepared, sizes: Sizes): SizeChoice[] {
   const widthAt = across.offers.findIndex((each) => each.stitches === across.chosen.stitches);
   const heightAt = up.offers.findIndex((each) => each.rows === up.chosen.rows);
   add(across.chosen, up.chosen, prepared.width.by === 'length' ? 'Nearest to the wish' : 'As asked');
-  add(best(alike, offWish), best(begun, off), 'Edges alike, ends as begun');
+  add(best(alike, offWish), best(begun, off), told.alike);
   if (prepared.gauge.source !== 'typical') {
     const near = (offers: readonly { difference: number }[]) => offers.length > 0;
     const pair = near(alike) ? squarest(alike, up.offers) : undefined;
@@ -56,7 +63,7 @@ export function chooseSizes(prepared: Prepared, sizes: Sizes): SizeChoice[] {
   }
   add(across.offers[widthAt - 1], up.chosen, 'One step narrower');
   add(across.offers[widthAt + 1], up.chosen, 'One step wider');
-  add(across.chosen, up.offers[heightAt - 1], 'One step shorter');
-  add(across.chosen, up.offers[heightAt + 1], 'One step longer');
+  add(across.chosen, up.offers[heightAt - 1], told.shorter);
+  add(across.chosen, up.offers[heightAt + 1], told.longer);
   return [...choices.values()];
 }

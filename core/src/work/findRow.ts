@@ -37,6 +37,24 @@ export function seenRuns(fabric: Fabric, bound: BoundPattern, course: number): S
   return runs;
 }
 
+/** The runs that occur in a cloth, the commonest first, to be tapped instead of typed. @param most how many of them */
+export function runsToTap(fabric: Fabric, bound: BoundPattern, most: number): SeenRun[] {
+  const found = new Map<string, { run: SeenRun; times: number }>();
+  for (let course = 0; course < fabric.courses; course++) {
+    for (const run of seenRuns(fabric, bound, course)) {
+      const key = spelled([run]);
+      const known = found.get(key);
+      if (known) known.times++;
+      else found.set(key, { run, times: 1 });
+    }
+  }
+  return [...found.values()]
+    .sort((a, b) => b.times - a.times)
+    .slice(0, most)
+    .map(({ run }) => run)
+    .sort((a, b) => a.colour.localeCompare(b.colour) || a.count - b.count);
+}
+
 function spelled(runs: readonly SeenRun[]): string {
   return runs.map(({ count, colour }) => `${count}${colour}`).join(' ');
 }
@@ -104,17 +122,39 @@ export function findRow(
   return found.map((course) => ({
     row: course + 1,
     sure: below !== undefined,
-    tells: found.length > 1 ? difference(rows, found, course) : '',
+    tells: found.length > 1 ? difference(fabric, rows, found, course) : '',
   }));
 }
 
+/** Where a course stands among those beside it that have the same colours, from 1, and how many they are. */
+function bandOf(fabric: Fabric, course: number): { readonly at: number; readonly of: number } {
+  const alike = (other: number) => {
+    if (other < 0 || other >= fabric.courses || cellsIn(fabric, other) !== cellsIn(fabric, course)) return false;
+    const [from, to] = [fabric.starts[course] as number, fabric.starts[course + 1] as number];
+    const apart = (fabric.starts[other] as number) - from;
+    for (let i = from; i < to; i++) if (fabric.colours[i] !== fabric.colours[i + apart]) return false;
+    return true;
+  };
+  let [first, last] = [course, course];
+  while (alike(first - 1)) first--;
+  while (alike(last + 1)) last++;
+  return { at: course - first + 1, of: last - first + 1 };
+}
+
 /** The nearest row below in which a candidate differs from every other, in words. */
-function difference(rows: readonly (readonly SeenRun[])[], found: readonly number[], course: number): string {
+function difference(
+  fabric: Fabric,
+  rows: readonly (readonly SeenRun[])[],
+  found: readonly number[],
+  course: number,
+): string {
   const others = found.filter((each) => each !== course);
   for (let down = 1; down <= course; down++) {
     const own = spelled(rows[course - down] ?? []);
     const differs = others.every((other) => other < down || spelled(rows[other - down] ?? []) !== own);
     if (differs) return `${down} below it lies ${own.length > 40 ? `${own.slice(0, 40)} …` : own}`;
   }
-  return `count the rows: ${course + 1} in all`;
+  const band = bandOf(fabric, course);
+  const place = band.of > 1 ? `row ${band.at} of ${band.of} alike; ` : '';
+  return `${place}count the rows: ${course + 1} in all`;
 }

@@ -55,12 +55,13 @@ export function foretoldHours(costs: CourseCosts, pace: OwnPace): number[] {
   return hours;
 }
 
-/** The sessions of a work. Steps to rows that its plan no longer has count as rows of nothing. */
+/** The sessions of a work, parted by long pauses and by those that its log tells of, ms since 1970. Steps to rows that its plan no longer has count as rows of nothing. */
 export function sessionsOfWork(
   { fabric, bound, foundation }: Rows,
   costs: CourseCosts,
   ticks: readonly Tick[],
+  pauses: readonly number[] = [],
 ): Session[] {
   const runsOf = (row: number) => (row < fabric.courses ? workCourse(fabric, bound, foundation, row).runs.length : 1);
-  return sessionsOf(ticks, costs, runsOf);
+  return sessionsOf(ticks, costs, runsOf, pauses);
 }

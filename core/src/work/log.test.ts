@@ -4,8 +4,9 @@ import { type Handwork, handworkOf } from '../pace/hours.ts';
 import { secondsBy } from '../pace/ownPace.ts';
 import { must } from '../problem.ts';
 import { driftNow, driftOf, isDrifting } from './drift.ts';
+import { isShort, lasting, shortText } from './lasting.ts';
 import { sampleWeighing } from './sampleWeighing.ts';
-import { paceOfSessions, sessionsOf } from './sessions.ts';
+import { paceOfSessions, sessionsOf, sittingSince } from './sessions.ts';
 import { colourNow } from './weighed.ts';
 
 const row: Handwork = new Map([
@@ -66,6 +67,48 @@ describe('sessions found from the ticks', () => {
   });
 });
 
+describe('a work that is laid down', () => {
+  // Two rows, laid down five minutes later for twelve minutes, and one row more.
+  const ticks = [tick(0, 1, 100 * minute), tick(1, 2, 102 * minute), tick(2, 3, 119 * minute)];
+  const pauses = [107 * minute];
+
+  it('parts the session there: until then it was worked, and the next begins with the row it ended', () => {
+    expect(sessionsOf(ticks, costs, () => 9).map((each) => each.seconds)).toEqual([120 + 19 * 60]);
+    expect(sessionsOf(ticks, costs, () => 9, pauses).map((each) => [each.seconds, each.rows])).toEqual([
+      [120 + 7 * 60, 2],
+      [120, 1],
+    ]);
+  });
+
+  it('a next session never begins before the work was taken up again', () => {
+    const [, next] = sessionsOf(ticks, costs, () => 9, [118.5 * minute]);
+    expect(next?.seconds).toBe(30);
+  });
+
+  it('says nothing of the pace: the minutes between are no row of anybody', () => {
+    expect(sessionsOf(ticks, costs, () => 9, pauses).map((each) => each.clocked.length)).toEqual([1, 0]);
+  });
+
+  it('has been sat at since the last pause, whoever told of it', () => {
+    const steps = ticks.map((each) => each.at);
+    expect(sittingSince(steps, [], 120 * minute)).toBe(100 * minute);
+    expect(sittingSince(steps, pauses, 120 * minute)).toBe(119 * minute);
+    // Laid down after the last step, or left for more than twenty minutes: nobody sits at it.
+    expect(sittingSince(steps, [...pauses, 120 * minute], 121 * minute)).toBeUndefined();
+    expect(sittingSince(steps, [], 140 * minute)).toBeUndefined();
+    expect(sittingSince([], [], 140 * minute)).toBeUndefined();
+  });
+});
+
+describe('rows taken out', () => {
+  it('stay in the session in which they were: from row 12 back to row 8, and a run back over a row end is none', () => {
+    const back = { id, at: 104 * minute, from: at(12, 3), to: at(8) };
+    const byRun = { id, at: 105 * minute, from: at(8), to: at(7, 8) };
+    const [only] = sessionsOf([tick(11, 12, 103 * minute), back, byRun], costs, () => 9);
+    expect([only?.rows, only?.takenOut]).toEqual([1, 4]);
+  });
+});
+
 describe('what the balls on the scale say', () => {
   const yarn = {
     letter: 'A',
@@ -106,6 +149,18 @@ describe('what the balls on the scale say', () => {
     // 87 g hold some 169 m: about 13.8 rows of 12.24 m.
     expect(short.endsAt?.low).toBeGreaterThanOrEqual(22);
     expect(short.endsAt?.high).toBeLessThanOrEqual(26);
+    // The same in a few words for the row in hand; a colour whose balls are not known says nothing.
+    const question = (balls: number | undefined, letter: string) => ({
+      ...{ yarn: { ...yarn, letter, balls }, metres, belief: after },
+      weighings: [weigh({})],
+    });
+    const told = lasting([question(2, 'A'), question(9, 'B'), question(undefined, 'C')], at(10));
+    expect(told.map((each) => [each.letter, isShort(each, { sure: 0.95 })])).toEqual([
+      ['A', true],
+      ['B', false],
+    ]);
+    expect(shortText(told.slice(0, 1), 38)).toMatch(/^A ends between rows 2[2-4] and 2[4-6]$/);
+    expect(shortText([{ letter: 'A', chance: 0.5, endsAt: undefined }], 38)).toBe('A may not last');
   });
 
   it('a later weighing of the same ball takes the place of the first, in whatever order they come', () => {

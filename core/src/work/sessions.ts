@@ -13,6 +13,8 @@ export interface Session {
   readonly expected: number;
   /** Rows that were finished in it. */
   readonly rows: number;
+  /** Whole rows that were taken out again in it. */
+  readonly takenOut: number;
   /**
    * The steps that a clock ran for: all but the first. When that was begun nobody knows; it may be many rows that were
    * made up for.
@@ -21,7 +23,7 @@ export interface Session {
 }
 
 /** A pause of more than this is another session, ms. */
-const pause = 20 * 60_000;
+const longPause = 20 * 60_000;
 /** The first step of a session has no step before it; it is taken to have begun this long before, at most, ms. */
 const lead = 5 * 60_000;
 
@@ -37,30 +39,68 @@ function workOfStep({ from, to }: Tick, { hands }: CourseCosts, runsOf: (row: nu
 
 const nothing: Handwork = new Map();
 
+/** Whole rows that a step back takes out; to go back over a row's end by a run is none. */
+function rowsTakenOut({ from, to }: Tick): number {
+  return Math.max(0, from.rows - to.rows - (to.runs > 0 ? 1 : 0));
+}
+
+/** When the work was laid down between two steps, if it was. @param pauses ms since 1970 */
+function laidDown(pauses: readonly number[], after: number, before: number): number | undefined {
+  return pauses.find((each) => each > after && each <= before);
+}
+
 /**
- * Sessions found from the ticks. A long pause parts them; steps back and steps that were made up for afterwards take
- * time too. @param runsOf runs of a row, from 0
+ * Sessions found from the ticks. A long pause parts them, and one that the maker told of; steps back and steps that
+ * were made up for afterwards take time too.
+ * @param runsOf runs of a row, from 0 @param pauses when the work was laid down, ms since 1970, ascending
  */
-export function sessionsOf(ticks: readonly Tick[], costs: CourseCosts, runsOf: (row: number) => number): Session[] {
+export function sessionsOf(
+  ticks: readonly Tick[],
+  costs: CourseCosts,
+  runsOf: (row: number) => number,
+  pauses: readonly number[] = [],
+): Session[] {
   const inOrder = [...ticks].sort((a, b) => a.at - b.at);
-  const sessions: { from: number; to: number; expected: number; rows: number; clocked: ClockedStep[] }[] = [];
+  const sessions: Omit<{ -readonly [Name in keyof Session]: Session[Name] } & { clocked: ClockedStep[] }, 'seconds'>[] =
+    [];
   for (const tick of inOrder) {
     const forward = comparePositions(tick.to, tick.from) > 0;
     const work = forward ? workOfStep(tick, costs, runsOf) : nothing;
     const expected = secondsIn(work);
     const rows = forward ? tick.to.rows - tick.from.rows : 0;
+    const takenOut = forward ? 0 : rowsTakenOut(tick);
     const open = sessions.at(-1);
-    if (open && tick.at - open.to <= pause) {
+    const down = open && laidDown(pauses, open.to, tick.at);
+    if (open && tick.at - open.to <= longPause && down === undefined) {
       open.clocked.push({ seconds: (tick.at - open.to) / 1000, work });
       open.to = tick.at;
       open.expected += expected;
       open.rows += rows;
+      open.takenOut += takenOut;
     } else {
-      const from = tick.at - Math.min(lead, expected * 1000);
-      sessions.push({ from, to: tick.at, expected, rows, clocked: [] });
+      // What was worked before the work was laid down belongs to the session that it ended.
+      if (open && down !== undefined && down - open.to <= longPause) open.to = down;
+      const from = Math.max(down ?? 0, tick.at - Math.min(lead, expected * 1000));
+      sessions.push({ from, to: tick.at, expected, rows, takenOut, clocked: [] });
     }
   }
   return sessions.map((each) => ({ ...each, seconds: (each.to - each.from) / 1000 }));
+}
+
+/**
+ * Since when the maker has been at work without a pause; nothing while the work lies.
+ * @param steps when steps were made, ms since 1970 @param pauses when the work was laid down @param now likewise
+ */
+export function sittingSince(steps: readonly number[], pauses: readonly number[], now: number): number | undefined {
+  const inOrder = [...steps].sort((a, b) => a - b);
+  let since = inOrder[0];
+  for (let n = 1; n < inOrder.length; n++) {
+    const [before, step] = [inOrder[n - 1] as number, inOrder[n] as number];
+    if (step - before > longPause || laidDown(pauses, before, step) !== undefined) since = step;
+  }
+  const last = inOrder.at(-1);
+  if (last === undefined || now - last > longPause || laidDown(pauses, last, now) !== undefined) return undefined;
+  return since;
 }
 
 /** The pace of a work's sessions. @param before what was known of the hand */

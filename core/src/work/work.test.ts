@@ -4,7 +4,7 @@ import { measuringRequest } from '../plan/piece.ts';
 import { planWish } from '../plan/plan.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
-import { findRow, readSeenRow, seenRuns } from './findRow.ts';
+import { findRow, readSeenRow, runsToTap, seenRuns } from './findRow.ts';
 import { cellsWorked } from './inHand.ts';
 import { oneOff } from './oneOff.ts';
 import { costsByCourse, ripBack } from './rip.ts';
@@ -39,6 +39,9 @@ describe('find my row', () => {
     const [first, second] = findRow(fabric, bound, seen('| 4A 4B | 4A'), seen('| 4B 4A | 4B'));
     expect(first?.tells).toContain('9 in all');
     expect(second?.tells).toContain('17 in all');
+    // Told of one row only, its place in its band of four is what a maker can see: row 7 is the third in B.
+    const third = findRow(fabric, bound, seen('4B'), undefined).find((each) => each.row === 7);
+    expect(third?.tells).toBe('row 3 of 4 alike; count the rows: 7 in all');
   });
 
   it('every row of a figure is found by itself and the row under it, among its own candidates', () => {
@@ -55,6 +58,18 @@ describe('find my row', () => {
         expect(found.map((each) => each.row)).toContain(course + 1);
       }),
     );
+  });
+
+  it('offers the runs of the cloth to be tapped: a check of four has two', () => {
+    expect(runsToTap(fabric, bound, 8)).toEqual([
+      { count: 4, colour: 'A' },
+      { count: 4, colour: 'B' },
+    ]);
+    // Of the many runs of a figure the commonest, told by colour and length.
+    const sail = must(planWish(sampleWish({ pattern: { key: 'lone-sail' }, edges: 'whole', ending: 'whole' })));
+    const taps = runsToTap(sail.piece.fabric, sail.prepared.bound, 6);
+    expect(taps).toHaveLength(6);
+    expect(taps.map((each) => each.colour)).toEqual([...taps.map((each) => each.colour)].sort());
   });
 
   it('refuses a colour that is not in the work, and a row that cannot be read', () => {

@@ -17,8 +17,12 @@ export interface RowAdvice {
   readonly ahead: readonly string[];
 }
 
-export interface AdviceRequest extends WriteRequest {
+/** What advice on a row is made from. */
+export interface RowAdviceRequest extends Pick<WriteRequest, 'fabric' | 'bound' | 'foundation'> {
   readonly technique: Technique;
+}
+
+export interface AdviceRequest extends WriteRequest, RowAdviceRequest {
   readonly into?: IntoChain | undefined;
 }
 
@@ -28,7 +32,7 @@ function changesOf(course: WorkedCourse): string[] {
   );
 }
 
-function markersOf(request: AdviceRequest, course: WorkedCourse): string[] {
+function markersOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
   const { fabric, technique } = request;
   const first = course.runs[0]?.kinds[0] as StitchKey;
   const words: string[] = [];
@@ -47,7 +51,7 @@ function markersOf(request: AdviceRequest, course: WorkedCourse): string[] {
 }
 
 /** Colours whose last stitch stands in this row, and where. */
-function lastPlaces(request: AdviceRequest, course: WorkedCourse): string[] {
+function lastPlaces(request: RowAdviceRequest, course: WorkedCourse): string[] {
   const { fabric, bound, foundation } = request;
   const later = new Set<string>();
   for (let i = fabric.starts[course.number] as number; i < fabric.colours.length; i++) {
@@ -62,7 +66,7 @@ function lastPlaces(request: AdviceRequest, course: WorkedCourse): string[] {
   });
 }
 
-function aheadOf(request: AdviceRequest, course: WorkedCourse): string[] {
+function aheadOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
   const { fabric, bound } = request;
   const words = lastPlaces(request, course);
   const word = courseWord(fabric.making).toLowerCase();
@@ -77,7 +81,7 @@ function lower(sentence: string): string {
 }
 
 /** What to tell beside a row. @param number from 1 */
-export function rowAdvice(request: AdviceRequest, number: number): RowAdvice {
+export function rowAdvice(request: RowAdviceRequest, number: number): RowAdvice {
   const course = workCourse(request.fabric, request.bound, request.foundation, number - 1);
   return {
     changes: changesOf(course),

@@ -2,18 +2,12 @@ import type { PGlite } from '@electric-sql/pglite';
 import { logEntrySchema } from '@puntada/core';
 import { Router } from 'express';
 import { z } from 'zod';
-import { type Db, rows } from '../db/database.ts';
 import { bodyOf, handler } from '../http/answers.ts';
 import { ticksOf } from '../progress/queries.ts';
 import { workOf } from '../works/find.ts';
+import { entriesOf, weighingsOf } from './queries.ts';
 
-const logRow = z.object({ entry: logEntrySchema });
 const newEntry = z.strictObject({ entry: logEntrySchema });
-
-async function entriesOf(db: Db, workId: string) {
-  const found = await rows(db, logRow, 'select entry from log where work_id = $1 order by at, id', [workId]);
-  return found.map((each) => each.entry);
-}
 
 /** The log of a work: what was weighed, measured and noted, and the ticks that tell when it was worked. */
 export function logRoutes(db: PGlite): Router {
@@ -25,6 +19,14 @@ export function logRoutes(db: PGlite): Router {
       const work = await workOf(db, request);
       const ticks = await ticksOf(db, work.id);
       response.json({ entries: await entriesOf(db, work.id), ticks: ticks.sort((a, b) => a.at - b.at) });
+    }),
+  );
+
+  router.get(
+    '/:id/weighings',
+    handler(async (request, response) => {
+      const work = await workOf(db, request);
+      response.json(await weighingsOf(db, work.id));
     }),
   );
 

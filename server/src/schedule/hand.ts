@@ -15,6 +15,7 @@ import {
   type WorkCosts,
 } from '@puntada/core';
 import type { Db } from '../db/database.ts';
+import { pausesOf } from '../log/queries.ts';
 import { ticksOf } from '../progress/queries.ts';
 import { findWork, listWorks, type WorkDetail, type WorkSummary } from '../works/queries.ts';
 
@@ -61,7 +62,9 @@ export class Hand {
 
   private async sessions(work: WorkSummary): Promise<Session[]> {
     const known = await this.knownOf(work);
-    return known ? sessionsOfWork(known.cloth, known.costs, await ticksOf(this.db, work.id)) : [];
+    if (!known) return [];
+    const [ticks, pauses] = [await ticksOf(this.db, work.id), await pausesOf(this.db, work.id)];
+    return sessionsOfWork(known.cloth, known.costs, ticks, pauses);
   }
 
   /** The pace of all sessions at all works. */

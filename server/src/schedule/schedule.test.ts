@@ -65,6 +65,23 @@ describe('the schedule', () => {
     expect(body.acts[0].share).toBeCloseTo(108 / 132, 9);
   });
 
+  it('leaves out the minutes in which a work was laid down, however short', async () => {
+    const id = await begunCloth(server);
+    const start = 1_700_000_000_000;
+    // Rows of 132 s each; after the eleventh, fifteen minutes pass.
+    const when = (row: number) => start + row * 132_000 + (row > 11 ? 15 * 60_000 : 0);
+    const ticks = Array.from({ length: 22 }, (_, row) => tick(at(row), at(row + 1), when(row + 1)));
+    await server.ask('POST', `/works/${id}/ticks`, { ticks });
+    const left = async () => {
+      const { works } = (await server.ask('GET', '/schedule')).body;
+      return works.find((each: { id: string }) => each.id === id).left.mid;
+    };
+    expect(await left()).toBeGreaterThan(22 * 132 * 1.05);
+    const entry = { kind: 'pause', id: '5f0c8a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d', at: when(11) + 1000 };
+    expect((await server.ask('POST', `/works/${id}/log`, { entry })).status).toBe(201);
+    expect(await left()).toBeCloseTo(22 * 132, 6);
+  });
+
   it('stays in a backup', async () => {
     const { body: backup } = await server.ask('GET', '/backup');
     const before = (await server.ask('GET', '/schedule')).body;

@@ -1,4 +1,15 @@
-import type { DrawerYarn, FrozenWork, LogEntry, OwnPace, Pending, RestKind, Swatch, Tick, Wish } from '@puntada/core';
+import type {
+  DrawerYarn,
+  FrozenWork,
+  LogEntry,
+  OwnPace,
+  Pending,
+  RestKind,
+  Swatch,
+  Tick,
+  Weighing,
+  Wish,
+} from '@puntada/core';
 import { api, type Work } from './api.ts';
 
 export interface StoredYarn {
@@ -96,6 +107,10 @@ const records = api.injectEndpoints({
       query: (id) => `/works/${id}/log`,
       providesTags: (_log, _error, id) => [{ type: 'Log', id }],
     }),
+    weighings: build.query<Weighing[], string>({
+      query: (id) => `/works/${id}/weighings`,
+      providesTags: (_weighings, _error, id) => [{ type: 'Log', id }],
+    }),
     addEntry: build.mutation<unknown, { id: string; entry: LogEntry }>({
       query: ({ id, entry }) => ({ url: `/works/${id}/log`, method: 'POST', body: { entry } }),
       invalidatesTags: (_answer, _error, { id }) => [{ type: 'Log', id }],
@@ -157,6 +172,7 @@ export const {
   useChangeSwatchMutation,
   useRemoveSwatchMutation,
   useLogQuery,
+  useWeighingsQuery,
   useAddEntryMutation,
   useFormerQuery,
   useGoOnwardMutation,

@@ -1,4 +1,4 @@
-import { type Fabric, type LayRequest, layPiece, must, type Terms, techniqueOf } from '@puntada/core';
+import { courseWord, type Fabric, type LayRequest, layPiece, must, type Terms, techniqueOf } from '@puntada/core';
 import { expose, transfer } from 'comlink';
 import type { Work } from '../api/api.ts';
 import type { ClothLook } from '../parts/cloth/clothLook.ts';
@@ -13,6 +13,8 @@ import { type WorkCloth, workCloth } from '../parts/workCloth.ts';
 export interface Strip {
   readonly picture: ImageBitmap;
   readonly courses: number;
+  /** What a course is called: row, round or diagonal. */
+  readonly word: string;
   readonly next: string;
 }
 
@@ -34,7 +36,15 @@ function strip(work: Work, look: StripRequest, terms: Terms): Strip | undefined 
   if (!laid) return undefined;
   const { fabric, shades, proportion } = laid;
   const picture = paintStrip(fabric, { ...look, shades, proportion }).transferToImageBitmap();
-  return transfer({ picture, courses: fabric.courses, next: nextStep(work, laid, terms) }, [picture]);
+  return transfer(
+    {
+      picture,
+      courses: fabric.courses,
+      word: courseWord(fabric.making).toLowerCase(),
+      next: nextStep(work, laid, terms),
+    },
+    [picture],
+  );
 }
 
 /** A piece of a pattern, painted. */

@@ -1,18 +1,22 @@
 import {
   cautionsFor,
+  colourQuestions,
   compareStrips,
   costsOfWork,
   type Estimate,
   type Fabric,
   findPattern,
   type Hand,
+  type Lasting,
   type LogEntry,
+  lasting,
   makePiece,
   type PatternFacts,
   type PlanDocument,
   paceOfSessions,
   patternBook,
   patternFacts,
+  pausesIn,
   planDocument,
   planFigures,
   planWish,
@@ -28,6 +32,7 @@ import {
   type Terms,
   type Tick,
   type ToldUnit,
+  type Weighing,
   type WorkCosts,
   weighingsIn,
   wishSchema,
@@ -251,12 +256,19 @@ function workCosts(work: Work): WorkCosts | undefined {
   return cloth && prepared.ok ? costsOfWork(prepared.value, cloth) : undefined;
 }
 
+/** Whether the yarn of a begun work lasts; nothing where it is not known what there is. */
+function lastingOf(work: Work, weighings: readonly Weighing[]): Lasting[] {
+  const costs = work.begun ? workCosts(work) : undefined;
+  const prepared = prepare(work.wish);
+  return costs && prepared.ok ? lasting(colourQuestions(prepared.value, costs, weighings), work.progress) : [];
+}
+
 /** Every way for the rest of a work; nothing while it is not begun. */
 function onward(work: Work, entries: readonly LogEntry[], ticks: readonly Tick[]): Result<RestPlan[]> | undefined {
   const cloth = workCloth(work);
   const costs = workCosts(work);
   if (!work.begun || !cloth || !costs) return undefined;
-  const pace = paceOfSessions(sessionsOfWork(cloth, costs, ticks), work.wish.pace);
+  const pace = paceOfSessions(sessionsOfWork(cloth, costs, ticks, pausesIn(entries)), work.wish.pace);
   const measures = entries.filter((entry) => entry.kind === 'measure');
   return restPlans({ wish: work.wish, cloth, stands: work.progress, weighings: weighingsIn(entries), measures, pace });
 }
@@ -265,6 +277,7 @@ const planner = {
   onward,
   planFigures,
   workCosts,
+  lasting: lastingOf,
   bookFacts,
   oneRepeat,
   preview,

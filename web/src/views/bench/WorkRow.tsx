@@ -3,7 +3,9 @@ import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useAddWorkMutation, useArchiveWorkMutation, useWorkQuery, type WorkSummary } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { dayWords } from '../../parts/dayWords.ts';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
+import { YarnSureness } from './YarnSureness.tsx';
 
 const longestTitle = 80;
 
@@ -53,8 +55,10 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
   const strip = useStrip(work, width);
   const { progress, size, state, wish } = summary;
   const left = size ? size.rows - progress.rows : undefined;
+  const word = strip?.word ?? 'row';
   const place = state === 'wished' ? 'size' : 'work';
-  const action = state === 'wished' ? 'Choose the size' : left === 0 ? 'Look at it' : `Work row ${progress.rows + 1}`;
+  const action =
+    state === 'wished' ? 'Choose the size' : left === 0 ? 'Look at it' : `Work ${word} ${progress.rows + 1}`;
   return (
     <li className="[contain-intrinsic-size:auto_150px] [content-visibility:auto] grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 gap-y-3 border-b border-rule py-4 lg:grid-cols-[300px_minmax(0,1fr)_176px]">
       <div className="min-w-0">
@@ -77,20 +81,28 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
           )}
           <PutAway work={summary} />
         </p>
+        <p className="flex flex-wrap items-center gap-x-4 text-[15px]">
+          {summary.due && state !== 'finished' ? (
+            <span>
+              due <b>{dayWords(summary.due)}</b>
+            </span>
+          ) : null}
+          {work?.state === 'begun' && strip ? <YarnSureness work={work} /> : null}
+        </p>
         {summary.notice ? <p className="text-[14px] text-verdigris">{summary.notice}</p> : null}
       </div>
       <div className="order-last col-span-2 min-w-0 lg:order-none lg:col-span-1">
         <WorkStrip
           strip={strip}
           onWidth={setWidth}
-          label={`${wish.title}: ${progress.rows} of ${strip?.courses ?? size?.rows ?? 'some'} rows worked`}
+          label={`${wish.title}: ${progress.rows} of ${strip?.courses ?? size?.rows ?? 'some'} ${word}s worked`}
         />
       </div>
       <div className="flex flex-col items-end gap-1.5">
         {size && left !== undefined ? (
           <p className="text-[15px] text-soft">
-            <span className="count text-[22px] text-ink">{left}</span> {left === 1 ? 'row' : 'rows'} left of{' '}
-            <span className="count text-[15px] font-medium">{size.rows}</span>
+            <span className="count text-[22px] text-ink">{left}</span> {word}
+            {left === 1 ? '' : 's'} left of <span className="count text-[15px] font-medium">{size.rows}</span>
           </p>
         ) : null}
         <ButtonLink

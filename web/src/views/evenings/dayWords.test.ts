@@ -1,4 +1,4 @@
-import { dayWords } from './dayWords.ts';
+import { dayWords } from '../../parts/dayWords.ts';
 import { finishScale } from './finishScale.ts';
 
 const now = new Date('2026-11-23T12:00:00Z');

@@ -1,4 +1,4 @@
-import type { PlanDocument } from '@puntada/core';
+import type { Item, PlanDocument } from '@puntada/core';
 import { useParams } from 'react-router';
 import { problemsOf, useFaceWorkMutation, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -28,7 +28,7 @@ export default function FinishView() {
             <Steps document={document} work={work} />
             <aside>
               <FinishDrawing document={document} wish={work.wish} />
-              <Folded document={document} />
+              <Off document={document} item={work.wish.item} />
             </aside>
           </div>
         ) : null}
@@ -116,24 +116,32 @@ function Step({ title, note, children }: { title: string; note: string; children
   );
 }
 
-function Folded({ document }: { document: PlanDocument }) {
-  const { folded, size } = document;
+/** What is folded for a shelf or a band; bags, covers and straps are not. */
+const folded: ReadonlySet<Item> = new Set(['dishcloth', 'blanket', 'scarf', 'mat', 'potholder']);
+
+/** The piece off the hook: folded, banded, and the hours of it. */
+function Off({ document, item }: { document: PlanDocument; item: Item }) {
+  const { folded: size, size: whole } = document;
   return (
     <dl className="mt-5">
-      <div className="flex justify-between gap-3 border-b border-rule py-1.5">
-        <dt>Folded</dt>
-        <dd className="text-right">
-          <Figure text={folded.width.text.replace(/ (cm|in)( typical)?$/, '')} className="text-[16px]" />
-          {' × '}
-          <Figure text={folded.height.text} className="text-[16px]" />
-        </dd>
-      </div>
-      <div className="flex justify-between gap-3 border-b border-rule py-1.5">
-        <dt>Paper band round {size.pieces > 1 ? `all ${size.pieces}` : 'it'}</dt>
-        <dd>
-          <Figure text={folded.band.text} className="text-[16px]" />
-        </dd>
-      </div>
+      {folded.has(item) ? (
+        <>
+          <div className="flex justify-between gap-3 border-b border-rule py-1.5">
+            <dt>Folded</dt>
+            <dd className="text-right">
+              <Figure text={size.width.text.replace(/ (cm|in)( typical)?$/, '')} className="text-[16px]" />
+              {' × '}
+              <Figure text={size.height.text} className="text-[16px]" />
+            </dd>
+          </div>
+          <div className="flex justify-between gap-3 border-b border-rule py-1.5">
+            <dt>Paper band round {whole.pieces > 1 ? `all ${whole.pieces}` : 'it'}</dt>
+            <dd>
+              <Figure text={size.band.text} className="text-[16px]" />
+            </dd>
+          </div>
+        </>
+      ) : null}
       <div className="flex justify-between gap-3 border-b border-rule py-1.5">
         <dt>Hands, all of it</dt>
         <dd className="count">{document.time.text}</dd>

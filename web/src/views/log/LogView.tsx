@@ -7,6 +7,7 @@ import {
   type OwnPace,
   paceOfSessions,
   partWorked,
+  pausesIn,
   type Session,
   secondsBy,
   sessionsOfWork,
@@ -67,7 +68,7 @@ export default function LogView() {
 
 function Log({ work, log, cloth, costs }: LogProps) {
   const { fabric } = cloth;
-  const sessions = useMemo(() => sessionsOfWork(cloth, costs, log.ticks), [cloth, costs, log.ticks]);
+  const sessions = useMemo(() => sessionsOfWork(cloth, costs, log.ticks, pausesIn(log.entries)), [cloth, costs, log]);
   const pace = useMemo(() => paceOfSessions(sessions, work.wish.pace), [sessions, work.wish.pace]);
   const { rows } = work.progress;
   const done = cellsWorked(cloth, work.progress);
@@ -150,6 +151,7 @@ const shown = 8;
 
 function Sessions({ sessions }: { sessions: readonly Session[] }) {
   if (!sessions.length) return <p className="py-2 text-[15px] text-soft">No row was worked yet.</p>;
+  const anyOut = sessions.some((each) => each.takenOut > 0);
   const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
   return (
     <table className="mt-2 w-full text-left text-[15px]">
@@ -159,6 +161,7 @@ function Sessions({ sessions }: { sessions: readonly Session[] }) {
           <th className="py-1.5 font-semibold">Begun</th>
           <th className="text-right font-semibold">For</th>
           <th className="text-right font-semibold">Rows</th>
+          {anyOut ? <th className="text-right font-semibold">Taken out</th> : null}
           <th className="text-right font-semibold">A row took</th>
         </tr>
       </thead>
@@ -171,6 +174,7 @@ function Sessions({ sessions }: { sessions: readonly Session[] }) {
               <td className="py-1.5">{day.format(session.from)}</td>
               <td className="count text-right">{timeWords(session.seconds)}</td>
               <td className="count text-right">{session.rows}</td>
+              {anyOut ? <td className="count text-right">{session.takenOut || '–'}</td> : null}
               <td className="count text-right">{session.rows ? timeWords(session.seconds / session.rows) : '–'}</td>
             </tr>
           ))}

@@ -49,7 +49,7 @@ function Drawn({ letter, known, metres, told, last }: Props & { last: KnownAt })
             <g key={value}>
               <line x1={margin.left} x2={width - margin.right} y1={y(value)} y2={y(value)} className="stroke-rule" />
               <text x={margin.left - 6} y={y(value) + 4} textAnchor="end" className="count fill-soft text-[12px]">
-                {number(value)}
+                {value ? number(value) : 0}
               </text>
             </g>
           ))}

@@ -2,15 +2,13 @@ import {
   type ColourNow,
   chanceText,
   colourNow,
+  colourQuestions,
   endsAtText,
-  handBelief,
-  metresToEnd,
   narrowing,
   parseMass,
   prepare,
   type Result,
   type Weighing,
-  weighingsIn,
   yarnLengthNumber,
   yarnLengthUnit,
 } from '@puntada/core';
@@ -36,36 +34,23 @@ export function YarnOnTheScale({
 }: Pick<LogProps, 'work' | 'log' | 'cloth' | 'costs'> & { part: number }) {
   const { wish, progress } = work;
   const { told } = usePreferences();
-  const belief = useMemo(() => {
+  const questions = useMemo(() => {
     const prepared = prepare(wish);
-    return prepared.ok ? handBelief(prepared.value) : { mean: 0, sd: 0.114 };
-  }, [wish]);
-  const weighings = weighingsIn(log.entries);
+    return prepared.ok ? colourQuestions(prepared.value, costs, log.entries) : [];
+  }, [wish, costs, log]);
   return (
     <section aria-label="Yarn">
       <h2 className="border-b border-ink pb-1 text-[19px]">Yarn on the scale</h2>
       <ul>
-        {wish.yarns.map((yarn) => {
-          const question = {
-            yarn,
-            metres: metresToEnd(costs, cloth.bound.colours.indexOf(yarn.letter)),
-            belief,
-            weighings: weighings.filter((each) => each.letter === yarn.letter),
-          };
-          return (
-            <li key={yarn.letter} className="border-b border-rule py-3">
-              <div className="flex gap-3">
-                <YarnChip letter={yarn.letter} shade={yarn.shade} size={36} />
-                <Told
-                  id={work.id}
-                  rows={cloth.fabric.courses}
-                  found={colourNow({ ...question, now: progress, part })}
-                />
-              </div>
-              <YarnChart letter={yarn.letter} known={narrowing(question)} metres={question.metres} told={told} />
-            </li>
-          );
-        })}
+        {questions.map((question) => (
+          <li key={question.yarn.letter} className="border-b border-rule py-3">
+            <div className="flex gap-3">
+              <YarnChip letter={question.yarn.letter} shade={question.yarn.shade} size={36} />
+              <Told id={work.id} rows={cloth.fabric.courses} found={colourNow({ ...question, now: progress, part })} />
+            </div>
+            <YarnChart letter={question.yarn.letter} known={narrowing(question)} metres={question.metres} told={told} />
+          </li>
+        ))}
       </ul>
       <Weigh work={work} log={log} />
     </section>

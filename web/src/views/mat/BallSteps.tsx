@@ -12,6 +12,8 @@ interface Props {
   readonly rows: number;
   readonly figures: ReadonlyMap<string, PieceFigures>;
   readonly word: string;
+  /** It has one size, across. */
+  readonly circle: boolean;
   readonly onChoose: (offer: HeightOffer) => void;
 }
 
@@ -33,10 +35,11 @@ const height = 148;
 const margin = { top: 22, right: 26, bottom: 40, left: 26 };
 
 /** Whole balls against finished height: where the stair rises, one ball more is needed, and the foot before it is marked. */
-export function BallSteps({ heights, stitches, rows, figures, word, onChoose }: Props) {
+export function BallSteps({ heights, stitches, rows, figures, word, circle, onChoose }: Props) {
   const { units, told } = usePreferences();
   const [ref, measured] = useWidth<HTMLElement>();
   const width = measured;
+  const title = circle ? 'Balls by size' : 'Balls by height';
   const counted = heights.map((offer) => ({
     offer,
     balls: ballsOf(figures.get(sizeKey({ stitches, rows: offer.rows }))),
@@ -50,7 +53,7 @@ export function BallSteps({ heights, stitches, rows, figures, word, onChoose }: 
   const [first, last] = [heights[0], heights.at(-1)];
   if (!first || !last) return null;
   // The frame is there from the start, so that its width is known when the figures come.
-  if (!known.length || !measured) return <section ref={ref} aria-label="Balls by height" />;
+  if (!known.length || !measured) return <section ref={ref} aria-label={title} />;
   const x = scaleLinear([first.height.mid, last.height.mid], [margin.left, width - margin.right]);
   const y = scaleLinear([0, most], [height - margin.bottom, margin.top]);
   const stair = line<(typeof known)[number]>(
@@ -65,8 +68,8 @@ export function BallSteps({ heights, stitches, rows, figures, word, onChoose }: 
   // A name under every notch would run together; those that save a ball, the chosen one and the ends are named.
   const named = (step: Step) => step.saves || step.offer.rows === rows || step.offer === first || step.offer === last;
   return (
-    <section ref={ref} aria-label="Balls by height" className="mt-5">
-      <h2 className="text-[17px]">Balls by height, at this width</h2>
+    <section ref={ref} aria-label={title} className="mt-5">
+      <h2 className="text-[17px]">{circle ? title : 'Balls by height, at this width'}</h2>
       <div className="relative" style={{ height }}>
         <svg width={width} height={height} aria-hidden className="absolute inset-0">
           <path d={under(known) ?? ''} className="fill-sheet" />
@@ -115,7 +118,8 @@ export function BallSteps({ heights, stitches, rows, figures, word, onChoose }: 
         })}
       </div>
       <p className="-mt-3 text-[14px] text-soft">
-        Finished height in {units} below, balls above; a filled foot is the last size before one ball more.
+        {circle ? 'Finished size' : 'Finished height'} in {units} below, balls above; a filled foot is the last size
+        before one ball more.
       </p>
     </section>
   );

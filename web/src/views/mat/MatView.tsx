@@ -116,6 +116,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
   const [begin, beginning] = useBeginWorkMutation();
   const { width, height } = useMemo(() => chosenOffers(prepared, wish, sizes), [prepared, wish, sizes]);
   const chosen = { stitches: width.stitches, rows: height.rows };
+  const isCircle = prepared.technique.key === 'wedge-circle';
   const choices = useMemo(() => chooseSizes(prepared, sizes), [prepared, sizes]);
   const counted = prepared.yarns.every((yarn) => yarn.ballGrams !== undefined);
   const steps = counted && cellsOf(sizes) < quickCells ? sizes.up.offers : [];
@@ -167,7 +168,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
           onHeight={(offer) => choose({ rows: offer.rows })}
         />
         <p className="mt-2 text-[14px] text-soft">
-          Drag an edge, or press ← → ↑ ↓ on it. Long notches: both edges alike, ends as it began.
+          Drag an edge, or press ← → ↑ ↓ on it. Long notches: {isCircle ? '' : 'both edges alike, '}ends as it began.
         </p>
         <div className="mt-3">
           <Alternatives
@@ -185,6 +186,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
               rows={height.rows}
               figures={figures}
               word={rowWord(prepared)}
+              circle={isCircle}
               onChoose={(offer) => choose({ rows: offer.rows })}
             />
           ) : null}

@@ -2,11 +2,13 @@ import { stitchWord, type Terms, type Turn, type WorkedCourse } from '@puntada/c
 
 interface Props {
   readonly course: WorkedCourse;
+  /** What a course is called: row, round or diagonal. */
+  readonly word: string;
   readonly hanging: readonly string[];
   /** What is to be done with strands besides carrying them. */
   readonly others: readonly string[];
   readonly terms: Terms;
-  /** How the next row begins, or nothing after the last. */
+  /** How the next course begins, or nothing after the last. */
   readonly next: string | undefined;
   /** Which way to turn, where it matters to the strands. */
   readonly turn: Turn | undefined;
@@ -17,14 +19,16 @@ interface Props {
 }
 
 /** What there should be at the end of the row in hand. */
-export function RowEnd({ course, hanging, others, terms, next, turn, twists, balls }: Props) {
+export function RowEnd({ course, word, hanging, others, terms, next, turn, twists, balls }: Props) {
   const kinds = course.byKind.length > 1;
   return (
     <aside
-      aria-label={`At the end of row ${course.number}`}
-      className="border-t border-rule px-6 py-3 lg:border-t-0 lg:border-l"
+      aria-label={`At the end of ${word} ${course.number}`}
+      className="border-t border-rule px-6 pt-2 pb-1 lg:border-t-0 lg:border-l"
     >
-      <h2 className="pb-1 text-[17px]">At the end of row {course.number}</h2>
+      <h2 className="pb-1 text-[17px]">
+        At the end of {word} {course.number}
+      </h2>
       <dl className="text-[16px]">
         <Line term="Stitches" value={String(course.stitches)} big />
         {kinds ? (
@@ -56,7 +60,7 @@ export function RowEnd({ course, hanging, others, terms, next, turn, twists, bal
         ))}
       </dl>
       {others.map((words) => (
-        <p key={words} className="border-t border-rule py-1.5 text-[16px]">
+        <p key={words} className="border-t border-rule py-1 text-[16px]">
           {words.replace(/^./, (letter) => letter.toUpperCase())}.
         </p>
       ))}
@@ -66,9 +70,9 @@ export function RowEnd({ course, hanging, others, terms, next, turn, twists, bal
 
 function Line({ term, value, big = false }: { term: string; value: string; big?: boolean }) {
   return (
-    <div className="flex items-baseline justify-between gap-3 border-t border-rule py-1.5">
+    <div className="flex items-baseline justify-between gap-3 border-t border-rule py-1">
       <dt className="text-soft">{term}</dt>
-      <dd className={`count text-right ${big ? 'text-[24px]' : 'text-[16px]'}`}>{value}</dd>
+      <dd className={`count text-right ${big ? 'text-[24px] leading-tight' : 'text-[16px]'}`}>{value}</dd>
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import {
+  againstBelow,
   courseWord,
   StrandBook,
   type StrandOrder,
@@ -7,26 +8,32 @@ import {
   type WorkedCourse,
   workCourse,
 } from '@puntada/core';
-import { type MouseEvent, useEffect, useMemo } from 'react';
+import { useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
+import { useLogQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Button, ButtonLink, Key } from '../../parts/Button.tsx';
+import { LastingWords } from '../../parts/LastingWords.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { runLabel } from '../../parts/runWords.ts';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { AllWorked } from './AllWorked.tsx';
-import { HelpAtRow } from './HelpAtRow.tsx';
+import { HelpAtRow } from './help/HelpAtRow.tsx';
+import { hintsAt } from './hintsAt.ts';
 import { idleWords } from './idleWords.ts';
+import { lettingGo } from './lettingGo.ts';
 import { OpenEndBand } from './OpenEndBand.tsx';
 import { ReadingSettings } from './ReadingSettings.tsx';
 import { Ribbon } from './Ribbon.tsx';
 import { RowEnd } from './RowEnd.tsx';
+import { Sitting } from './Sitting.tsx';
 import { speakerOf } from './speaker.ts';
 import { tugWords } from './tugWords.ts';
 import { useCounter } from './useCounter.ts';
+import { useLasting } from './useLasting.ts';
 import { useAwake, useReading } from './useReading.ts';
 import { useSteps } from './useSteps.ts';
 import { WorkedCloth } from './WorkedCloth.tsx';
@@ -65,6 +72,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const counter = useCounter(work);
   const { fabric, bound, foundation } = cloth;
   const { position } = counter;
+  const word = courseWord(fabric.making).toLowerCase();
   const finished = position.rows >= fabric.courses;
   const course = useMemo(
     () => (finished ? undefined : workCourse(fabric, bound, foundation, position.rows)),
@@ -86,6 +94,16 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
     : [];
   const others = orders.flatMap((order) => order.other);
   const [reading, changeReading] = useReading();
+  const { data: log } = useLogQuery(work.id, { refetchOnMountOrArgChange: true });
+  const told = useLasting(work.wish, costs, log, position.rows);
+  const below = useMemo(
+    () => (course && run ? againstBelow(fabric, bound, course.number - 1, run) : undefined),
+    [fabric, bound, course, run],
+  );
+  const hints = useMemo(
+    () => (course ? hintsAt({ fabric, bound, foundation }, course, position.runs) : []),
+    [fabric, bound, foundation, course, position.runs],
+  );
   const tug = course ? tugWords(reading.tug, course, position.runs, idle.length > 0) : undefined;
   useAwake(reading.awake);
   const said =
@@ -107,8 +125,8 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
       <main id="main" className="flex min-h-0 flex-1 flex-col">
         {course && run ? (
           <>
-            <section className="px-6 pt-4 pb-3">
-              <p className="flex flex-wrap items-baseline gap-x-4 pb-2">
+            <section className="px-6 pt-4 pb-2">
+              <div className="flex flex-wrap items-baseline gap-x-4 pb-2">
                 <span className="font-display text-[46px] leading-none font-bold tabular-nums" data-testid="row-number">
                   {courseWord(fabric.making)} {course.number}
                 </span>
@@ -120,7 +138,11 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                     {startWords(course, foundation, fabric.making, fabric.count, { terms })}
                   </span>
                 ) : null}
-              </p>
+                <span className="-my-2 ml-auto flex flex-wrap items-center gap-x-5 text-[17px]">
+                  <LastingWords workId={work.id} told={told} sure={work.wish.sure} rows={fabric.courses} />
+                  {log ? <Sitting workId={work.id} log={log} step={`${position.rows} ${position.runs}`} /> : null}
+                </span>
+              </div>
               {work.wish.open && costs && position.runs === 0 ? (
                 <OpenEndBand work={work} cloth={cloth} costs={costs} rows={position.rows} />
               ) : null}
@@ -137,11 +159,20 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 {idle.map((words) => (
                   <span key={words}>{words}</span>
                 ))}
+                {below ? (
+                  <span>
+                    <span className="text-soft">Row below: </span>
+                    {below}
+                  </span>
+                ) : null}
                 {tug ? <span className="text-ochre">{tug}</span> : null}
                 <span className="text-soft">
-                  <span className="count font-medium">{course.stitches - run.from + 1}</span> stitches left in the row
+                  <span className="count font-medium">{course.stitches - run.from + 1}</span> stitches left in the{' '}
+                  {word}
                 </span>
               </p>
+              {/* Kept free where nothing is to be told, so that the cloth below does not jump. */}
+              <p className="min-h-[25px] pt-1 text-[17px] leading-tight text-soft">{hints.join(' ')}</p>
             </section>
             <section className="grid min-h-[220px] flex-1 lg:grid-cols-[minmax(0,1fr)_330px]">
               <WorkedCloth
@@ -156,6 +187,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               />
               <RowEnd
                 course={course}
+                word={word}
                 hanging={strands.hangingWords(course.number - 1)}
                 others={others}
                 terms={terms}
@@ -170,12 +202,14 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
           <AllWorked work={work} cloth={cloth} waiting={counter.waiting} />
         )}
       </main>
-      <footer className="sticky bottom-0 flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-rule bg-paper px-6 py-3">
+      <footer
+        className={`sticky bottom-0 flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-rule bg-paper px-6 py-3 ${hand === 'left' ? 'flex-row-reverse' : ''}`}
+      >
         <Button onClick={lettingGo(steps.back)} disabled={!steps.canGoBack} className="min-h-14">
           One back <Key>Backspace</Key>
         </Button>
         <HelpAtRow
-          workId={work.id}
+          work={work}
           cloth={cloth}
           position={position}
           done={run ? run.from - 1 : 0}
@@ -187,13 +221,13 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
         {course ? (
           <>
             <Button onClick={lettingGo(steps.row)} className="min-h-14">
-              Row {course.number} done <Key>Enter</Key>
+              {courseWord(fabric.making)} {course.number} done <Key>Enter</Key>
             </Button>
             <Button
               kind="next"
               onClick={lettingGo(steps.run)}
               shortcut="Space"
-              className="min-h-14 min-w-[220px] justify-between text-[20px]"
+              className="min-h-14 min-w-[220px] justify-between text-[20px] max-lg:order-last max-lg:basis-full"
             >
               Run done
             </Button>
@@ -216,12 +250,4 @@ function attachedIn(course: WorkedCourse, run: number, strands: StrandBook, orde
   const used = course.runs.slice(0, run).map((each) => each.colour);
   const laidIn = orders.filter((order) => order.carried.some((each) => each.from <= last)).map((order) => order.colour);
   return [...new Set([...before, ...used, ...laidIn])].sort();
-}
-
-/** A button pressed by hand lets go of the focus, so that the keys count again; one pressed by key keeps it. */
-function lettingGo(action: () => void): (event: MouseEvent<HTMLButtonElement>) => void {
-  return (event) => {
-    if (event.detail > 0) event.currentTarget.blur();
-    action();
-  };
 }

@@ -1,0 +1,31 @@
+import { isShort, type Lasting, shortText } from '@puntada/core';
+import { Link } from 'react-router';
+
+interface Props {
+  readonly workId: string;
+  readonly told: readonly Lasting[];
+  readonly sure: number;
+  /** Rows of the whole piece. */
+  readonly rows: number;
+}
+
+/** Whether the yarn of a work lasts, in a few words; nothing where it is not known what there is. */
+export function LastingWords({ workId, told, sure, rows }: Props) {
+  if (!told.length) return null;
+  const short = told.filter((each) => isShort(each, { sure }));
+  if (!short.length) {
+    return (
+      <span className="text-verdigris">
+        ✓ {told.map(({ letter }) => letter).join(' and ')} {told.length === 1 ? 'lasts' : 'last'}
+      </span>
+    );
+  }
+  return (
+    <Link to={`/works/${workId}/log`} className="inline-flex min-h-11 items-center text-brick">
+      <span aria-hidden className="pr-1.5">
+        ✕
+      </span>
+      {shortText(short, rows)}
+    </Link>
+  );
+}

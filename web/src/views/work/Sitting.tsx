@@ -1,0 +1,64 @@
+import { pausesIn, restAfter, restFor, sittingSince } from '@puntada/core';
+import { Pause } from 'lucide-react';
+import { useEffect, useRef, useState } from 'react';
+import { problemsOf } from '../../api/api.ts';
+import { useAddEntryMutation, type WorkLog } from '../../api/records.ts';
+import { clockWords } from './clockWords.ts';
+import { lettingGo } from './lettingGo.ts';
+
+interface Props {
+  readonly workId: string;
+  readonly log: WorkLog;
+  /** Changes with every step. */
+  readonly step: string;
+}
+
+const minute = 60_000;
+
+/** How long the maker has sat at the work, when hands want a rest, and a way to lay it down; a step takes it up again. */
+export function Sitting({ workId, log, step }: Props) {
+  const [now, setNow] = useState(Date.now);
+  const [add, adding] = useAddEntryMutation();
+  const [made, setMade] = useState<readonly number[]>([]);
+  const seen = useRef(step);
+  useEffect(() => {
+    if (seen.current === step) return;
+    seen.current = step;
+    setMade((before) => [...before, Date.now()]);
+  }, [step]);
+  useEffect(() => {
+    const timer = setInterval(() => setNow(Date.now()), minute / 4);
+    return () => clearInterval(timer);
+  }, []);
+  const steps = [...log.ticks.map((tick) => tick.at), ...made];
+  const pauses = pausesIn(log.entries);
+  const at = Math.max(now, steps.at(-1) ?? 0, pauses.at(-1) ?? 0);
+  const since = sittingSince(steps, pauses, at);
+  const problem = problemsOf(adding.error)[0];
+  if (since === undefined) {
+    const laidDown = (pauses.at(-1) ?? 0) > (steps.at(-1) ?? Infinity);
+    return laidDown ? <span className="text-soft">Laid down; the next step takes it up again</span> : null;
+  }
+  const minutes = Math.floor((at - since) / minute);
+  const pause = () => {
+    void add({ id: workId, entry: { kind: 'pause', id: crypto.randomUUID(), at: Date.now() } });
+  };
+  return (
+    <span className="inline-flex flex-wrap items-center gap-x-3">
+      <span className={minutes >= restAfter ? 'text-ochre' : 'text-soft'}>
+        <b className="count">{clockWords(minutes)}</b> at it
+        {minutes >= restAfter ? `: rest your hands for ${restFor} min` : ''}
+      </span>
+      <button
+        type="button"
+        onClick={lettingGo(pause)}
+        disabled={adding.isLoading}
+        className="inline-flex min-h-11 items-center gap-1.5 px-2 underline underline-offset-4 hover:bg-sheet"
+      >
+        <Pause aria-hidden className="size-4" />
+        Pause
+      </button>
+      {problem ? <span className="text-brick">✕ The pause is not stored: {problem.message}</span> : null}
+    </span>
+  );
+}

@@ -1,0 +1,113 @@
+import {
+  endSooner,
+  lengthNumber,
+  type RipCost,
+  ripBack,
+  unitWord,
+  type WorkCosts,
+  yarnLengthNumber,
+  yarnLengthUnit,
+} from '@puntada/core';
+import { type ReactNode, useMemo } from 'react';
+import { Link } from 'react-router';
+import { usePreferences } from '../../../api/api.ts';
+import type { HelpProps } from './helpProps.ts';
+
+interface Props extends HelpProps {
+  readonly costs: WorkCosts;
+  /** The row that is wrong, from 1. */
+  readonly row: number;
+}
+
+/** What each way out costs in stitches, minutes and yarn: to rip the row, to live with it, or to end the piece sooner. */
+export function Rescue({ work, cloth, position, done, costs, row }: Props) {
+  const { told } = usePreferences();
+  const sooner = useMemo(
+    () => endSooner(work.wish, cloth.fabric.count, costs, position, done),
+    [work.wish, cloth, costs, position, done],
+  );
+  const undo = ripBack(costs, position, done, position.rows);
+  const metres = (each: readonly number[]) =>
+    each.map((length, i) => `${yarnLengthNumber(length, told)} ${cloth.bound.colours[i]}`).join(' + ');
+  const taken = ({ cells, seconds, metres: length }: RipCost) => (
+    <>
+      <Cell>{cells}</Cell>
+      <Cell>{minutesText(seconds)}</Cell>
+      <Cell>{metres(length)}</Cell>
+    </>
+  );
+  return (
+    <section aria-label="What it costs" className="pt-3">
+      <h3 className="text-[17px]">What it costs</h3>
+      <div className="overflow-x-auto">
+        <table className="w-full text-left text-[15px]">
+          <thead className="text-[14px] text-soft">
+            <tr>
+              <th scope="col" className="py-1.5 font-normal">
+                Way out
+              </th>
+              <Heading>Stitches out</Heading>
+              <Heading>Min to work again</Heading>
+              <Heading>Free, {yarnLengthUnit(told)}</Heading>
+            </tr>
+          </thead>
+          <tbody>
+            <tr className="border-t border-rule">
+              <Name>Undo row {row} as far as it is worked</Name>
+              {taken(undo)}
+            </tr>
+            <tr className="border-t border-rule">
+              <Name>
+                Live with it<span className="block text-[14px] text-soft">see above whether it hides</span>
+              </Name>
+              <Cell>0</Cell>
+              <Cell>0</Cell>
+              <Cell>0</Cell>
+            </tr>
+            {sooner ? (
+              <tr className="border-t border-rule">
+                <Name>
+                  End after row {sooner.rows}
+                  <span className="block text-[14px] text-soft">
+                    {lengthNumber(sooner.shorter, told)} {unitWord(told)} less high; spares{' '}
+                    {minutesText(sooner.spared.seconds)} min and {metres(sooner.spared.metres)} {yarnLengthUnit(told)}
+                  </span>
+                </Name>
+                <Cell>{sooner.out.cells}</Cell>
+                <Cell>0</Cell>
+                <Cell>{metres(sooner.out.metres)}</Cell>
+              </tr>
+            ) : null}
+          </tbody>
+        </table>
+      </div>
+      <p className="pt-2 text-[15px]">
+        <Link to={`/works/${work.id}/onward`}>See every way for the rest</Link>
+      </p>
+    </section>
+  );
+}
+
+function minutesText(seconds: number): string {
+  return seconds > 0 ? `${Math.max(1, Math.round(seconds / 60))}` : '0';
+}
+
+function Name({ children }: { children: ReactNode }) {
+  return (
+    <th scope="row" className="py-2 pr-3 font-normal">
+      {children}
+    </th>
+  );
+}
+
+function Heading({ children }: { children: ReactNode }) {
+  return (
+    <th scope="col" className="px-2 text-right font-normal">
+      {children}
+    </th>
+  );
+}
+
+function Cell({ children }: { children: ReactNode }) {
+  return <td className="count px-2 text-right whitespace-nowrap">{children}</td>;
+}

@@ -1,0 +1,57 @@
+import { ripBack, yarnLengthNumber, yarnLengthUnit } from '@puntada/core';
+import { useState } from 'react';
+import { usePreferences } from '../../../api/api.ts';
+import { Button } from '../../../parts/Button.tsx';
+import { TextField } from '../../../parts/TextField.tsx';
+import type { HelpProps } from './helpProps.ts';
+import { Line } from './Line.tsx';
+
+/** Back to a row that stays, at a known cost. */
+export function Rip({ cloth, position, done, costs, onGo, close }: HelpProps) {
+  const { told } = usePreferences();
+  const [to, setTo] = useState(String(Math.max(0, position.rows - 1)));
+  const row = Number(to);
+  const good = to.trim() !== '' && Number.isInteger(row) && row >= 0 && row <= position.rows;
+  const cost = good && costs ? ripBack(costs, position, done, row) : undefined;
+  return (
+    <form
+      aria-label="Rip back"
+      noValidate
+      className="grid gap-4"
+      onSubmit={(event) => {
+        event.preventDefault();
+        if (!good) return;
+        onGo({ rows: row, runs: 0 });
+        close();
+      }}
+    >
+      <div className="w-[230px]">
+        <TextField
+          label="The last row that stays"
+          value={to}
+          onChange={setTo}
+          inputMode="numeric"
+          className="count text-[20px]"
+          wrong={good ? undefined : `Type a row from 0 to ${position.rows}.`}
+        />
+      </div>
+      {cost ? (
+        <dl aria-live="polite" className="max-w-[440px]">
+          <Line term="Comes out">
+            {cost.rows} {cost.rows === 1 ? 'row' : 'rows'}, {cost.cells} stitches
+          </Line>
+          {cost.metres.map((metres, i) => (
+            <Line key={cloth.bound.colours[i]} term={`Comes free of ${cloth.bound.colours[i]}`}>
+              about {yarnLengthNumber(metres, told)} {yarnLengthUnit(told)}
+            </Line>
+          ))}
+          <Line term="To work it again">about {Math.max(1, Math.round(cost.seconds / 60))} min</Line>
+        </dl>
+      ) : null}
+      <p className="text-[15px] text-soft">The rows stay in the log; only the counter goes back.</p>
+      <Button type="submit" disabled={!good} className="justify-self-start">
+        Rip back to row {good ? row : '…'}
+      </Button>
+    </form>
+  );
+}

@@ -1,0 +1,17 @@
+import type { Position, Terms, WorkCosts } from '@puntada/core';
+import type { Work } from '../../../api/api.ts';
+import type { WorkCloth } from '../../../parts/useWorkCloth.ts';
+
+/** What every kind of help at the row is made from. */
+export interface HelpProps {
+  readonly work: Work;
+  readonly cloth: WorkCloth;
+  readonly position: Position;
+  /** Cells worked in the row in hand. */
+  readonly done: number;
+  readonly costs: WorkCosts | undefined;
+  readonly terms: Terms;
+  readonly onGo: (to: Position) => void;
+  /** Back to the row. */
+  readonly close: () => void;
+}

@@ -1,0 +1,15 @@
+import { type Rows, rowAdvice, techniqueOf, type WorkedCourse } from '@puntada/core';
+
+/**
+ * What to mind at one run of a row: where markers go and what comes to an end, at its beginning; what to look over, at
+ * its last run. @param run from 0
+ */
+export function hintsAt({ fabric, bound, foundation }: Rows, course: WorkedCourse, run: number): string[] {
+  const technique = techniqueOf(bound.pattern);
+  if (!technique.ok) return [];
+  const { markers, ahead, lookOver } = rowAdvice(
+    { fabric, bound, foundation, technique: technique.value },
+    course.number,
+  );
+  return [...(run === 0 ? [...markers, ...ahead] : []), ...(run === course.runs.length - 1 ? [lookOver] : [])];
+}

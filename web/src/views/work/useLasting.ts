@@ -1,0 +1,17 @@
+import { colourQuestions, type Lasting, lasting, prepare, type Wish, type WorkCosts } from '@puntada/core';
+import { useMemo } from 'react';
+import type { WorkLog } from '../../api/records.ts';
+
+/** Whether each colour of a work lasts, row by row. @param rows worked */
+export function useLasting(
+  wish: Wish,
+  costs: WorkCosts | undefined,
+  log: WorkLog | undefined,
+  rows: number,
+): readonly Lasting[] {
+  const questions = useMemo(() => {
+    const prepared = costs && log ? prepare(wish) : undefined;
+    return prepared?.ok && costs && log ? colourQuestions(prepared.value, costs, log.entries) : [];
+  }, [wish, costs, log]);
+  return useMemo(() => lasting(questions, { rows, runs: 0 }), [questions, rows]);
+}
