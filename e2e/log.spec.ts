@@ -10,8 +10,8 @@ test('something is wrong: the row is found, a wrong count explained, and rows ar
   await page.goto(`${server.address}/works/${id}/work`);
   const help = page.getByRole('button', { name: 'Something is wrong' });
   await help.click();
-  await page.getByLabel('The last row').fill('| 4A 4B | 4A');
-  await page.getByLabel('The row under it').fill('| 4B 4A | 4B');
+  await page.getByLabel('The last row', { exact: true }).fill('| 4A 4B | 4A');
+  await page.getByLabel('The row under it', { exact: true }).fill('| 4B 4A | 4B');
   await page.getByRole('button', { name: 'Which row is it?' }).click();
   await expect(page.getByRole('button', { name: /^Row \d+ is done$/ })).toHaveCount(5);
   // The same by touch: the runs of the cloth are there to be tapped.

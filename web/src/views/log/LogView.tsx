@@ -38,7 +38,8 @@ export default function LogView() {
   const { id = '' } = useParams();
   const { data, error } = useWorkQuery(id);
   const work = useArrived(data);
-  const { data: told, error: logError } = useLogQuery(id);
+  // Steps made since it was last read belong to it.
+  const { data: told, error: logError } = useLogQuery(id, { refetchOnMountOrArgChange: true });
   const log = useArrived(told);
   const cloth = useWorkCloth(work);
   const costs = useWorkCosts(work);
