@@ -29,6 +29,7 @@ import {
   type Strip,
   searchLargest,
   sessionsOfWork,
+  swatchGauge,
   type Terms,
   type Tick,
   type ToldUnit,
@@ -36,12 +37,14 @@ import {
   type WorkCosts,
   weighingsIn,
   wishSchema,
+  withSwatch,
   type YarnNeed,
 } from '@puntada/core';
 import { expose } from 'comlink';
 import { z } from 'zod';
 import type { Work } from '../api/api.ts';
 import { workCloth } from '../parts/workCloth.ts';
+import { swatchReadings, swatchWork } from './swatchWork.ts';
 
 /** The figures of one size, without its stitches. */
 export interface PieceFigures {
@@ -277,6 +280,10 @@ const planner = {
   onward,
   planFigures,
   workCosts,
+  swatchGauge,
+  swatchReadings,
+  swatchWork,
+  withSwatch,
   lasting: lastingOf,
   bookFacts,
   oneRepeat,

@@ -8,6 +8,7 @@ import { Shelves } from '../../app/Shelves.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
+import { useGrowing } from '../../parts/useGrowing.ts';
 import { WorkRow } from './WorkRow.tsx';
 
 /** Every work on the go as a strip of its own cloth, and where to start another. */
@@ -21,6 +22,7 @@ export default function BenchView() {
   const begun = here.filter((work) => work.state === 'begun');
   const wished = here.filter((work) => work.state === 'wished');
   const finished = here.filter((work) => work.state === 'finished');
+  const drawn = useGrowing(here.length, 3);
   const half = drafts?.filter((draft) => !works?.some((work) => work.id === draft.id)) ?? [];
   return (
     <>
@@ -38,10 +40,10 @@ export default function BenchView() {
           </div>
         ) : null}
         {isLoading ? <p className="py-6 text-soft">Laying out the works…</p> : null}
-        <Group title="In hand" works={begun} first />
+        <Group title="In hand" works={firstOf(begun, drawn)} first />
         <HalfDone drafts={half} />
-        <Group title="Wished for" works={wished} first={begun.length === 0} />
-        <Group title="Finished" works={finished} first={false} />
+        <Group title="Wished for" works={firstOf(wished, drawn - begun.length)} first={begun.length === 0} />
+        <Group title="Finished" works={firstOf(finished, drawn - begun.length - wished.length)} first={false} />
         {works && works.length === 0 ? (
           <p className="max-w-[44ch] py-10 text-[18px]">
             Nothing on the bench yet. Start with a wish: what it is to be, about how big, and in which two colours.
@@ -58,6 +60,11 @@ export default function BenchView() {
       </main>
     </>
   );
+}
+
+/** The first so many of a list. */
+function firstOf<T>(list: readonly T[], most: number): readonly T[] {
+  return list.slice(0, Math.max(0, most));
 }
 
 function count(begun: number, wished: number, finished: number): string {

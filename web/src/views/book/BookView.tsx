@@ -13,6 +13,7 @@ import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
+import { useGrowing } from '../../parts/useGrowing.ts';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
 import { useBookShades } from './bookShades.ts';
@@ -88,6 +89,7 @@ export default function BookView() {
     .filter(({ entry }) => `${entry.name} ${entry.about} ${entry.technique}`.toLowerCase().includes(words))
     .filter(({ pattern }) => !reversible || facts.get(pattern.key)?.reversible)
     .sort((a, b) => compare(order, facts, a.entry, b.entry));
+  const drawn = useGrowing(shown.length, 8);
   const open = entries.find(({ pattern }) => pattern.key === key);
   return (
     <>
@@ -150,8 +152,11 @@ export default function BookView() {
           Only those whose faces look alike
         </label>
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(258px,1fr))] gap-x-5 gap-y-6 pt-5">
-          {shown.map(({ pattern, entry }) => (
-            <li key={pattern.key} className="min-w-0">
+          {shown.slice(0, drawn).map(({ pattern, entry }) => (
+            <li
+              key={pattern.key}
+              className="-m-1.5 min-w-0 p-1.5 [contain-intrinsic-size:auto_390px] [content-visibility:auto]"
+            >
               <Link to={`/book/${pattern.key}?${query}`} className="group block rounded-md no-underline">
                 <PatternPicture pattern={pattern.key} shades={shadesOf(pattern)} side={258} />
                 <span className="mt-2 block font-display text-[19px] font-semibold group-hover:underline">

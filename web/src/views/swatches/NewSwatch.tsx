@@ -4,7 +4,6 @@ import {
   numberOrText,
   type Policy,
   patternBook,
-  planSwatch,
   policies,
   policyNames,
   printLength,
@@ -22,6 +21,8 @@ import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';
 import { YarnPicker } from '../../parts/YarnPicker.tsx';
+import { planner } from '../../worker/planner.ts';
+import { useAnswer } from '../../worker/useAnswer.ts';
 
 type YarnOf = Swatch['yarns'][number];
 
@@ -33,7 +34,8 @@ function plainYarn(letter: string, i: number): YarnOf {
 
 /** A swatch still to be made: which pattern, which yarns, which hook, and what the idle strand does. */
 export default function NewSwatch() {
-  const { units, told } = usePreferences();
+  const preferences = usePreferences();
+  const { units, told } = preferences;
   const navigate = useNavigate();
   const given = (useLocation().state as { swatch?: Partial<Swatch> } | null)?.swatch ?? {};
   const [add, adding] = useAddSwatchMutation();
@@ -66,7 +68,12 @@ export default function NewSwatch() {
       }),
     [title, pattern, hook, units, key, stitch, policy, own, given.pattern],
   );
-  const plan = useMemo(() => (read.success ? planSwatch(read.data) : undefined), [read]);
+  const { terms, hand } = preferences;
+  const ask = useMemo(
+    () => (read.success ? () => planner.swatchWork(read.data, terms, hand) : undefined),
+    [read, terms, hand],
+  );
+  const plan = useAnswer(ask)?.plan;
   const hookWrong = read.error?.issues.find((issue) => issue.path[0] === 'hook')?.message;
   const start = async () => {
     if (!read.success) return;
@@ -159,13 +166,17 @@ export default function NewSwatch() {
           />
           {plan?.ok ? (
             <p className="text-[17px]">
-              <b className="count">{plan.value.width.stitches}</b> stitches,{' '}
-              <b className="count">{plan.value.height.rows}</b> rows: {printLength(leastSide, told)} either way at
-              least, and three repeats.
+              <b className="count">{plan.value.stitches}</b> stitches, <b className="count">{plan.value.rows}</b> rows:{' '}
+              {printLength(leastSide, told)} either way at least, and three repeats.
             </p>
           ) : null}
           {plan && !plan.ok ? <Problems problems={plan.problems} /> : null}
-          <Button kind="next" onClick={start} disabled={!plan?.ok || adding.isLoading} className="text-[18px]">
+          <Button
+            kind="next"
+            onClick={start}
+            disabled={!read.success || !plan?.ok || adding.isLoading}
+            className="text-[18px]"
+          >
             Plan this swatch
           </Button>
           <Problems problems={problemsOf(adding.error)} />

@@ -1,13 +1,5 @@
-import {
-  findPattern,
-  hookFor,
-  policyNames,
-  readNumber,
-  type Swatch,
-  swatchFigures,
-  swatchReading,
-} from '@puntada/core';
-import { useState } from 'react';
+import { findPattern, hookFor, policyNames, readNumber, type Swatch, swatchFigures } from '@puntada/core';
+import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, usePreferences } from '../../api/api.ts';
 import { type StoredSwatch, useSwatchesQuery } from '../../api/records.ts';
@@ -18,12 +10,20 @@ import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
+import { planner } from '../../worker/planner.ts';
+import type { SwatchWork } from '../../worker/swatchWork.ts';
+import { useAnswer } from '../../worker/useAnswer.ts';
 
 /** All swatches side by side, and which hook to try for a wished gauge. */
 export default function SwatchBook() {
   const { data: swatches, error } = useSwatchesQuery();
   const { units } = usePreferences();
   const { words: over, of10cm: span } = gaugeSpan(units);
+  const ask = useMemo(
+    () => swatches && (() => planner.swatchReadings(swatches.map(({ swatch }) => swatch))),
+    [swatches],
+  );
+  const readings = useAnswer(ask);
   return (
     <>
       <Head title="Swatch book" under="Counts, weights and hooks: what your hand makes of a pattern">
@@ -54,8 +54,8 @@ export default function SwatchBook() {
                 </tr>
               </thead>
               <tbody>
-                {swatches.map((stored) => (
-                  <SwatchRow key={stored.id} stored={stored} span={span} />
+                {swatches.map((stored, i) => (
+                  <SwatchRow key={stored.id} stored={stored} reading={readings?.[i]} span={span} />
                 ))}
               </tbody>
             </table>
@@ -72,11 +72,10 @@ function patternName({ pattern }: Swatch): string {
   return found?.ok ? found.value.name : 'own pattern';
 }
 
-function SwatchRow({ stored, span }: { stored: StoredSwatch; span: number }) {
+function SwatchRow({ stored, reading, span }: { stored: StoredSwatch; reading: SwatchWork['reading']; span: number }) {
   const { swatch } = stored;
   const worked = swatchFigures(swatch);
   const washed = swatch.counts.some((count) => count.washed) ? swatchFigures(swatch, true) : undefined;
-  const reading = swatch.weight ? swatchReading(swatch) : undefined;
   const figure = (value: number | undefined) => (value === undefined ? '–' : (value * span).toFixed(1));
   return (
     <tr className="border-b border-rule">

@@ -1,14 +1,4 @@
-import {
-  metresText,
-  planDocument,
-  planSwatch,
-  policyNames,
-  type Swatch,
-  type SwatchCount,
-  swatchFigures,
-  swatchReading,
-  withSwatch,
-} from '@puntada/core';
+import { metresText, policyNames, type Swatch, type SwatchCount, swatchFigures } from '@puntada/core';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { problemsOf, useChangeWorkMutation, usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';
@@ -26,6 +16,9 @@ import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
+import { planner } from '../../worker/planner.ts';
+import type { SwatchWork } from '../../worker/swatchWork.ts';
+import { useAnswer } from '../../worker/useAnswer.ts';
 import { Counts } from './Counts.tsx';
 import { Weighing } from './Weighing.tsx';
 
@@ -75,6 +68,8 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
     if (!answer.error) navigate('/swatches');
   };
   const refusal = problemsOf(changing.error ?? removing.error);
+  const { terms, hand } = usePreferences();
+  const made = useAnswer(useMemo(() => () => planner.swatchWork(swatch, terms, hand), [swatch, terms, hand]));
   return (
     <>
       <Head
@@ -99,12 +94,12 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
             units={swatch.units}
             onChange={(counts: SwatchCount[]) => update({ counts })}
           />
-          <Weighing swatch={swatch} onChange={(weight) => update({ weight })} />
+          <Weighing swatch={swatch} reading={made?.reading} onChange={(weight) => update({ weight })} />
           <Note note={swatch.note} onChange={(note) => update({ note })} />
         </div>
         <aside className="grid content-start gap-6">
-          <HowToMake swatch={swatch} />
-          <PlansOf stored={stored} />
+          <HowToMake swatch={swatch} plan={made?.plan} />
+          <PlansOf stored={stored} reading={made?.reading} />
           {sure ? (
             <div className="flex gap-3">
               <Button onClick={throwAway}>Yes, throw it away</Button>
@@ -211,13 +206,12 @@ function Note({ note, onChange }: { note: string; onChange: (note: string) => vo
 }
 
 /** How the swatch is made, a few lines, and its first rows. */
-function HowToMake({ swatch }: { swatch: Swatch }) {
-  const { terms, hand, told } = usePreferences();
-  const plan = useMemo(() => planSwatch(swatch), [swatch]);
-  const document = useMemo(() => (plan.ok ? planDocument(plan.value, terms, hand) : undefined), [plan, terms, hand]);
+function HowToMake({ swatch, plan }: { swatch: Swatch; plan: SwatchWork['plan'] | undefined }) {
+  const { told } = usePreferences();
+  if (!plan) return <p className="text-soft">Planning it…</p>;
   if (!plan.ok) return <Problems problems={plan.problems} />;
-  const { width, height } = plan.value;
-  const metres = plan.value.piece.yarn.map((need) => `${need.letter} ${metresText(need.metres, told)}`).join(', ');
+  const { chains, stitches, rows, grouped } = plan.value;
+  const metres = plan.value.yarn.map((need) => `${need.letter} ${metresText(need.metres, told)}`).join(', ');
   return (
     <section aria-label="How to make it">
       <h2 className="border-b border-ink pb-1 text-[19px]">How to make it</h2>
@@ -229,17 +223,17 @@ function HowToMake({ swatch }: { swatch: Swatch }) {
           side={120}
         />
         <p className="text-[16px]">
-          {width.chains ? (
+          {chains ? (
             <>
-              Chain <b className="count text-[20px]">{width.chains}</b>,{' '}
+              Chain <b className="count text-[20px]">{chains}</b>,{' '}
             </>
           ) : null}
-          work <b className="count text-[20px]">{height.rows}</b> rows of{' '}
-          <b className="count text-[20px]">{width.stitches}</b>. It takes {metres}.
+          work <b className="count text-[20px]">{rows}</b> rows of <b className="count text-[20px]">{stitches}</b>. It
+          takes {metres}.
         </p>
       </div>
       <ol className="mt-3 max-h-[300px] overflow-y-auto border-t border-rule text-[15px]">
-        {document?.grouped.map((line) => (
+        {grouped.map((line) => (
           <li key={line} className="border-b border-rule py-1.5">
             {line}
           </li>
@@ -250,11 +244,10 @@ function HowToMake({ swatch }: { swatch: Swatch }) {
 }
 
 /** Plans that go by this swatch, and those that could. */
-function PlansOf({ stored }: { stored: StoredSwatch }) {
+function PlansOf({ stored, reading }: { stored: StoredSwatch; reading: SwatchWork['reading'] }) {
   const { data: works } = useWorksQuery();
   const [change, changing] = useChangeWorkMutation();
   const counted = swatchFigures(stored.swatch) !== undefined;
-  const reading = stored.swatch.weight ? swatchReading(stored.swatch) : undefined;
   const goesBy = ({ wish: { gauge } }: WorkSummary) => gauge.from === 'counted' && gauge.swatch === stored.id;
   const using = works?.filter(goesBy) ?? [];
   const fitting =
@@ -262,7 +255,7 @@ function PlansOf({ stored }: { stored: StoredSwatch }) {
       (work) => work.state === 'wished' && !goesBy(work) && work.wish.pattern.key === stored.swatch.pattern.key,
     ) ?? [];
   const use = async (work: WorkSummary) => {
-    const wish = withSwatch(work.wish, stored.id, stored.swatch);
+    const wish = await planner.withSwatch(work.wish, stored.id, stored.swatch);
     if (wish.ok) await change({ id: work.id, revision: work.revision, wish: wish.value });
   };
   return (

@@ -1,16 +1,19 @@
-import { firstBelief, isDoubtful, type Swatch, swatchReading } from '@puntada/core';
+import { firstBelief, isDoubtful, type Swatch } from '@puntada/core';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';
 import { useGrams } from '../../parts/useGrams.ts';
+import type { SwatchWork } from '../../worker/swatchWork.ts';
 
 interface Props {
   readonly swatch: Swatch;
+  /** What its weight tells; nothing while that is counted, or where it was not weighed. */
+  readonly reading: SwatchWork['reading'];
   readonly onChange: (weight: Swatch['weight']) => void;
 }
 
 /** The swatch on the scale: what it says of the yarn that this hand really takes. */
-export function Weighing({ swatch, onChange }: Props) {
+export function Weighing({ swatch, reading, onChange }: Props) {
   const { text, type, grams } = useGrams(swatch.weight?.grams);
   const [scale, setScale] = useState(String(swatch.weight?.scale ?? 1));
   const [tried, setTried] = useState(false);
@@ -62,16 +65,16 @@ export function Weighing({ swatch, onChange }: Props) {
         ) : null}
       </form>
       <p className="mt-2 max-w-[64ch] text-[15px]" aria-live="polite">
-        {weightWords(swatch)}
+        {weightWords(swatch, reading)}
       </p>
     </section>
   );
 }
 
-function weightWords(swatch: Swatch): string {
+function weightWords(swatch: Swatch, reading: SwatchWork['reading']): string {
   if (!swatch.weight)
     return 'Weigh it dry, before washing, with its tails on. It then tells how much yarn your hand takes.';
-  const reading = swatchReading(swatch);
+  if (!reading) return 'Counting…';
   if (!reading.ok) return `${reading.problems[0]?.message} ${reading.problems[0]?.hint}`;
   const percent = Math.round((Math.exp(reading.value.ratio) - 1) * 100);
   const sure = Math.round(reading.value.error * 1.6449 * 100);

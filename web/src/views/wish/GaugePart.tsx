@@ -1,4 +1,4 @@
-import { findPattern, type LengthUnit, readNumber, type Swatch, swatchFigures, swatchGauge } from '@puntada/core';
+import { findPattern, type LengthUnit, readNumber, type Swatch, swatchFigures } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
@@ -8,6 +8,7 @@ import { Choice } from '../../parts/Choice.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { SelectField } from '../../parts/TextField.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
+import { planner } from '../../worker/planner.ts';
 import { Field, Part } from './Field.tsx';
 import { readWish, type WishFormValues } from './wishForm.ts';
 
@@ -42,7 +43,7 @@ export function GaugePart() {
             onChange={(next) => {
               setValue('gaugeFrom', next, { shouldDirty: true });
               const [only] = counted;
-              if (next === 'swatch' && only && !watch('swatchGauge')) takeSwatch(setValue, only);
+              if (next === 'swatch' && only && !watch('swatchGauge')) void takeSwatch(setValue, only);
             }}
           />
         </div>
@@ -67,8 +68,9 @@ export function GaugePart() {
 
 type SetValue = ReturnType<typeof useFormContext<WishFormValues>>['setValue'];
 
-function takeSwatch(setValue: SetValue, { id, swatch }: StoredSwatch): void {
-  setValue('swatchGauge', swatchGauge(id, swatch), { shouldDirty: true });
+async function takeSwatch(setValue: SetValue, { id, swatch }: StoredSwatch): Promise<void> {
+  // What its weight tells is laid and measured, which is the worker's to do.
+  setValue('swatchGauge', await planner.swatchGauge(id, swatch), { shouldDirty: true });
   if (swatch.hook) setValue('hook', String(swatch.hook), { shouldDirty: true });
 }
 
@@ -88,7 +90,7 @@ function FromSwatch({ counted }: { counted: readonly StoredSwatch[] }) {
         value={chosen?.id ?? ''}
         onChange={(id) => {
           const found = sorted.find((each) => each.id === id);
-          if (found) takeSwatch(setValue, found);
+          if (found) void takeSwatch(setValue, found);
         }}
       >
         {chosen ? null : <option value="">choose one</option>}

@@ -61,7 +61,7 @@ export function PatternPart() {
           <ToggleGroup.Item
             key={each.key}
             value={each.key}
-            className="flex items-center gap-4 rounded-md border border-edge bg-white p-2 text-left hover:bg-sheet data-[state=on]:border-ink data-[state=on]:outline-2 data-[state=on]:outline-ink"
+            className="flex items-center gap-4 rounded-md border border-edge bg-white p-2 [contain-intrinsic-size:auto_122px] [content-visibility:auto] text-left hover:bg-sheet data-[state=on]:border-ink data-[state=on]:outline-2 data-[state=on]:outline-ink"
           >
             <PatternPicture
               pattern={each.key}
