@@ -109,3 +109,37 @@ test('a wish by blocks and bands comes to stitches and rows', async ({ page, ser
   await expect(page.getByLabel('Blocks across')).toHaveValue('11');
   await expect(page.getByLabel('Bands up')).toHaveValue('7');
 });
+
+test('a strap takes its length from the drop of the bag, and a wish may be due from the first', async ({
+  page,
+  ownServer,
+}) => {
+  await page.goto(`${ownServer.address}/wish`);
+  await page.getByRole('radio', { name: 'Strap', exact: true }).click();
+  await page.getByRole('radio', { name: /Houndstooth/ }).click();
+  await page.getByLabel('Drop, cm').fill('28');
+  await expect(page.getByText(/Twice the drop and 10\.0 cm to sew or knot are 66\.0 cm/)).toBeVisible();
+  // 66 cm loaded, 3 kg on 3 cm: 660 / (1 + 0.22 · (1 − e⁻²)) = 554.5 mm.
+  await page.getByRole('button', { name: 'Make it 55.5 cm long' }).click();
+  await expect(page.getByLabel('Length', { exact: true })).toHaveValue('55.5 cm');
+  const due = new Date(Date.now() + 20 * 86_400_000).toISOString().slice(0, 10);
+  await page.getByLabel('Wanted by, if at all').fill(due);
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await expect(page.getByRole('slider', { name: 'Height' })).toBeVisible();
+  await page.getByRole('link', { name: 'Wish' }).click();
+  await expect(page.getByLabel('Wanted by, if at all')).toHaveValue(due);
+  await page.getByLabel('Wanted by, if at all').fill('');
+  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await expect(page.getByRole('slider', { name: 'Height' })).toBeVisible();
+  const works = await ownServer.get<{ due: string | null }[]>('/works');
+  expect(works.map((work) => work.due)).toEqual([null]);
+});
+
+test('a blanket for a pram is for a small child, with its cautions', async ({ page, server }) => {
+  await page.goto(`${server.address}/wish`);
+  await page.getByRole('radio', { name: 'Blanket', exact: true }).click();
+  await expect(page.getByRole('checkbox', { name: 'For a small child' })).not.toBeChecked();
+  await page.getByRole('radio', { name: 'a pram' }).click();
+  await expect(page.getByRole('checkbox', { name: 'For a small child' })).toBeChecked();
+  await expect(page.getByRole('region', { name: 'What it would come to' })).toContainText(/sleep/i);
+});

@@ -8,7 +8,7 @@ import { carried } from '../techniques/carried.ts';
 import { border, borderMetres, sideByGauge, sideByRule } from './border.ts';
 import { type FinishRequest, finishParts, foldedBand } from './finish.ts';
 import { seamMetres, sewingLength } from './seam.ts';
-import { strapStretch, strapToMake, stretchAfterADay } from './strap.ts';
+import { strapAcross, strapStretch, strapToMake, stretchAfterADay } from './strap.ts';
 
 /** Worsted: 14 × 16 sc to 10 cm, 2 mm. */
 const size = { width: 100 / 14, height: 6.25, diameter: 2 };
@@ -135,6 +135,12 @@ describe('seams of 126 stitches', () => {
 });
 
 describe('a strap', () => {
+  it('worked in rows across itself for a drop of 28 cm: 66 cm loaded, 22 (1 − e⁻²) % of it stretch, 55.5 cm made', () => {
+    // 30 N on 30 mm are 1 N/mm, twice the half of 0.5; 660 / (1 + 0.22 · 0.8647) = 554.5.
+    expect(strapAcross(280, 30)).toBeCloseTo(660 / (1 + 0.22 * 0.8646647), 4);
+    expect(Math.round(strapAcross(280, 30))).toBe(555);
+  });
+
   it('of sc along, 40 mm wide under 30 N: 1100 mm wanted, 978 made', () => {
     const stretch = strapStretch('sc along', 30, 40);
     expect(stretch).toBeCloseTo(0.124, 3);

@@ -5,7 +5,7 @@ import { printLength, type ToldUnit } from '../units/length.ts';
 import { yarnLengthNumber, yarnLengthUnit } from '../units/yarn.ts';
 import { border, borderMetres, sideByGauge, sideByRule } from './border.ts';
 import { type SeamKind, seamMetres, sewingLength } from './seam.ts';
-import { type StrapKind, strapStretch, strapToMake } from './strap.ts';
+import { type StrapKind, strapJoining, strapStretch, strapToMake, strapWanted } from './strap.ts';
 
 /** One thing that is done when the cloth is off the hook, with the yarn it takes. */
 export interface FinishPart {
@@ -71,8 +71,6 @@ export interface SeamWish {
   readonly outside?: 'RS' | 'WS' | undefined;
 }
 
-/** Sewing, knotting or folding over at the two ends of a strap, mm. */
-const strapJoining = 100;
 /** Stitches in each bottom corner of joined panels. */
 const cornerOfPanels = 3;
 
@@ -142,7 +140,7 @@ const stretchesAs: Readonly<Record<StrapWish['kind'], StrapKind>> = {
 const scHeights = { hdc: 1.45, dc: 2 } as const;
 
 function strapPart(wish: StrapWish, size: StitchSize, told: ToldUnit): FinishPart {
-  const wanted = 2 * wish.drop + strapJoining;
+  const wanted = strapWanted(wish.drop);
   const stretch =
     wish.kind === 'bought' ? 0 : strapStretch(stretchesAs[wish.kind], wish.load, wish.width, size.diameter);
   const length = strapToMake(wanted, stretch);

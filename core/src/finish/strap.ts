@@ -23,6 +23,22 @@ export function stretchAfterADay(stretch: number): number {
   return stretch * (4 / 3);
 }
 
+/** Sewing, knotting or folding over at the two ends of a strap, mm. */
+export const strapJoining = 100;
+
+/** Length of a loaded strap, its joining included, mm. @param drop from the shoulder or hand to the top of the bag, mm */
+export function strapWanted(drop: number): number {
+  return 2 * drop + strapJoining;
+}
+
+/** A load that a bag usually bears, N: some 3 kg. */
+const usualLoad = 30;
+
+/** Length to make of a strap that is worked in short rows across itself, for a drop, mm. @param width mm */
+export function strapAcross(drop: number, width: number): number {
+  return strapToMake(strapWanted(drop), strapStretch('sc across', usualLoad, width));
+}
+
 /** Length to make for the length wanted under load, in the unit given. */
 export function strapToMake(wanted: number, stretch: number): number {
   return wanted / (1 + stretch);

@@ -5,12 +5,13 @@ import { z } from 'zod';
 import { bodyOf, handler } from '../http/answers.ts';
 import { workOf } from '../works/find.ts';
 import { findWork, listWorks } from '../works/queries.ts';
+import { dueDay } from '../works/schema.ts';
 import { calendarOf } from './calendar.ts';
 import { Hand } from './hand.ts';
 import { minutesOfWeek, setDue, setMinutes, weekSchema } from './queries.ts';
 
 const newWeek = z.strictObject({ minutes: weekSchema });
-const newDue = z.strictObject({ due: z.iso.date('Give a day such as 2026-12-05.').nullable() });
+const newDue = z.strictObject({ due: dueDay });
 
 /** Days and hours at the hook, when works are due, and the time that each still takes. @param now the clock */
 export function scheduleRoutes(db: PGlite, now: () => Date): Router {

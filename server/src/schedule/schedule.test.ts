@@ -44,6 +44,10 @@ describe('the schedule', () => {
     await server.ask('PUT', `/schedule/due/${made.id}`, { due: null });
     expect(await has()).toBe(false);
     expect((await server.ask('PUT', `/schedule/due/${made.id}`, { due: 'soon' })).status).toBe(422);
+    // Or it is due from the first.
+    const { body: dueAtOnce } = await server.ask('POST', '/works', { wish: galleyCloth, due: '2026-12-24' });
+    expect(dueAtOnce.due).toBe('2026-12-24');
+    expect((await server.ask('POST', '/works', { wish: galleyCloth, due: '24 December' })).status).toBe(422);
   });
 
   it('tells the pace of the hand from all works, also those that are finished', async () => {

@@ -65,11 +65,12 @@ export async function findWork(db: Db, id: string): Promise<WorkDetail | undefin
 }
 
 /** Stores a new wish. @returns its id */
-export async function addWork(db: Db, wish: Wish): Promise<string> {
+export async function addWork(db: Db, wish: Wish, due: string | null): Promise<string> {
   const id = randomUUID();
-  await db.query("insert into works (id, state, revision, wish) values ($1, 'wished', 1, $2)", [
+  await db.query("insert into works (id, state, revision, wish, due) values ($1, 'wished', 1, $2, $3)", [
     id,
     JSON.stringify(wish),
+    due,
   ]);
   return id;
 }

@@ -49,9 +49,9 @@ export function workRoutes(db: PGlite): Router {
   router.post(
     '/',
     handler(async (request, response) => {
-      const { wish } = bodyOf(newWork, request);
+      const { wish, due } = bodyOf(newWork, request);
       accept(planWish(wish));
-      const id = await addWork(db, wish);
+      const id = await addWork(db, wish, due);
       response.status(201).json(await findWork(db, id));
     }),
   );

@@ -1,4 +1,4 @@
-import type { FrozenWork, Hand, LengthUnit, Position, Problem, Terms, Tick, ToldUnit, Wish } from '@puntada/core';
+import type { Day, FrozenWork, Hand, LengthUnit, Position, Problem, Terms, Tick, ToldUnit, Wish } from '@puntada/core';
 import { createSelector } from '@reduxjs/toolkit';
 import { createApi } from '@reduxjs/toolkit/query/react';
 import { useSelector } from 'react-redux';
@@ -53,9 +53,9 @@ export const api = createApi({
       query: (id) => `/works/${id}`,
       providesTags: (_work, _error, id) => [{ type: 'Work', id }],
     }),
-    addWork: build.mutation<Work, Wish>({
-      query: (wish) => ({ url: '/works', method: 'POST', body: { wish } }),
-      invalidatesTags: ['Works'],
+    addWork: build.mutation<Work, { wish: Wish; due?: Day | null }>({
+      query: (body) => ({ url: '/works', method: 'POST', body }),
+      invalidatesTags: ['Works', 'Schedule'],
     }),
     changeWork: build.mutation<Work, Change>({
       // Kept alive, so that a change made just before the page is closed still arrives.

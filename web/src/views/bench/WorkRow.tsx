@@ -15,7 +15,7 @@ function CopyWish({ wish }: { wish: Wish }) {
   const [add, adding] = useAddWorkMutation();
   const copy = async () => {
     const { choice: _size, ...rest } = wish;
-    const saved = await add({ ...rest, title: `${wish.title.slice(0, longestTitle - 7)}, again` });
+    const saved = await add({ wish: { ...rest, title: `${wish.title.slice(0, longestTitle - 7)}, again` } });
     if (saved.data) navigate(`/works/${saved.data.id}/wish`);
   };
   return (

@@ -35,7 +35,7 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
     await add({ id: work.id, entry });
   };
   const makeAgain = async () => {
-    const saved = await again(wishAgain({ wish: work.wish, cloth, entries: log.entries, pace }));
+    const saved = await again({ wish: wishAgain({ wish: work.wish, cloth, entries: log.entries, pace }) });
     if (saved.data) navigate(`/works/${saved.data.id}/wish`);
   };
   return (

@@ -53,7 +53,7 @@ export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
               </text>
             </g>
           ))}
-          {x.ticks(6).map((hours) => (
+          {x.ticks(width < 420 ? 3 : 6).map((hours) => (
             <text key={hours} x={x(hours)} y={height - 10} textAnchor="middle" className="count fill-soft text-[12px]">
               {hours} h
             </text>

@@ -38,7 +38,7 @@ export function ItemPart() {
           options={itemPresets.map(({ item, name }) => ({ value: item, words: name }))}
           onChange={choose}
         />
-        <div className="grid max-w-[560px] grid-cols-[minmax(0,1fr)_110px] gap-4">
+        <div className="grid max-w-[620px] grid-cols-[minmax(0,1fr)_110px] gap-4 sm:grid-cols-[minmax(0,1fr)_110px_170px]">
           <div>
             <Field name="title" label="What you call it" />
           </div>
@@ -49,6 +49,9 @@ export function ItemPart() {
               inputMode="numeric"
               className="count text-[18px]"
             />
+          </div>
+          <div>
+            <Field name="due" label="Wanted by, if at all" type="date" />
           </div>
         </div>
       </div>

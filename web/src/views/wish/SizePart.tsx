@@ -1,9 +1,10 @@
 import { patternBook, techniqueOf } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
+import { Drop } from './Drop.tsx';
 import { Field, Part } from './Field.tsx';
 import { Insert } from './Insert.tsx';
-import { bedOf, bedSize, beds, usualSize } from './usual.ts';
+import { bedOf, bedSize, beds, forSmallChildren, upWord, usualSize } from './usual.ts';
 import { isCircle, type WishFormValues } from './wishForm.ts';
 
 function upper(word: string): string {
@@ -28,7 +29,7 @@ export function SizePart() {
     repeats: { label: `${upper(blocks)} across`, after: blocks, start: '9' },
   } as const;
   const heights = {
-    length: { label: round ? 'Diameter' : 'Height', after: units, start: usualHeight },
+    length: { label: round ? 'Diameter' : upper(upWord(item)), after: units, start: usualHeight },
     rows: round ? { label: 'Rounds', after: 'rounds', start: '11' } : { label: 'Rows', after: 'rows', start: '44' },
     repeats: { label: `${upper(bands)} up`, after: bands, start: '11' },
   } as const;
@@ -64,7 +65,7 @@ export function SizePart() {
                     { value: 'rows', words: 'Rounds' },
                   ]
                 : [
-                    { value: 'length', words: 'A height' },
+                    { value: 'length', words: `A ${upWord(item)}` },
                     { value: 'rows', words: 'Rows' },
                     { value: 'repeats', words: upper(bands) },
                   ]
@@ -76,6 +77,7 @@ export function SizePart() {
           />
         </div>
         {item === 'cushion cover' ? <Insert /> : null}
+        {item === 'strap' ? <Drop /> : null}
         {item === 'blanket' && widthBy === 'length' && heightBy === 'length' ? (
           <div>
             <p className="label">It lies on</p>
@@ -88,6 +90,8 @@ export function SizePart() {
                 const [wide, high] = bedSize(bed, units);
                 setValue('width', wide, { shouldDirty: true });
                 setValue('height', high, { shouldDirty: true });
+                // Its cautions are those of a small child's things.
+                if (forSmallChildren.includes(bed)) setValue('smallChildren', true, { shouldDirty: true });
               }}
             />
           </div>

@@ -10,7 +10,7 @@ import {
   useWorkQuery,
   type Work,
 } from '../../api/api.ts';
-import { useDraftsQuery, useLazyPaceQuery } from '../../api/records.ts';
+import { useDraftsQuery, useLazyPaceQuery, useSetDueMutation } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Button } from '../../parts/Button.tsx';
@@ -52,7 +52,7 @@ export default function WishView() {
   const draftId = id ?? query.get('draft') ?? undefined;
   const draft = work?.state === 'begun' ? undefined : drafts?.find((each) => each.id === draftId);
   const usual = work ? toForm(work.wish) : newWish(units, query.get('pattern') ?? undefined);
-  const start = { ...usual, ...given, ...(draft?.form as Partial<WishFormValues> | undefined) };
+  const start = { ...usual, due: work?.due ?? '', ...given, ...(draft?.form as Partial<WishFormValues> | undefined) };
   return (
     <WishForm
       key={work ? `${work.id}.${work.revision}` : `${query.get('draft') ?? ''} ${query.get('pattern') ?? ''}`}
@@ -83,6 +83,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
   const [add, adding] = useAddWorkMutation();
   const [change, changing] = useChangeWorkMutation();
   const [askPace] = useLazyPaceQuery();
+  const [setDue, settingDue] = useSetDueMutation();
   const form = useForm<WishFormValues>({
     defaultValues: start,
     resolver: zodResolver(formSchema) as Resolver<WishFormValues>,
@@ -94,7 +95,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
   const values = useDeferredValue(form.watch());
   const answer = usePreview(toWish(values, work?.wish));
   const frozen = work !== undefined && work.state !== 'wished';
-  const refusal = problemsOf(adding.error ?? changing.error);
+  const refusal = problemsOf(adding.error ?? changing.error ?? settingDue.error);
   // The form tells that it is ready in the middle of the first drawing; its parts are drawn after that, in small pieces.
   const ready = useArrived(form.formState.isReady || undefined);
 
@@ -119,7 +120,9 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
     // Its hours go by the maker's own hand, as far as that is known by now.
     const { data: pace } = await askPace();
     const wish = pace?.acts.length ? { ...read.value, pace } : read.value;
-    const saved = work ? await change({ id: work.id, revision: work.revision, wish }) : await add(wish);
+    const due = filled.due || null;
+    if (work && due !== work.due && (await setDue({ id: work.id, due })).error) return;
+    const saved = work ? await change({ id: work.id, revision: work.revision, wish }) : await add({ wish, due });
     if (!saved.data) return;
     await kept.drop();
     navigate(`/works/${saved.data.id}/size`);

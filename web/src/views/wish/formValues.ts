@@ -1,4 +1,4 @@
-import type { Item, Wish } from '@puntada/core';
+import type { Day, Item, Wish } from '@puntada/core';
 
 export type CountedGauge = Extract<Wish['gauge'], { from: 'counted' }>;
 
@@ -11,6 +11,8 @@ export interface WishFormValues {
   width: string;
   heightBy: 'length' | 'rows' | 'repeats';
   height: string;
+  /** The last day on which it may be finished; empty where none is due. It is no part of the plan. */
+  due: Day | '';
   /** The height is the most it may become. */
   open: boolean;
   pattern: string;

@@ -23,6 +23,14 @@ export const beds = [
 ] as const;
 type Bed = (typeof beds)[number]['bed'];
 
+/** What only a small child lies in. */
+export const forSmallChildren: readonly Bed[] = ['a pram', 'a cot'];
+
+/** What its second size is called. */
+export function upWord(item: Item): 'height' | 'length' {
+  return item === 'strap' || item === 'scarf' ? 'length' : 'height';
+}
+
 /** The size of a blanket for a bed, in the units of the maker. */
 export function bedSize(wanted: Bed, units: Wish['units']): readonly [width: string, height: string] {
   const { width, height } = beds.find(({ bed }) => bed === wanted) as (typeof beds)[number];

@@ -11,7 +11,7 @@ import {
 } from '@puntada/core';
 import { z } from 'zod';
 import type { WishFormValues } from './formValues.ts';
-import { usualFinish, usualSize, usualTitle, usualYarn } from './usual.ts';
+import { upWord, usualFinish, usualSize, usualTitle, usualYarn } from './usual.ts';
 
 export type { WishFormValues } from './formValues.ts';
 
@@ -43,6 +43,7 @@ export function newWish(units: Wish['units'], patternKey?: string): WishFormValu
     wash: '',
     smallChildren: false,
     open: false,
+    due: '',
   };
 }
 
@@ -277,7 +278,7 @@ export const formSchema = z.custom<WishFormValues>().superRefine((typed, context
     context.addIssue({
       code: 'custom',
       path: [field],
-      message: `“${text}” is a length, and this field counts ${countedWords[by]}. Choose “A ${field}” for a length.`,
+      message: `“${text}” is a length, and this field counts ${countedWords[by]}. Choose “A ${field === 'height' ? upWord(form.item) : field}” for a length.`,
     });
   }
   const read = wishSchema.safeParse(toWish(form));

@@ -17,6 +17,7 @@ interface Props {
 
 /** Runs shown before and after the one in hand, by the room there is, px. */
 function neighbours(width: number): readonly [number, number] {
+  if (width < 420) return [0, 1];
   if (width < 600) return [1, 1];
   return width < 1000 ? [2, 2] : [3, 5];
 }
@@ -39,7 +40,7 @@ export function Ribbon({ course, done, terms, hand, shadeOf, idle, onDone }: Pro
       aria-label={`Row ${course.number}, run ${done + 1} of ${runs.length}`}
       className={`flex items-stretch gap-2 overflow-hidden ${flow}`}
     >
-      {hiddenBefore > 0 ? <More count={hiddenBefore} /> : null}
+      {hiddenBefore > 0 && shownBefore > 0 ? <More count={hiddenBefore} /> : null}
       {before.map((run) => (
         <Small key={run.from} run={run} terms={terms} shade={shadeOf(run.colour)} kinds={kinds} worked />
       ))}

@@ -8,8 +8,8 @@ import type { Counter } from './useCounter.ts';
 /** The head of the row in hand: whether every step is stored, and the ways out of here. */
 export function WorkHead({ work, counter, children }: { work: Work; counter: Counter; children: ReactNode }) {
   return (
-    <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-6 py-2">
-      <h1 className="min-w-0 flex-1 truncate text-[22px] max-sm:basis-full">{work.wish.title}</h1>
+    <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-6 py-2 max-sm:gap-x-3">
+      <h1 className="min-w-0 flex-1 truncate text-[22px] max-sm:basis-[58%]">{work.wish.title}</h1>
       <p role="status" className="flex items-center gap-2 text-[15px] text-soft">
         {counter.refused ? (
           <span className="text-brick">✕ {counter.refused} The step is kept here.</span>

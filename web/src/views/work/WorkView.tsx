@@ -203,7 +203,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
         )}
       </main>
       <footer
-        className={`sticky bottom-0 flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-rule bg-paper px-6 py-3 ${hand === 'left' ? 'flex-row-reverse' : ''}`}
+        className={`sticky bottom-0 flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-rule bg-paper px-6 py-3 max-sm:grid max-sm:grid-cols-2 max-sm:px-4 max-sm:[&_kbd]:hidden ${hand === 'left' ? 'flex-row-reverse' : ''}`}
       >
         <Button onClick={lettingGo(steps.back)} disabled={!steps.canGoBack} className="min-h-14">
           One back <Key>Backspace</Key>
@@ -217,7 +217,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
           terms={terms}
           onGo={(to) => counter.step(() => to)}
         />
-        <span className="flex-1" />
+        <span className="flex-1 max-sm:hidden" />
         {course ? (
           <>
             <Button onClick={lettingGo(steps.row)} className="min-h-14">
@@ -227,7 +227,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               kind="next"
               onClick={lettingGo(steps.run)}
               shortcut="Space"
-              className="min-h-14 min-w-[220px] justify-between text-[20px] max-lg:order-last max-lg:basis-full"
+              className="min-h-14 min-w-[220px] justify-between text-[20px] max-lg:order-last max-lg:basis-full max-lg:justify-center max-sm:min-w-0"
             >
               Run done
             </Button>

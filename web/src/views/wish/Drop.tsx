@@ -1,0 +1,43 @@
+import { parseLength, printLength, strapAcross, strapJoining, strapWanted } from '@puntada/core';
+import { useState } from 'react';
+import { useFormContext } from 'react-hook-form';
+import { usePreferences } from '../../api/api.ts';
+import { Button } from '../../parts/Button.tsx';
+import type { WishFormValues } from './wishForm.ts';
+
+/** mm, where the width of the strap is not typed as a length. */
+const usualWidth = 30;
+
+/** The length of a strap from how low the bag is to hang. */
+export function Drop() {
+  const { setValue, watch } = useFormContext<WishFormValues>();
+  const { told } = usePreferences();
+  const { units, width, widthBy } = watch();
+  const [typed, setTyped] = useState('');
+  const drop = parseLength(typed, units);
+  const wide = widthBy === 'length' ? parseLength(width, units) : undefined;
+  const good = drop.ok && drop.value > 0;
+  const make = good ? strapAcross(drop.value, wide?.ok && wide.value > 0 ? wide.value : usualWidth) : 0;
+  const take = () => {
+    setValue('heightBy', 'length', { shouldDirty: true });
+    setValue('height', printLength(make, told), { shouldDirty: true });
+  };
+  return (
+    <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
+      <div className="w-[130px]">
+        <label htmlFor="drop" className="label">
+          Drop, {units}
+        </label>
+        <input id="drop" className="field count text-[18px]" value={typed} onChange={(e) => setTyped(e.target.value)} />
+      </div>
+      <Button disabled={!good} onClick={take}>
+        {good ? `Make it ${printLength(make, told)} long` : 'Take the length from it'}
+      </Button>
+      <p className="basis-full text-[14px] text-soft" aria-live="polite">
+        {good
+          ? `Twice the drop and ${printLength(strapJoining, told)} to sew or knot are ${printLength(strapWanted(drop.value), told)} with the bag full; the rest is stretch.`
+          : 'From the shoulder or hand to the top of the bag.'}
+      </p>
+    </div>
+  );
+}
