@@ -89,7 +89,7 @@ export const itemPresets: readonly ItemPreset[] = [
   {
     item: 'strap',
     name: 'Strap',
-    width: 3,
+    width: 4,
     height: 110,
     limits: [1, 250],
     wish: { edges: 'whole', ending: 'any' },

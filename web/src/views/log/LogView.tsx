@@ -77,13 +77,17 @@ function Log({ work, log, cloth, costs }: LogProps) {
   const left = secondsBy(pace, handworkOfRows(costs, work.progress, done));
   return (
     <div className="grid gap-x-10 gap-y-9 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
-      <section aria-label="Time" className="min-w-0">
-        <h2 className="border-b border-ink pb-1 text-[19px]">Time</h2>
-        <Figures sessions={sessions} pace={pace} left={left} rows={rows} of={fabric.courses} />
-        <ProgressChart ticks={log.ticks} sessions={sessions} foretold={foretold} left={left} />
-        <HandTable pace={pace} />
-        <Sessions sessions={sessions} />
-      </section>
+      <div className="grid min-w-0 content-start gap-9">
+        <section aria-label="Time" className="min-w-0">
+          <h2 className="border-b border-ink pb-1 text-[19px]">Time</h2>
+          <Figures sessions={sessions} pace={pace} left={left} rows={rows} of={fabric.courses} />
+          <ProgressChart ticks={log.ticks} sessions={sessions} foretold={foretold} left={left} />
+          <HandTable pace={pace} />
+          <Sessions sessions={sessions} />
+        </section>
+        <Notes work={work} log={log} />
+        <Photos work={work} log={log} />
+      </div>
       <div className="grid min-w-0 content-start gap-9">
         <YarnOnTheScale
           work={work}
@@ -93,8 +97,6 @@ function Log({ work, log, cloth, costs }: LogProps) {
           part={partWorked(costs, work.progress, done)}
         />
         <Measures work={work} log={log} cloth={cloth} />
-        <Notes work={work} log={log} />
-        <Photos work={work} log={log} />
         <AtTheEnd work={work} log={log} cloth={cloth} pace={pace} />
         <section aria-label="Hand it over">
           <h2 className="border-b border-ink pb-1 text-[19px]">Hand it over</h2>

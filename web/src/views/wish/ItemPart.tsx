@@ -3,7 +3,7 @@ import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
 import { takePattern } from './takePattern.ts';
-import { usualFinish, usualSize, usualTitle } from './usual.ts';
+import { usualFinish, usualNumbers, usualSize, usualTitle } from './usual.ts';
 import type { WishFormValues } from './wishForm.ts';
 
 /** What it is to be. Choosing it sets what people usually make, unless the size was touched. */
@@ -16,13 +16,14 @@ export function ItemPart() {
     const units = watch('units');
     const usual = usualFinish(item, units);
     for (const key of Object.keys(usual) as (keyof typeof usual)[]) setValue(key, usual[key]);
-    const technique = patternBook.find((pattern) => pattern.key === watch('pattern'))?.technique;
+    const pattern = patternBook.find((each) => each.key === watch('pattern'));
+    const technique = pattern?.technique;
     const offered = presetOf(item).techniques;
     // What lies double is made as a tube unless the maker chooses otherwise.
     if (!technique || !offered.includes(technique) || (offered[0] === 'tube' && technique !== 'tube')) {
-      const first = patternBook.find((pattern) => pattern.technique === offered[0]);
+      const first = patternBook.find((each) => each.technique === offered[0]);
       if (first) takePattern({ setValue, watch }, first.key);
-    }
+    } else if (pattern && !formState.dirtyFields.numbers) setValue('numbers', usualNumbers(item, pattern));
     const { dirtyFields } = formState;
     if (dirtyFields.width || dirtyFields.height || watch('widthBy') !== 'length') return;
     const [width, height] = usualSize(item, units);

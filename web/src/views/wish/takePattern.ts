@@ -1,6 +1,6 @@
 import { findPattern } from '@puntada/core';
 import type { UseFormReturn } from 'react-hook-form';
-import { usualYarn } from './usual.ts';
+import { usualNumbers, usualYarn } from './usual.ts';
 import type { WishFormValues } from './wishForm.ts';
 
 /** Takes another pattern into the wish: its usual numbers, and a yarn for each of its colours. */
@@ -10,11 +10,11 @@ export function takePattern(
 ) {
   const found = findPattern(key);
   if (!found.ok) return;
-  const { numbers, colours } = found.value;
+  const { colours } = found.value;
   const kept = watch('yarns');
   setValue('pattern', key, { shouldDirty: true });
   setValue('foundation', '');
-  setValue('numbers', Object.fromEntries(numbers.map((each) => [each.name, String(each.usual)])));
+  setValue('numbers', usualNumbers(watch('item'), found.value));
   setValue(
     'yarns',
     colours.map((letter) => kept.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)),

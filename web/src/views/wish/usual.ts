@@ -1,5 +1,15 @@
-import { type Item, presetOf, type Wish } from '@puntada/core';
+import { type Item, presetOf, type StitchPattern, type Wish } from '@puntada/core';
 import type { WishFormValues } from './formValues.ts';
+
+/** Stitches and rows of a block on what is narrow, at most. */
+const smallBlock = 2;
+
+/** The numbers that a pattern leaves open, as an item usually has them: blocks of a strap are small, to fit it at all. */
+export function usualNumbers(item: Item, pattern: StitchPattern): Record<string, string> {
+  const of = ({ usual, least }: StitchPattern['numbers'][number]) =>
+    item === 'strap' ? Math.min(usual, Math.max(least, smallBlock)) : usual;
+  return Object.fromEntries(pattern.numbers.map((each) => [each.name, String(of(each))]));
+}
 
 /** What a wish is called before it has a name. */
 export function usualTitle(item: Item): string {

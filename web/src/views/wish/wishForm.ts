@@ -11,7 +11,7 @@ import {
 } from '@puntada/core';
 import { z } from 'zod';
 import type { WishFormValues } from './formValues.ts';
-import { upWord, usualFinish, usualSize, usualTitle, usualYarn } from './usual.ts';
+import { upWord, usualFinish, usualNumbers, usualSize, usualTitle, usualYarn } from './usual.ts';
 
 export type { WishFormValues } from './formValues.ts';
 
@@ -63,7 +63,7 @@ function wishIn(key: string, units: Wish['units']): WishFormValues {
     height,
     pattern: key,
     stitch: pattern.stitches[0] ?? 'sc',
-    numbers: Object.fromEntries(pattern.numbers.map((each) => [each.name, String(each.usual)])),
+    numbers: usualNumbers(item, pattern),
     yarns: pattern.colours.map(usualYarn),
   };
 }
