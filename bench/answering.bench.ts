@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, type TestServer, test, wishedCloth } from '../e2e/server.ts';
+import { expect, test, weighedSwatch, wishedCloth } from '../e2e/server.ts';
 
 /** The longest the page does not answer after a step, ms: the browser's own long tasks, over 50 ms. */
 async function longest(page: Page, step: () => Promise<unknown>): Promise<number> {
@@ -55,25 +55,6 @@ function openWithin(page: Page, to: string): Promise<void> {
     history.pushState({}, '', address);
     dispatchEvent(new PopStateEvent('popstate'));
   }, to);
-}
-
-/** A swatch that is counted and weighed. */
-async function weighedSwatch(server: TestServer): Promise<string> {
-  const count = (what: string, stitches: number) => ({ what, count: stitches, over: '10 cm', washed: false });
-  const swatch = {
-    title: 'Lone sail, 5 mm',
-    units: 'cm',
-    pattern: { key: 'lone-sail' },
-    hook: 5,
-    policy: 'carry-always',
-    yarns: ['#e9dfc4', '#24476b'].map((shade, i) => ({
-      ...{ letter: 'AB'[i], name: `Yarn ${'AB'[i]}`, shade, weight: 4, fibre: 'cotton' },
-      ...{ ballMetres: 85, ballGrams: 50 },
-    })),
-    counts: [count('stitches', 16), count('rows', 18)],
-    weight: { grams: 40, scale: 1 },
-  };
-  return (await server.post<{ id: string }>('/swatches', { swatch })).id;
 }
 
 /** Every step that a maker takes often, each against the bare work of opening a page with nothing in it. */

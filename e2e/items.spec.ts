@@ -130,3 +130,24 @@ test('the book: find a pattern, read what it states, and wish for something in i
   await goTo(page, 'Rows');
   await expect(page.getByText(/drop dc/).first()).toBeVisible();
 });
+
+const others = [
+  { item: 'Dishcloth', finish: 'to weave in' },
+  { item: 'Bag panel', finish: 'to weave in' },
+  { item: 'Scarf', finish: 'Folded' },
+  { item: 'Mat', finish: 'Paper band' },
+  { item: 'Strap', finish: 'to weave in' },
+];
+
+for (const { item, finish } of others) {
+  test(`${item}, as it is offered: laid, every row told, its yarn and its finish counted`, async ({ page, server }) => {
+    await wishFor(page, server.address, item);
+    await layOnMat(page);
+    await goTo(page, 'Rows');
+    await expect(page.getByText(/At its end: \d+ /).first()).toBeVisible();
+    await goTo(page, 'Yarn');
+    await expect(page.getByRole('row', { name: /^stitches/ }).first()).toBeVisible();
+    await goTo(page, 'Finish');
+    await expect(page.getByText(finish).first()).toBeVisible();
+  });
+}

@@ -150,3 +150,22 @@ export async function begunCloth(server: TestServer, change: object = {}): Promi
   await server.post(`/works/${made.id}/begin`, { revision: 1, wish: made.wish });
   return made.id;
 }
+
+/** A swatch that is counted and weighed. */
+export async function weighedSwatch(server: TestServer): Promise<string> {
+  const count = (what: string, stitches: number) => ({ what, count: stitches, over: '10 cm', washed: false });
+  const swatch = {
+    title: 'Lone sail, 5 mm',
+    units: 'cm',
+    pattern: { key: 'lone-sail' },
+    hook: 5,
+    policy: 'carry-always',
+    yarns: ['#e9dfc4', '#24476b'].map((shade, i) => ({
+      ...{ letter: 'AB'[i], name: `Yarn ${'AB'[i]}`, shade, weight: 4, fibre: 'cotton' },
+      ...{ ballMetres: 85, ballGrams: 50 },
+    })),
+    counts: [count('stitches', 16), count('rows', 18)],
+    weight: { grams: 40, scale: 1 },
+  };
+  return (await server.post<{ id: string }>('/swatches', { swatch })).id;
+}

@@ -232,7 +232,7 @@ function HowToMake({ swatch, plan }: { swatch: Swatch; plan: SwatchWork['plan'] 
           takes {metres}.
         </p>
       </div>
-      <ol className="mt-3 max-h-[300px] overflow-y-auto border-t border-rule text-[15px]">
+      <ol className="mt-3 border-t border-rule text-[15px]">
         {grouped.map((line) => (
           <li key={line} className="border-b border-rule py-1.5">
             {line}
