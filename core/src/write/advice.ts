@@ -43,7 +43,9 @@ function markersOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
     }
     return words;
   }
-  if (technique.key === 'mesh') words.push('Hold the live loop of the other mesh with a marker.');
+  if (technique.key === 'linen')
+    words.push('Mark the space of the turning chain: the last sc of the next row goes there.');
+  else if (technique.key === 'mesh') words.push('Hold the live loop of the other mesh with a marker.');
   else if (stitchKind(codeOf(first)).opens && technique.key !== 'corner-to-corner') {
     words.push('Mark the top of the turning chain: the last stitch of the next row goes there.');
   } else if (course.number === 1) words.push('Mark the first and the last stitch: the edges stay straight.');

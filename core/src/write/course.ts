@@ -33,6 +33,17 @@ export interface WorkedCourse {
   readonly inHand: string;
 }
 
+/** What the runs of a course count, in the plural. */
+export function countedIn({ byKind }: WorkedCourse): 'stitches' | 'clusters' | 'blocks' {
+  if (byKind.some(({ kind }) => kind === 'block')) return 'blocks';
+  return byKind.some(({ kind }) => kind === 'cluster') ? 'clusters' : 'stitches';
+}
+
+/** How many of them are still to be worked. @param run the run in hand, from 0 */
+export function leftIn({ runs }: WorkedCourse, run: number): number {
+  return runs.slice(run).reduce((sum, { count }) => sum + count, 0);
+}
+
 interface Stretch {
   readonly kinds: StitchKey[];
   readonly colour: number;

@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import { planWish, writing } from '../plan/plan.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
-import { workCourse } from './course.ts';
+import { countedIn, leftIn, workCourse } from './course.ts';
 import { compress, printCompressed } from './repeats.ts';
 import { orderWords, runWords, writeRow } from './rows.ts';
 import { chartDirection, oneStitch, stitchWord } from './terms.ts';
@@ -57,6 +57,24 @@ describe('the runs of a row', () => {
         expect(row.byKind.reduce((sum, each) => sum + each.count, 0)).toBe(plan.piece.stitches);
       }
     }
+  });
+
+  it('are counted in what they are made of: of 32 clusters 31 are left after the first, of a diagonal its blocks', () => {
+    const rowOf = (wish: Parameters<typeof sampleWish>[0], row: number) => {
+      const { piece, prepared } = must(planWish(sampleWish({ edges: 'whole', ending: 'any', ...wish })));
+      return workCourse(piece.fabric, prepared.bound, prepared.foundation, row - 1);
+    };
+    const granny = rowOf({ pattern: { key: 'net-floats' }, width: { by: 'stitches', count: 32 } }, 1);
+    expect([countedIn(granny), leftIn(granny, 0), leftIn(granny, 1), granny.stitches]).toEqual([
+      'clusters',
+      32,
+      31,
+      96,
+    ]);
+    const flags = rowOf({ pattern: { key: 'signal-flag' }, width: { by: 'stitches', count: 12 } }, 5);
+    expect([countedIn(flags), leftIn(flags, 0)]).toEqual(['blocks', 5]);
+    const plain = rowOf({ pattern: { key: 'block-check' }, width: { by: 'stitches', count: 36 } }, 1);
+    expect([countedIn(plain), leftIn(plain, 3)]).toEqual(['stitches', 24]);
   });
 
   it('name a counted turning chain for what it is', () => {

@@ -93,7 +93,7 @@ export function PatternPage({
               <summary className="min-h-11 cursor-pointer py-2.5 text-[15px] underline underline-offset-4">
                 How a repeat is worked
               </summary>
-              <ol className="max-h-[320px] max-w-[72ch] overflow-y-auto border-l-4 border-rule bg-sheet px-3 py-1 text-[15px]">
+              <ol className="max-w-[72ch] border-l-4 border-rule bg-sheet px-3 py-1 text-[15px]">
                 {repeat.map((line) => (
                   <li key={line} className="border-b border-rule py-1.5 last:border-0">
                     {line}

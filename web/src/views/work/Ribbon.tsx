@@ -11,7 +11,6 @@ interface Props {
   readonly terms: Terms;
   readonly hand: Hand;
   readonly shadeOf: (letter: string) => string;
-  readonly idle: readonly string[];
   readonly onDone: (event: MouseEvent<HTMLButtonElement>) => void;
 }
 
@@ -23,7 +22,7 @@ function neighbours(width: number): readonly [number, number] {
 }
 
 /** The row in hand as a ribbon of runs, in the direction of the hand; the run in hand is what is read from afar. */
-export function Ribbon({ course, done, terms, hand, shadeOf, idle, onDone }: Props) {
+export function Ribbon({ course, done, terms, hand, shadeOf, onDone }: Props) {
   const { runs } = course;
   const [box, width] = useWidth<HTMLElement>();
   const [shownBefore, shownAfter] = neighbours(width || 1000);
@@ -71,7 +70,6 @@ export function Ribbon({ course, done, terms, hand, shadeOf, idle, onDone }: Pro
         <Small key={run.from} run={run} terms={terms} shade={shadeOf(run.colour)} kinds={kinds} />
       ))}
       {hiddenAfter > 0 ? <More count={hiddenAfter} /> : null}
-      <span className="sr-only">{idle.join('; ')}</span>
     </section>
   );
 }

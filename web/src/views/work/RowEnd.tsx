@@ -1,4 +1,4 @@
-import { stitchWord, type Terms, type Turn, type WorkedCourse } from '@puntada/core';
+import { countedIn, countedStitch, stitchWord, type Terms, type Turn, type WorkedCourse } from '@puntada/core';
 
 interface Props {
   readonly course: WorkedCourse;
@@ -20,7 +20,8 @@ interface Props {
 
 /** What there should be at the end of the row in hand. */
 export function RowEnd({ course, word, hanging, others, terms, next, turn, twists, balls }: Props) {
-  const kinds = course.byKind.length > 1;
+  const counted = countedIn(course);
+  const kinds = course.byKind.length > 1 || counted === 'clusters';
   return (
     <aside
       aria-label={`At the end of ${word} ${course.number}`}
@@ -30,11 +31,11 @@ export function RowEnd({ course, word, hanging, others, terms, next, turn, twist
         At the end of {word} {course.number}
       </h2>
       <dl className="text-[16px]">
-        <Line term="Stitches" value={String(course.stitches)} big />
+        <Line term={counted === 'blocks' ? 'Blocks' : 'Stitches'} value={String(course.stitches)} big />
         {kinds ? (
           <Line
             term="Of which"
-            value={course.byKind.map(({ kind, count }) => `${count} ${stitchWord(kind, terms)}`).join(', ')}
+            value={course.byKind.map(({ kind, count }) => countedStitch(count, kind, terms)).join(', ')}
           />
         ) : null}
         {course.byColour.length > 1 ? (

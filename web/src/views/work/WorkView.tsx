@@ -1,6 +1,8 @@
 import {
   againstBelow,
+  countedIn,
   courseWord,
+  leftIn,
   StrandBook,
   type StrandOrder,
   startWords,
@@ -152,7 +154,6 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 terms={terms}
                 hand={hand}
                 shadeOf={shadeOf}
-                idle={idle}
                 onDone={lettingGo(steps.run)}
               />
               <p className="flex flex-wrap gap-x-8 gap-y-1 pt-3 text-[24px] leading-tight">
@@ -161,14 +162,14 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 ))}
                 {below ? (
                   <span>
-                    <span className="text-soft">Row below: </span>
+                    <span className="text-soft">{courseWord(fabric.making)} below: </span>
                     {below}
                   </span>
                 ) : null}
                 {tug ? <span className="text-ochre">{tug}</span> : null}
                 <span className="text-soft">
-                  <span className="count font-medium">{course.stitches - run.from + 1}</span> stitches left in the{' '}
-                  {word}
+                  <span className="count font-medium">{leftIn(course, position.runs)}</span> {countedIn(course)} left in
+                  the {word}
                 </span>
               </p>
               {/* Kept free where nothing is to be told, so that the cloth below does not jump. */}

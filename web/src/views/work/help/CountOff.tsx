@@ -6,7 +6,7 @@ import { Rescue } from './Rescue.tsx';
 
 /** What a count that is wrong may mean, and what each way out costs. */
 export function CountOff(props: HelpProps) {
-  const { cloth, position, costs } = props;
+  const { cloth, position, counted: unit, costs } = props;
   const { fabric, bound } = cloth;
   const row = Math.min(fabric.courses, position.rows + 1);
   const [counted, setCounted] = useState('');
@@ -26,7 +26,7 @@ export function CountOff(props: HelpProps) {
           />
         </div>
         <p className="pb-2 text-[17px]">
-          It should be <b className="count">{should}</b>.
+          It should be <b className="count">{should}</b> {unit}.
         </p>
       </div>
       <div aria-live="polite">

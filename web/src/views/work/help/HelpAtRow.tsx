@@ -1,4 +1,4 @@
-import { slips } from '@puntada/core';
+import { countedIn, slips, workCourse } from '@puntada/core';
 import { LifeBuoy } from 'lucide-react';
 import { Dialog, Tabs } from 'radix-ui';
 import { useState } from 'react';
@@ -16,7 +16,11 @@ const tabs = [
 ] as const;
 
 /** When something is wrong: which row it is, what a count means, how far to go back, and what is done about slips. */
-export function HelpAtRow(props: Omit<HelpProps, 'close'>) {
+export function HelpAtRow(given: Omit<HelpProps, 'close' | 'counted'>) {
+  const { fabric, bound, foundation } = given.cloth;
+  const course = Math.min(given.position.rows, fabric.courses - 1);
+  const counted = countedIn(workCourse(fabric, bound, foundation, course));
+  const props = { ...given, counted };
   const [open, setOpen] = useState(false);
   const close = () => setOpen(false);
   return (

@@ -20,7 +20,7 @@ interface Props extends HelpProps {
 }
 
 /** What each way out costs in stitches, minutes and yarn: to rip the row, to live with it, or to end the piece sooner. */
-export function Rescue({ work, cloth, position, done, costs, row }: Props) {
+export function Rescue({ work, cloth, position, done, counted, costs, row }: Props) {
   const { told } = usePreferences();
   const sooner = useMemo(
     () => endSooner(work.wish, cloth.fabric.count, costs, position, done),
@@ -46,7 +46,7 @@ export function Rescue({ work, cloth, position, done, costs, row }: Props) {
               <th scope="col" className="py-1.5 font-normal">
                 Way out
               </th>
-              <Heading>Stitches out</Heading>
+              <Heading>{counted.replace(/^./, (letter) => letter.toUpperCase())} out</Heading>
               <Heading>Min to work again</Heading>
               <Heading>Free, {yarnLengthUnit(told)}</Heading>
             </tr>

@@ -7,7 +7,7 @@ import type { HelpProps } from './helpProps.ts';
 import { Line } from './Line.tsx';
 
 /** Back to a row that stays, at a known cost. */
-export function Rip({ cloth, position, done, costs, onGo, close }: HelpProps) {
+export function Rip({ cloth, position, done, counted, costs, onGo, close }: HelpProps) {
   const { told } = usePreferences();
   const [to, setTo] = useState(String(Math.max(0, position.rows - 1)));
   const row = Number(to);
@@ -38,7 +38,7 @@ export function Rip({ cloth, position, done, costs, onGo, close }: HelpProps) {
       {cost ? (
         <dl aria-live="polite" className="max-w-[440px]">
           <Line term="Comes out">
-            {cost.rows} {cost.rows === 1 ? 'row' : 'rows'}, {cost.cells} stitches
+            {cost.rows} {cost.rows === 1 ? 'row' : 'rows'}, {cost.cells} {counted}
           </Line>
           {cost.metres.map((metres, i) => (
             <Line key={cloth.bound.colours[i]} term={`Comes free of ${cloth.bound.colours[i]}`}>

@@ -1,4 +1,4 @@
-import type { Position, Terms, WorkCosts } from '@puntada/core';
+import type { countedIn, Position, Terms, WorkCosts } from '@puntada/core';
 import type { Work } from '../../../api/api.ts';
 import type { WorkCloth } from '../../../parts/useWorkCloth.ts';
 
@@ -9,6 +9,8 @@ export interface HelpProps {
   readonly position: Position;
   /** Cells worked in the row in hand. */
   readonly done: number;
+  /** What its rows count, in the plural. */
+  readonly counted: ReturnType<typeof countedIn>;
   readonly costs: WorkCosts | undefined;
   readonly terms: Terms;
   readonly onGo: (to: Position) => void;
