@@ -65,7 +65,11 @@ test('the log: a ball is weighed, the cloth measured, a note kept, and the piece
   await page.goto(`${server.address}/works/${id}/log`);
   await expect(page.getByText('44 of 44').first()).toBeVisible();
   await page.getByText('Practice scale').click();
-  await page.getByLabel('Lies on it, g').fill('20');
+  // A bowl of 120 g first, which counts as nothing.
+  await page.getByLabel('Lies on it, g').fill('120');
+  await page.getByRole('button', { name: 'Set it to zero' }).click();
+  await expect(page.getByText('It shows 0. Now lay the ball on it as well.')).toBeVisible();
+  await page.getByLabel('Lies on it, g').fill('140');
   await page.getByRole('button', { name: 'Read it' }).click();
   await expect(page.getByLabel('Weighs now, g')).toHaveValue('20');
   await page.getByLabel('Begun with, g').fill('50');

@@ -23,6 +23,7 @@ export * from './formats/pattern.ts';
 export * from './formats/planDocument.ts';
 export * from './formats/planSchema.ts';
 export * from './formats/readJson.ts';
+export * from './formats/scaleReading.ts';
 export * from './formats/swatch.ts';
 export { tickSchema } from './formats/tick.ts';
 export * from './formats/wish.ts';

@@ -54,6 +54,11 @@ describe('the practice scale', () => {
     }
   });
 
+  it('counts its looks, so that one told twice can be known', () => {
+    const { scale } = scaleAt();
+    expect([scale.read()?.look, scale.read()?.look, scale.read()?.look]).toEqual([1, 2, 3]);
+  });
+
   it('its battery fades with every look, and then it does not answer', () => {
     const { scale } = scaleAt(0.5, 0.25);
     expect([scale.read()?.battery, scale.read()?.battery, scale.read()?.battery]).toEqual([0.75, 0.5, 0.25]);

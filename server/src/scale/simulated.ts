@@ -1,4 +1,5 @@
-import type { ScaleDriver, ScaleReading } from './driver.ts';
+import type { ScaleReading } from '@puntada/core';
+import type { ScaleDriver } from './driver.ts';
 
 /** A scale that is only simulated: something is put on it, it swings, settles, and its battery fades. */
 export interface SimulatedScale extends ScaleDriver {
@@ -27,6 +28,7 @@ export function simulatedScale(now: () => number, random: () => number, habits: 
   let tare = 0;
   let since = now();
   let battery = 1;
+  let look = 0;
   const swaying = () => load + (from - load) * Math.exp(-(now() - since) / swing);
   return {
     put(grams) {
@@ -44,7 +46,7 @@ export function simulatedScale(now: () => number, random: () => number, habits: 
       const grams = Math.round((swaying() - tare + noise) / resolution) * resolution;
       const moved = Math.abs(from - load) * Math.exp(-(now() - since) / swing);
       const settled = moved < resolution / 20 && now() - since >= still;
-      return { grams, settled, bound: resolution, battery };
+      return { grams, settled, bound: resolution, battery, look: ++look };
     },
   };
 }

@@ -133,6 +133,8 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
   const [bound, setBound] = useState('1');
   const [lies, setLies] = useState('');
   const [tried, setTried] = useState(false);
+  const put = parseMass(lies);
+  const onScale = put.ok ? put.value : undefined;
   const begun = before ?? label;
   const [start, now] = [parseMass(begun), parseMass(after)];
   const good = start.ok && start.value > 0 && now.ok && now.value >= 0 && Number(ball) >= 1;
@@ -212,15 +214,15 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
           </div>
           <Button
             onClick={async () => {
-              const put = parseMass(lies);
-              const grams = await scale.read(put.ok ? put.value : undefined);
-              if (grams === undefined) return;
+              const { grams, bound: reads } = await scale.read(onScale);
+              if (grams === undefined || reads === undefined) return;
               setAfter(String(grams));
-              setBound(String(scale.bound));
+              setBound(String(reads));
             }}
           >
             Read it
           </Button>
+          <Button onClick={() => void scale.zero(onScale)}>Set it to zero</Button>
           <p aria-live="polite" className="pb-3 text-[14px] text-soft">
             {scale.words}
           </p>

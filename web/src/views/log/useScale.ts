@@ -1,63 +1,48 @@
 import { useCallback, useState } from 'react';
+import { readScale, type Weighed } from '../../parts/scaleDriver.ts';
 
 interface Scale {
-  /** A settled reading, g; nothing where the scale gives none. @param put on it first, g */
-  readonly read: (put: number | undefined) => Promise<number | undefined>;
-  /** It reads to ± so much, g. */
-  readonly bound: number;
+  /** A settled reading. @param lies on it, g */
+  readonly read: (lies: number | undefined) => Promise<Weighed>;
+  /** What lies on it now, such as a bowl, counts as nothing from here on. @param lies on it, g */
+  readonly zero: (lies: number | undefined) => Promise<void>;
   readonly words: string;
 }
 
-interface Reading {
-  readonly grams: number;
-  readonly settled: boolean;
-  readonly bound: number;
-  readonly battery: number;
+const wait = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
+
+async function post(path: string, body: object): Promise<boolean> {
+  const init = { method: 'POST', headers: { 'content-type': 'application/json' }, body: JSON.stringify(body) };
+  const answer = await fetch(`/api/scale/${path}`, init).catch(() => undefined);
+  return answer?.ok ?? false;
 }
 
-/** ms between two looks at a scale that has not settled yet, and how often it is looked at. */
-const wait = 250;
-const looks = 20;
+/** The practice scale has no bowl of its own: what lies on it is told. */
+async function put(grams: number | undefined): Promise<boolean> {
+  return grams === undefined || post('load', { grams });
+}
+
+async function ask(): Promise<unknown> {
+  const answer = await fetch('/api/scale');
+  if (!answer.ok) throw new Error('The scale does not answer.');
+  return answer.json();
+}
+
+const port = { ask, wait };
 
 /** The small scale that ships with Puntada, for practice and for those who have none yet. */
 export function useScale(): Scale {
   const [words, setWords] = useState('');
-  const [bound, setBound] = useState(1);
-  const read = useCallback(async (grams: number | undefined) => {
+  const read = useCallback(async (lies: number | undefined) => {
     setWords('The scale settles…');
-    if (grams !== undefined) await put(grams);
-    for (let look = 0; look < looks; look++) {
-      const reading = await ask();
-      if (!reading) {
-        setWords('The scale does not answer. Type the grams instead.');
-        return undefined;
-      }
-      setBound(reading.bound);
-      if (reading.settled) {
-        setWords(reading.battery < 0.15 ? 'Read. Its battery is nearly empty.' : 'Read.');
-        return reading.grams;
-      }
-      await new Promise((done) => setTimeout(done, wait));
-    }
-    setWords('The scale does not settle. Put it on a firm table, or type the grams.');
-    return undefined;
+    const borne = await put(lies);
+    const found = borne ? await readScale(port) : { words: 'It bears 0 to 5000 g. Type the grams instead.' };
+    setWords(found.words);
+    return found;
   }, []);
-  return { read, bound, words };
-}
-
-/** The practice scale has no bowl: what lies on it is told. */
-async function put(grams: number): Promise<void> {
-  const body = JSON.stringify({ grams });
-  await fetch('/api/scale/load', { method: 'POST', headers: { 'content-type': 'application/json' }, body }).catch(
-    () => undefined,
-  );
-}
-
-async function ask(): Promise<Reading | undefined> {
-  try {
-    const answer = await fetch('/api/scale');
-    return answer.ok ? ((await answer.json()) as Reading) : undefined;
-  } catch {
-    return undefined;
-  }
+  const zero = useCallback(async (lies: number | undefined) => {
+    const done = (await put(lies)) && (await post('tare', {}));
+    setWords(done ? 'It shows 0. Now lay the ball on it as well.' : 'The scale does not answer.');
+  }, []);
+  return { read, zero, words };
 }

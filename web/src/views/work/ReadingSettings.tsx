@@ -7,6 +7,7 @@ const tugWords: Readonly<Record<Tug, string>> = {
   never: 'do not tell me',
   change: 'at each change',
   row: 'at the end of the row',
+  loosely: 'never: lay it in loosely',
 };
 
 const words: Readonly<Record<Flag, string>> = {

@@ -21,6 +21,8 @@ describe('to tug the idle strand', () => {
     ]);
     expect(tugWords('row', course, 2, false)).toBeUndefined();
     expect(tugWords('never', course, 0, true)).toBeUndefined();
+    expect(tugWords('loosely', course, 0, true)).toBe('Lay A in loosely, and do not pull it');
+    expect(tugWords('loosely', course, 2, true)).toBeUndefined();
     expect(tugWords('change', course, 9, true)).toBeUndefined();
   });
 });

@@ -9,6 +9,7 @@ export function tugWords(tug: Tug, course: WorkedCourse, run: number, idle: bool
   const own = course.runs[run];
   if (!own || tug === 'never') return undefined;
   if (tug === 'change') return own.changeTo ? `After the change tug ${own.colour} gently` : undefined;
+  if (tug === 'loosely') return own.changeTo ? `Lay ${own.colour} in loosely, and do not pull it` : undefined;
   const last = run === course.runs.length - 1;
   return last && idle ? 'At the end of the row tug the idle strand gently' : undefined;
 }

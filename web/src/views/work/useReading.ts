@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useState } from 'react';
 
 /** When the maker wants to be told to tug the idle strand: schools differ. */
-export const tugs = ['never', 'change', 'row'] as const;
+export const tugs = ['never', 'change', 'row', 'loosely'] as const;
 export type Tug = (typeof tugs)[number];
 
 /** How the row in hand is read on this device. */
