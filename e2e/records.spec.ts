@@ -161,7 +161,9 @@ test('the runs are read aloud where it is asked, and slips have their cures', as
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^Run done/ }).click();
   const heard = () => page.evaluate(() => (window as unknown as { heard: string[] }).heard);
-  await expect.poll(heard).toEqual(['4 sc A, Row 1', '4 sc B']);
+  await expect
+    .poll(heard)
+    .toEqual(['4 single crochet in A, close the 4th in B, Row 1', '4 single crochet in B, close the 4th in A']);
   await page.getByRole('button', { name: 'Something is wrong' }).click();
   await page.getByRole('tab', { name: 'Slips and cures' }).click();
   await expect(page.getByText('A ball ended in the middle of a row.')).toBeVisible();

@@ -1,8 +1,9 @@
-import { type Hand, oneStitch, type Terms, type WorkedCourse, type WorkedRun } from '@puntada/core';
+import type { Hand, Terms, WorkedCourse, WorkedRun } from '@puntada/core';
 import type { MouseEvent } from 'react';
 import { runStitches } from '../../parts/runWords.ts';
 import { useWidth } from '../../parts/useWidth.ts';
 import { yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
+import { closeWords } from './closeWords.ts';
 
 interface Props {
   readonly course: WorkedCourse;
@@ -113,20 +114,4 @@ function kindWords(run: WorkedRun, terms: Terms): string {
 
 function currentWords(run: WorkedRun, terms: Terms): string {
   return `${run.count} ${kindWords(run, terms)} in ${run.colour}, ${closeWords(run, terms)}`;
-}
-
-/** The change is announced on the stitch that finishes in the new colour. */
-function closeWords(run: WorkedRun, terms: Terms): string {
-  if (run.changeTo) {
-    return run.count === 1 ? `close it in ${run.changeTo}` : `close the ${ordinal(run.count)} in ${run.changeTo}`;
-  }
-  return run.kinds.length > 1
-    ? `the last one is ${oneStitch(run.kinds[(run.count - 1) % run.kinds.length] ?? 'sc', terms)}`
-    : 'no change';
-}
-
-function ordinal(n: number): string {
-  const teen = n % 100 >= 11 && n % 100 <= 13;
-  const end = teen ? 'th' : ({ 1: 'st', 2: 'nd', 3: 'rd' }[n % 10] ?? 'th');
-  return `${n}${end}`;
 }

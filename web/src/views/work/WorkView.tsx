@@ -18,11 +18,11 @@ import { Head } from '../../app/Shell.tsx';
 import { Button, ButtonLink, Key } from '../../parts/Button.tsx';
 import { LastingWords } from '../../parts/LastingWords.tsx';
 import { Problems } from '../../parts/Problems.tsx';
-import { runLabel } from '../../parts/runWords.ts';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { AllWorked } from './AllWorked.tsx';
+import { spokenRun } from './closeWords.ts';
 import { HelpAtRow } from './help/HelpAtRow.tsx';
 import { hintsAt } from './hintsAt.ts';
 import { idleWords } from './idleWords.ts';
@@ -110,7 +110,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   useAwake(reading.awake);
   const said =
     run && course
-      ? `${runLabel(run, terms)}${position.runs === 0 ? `, ${courseWord(fabric.making)} ${course.number}` : ''}`
+      ? `${spokenRun(run, terms)}${position.runs === 0 ? `, ${courseWord(fabric.making)} ${course.number}` : ''}`
       : '';
   useEffect(() => {
     if (reading.aloud && said) speaker.say(said);
