@@ -83,6 +83,11 @@ test('the log: a ball is weighed, the cloth measured, a note kept, and the piece
   await page.getByRole('form', { name: 'Add a note' }).getByRole('button', { name: 'Keep' }).click();
   await expect(page.getByText('Tighter since the tea.')).toBeVisible();
   const end = page.getByRole('form', { name: 'How it came out' });
+  await end.getByLabel('Width').fill('about so wide');
+  await end.getByRole('button', { name: 'Keep it' }).click();
+  await expect(end.getByText('Type 24, 24.5 cm or 9 1/2 in.')).toBeVisible();
+  // Forty-three rows of 150 s after 1,700,000,000 s: at midnight of 15 November 2023 in UTC.
+  await expect(page.getByText(/Last row worked on 1[45] Nov 2023; not yet marked finished\./)).toBeVisible();
   await end.getByLabel('Width').fill('21.6 cm');
   await end.getByLabel('Height').fill('24.2 cm');
   await end.getByLabel('To change next time').fill('A hook larger.');

@@ -1,4 +1,4 @@
-import { type LogEntry, type OwnPace, parseMass, weighingsIn, wishAgain } from '@puntada/core';
+import { type LogEntry, type OwnPace, parseLength, parseMass, weighingsIn, wishAgain } from '@puntada/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, useAddWorkMutation, type Work } from '../../api/api.ts';
@@ -7,6 +7,8 @@ import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import type { LogProps } from './logProps.ts';
+
+const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 
 type End = Extract<LogEntry, { kind: 'end' }>;
 
@@ -20,9 +22,16 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
   const [height, setHeight] = useState(known?.height ?? '');
   const [grams, setGrams] = useState(known?.grams === undefined ? '' : String(known.grams));
   const [next, setNext] = useState(known?.next ?? '');
+  const [tried, setTried] = useState(false);
   if (work.progress.rows < cloth.fabric.courses) return null;
   const mass = parseMass(grams);
+  const lastStep = log.ticks.at(-1)?.at;
+  const wrong = (text: string) =>
+    tried && text.trim() && !parseLength(text, work.wish.units).ok ? 'Type 24, 24.5 cm or 9 1/2 in.' : undefined;
+  const readable = [width, height].every((text) => !text.trim() || parseLength(text, work.wish.units).ok);
   const keep = async () => {
+    setTried(true);
+    if (!readable || (grams.trim() && !mass.ok)) return;
     const entry: End = {
       kind: 'end',
       id: crypto.randomUUID(),
@@ -41,6 +50,12 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
   return (
     <section aria-label="How it came out">
       <h2 className="border-b border-ink pb-1 text-[19px]">How it came out</h2>
+      {lastStep === undefined ? null : (
+        <p className="pt-2 text-[16px]">
+          Last row worked on <b className="count">{day.format(lastStep)}</b>
+          {work.state === 'finished' ? ', and marked finished.' : '; not yet marked finished.'}
+        </p>
+      )}
       <form
         aria-label="How it came out"
         noValidate
@@ -51,8 +66,22 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
         }}
       >
         <div className="grid grid-cols-3 gap-3">
-          <TextField label="Width" value={width} onChange={setWidth} className="count" placeholder="24.2 cm" />
-          <TextField label="Height" value={height} onChange={setHeight} className="count" placeholder="25 cm" />
+          <TextField
+            label="Width"
+            value={width}
+            onChange={setWidth}
+            className="count"
+            placeholder="24.2 cm"
+            wrong={wrong(width)}
+          />
+          <TextField
+            label="Height"
+            value={height}
+            onChange={setHeight}
+            className="count"
+            placeholder="25 cm"
+            wrong={wrong(height)}
+          />
           <TextField
             label="Weight, g"
             value={grams}

@@ -2,7 +2,7 @@ import { workCourse } from '@puntada/core';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, useFinishWorkMutation, type Work } from '../../api/api.ts';
-import { Button } from '../../parts/Button.tsx';
+import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 
@@ -24,6 +24,10 @@ export function AllWorked({ work, cloth, waiting }: { work: Work; cloth: WorkClo
       <p>
         {last.stitches} stitches should stand in the last row. Cut 15 cm, draw the end through the last loop, and weave
         each end in inside its own colour.
+      </p>
+      <p className="flex flex-wrap gap-3">
+        <ButtonLink to={`/works/${id}/finish`}>See what is done off the hook</ButtonLink>
+        <ButtonLink to={`/works/${id}/log`}>Log how it came out</ButtonLink>
       </p>
       {work.state === 'begun' ? (
         <Button kind="next" onClick={() => setWanted(true)} className="justify-self-start">
