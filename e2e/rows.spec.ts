@@ -63,3 +63,41 @@ test('300 × 300 stitches scroll without stalling', async ({ page, server }) => 
   expect(times[20]).toBeLessThan(40);
   expect(times[20]).toBeGreaterThan(0);
 });
+
+test('in the terms of the UK no view has a word of the US left', async ({ page, ownServer }) => {
+  await fetch(`${ownServer.address}/api/preferences`, {
+    method: 'PUT',
+    headers: { 'content-type': 'application/json' },
+    body: JSON.stringify({ units: 'cm', terms: 'UK', hand: 'right', fractions: 'quarters' }),
+  });
+  const bag = await wishedCloth(ownServer, {
+    item: 'bag',
+    pattern: { key: 'long-steps', numbers: { p: 2, q: 5 } },
+    pieces: 2,
+    closing: true,
+    border: { rounds: 2, colour: 'A' },
+    finish: { seam: 'sc', strap: { drop: '30 cm', width: '4 cm', kind: 'sc along', load: 40 } },
+  });
+  const begun = await begunCloth(ownServer, { pattern: { key: 'houndstooth' } });
+  const views = [
+    ...['wish', 'size', 'rows', 'yarn', 'finish'].map((view) => `/works/${bag}/${view}`),
+    ...['work', 'log', 'onward'].map((view) => `/works/${begun}/${view}`),
+    ...['/', '/book', '/book/tide-marks', '/book/two-nets', '/swatches/new', '/given', '/given?from=piece'],
+  ];
+  const found: string[] = [];
+  for (const view of views) {
+    await page.goto(ownServer.address + view);
+    await page.waitForLoadState('networkidle');
+    // What is not in sight is there too; the notation of patterns alone has one wording for all.
+    const words = await page.evaluate(() => {
+      const main = document.querySelector('main')?.cloneNode(true) as HTMLElement;
+      for (const each of main.querySelectorAll('pre, script, style')) each.remove();
+      return [...main.querySelectorAll('*')].flatMap((each) =>
+        [...each.childNodes].flatMap((node) => (node.nodeType === Node.TEXT_NODE ? [node.textContent ?? ''] : [])),
+      );
+    });
+    const left = words.filter((each) => /\b(sc|hdc|gauge)\b|single crochet|half double/i.test(each));
+    found.push(...left.map((each) => `${view}: ${each}`));
+  }
+  expect(found).toEqual([]);
+});

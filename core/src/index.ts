@@ -102,6 +102,7 @@ export * from './write/againstBelow.ts';
 export * from './write/course.ts';
 export * from './write/explain.ts';
 export * from './write/groups.ts';
+export * from './write/inTerms.ts';
 export * from './write/proofSheet.ts';
 export * from './write/readRows.ts';
 export * from './write/rows.ts';

@@ -16,6 +16,7 @@ import { halfTwists, untwistWords } from '../route/twists.ts';
 import { stitchKind } from '../stitches/kinds.ts';
 import { beginningAdvice, rowAdvice } from '../write/advice.ts';
 import { groupRows } from '../write/groups.ts';
+import { inTerms } from '../write/inTerms.ts';
 import { courseWord, rowLine, writeRow } from '../write/rows.ts';
 import { type Hand, legend, type Terms } from '../write/terms.ts';
 import type { Figure, PlanDocument } from './planSchema.ts';
@@ -203,8 +204,8 @@ function rowsOf(plan: Plan, terms: Terms, hand: Hand): Pick<PlanDocument, 'rows'
       text: rowLine(row, word),
       strands: [...row.strands],
       changes: [...changes],
-      markers: [...markers],
-      ahead: [...ahead],
+      markers: markers.map((words) => inTerms(words, terms)),
+      ahead: ahead.map((words) => inTerms(words, terms)),
     };
   });
   const kinds = [...new Set(fabric.kinds)].map((code) => stitchKind(code).key);
@@ -234,6 +235,7 @@ export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'righ
   const { prepared, width, height, piece } = plan;
   const { wish, bound, gauge } = prepared;
   const grams = piece.yarn.reduce((sum, need) => sum + need.grams.mid, 0);
+  const told = (sentence: string) => inTerms(sentence, terms);
   return {
     format: 'puntada-plan',
     version: 1,
@@ -248,7 +250,7 @@ export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'righ
       colour: bound.colours[colour] ?? '',
       stitches,
       ends,
-      steps: [...steps],
+      steps: steps.map(told),
     })),
     time: timeOf(piece.time),
     measureNext: measureNext(grams, gauge.source === 'typical' ? 'typical' : 'measured', handBelief(prepared)).map(
@@ -259,8 +261,12 @@ export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'righ
     ),
     savings: savings(prepared, width, height, piece).map((saving) => saving.text),
     folded: foldedOf(plan),
-    cautions: cautionsFor(wish).map((caution) => ({ ...caution })),
+    cautions: cautionsFor(wish).map((caution) => ({ ...caution, text: told(caution.text) })),
     ...rowsOf(plan, terms, hand),
-    warnings: plan.warnings.map((problem) => ({ ...problem })),
+    warnings: plan.warnings.map((problem) => ({
+      ...problem,
+      message: told(problem.message),
+      hint: told(problem.hint),
+    })),
   };
 }

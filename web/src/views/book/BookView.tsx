@@ -12,6 +12,7 @@ import { Link, useParams, useSearchParams } from 'react-router';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { Craft, useCraftWords } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { useGrowing } from '../../parts/useGrowing.ts';
 import { planner } from '../../worker/planner.ts';
@@ -83,10 +84,11 @@ export default function BookView() {
     else next.delete(name);
     setQuery(next, { replace: true });
   };
+  const told = useCraftWords();
   const words = text.trim().toLowerCase();
   const shown = entries
     .filter(({ pattern }) => (looks[look] ?? looks.any)(pattern) && (!technique || pattern.technique === technique))
-    .filter(({ entry }) => `${entry.name} ${entry.about} ${entry.technique}`.toLowerCase().includes(words))
+    .filter(({ entry }) => told(`${entry.name} ${entry.about} ${entry.technique}`).toLowerCase().includes(words))
     .filter(({ pattern }) => !reversible || facts.get(pattern.key)?.reversible)
     .sort((a, b) => compare(order, facts, a.entry, b.entry));
   const drawn = useGrowing(shown.length, 8);
@@ -112,7 +114,7 @@ export default function BookView() {
               <option value="">any</option>
               {techniques.map((each) => (
                 <option key={each.key} value={each.key}>
-                  {each.name}
+                  {told(each.name)}
                 </option>
               ))}
             </select>
@@ -163,9 +165,11 @@ export default function BookView() {
                   {entry.name}
                 </span>
               </Link>
-              <p className="text-[14px] leading-snug text-soft">{entry.about}</p>
+              <p className="text-[14px] leading-snug text-soft">
+                <Craft>{entry.about}</Craft>
+              </p>
               <p className="mt-1 text-[14px]">
-                {entry.technique},{' '}
+                <Craft>{entry.technique}</Craft>,{' '}
                 {entry.colours.replaceAll(' ', '').length > 3 ? 'several' : entry.colours.split(' ').length} colours
               </p>
             </li>

@@ -9,6 +9,7 @@ import {
 import { useCallback } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { useCraftWords } from '../../parts/Craft.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
@@ -28,6 +29,7 @@ export function PatternPage({
   shades: readonly string[];
 }) {
   const repeat = useOneRepeat(pattern.key);
+  const told = useCraftWords();
   const { works, alike } = entry.multiples;
   const same = works.stitches === alike.stitches;
   return (
@@ -38,7 +40,7 @@ export function PatternPage({
       <PatternPicture pattern={pattern.key} shades={shades} side={330} />
       <div className="min-w-0">
         <h2 className="text-[30px]">{entry.name}</h2>
-        <p className="max-w-[62ch] text-[17px]">{entry.about}</p>
+        <p className="max-w-[62ch] text-[17px]">{told(entry.about)}</p>
         <dl className="mt-3 grid gap-x-6 sm:grid-cols-[150px_minmax(0,1fr)]">
           <Fact term="Can be worked on">
             stitches <b className="count">{bare(works.stitches)}</b>, chains{' '}
@@ -74,14 +76,14 @@ export function PatternPage({
               </span>
             ))}
           </Fact>
-          <Fact term="Edges">{entry.edges}</Fact>
-          <Fact term="Colour change">{entry.change}</Fact>
-          <Fact term="Idle colour">{entry.idle}</Fact>
-          <Fact term="Look over">{entry.lookOver}</Fact>
-          <Fact term="Ends well">{entry.ends}</Fact>
+          <Fact term="Edges">{told(entry.edges)}</Fact>
+          <Fact term="Colour change">{told(entry.change)}</Fact>
+          <Fact term="Idle colour">{told(entry.idle)}</Fact>
+          <Fact term="Look over">{told(entry.lookOver)}</Fact>
+          <Fact term="Ends well">{told(entry.ends)}</Fact>
           <Fact term="Careful">
             <span aria-hidden>△ </span>
-            {entry.careful}
+            {told(entry.careful)}
           </Fact>
         </dl>
         <div className="mt-4 flex flex-wrap items-center gap-4">

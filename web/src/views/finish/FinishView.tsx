@@ -4,6 +4,7 @@ import { problemsOf, useFaceWorkMutation, useWorkQuery, type Work } from '../../
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { Craft } from '../../parts/Craft.tsx';
 import { Figure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
@@ -45,7 +46,9 @@ function Steps({ document, work }: { document: PlanDocument; work: Work }) {
     <div>
       <ol>
         <Step title="The last row" note="">
-          <p>{pattern.ends || 'Fasten off after the last row.'}</p>
+          <p>
+            <Craft>{pattern.ends || 'Fasten off after the last row.'}</Craft>
+          </p>
           <p>Lock the last loop: draw the cut end through it.</p>
         </Step>
         {document.finish.map((part) => (

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { Craft } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';
@@ -117,8 +118,10 @@ export function FinishedPiece() {
           wrong={[wrong('up'), wrong('height')]}
         />
         <p className="max-w-[60ch] text-[15px] text-soft">
-          Count and measure the cloth without its border. Its size and counts become the gauge, so the next one comes
-          out like it; the yarn you choose then.
+          <Craft>
+            Count and measure the cloth without its border. Its size and counts become the gauge, so the next one comes
+            out like it; the yarn you choose then.
+          </Craft>
         </p>
         <Problems problems={problems.filter((each) => !/^(across|up|width|height)/.test(each.path))} />
         <div>

@@ -5,6 +5,7 @@ import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { useCraftWords } from '../../parts/Craft.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { FinishedPiece } from './FinishedPiece.tsx';
 
@@ -43,6 +44,7 @@ function AsGiven() {
   const [chain, setChain] = useState('37');
   const [row, setRow] = useState('| 4A 4B | 4A');
   const [way, setWay] = useState<string>('sc-2nd');
+  const told = useCraftWords();
   const { verdict, problems } = judge(multiple, chain, row, way);
   return (
     <div className="grid gap-x-12 gap-y-6 lg:grid-cols-2">
@@ -57,7 +59,7 @@ function AsGiven() {
             <select id="way" className="field" value={way} onChange={(event) => setWay(event.target.value)}>
               {ways.map((key) => (
                 <option key={key} value={key}>
-                  {findFoundation(key)?.stitch}: {findFoundation(key)?.name}
+                  {told(findFoundation(key)?.stitch ?? '')}: {findFoundation(key)?.name}
                 </option>
               ))}
             </select>

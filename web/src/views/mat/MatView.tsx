@@ -15,6 +15,7 @@ import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery, type Wo
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
+import { useCraftWords } from '../../parts/Craft.tsx';
 import { DraftHead, DraftProblems } from '../../parts/DraftHead.tsx';
 import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
@@ -63,10 +64,11 @@ function MatOfWork({ work }: { work: Work }) {
     const prepared = prepare(JSON.parse(rulesKey) as Wish, told);
     return prepared.ok ? { prepared: prepared.value, sizes: fitSizes(prepared.value) } : undefined;
   }, [rulesKey, told]);
+  const craft = useCraftWords();
   const sizes = fit?.sizes.ok ? fit.sizes.value : undefined;
   return (
     <>
-      <Head title={wish.title} under={fit ? patternLine(fit.prepared) : undefined}>
+      <Head title={wish.title} under={fit ? craft(patternLine(fit.prepared)) : undefined}>
         <DraftHead draft={draft} settled={settled} />
         <Stages work={work} here="size" />
       </Head>

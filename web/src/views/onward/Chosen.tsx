@@ -5,6 +5,7 @@ import { problemsOf, usePreferences, useSendTicksMutation, type Work } from '../
 import { dropTicks, keepTick, waitingTicks } from '../../api/outbox.ts';
 import { useGoOnwardMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
+import { Craft } from '../../parts/Craft.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TermLine } from '../../parts/TermLine.tsx';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
@@ -41,7 +42,9 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
   const as = plan.kind === 'planned';
   return (
     <aside aria-label="The way looked at" className="grid content-start gap-3 lg:sticky lg:top-4">
-      <h2 className="text-[23px]">{restName(plan.kind, work.wish.closing, plan.wish.ending)}</h2>
+      <h2 className="text-[23px]">
+        <Craft>{restName(plan.kind, work.wish.closing, plan.wish.ending)}</Craft>
+      </h2>
       <WorkStrip
         strip={strip}
         onWidth={setWidth}

@@ -1,5 +1,6 @@
 import { finishedText, hoursText, metresText, type RestPlan, unitWord } from '@puntada/core';
 import { usePreferences, type Work } from '../../api/api.ts';
+import { Craft } from '../../parts/Craft.tsx';
 import { Lasts } from './Lasts.tsx';
 import { restName } from './onwardWords.ts';
 
@@ -52,7 +53,7 @@ export function Ways({ plans, taken, work, onTake }: WaysProps) {
                   onClick={() => onTake(i)}
                   className={`min-h-11 w-full px-2 text-left hover:underline ${i === taken ? 'font-semibold' : ''}`}
                 >
-                  {restName(plan.kind, work.wish.closing, plan.wish.ending)}
+                  <Craft>{restName(plan.kind, work.wish.closing, plan.wish.ending)}</Craft>
                 </button>
               </th>
               <Cell>{plan.rows}</Cell>

@@ -1,6 +1,7 @@
 import { type AdviceRequest, beginningAdvice, rowAdvice, writeRow } from '@puntada/core';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
+import { useCraftWords } from '../../parts/Craft.tsx';
 
 interface Props {
   readonly request: AdviceRequest;
@@ -74,6 +75,7 @@ interface RowProps {
 
 function Row({ request, number, selected, inHand, onSelect }: RowProps) {
   const row = writeRow(request, number);
+  const told = useCraftWords();
   const advice = rowAdvice(request, number);
   const { foundation, fabric, into = 'one loop' } = request;
   const before = number === 1 ? beginningAdvice(foundation, fabric.count, into) : [];
@@ -104,13 +106,13 @@ function Row({ request, number, selected, inHand, onSelect }: RowProps) {
             {upper(order)}.
           </p>
         ))}
-        {[...before, ...advice.markers].map((words) => (
+        {[...before, ...advice.markers].map(told).map((words) => (
           <p key={words} className="text-[15px]">
             {words}
           </p>
         ))}
         <p className="mt-1 text-[15px] text-soft">At its end: {row.end}.</p>
-        {advice.ahead.map((words) => (
+        {advice.ahead.map(told).map((words) => (
           <p key={words} className="text-[15px] font-medium text-verdigris">
             {words}
           </p>

@@ -17,6 +17,7 @@ import { useAddSwatchMutation } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button } from '../../parts/Button.tsx';
+import { useCraftWords } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';
@@ -68,6 +69,7 @@ export default function NewSwatch() {
       }),
     [title, pattern, hook, units, key, stitch, policy, own, given.pattern],
   );
+  const craft = useCraftWords();
   const { terms, hand } = preferences;
   const ask = useMemo(
     () => (read.success ? () => planner.swatchWork(read.data, terms, hand) : undefined),
@@ -102,7 +104,7 @@ export default function NewSwatch() {
               <SelectField label="Worked in" value={stitch || (pattern.stitches[0] ?? '')} onChange={setStitch}>
                 {pattern.stitches.map((each) => (
                   <option key={each} value={each}>
-                    {each}
+                    {craft(each)}
                   </option>
                 ))}
               </SelectField>

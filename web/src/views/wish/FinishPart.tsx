@@ -1,6 +1,7 @@
 import type { Item } from '@puntada/core';
 import type { ReactNode } from 'react';
 import { useFormContext } from 'react-hook-form';
+import { useCraftWords } from '../../parts/Craft.tsx';
 import { Field, Part } from './Field.tsx';
 import type { WishFormValues } from './wishForm.ts';
 
@@ -13,13 +14,19 @@ const asksBorder: readonly Item[] = ['blanket', 'mat', 'dishcloth', 'cushion cov
 export function FinishPart() {
   const { watch } = useFormContext<WishFormValues>();
   const { item, yarns, strapKind, border } = watch();
+  const told = useCraftWords();
   const shows = (items: readonly Item[]) => items.includes(item);
   return (
     <Part title="Finishing" hint="It takes size, yarn and time, so it is planned with the cloth.">
       <div className="flex flex-wrap items-start gap-x-5 gap-y-4">
         {shows(asksBorder) ? (
           <div className="w-[136px]">
-            <Field name="border" label="Border, rounds of sc" inputMode="numeric" className="count text-[18px]" />
+            <Field
+              name="border"
+              label={told('Border, rounds of sc')}
+              inputMode="numeric"
+              className="count text-[18px]"
+            />
           </div>
         ) : null}
         {shows(asksBorder) && Number(border) > 0 ? (
@@ -40,10 +47,10 @@ export function FinishPart() {
           <Select name="strapKind" label="Strap" width="w-[196px]">
             <option value="">none</option>
             <option value="chain cord">chain cord</option>
-            <option value="sc along">sc along its length</option>
-            <option value="sc across">sc across</option>
-            <option value="hdc">hdc</option>
-            <option value="dc">dc</option>
+            <option value="sc along">{told('sc along its length')}</option>
+            <option value="sc across">{told('sc across')}</option>
+            <option value="hdc">{told('hdc')}</option>
+            <option value="dc">{told('dc')}</option>
             <option value="bought">a cord, bought or made</option>
           </Select>
         ) : null}
@@ -60,7 +67,7 @@ export function FinishPart() {
         {shows(asksSeam) ? (
           <Select name="seam" label={item === 'bag' ? 'Panels joined with' : 'Closed with'} width="w-[168px]">
             <option value="">nothing</option>
-            <option value="sc">sc through both</option>
+            <option value="sc">{told('sc through both')}</option>
             <option value="slip stitch">slip stitch</option>
             <option value="whipped">whip stitch</option>
             <option value="mattress">mattress stitch</option>
@@ -74,7 +81,7 @@ export function FinishPart() {
           <option value="superwash-tumbled">superwash, tumbled</option>
         </Select>
         <div className="flex basis-full flex-wrap gap-x-8 gap-y-2">
-          <Tick name="closing">A plain closing row of sc</Tick>
+          <Tick name="closing">{told('A plain closing row of sc')}</Tick>
           <Tick name="smallChildren">For a small child</Tick>
         </div>
       </div>

@@ -5,6 +5,7 @@ import { usePreferences } from '../../api/api.ts';
 import { type StoredSwatch, useSwatchesQuery } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { Craft, useCraftWords } from '../../parts/Craft.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { SelectField } from '../../parts/TextField.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
@@ -14,6 +15,7 @@ import { readWish, type WishFormValues } from './wishForm.ts';
 
 /** The hook and the gauge: of a swatch in the book, counted elsewhere, or typical until there is one. */
 export function GaugePart() {
+  const craft = useCraftWords();
   const { watch, setValue } = useFormContext<WishFormValues>();
   const { gaugeFrom } = watch();
   const { data: swatches } = useSwatchesQuery();
@@ -22,7 +24,10 @@ export function GaugePart() {
     <Part
       title={
         <>
-          Hook and <Term name="gauge" />
+          Hook and{' '}
+          <Term name="gauge">
+            <Craft>gauge</Craft>
+          </Term>
         </>
       }
       hint="Counted in this pattern, strands and all, 2 stitches from any edge."
@@ -33,7 +38,7 @@ export function GaugePart() {
             <Field name="hook" label="Hook, mm" inputMode="decimal" className="count text-[18px]" />
           </div>
           <Choice
-            label="Gauge"
+            label={craft('Gauge')}
             value={gaugeFrom}
             options={[
               { value: 'typical', words: 'Typical for the yarn' },

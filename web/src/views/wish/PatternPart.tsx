@@ -12,6 +12,7 @@ import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
+import { useCraftWords } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Field, FieldError, Part } from './Field.tsx';
 import { takePattern } from './takePattern.ts';
@@ -29,6 +30,7 @@ export function PatternPart() {
     (each) =>
       each.key === key || (technique === 'offered' ? offered.includes(each.technique) : each.technique === technique),
   );
+  const told = useCraftWords();
   const take = (next: string) => takePattern({ setValue, watch }, next);
   return (
     <Part title="Pattern" hint="In your colours, at its true proportion.">
@@ -45,7 +47,7 @@ export function PatternPart() {
           <option value="offered">every technique that suits</option>
           {techniques.map((each) => (
             <option key={each.key} value={each.key}>
-              {each.name}
+              {told(each.name)}
             </option>
           ))}
         </select>
@@ -73,7 +75,7 @@ export function PatternPart() {
             />
             <span className="min-w-0">
               <span className="block font-display text-[17px] font-semibold">{each.name}</span>
-              <span className="block text-[14px] leading-snug text-soft">{each.about}</span>
+              <span className="block text-[14px] leading-snug text-soft">{told(each.about)}</span>
             </span>
           </ToggleGroup.Item>
         ))}
@@ -94,6 +96,7 @@ function boundOf(pattern: StitchPattern, stitch: string): BoundPattern | undefin
 function Numbers({ pattern }: { pattern: StitchPattern }) {
   const { watch, setValue, register } = useFormContext<WishFormValues>();
   const { stitch, yarns } = watch();
+  const told = useCraftWords();
   const technique = techniqueOf(pattern);
   const bound = boundOf(pattern, stitch);
   const ways = technique.ok && bound ? technique.value.foundations(bound) : [];
@@ -139,7 +142,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
           <Choice
             label="Worked in"
             value={pattern.stitches.includes(stitch) ? stitch : (pattern.stitches[0] ?? '')}
-            options={pattern.stitches.map((value) => ({ value, words: value }))}
+            options={pattern.stitches.map((value) => ({ value, words: told(value) }))}
             onChange={(next) => {
               setValue('stitch', next);
               setValue('foundation', '');
@@ -150,7 +153,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       {ways.length > 1 ? (
         <div className="w-full max-w-[480px]">
           <label htmlFor="foundation" className="label">
-            The first {bound?.stitch} goes into
+            The first {told(bound?.stitch ?? '')} goes into
           </label>
           <select id="foundation" className="field" {...register('foundation')}>
             {ways.map((way, i) => (

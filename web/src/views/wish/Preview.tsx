@@ -1,6 +1,7 @@
 import { courseWord, finishedText, type Result } from '@puntada/core';
 import { useEffect, useRef } from 'react';
 import { usePreferences } from '../../api/api.ts';
+import { Craft } from '../../parts/Craft.tsx';
 import { faceOf } from '../../parts/cloth/clothLayout.ts';
 import { paintRing, paintStrap, paintUnder } from '../../parts/cloth/paintOutfit.ts';
 import { Figure } from '../../parts/Figure.tsx';
@@ -78,7 +79,7 @@ export function Preview({ answer, values }: { answer: Result<PreviewFigures> | u
                 className="mt-2 border-l-4 border-ochre bg-ochre-pale px-2.5 py-1.5 text-[14px] leading-snug"
               >
                 <span aria-hidden>△ </span>
-                {caution}
+                <Craft>{caution}</Craft>
               </p>
             ))}
           </>

@@ -16,6 +16,7 @@ import { problemsOf, usePreferences, useWorkQuery, type Work } from '../../api/a
 import { useLogQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Button, ButtonLink, Key } from '../../parts/Button.tsx';
+import { useCraftWords } from '../../parts/Craft.tsx';
 import { LastingWords } from '../../parts/LastingWords.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
@@ -85,6 +86,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
     const after = workCourse(fabric, bound, foundation, course.number);
     return startWords(after, foundation, fabric.making, fabric.count, { terms });
   }, [course, fabric, bound, foundation, terms]);
+  const told = useCraftWords();
   const strands = useMemo(() => new StrandBook(cloth.strands, bound), [cloth.strands, bound]);
   const steps = useSteps(cloth, counter);
   const costs = useWorkCosts(work);
@@ -97,7 +99,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const others = orders.flatMap((order) => order.other);
   const [reading, changeReading] = useReading();
   const { data: log } = useLogQuery(work.id, { refetchOnMountOrArgChange: true });
-  const told = useLasting(work.wish, costs, log, position.rows);
+  const lasts = useLasting(work.wish, costs, log, position.rows);
   const below = useMemo(
     () => (course && run ? againstBelow(fabric, bound, course.number - 1, run) : undefined),
     [fabric, bound, course, run],
@@ -141,7 +143,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                   </span>
                 ) : null}
                 <span className="-my-2 ml-auto flex flex-wrap items-center gap-x-5 text-[17px]">
-                  <LastingWords workId={work.id} told={told} sure={work.wish.sure} rows={fabric.courses} />
+                  <LastingWords workId={work.id} told={lasts} sure={work.wish.sure} rows={fabric.courses} />
                   {log ? <Sitting workId={work.id} log={log} step={`${position.rows} ${position.runs}`} /> : null}
                 </span>
               </div>
@@ -173,7 +175,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 </span>
               </p>
               {/* Kept free where nothing is to be told, so that the cloth below does not jump. */}
-              <p className="min-h-[25px] pt-1 text-[17px] leading-tight text-soft">{hints.join(' ')}</p>
+              <p className="min-h-[25px] pt-1 text-[17px] leading-tight text-soft">{told(hints.join(' '))}</p>
             </section>
             <section className="grid min-h-[220px] flex-1 lg:grid-cols-[minmax(0,1fr)_330px]">
               <WorkedCloth
