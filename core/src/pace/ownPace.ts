@@ -119,11 +119,12 @@ function actsOf(evenings: readonly Evening[], expected: number, before: OwnPace)
     }
   }
   // The ratio is of the whole hand: what it does comes to one, each by its part of the time.
-  const whole = acts.reduce((sum, act, i) => sum + (shares.get(act) ?? 0) * (mean[i] as number), 0);
+  const own = mean.map((each) => within(4, each));
+  const whole = acts.reduce((sum, act, i) => sum + (shares.get(act) ?? 0) * (own[i] as number), 0);
   return acts
     .map((act, i) => ({
       act,
-      factor: within(4, (mean[i] as number) / whole),
+      factor: (own[i] as number) / whole,
       sd: Math.sqrt(covariance[i]?.[i] as number) / whole,
       share: shares.get(act) ?? 0,
     }))

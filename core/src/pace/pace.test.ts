@@ -62,6 +62,54 @@ describe('the pace of one hand, by what it does', () => {
   });
 
   it('takes for what was clocked as long as the whole hand says, however it is divided', () => {
+    // Steps so far apart that one thing would seem to take a quarter of its time, the least that is believed.
+    const farApart: { parts: [Act, number][]; pace: number }[][] = [
+      [
+        {
+          parts: [
+            ['sc', 113],
+            ['turn', 143],
+          ],
+          pace: 0.5,
+        },
+        { parts: [['change', 5]], pace: 0.651597119185302 },
+        { parts: [['sc', 157]], pace: 1.954746136881992 },
+      ],
+      [
+        {
+          parts: [
+            ['dc', 220],
+            ['sc', 300],
+            ['change', 296],
+          ],
+          pace: 1.999999999999972,
+        },
+        {
+          parts: [
+            ['sc', 42],
+            ['change', 287],
+            ['dc', 93],
+            ['turn', 272],
+          ],
+          pace: 0.5,
+        },
+        {
+          parts: [
+            ['dc', 69],
+            ['turn', 179],
+            ['sc', 262],
+          ],
+          pace: 0.6666666666666575,
+        },
+        {
+          parts: [
+            ['sc', 185],
+            ['turn', 176],
+          ],
+          pace: 0.5,
+        },
+      ],
+    ];
     const act = fc.constantFrom<Act>('sc', 'dc', 'hdc', 'turn', 'change');
     const clocked = fc.record({
       parts: fc.uniqueArray(fc.tuple(act, fc.integer({ min: 5, max: 300 })), { minLength: 1, selector: ([a]) => a }),
@@ -84,6 +132,7 @@ describe('the pace of one hand, by what it does', () => {
         const all = handworkOf(long.flat().map((each) => [each.work, 1]));
         expect(secondsBy(pace, all).mid).toBeCloseTo(pace.ratio * secondsIn(all), 6);
       }),
+      { examples: [[farApart]] },
     );
   });
 
