@@ -107,3 +107,26 @@ test('a charted pattern: both edge rules, and the mat as the chart is drawn', as
   await expect(width).toHaveAttribute('aria-valuetext', '36 stitches, 22.5 cm');
   await expect(page.getByText('the two edges end differently')).toBeVisible();
 });
+
+test('a size further off the wish than is allowed is told as such, on the ticket and among the others', async ({
+  page,
+  server,
+}) => {
+  const id = await wishedCloth(server);
+  await page.goto(`${server.address}/works/${id}/size`);
+  const allowed = page.getByLabel('Off the wish, at most');
+  await allowed.fill('a bit');
+  await allowed.blur();
+  await expect(page.getByText('“a bit” is not a length.')).toBeVisible();
+  await allowed.fill('2');
+  await allowed.press('Enter');
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  // 36 stitches are 1.5 cm under 24 cm, 44 are 3.5 cm over.
+  const ticket = page.getByRole('region', { name: 'Ticket of this size' });
+  await expect(ticket.getByText('that you allow')).toHaveCount(0);
+  await expect(page.getByRole('row', { name: /One step wider/ })).toContainText('more than you allow');
+  await page.getByRole('slider', { name: 'Width' }).press('ArrowRight');
+  await expect(ticket).toContainText('more than the 2.0 cm that you allow');
+  await page.reload();
+  await expect(allowed).toHaveValue('2');
+});

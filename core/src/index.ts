@@ -64,6 +64,7 @@ export * from './plan/prepare.ts';
 export * from './plan/search.ts';
 export * from './plan/sizes.ts';
 export * from './plan/stash.ts';
+export * from './plan/tolerance.ts';
 export * from './problem.ts';
 export * from './progress/progress.ts';
 export { costsFor, type Policy, policies, policyNames } from './route/costs.ts';

@@ -188,6 +188,8 @@ export const wishSchema = z.strictObject({
   /** What the first washing does, where the piece will be washed. */
   wash: z.enum(['cotton-hot', 'acrylic', 'wool-blocked', 'superwash-tumbled'], 'Choose how it is washed.').optional(),
   finish: finishSchema.optional(),
+  /** A size may be so far off the wished one, either way; any where it is left out. */
+  tolerance: typedLength.optional(),
   /** For small children: no floats, no open loops, no long cords. */
   smallChildren: z.boolean('Say true or false.').default(false),
   /** The chance with which yarn is to be enough: 0.95, or 0.99 where the dye lot is never to be had again. */

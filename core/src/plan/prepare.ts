@@ -25,6 +25,9 @@ import { readGauge } from './wishedGauge.ts';
 /** The finishing of a wish, in figures. */
 export type FinishWish = Pick<FinishRequest, 'border' | 'closing' | 'ring' | 'strap' | 'seam'>;
 
+/** Nobody measures a cloth closer than this, mm. */
+const leastTolerance = 1;
+
 /** A wish with every word turned into figures: what the pipeline begins with. */
 export interface Prepared {
   readonly wish: Wish;
@@ -45,6 +48,8 @@ export interface Prepared {
   readonly yarns: readonly Yarn[];
   readonly width: WishedWidth;
   readonly height: WishedHeight;
+  /** mm that a size may be off the wished one, either way. */
+  readonly tolerance: number | undefined;
 }
 
 function readYarns(wish: Wish, bound: BoundPattern, problems: Problem[]): Yarn[] {
@@ -147,6 +152,8 @@ export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepare
   const problems: Problem[] = [];
   const width = readWidth(wish, problems);
   const height = readHeight(wish, problems);
+  const tolerance =
+    wish.tolerance === undefined ? undefined : readLength(wish.tolerance, wish, 'tolerance', problems, leastTolerance);
   const counted = readGauge(wish, problems);
   const found = patternOf(wish);
   if (!found.ok) return refused(...problems, ...found.problems);
@@ -176,5 +183,6 @@ export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepare
     yarns,
     width: asLaid(width, wish, technique.value),
     height,
+    tolerance,
   });
 }

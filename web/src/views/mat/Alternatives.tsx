@@ -7,6 +7,7 @@ import {
   metresText,
   type Prepared,
   type SizeChoice,
+  sidesOff,
   type ToldUnit,
   unitWord,
 } from '@puntada/core';
@@ -68,6 +69,7 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
             const { width, height, reasons } = choice;
             const size = { stitches: width.stitches, rows: height.rows };
             const own = figures.get(sizeKey(size));
+            const sides = sidesOff(prepared, choice);
             const here = size.stitches === chosen.stitches && size.rows === chosen.rows;
             const off = (offer: { difference: number }, estimate: SizeChoice['width']['width']) =>
               differenceText(estimate, offer.difference, units)
@@ -98,6 +100,12 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
                 </Cell>
                 {typical ? null : (
                   <Cell>
+                    {sides.length ? (
+                      <span className="pr-1 text-ochre">
+                        <span aria-hidden>△</span>
+                        <span className="sr-only">more than you allow:</span>
+                      </span>
+                    ) : null}
                     {off(width, width.width)}
                     {round ? '' : ` / ${off(height, height.height)}`}
                   </Cell>

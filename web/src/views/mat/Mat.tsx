@@ -226,6 +226,7 @@ function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height:
           heightRange: [height.height.low, height.height.high],
           wishWidth: prepared.width.by === 'length' ? prepared.width.mm : undefined,
           wishHeight: prepared.height.by === 'length' ? prepared.height.mm : undefined,
+          tolerance: prepared.tolerance,
         },
         dpr,
       ),

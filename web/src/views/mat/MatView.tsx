@@ -155,6 +155,8 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
             edges={wish.edges}
             ending={wish.ending}
             policy={wish.policy}
+            tolerance={wish.tolerance}
+            units={wish.units}
             bound={prepared.bound}
             technique={prepared.technique}
             onChange={draft.change}

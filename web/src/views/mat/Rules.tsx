@@ -1,19 +1,23 @@
-import type { BoundPattern, EdgeRule, EndRule, Policy, Technique, Wish } from '@puntada/core';
+import type { BoundPattern, EdgeRule, EndRule, LengthUnit, Policy, Technique, Wish } from '@puntada/core';
 import { memo } from 'react';
 import { Choice } from '../../parts/Choice.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
+import { Tolerance } from './Tolerance.tsx';
 
 interface Props {
   readonly edges: EdgeRule;
   readonly ending: EndRule;
   readonly policy: Policy;
+  readonly tolerance: string | undefined;
+  readonly units: LengthUnit;
   readonly bound: BoundPattern;
   readonly technique: Technique;
   readonly onChange: (part: Partial<Wish>) => void;
 }
 
 /** How the edges, the last row and the idle strand are to be. */
-export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, technique, onChange }: Props) {
+export const Rules = memo(function Rules({ edges: edge, ending, policy, tolerance, units, ...rest }: Props) {
+  const { bound, technique, onChange } = rest;
   const { works, alike } = bound.across;
   const circle = technique.key === 'wedge-circle';
   const lastWords = circle ? 'Last round' : 'Last row';
@@ -68,6 +72,7 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, bound, t
           />
         </Rule>
       )}
+      <Tolerance key={tolerance ?? ''} tolerance={tolerance} units={units} onChange={onChange} />
     </div>
   );
 });

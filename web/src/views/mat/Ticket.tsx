@@ -8,7 +8,9 @@ import {
   lengthText,
   metresText,
   type Prepared,
+  printLength,
   type Sizes,
+  sidesOff,
   sourceWords,
   type ToldUnit,
   type WidthOffer,
@@ -37,6 +39,8 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
   const { pieces } = prepared.wish;
   const round = technique.key === 'wedge-circle';
   const together = pieces > 1 ? `all ${pieces} together, like yarn and time` : undefined;
+  const off = sidesOff(prepared, { width, height });
+  const allowed = `more than the ${printLength(prepared.tolerance ?? 0, units)} that you allow`;
   const rowsWord = made === 'diagonals' ? 'blocks up' : isRoundMaking(made) ? 'rounds' : 'rows';
   return (
     <section aria-label="Ticket of this size" className="grid content-start">
@@ -66,12 +70,14 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
           term={round ? 'Diameter' : 'Width'}
           value={lengthText(width.width, units)}
           note={wishNote(prepared.width.by, width.width, width.difference, units)}
+          off={off.includes('width') ? allowed : undefined}
         />
         {round ? null : (
           <Line
             term="Height"
             value={lengthText(height.height, units)}
             note={wishNote(prepared.height.by, height.height, height.difference, units)}
+            off={off.includes('height') ? allowed : undefined}
           />
         )}
       </dl>
@@ -143,13 +149,27 @@ function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>
   );
 }
 
-function Line({ term, value, note }: { term: ReactNode; value: string; note?: string | undefined }) {
+interface LineProps {
+  readonly term: ReactNode;
+  readonly value: string;
+  readonly note?: string | undefined;
+  /** That it is further off the wish than is allowed. */
+  readonly off?: string | undefined;
+}
+
+function Line({ term, value, note, off }: LineProps) {
   return (
     <div className="flex items-baseline justify-between gap-3 border-b border-rule py-[5px]">
       <dt className="text-[16px]">{term}</dt>
       <dd className="text-right leading-tight">
         <Figure text={value} className="block text-[18px]" />
         {note ? <span className="text-[14px] text-soft">{note}</span> : null}
+        {off ? (
+          <span className="block text-[14px] text-ochre">
+            <span aria-hidden>△ </span>
+            {off}
+          </span>
+        ) : null}
       </dd>
     </div>
   );

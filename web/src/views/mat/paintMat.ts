@@ -70,6 +70,8 @@ export interface ClothOnMat {
   /** mm; undefined where the wish is a count. */
   readonly wishWidth: number | undefined;
   readonly wishHeight: number | undefined;
+  /** mm that a size may be off the wish, either way. */
+  readonly tolerance: number | undefined;
 }
 
 /** Everything that moves while an edge is dragged. */
@@ -186,6 +188,16 @@ function chalk(
   if (wishWidth === undefined && wishHeight === undefined) return;
   const width = (wishWidth ?? cloth.width) * px;
   const height = (wishHeight ?? cloth.height) * px;
+  const off = (cloth.tolerance ?? 0) * px;
+  for (const each of off ? [-off, off] : []) {
+    // How far off it may be: two thin lines, inside the wish and outside of it.
+    const [w, h] = [wishWidth === undefined ? width : width + each, wishHeight === undefined ? height : height + each];
+    if (w <= 0 || h <= 0) continue;
+    ctx.lineWidth = 1 * dpr;
+    ctx.strokeStyle = 'rgb(246 250 242 / 0.55)';
+    outline(ctx, cloth.round, x, bottom - h, w, h);
+    ctx.stroke();
+  }
   ctx.setLineDash([7 * dpr, 5 * dpr]);
   ctx.lineWidth = 3.5 * dpr;
   ctx.strokeStyle = 'rgb(22 56 47 / 0.6)';
