@@ -7,7 +7,7 @@ const hair = 1e-6;
 
 /**
  * The sides of a size that are further off the wish than its maker allows. A side that was wished as a count has no
- * length to be off; of a typical gauge its middle is judged. docs/craft.md, “Fitting a size”.
+ * length to be off; of a typical gauge its middle is judged. docs/craft.md, “How far off the wish”.
  */
 export function sidesOff(
   { tolerance, width, height }: Pick<Prepared, 'tolerance' | 'width' | 'height'>,
