@@ -160,3 +160,20 @@ test('a foot switch in another window works the row, and a dark room keeps its p
     violations.flatMap((each) => each.nodes.map((node) => `${each.id} ${node.html} ${node.failureSummary}`)),
   ).toEqual([]);
 });
+
+test('the pace of each session is drawn against a steady hand', async ({ page, server }) => {
+  const id = await begunCloth(server, { title: 'Cloth of two evenings' });
+  // A row of 36 sc with eight changes takes a steady hand 132 s: the first evening 150 s a row, the second 300 s.
+  const start = 1_700_000_000_000;
+  const when = (row: number) => (row < 5 ? row * 150_000 : 86_400_000 + row * 300_000);
+  const ticks = Array.from({ length: 10 }, (_, row) => ({
+    id: crypto.randomUUID(),
+    at: start + when(row),
+    from: { rows: row, runs: 0 },
+    to: { rows: row + 1, runs: 0 },
+  }));
+  await server.post(`/works/${id}/ticks`, { ticks });
+  await page.goto(`${server.address}/works/${id}/log`);
+  const chart = page.getByRole('img', { name: 'Time of 2 sessions against a steady hand: 114 %, 227 %' });
+  await expect(chart).toBeVisible();
+});

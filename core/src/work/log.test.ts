@@ -6,7 +6,7 @@ import { must } from '../problem.ts';
 import { driftNow, driftOf, isDrifting } from './drift.ts';
 import { isShort, lasting, shortText } from './lasting.ts';
 import { sampleWeighing } from './sampleWeighing.ts';
-import { paceOfSessions, sessionsOf, sittingSince } from './sessions.ts';
+import { paceOfSessions, sessionRatio, sessionsOf, sittingSince } from './sessions.ts';
 import { colourNow } from './weighed.ts';
 
 const row: Handwork = new Map([
@@ -53,6 +53,13 @@ describe('sessions found from the ticks', () => {
     // The mix is the one that was clocked, so it is as sure as the whole hand: 0.2 √(1 − 0.5614).
     expect(Math.log(left.high / left.mid)).toBeCloseTo(1.6449 * 0.13246, 4);
     expect(paceOfSessions([]).ratio).toBe(1);
+  });
+
+  it('each session stands to a steady hand by its clocked steps: 180 s for 120, then 60 and 180 s for 120', () => {
+    // The first step of a session has no clock; the step back takes its minute and works nothing.
+    expect(sessions.map(sessionRatio)).toEqual([1.5, 2]);
+    const [made] = sessionsOf([tick(0, 4, 100 * minute)], costs, () => 9);
+    expect(made && sessionRatio(made)).toBeUndefined();
   });
 
   it('rows made up for in one step say nothing of the pace', () => {

@@ -103,6 +103,12 @@ export function sittingSince(steps: readonly number[], pauses: readonly number[]
   return since;
 }
 
+/** How long a session took against a steady hand: 1.2 a fifth longer; nothing where no step was clocked in it. */
+export function sessionRatio({ clocked }: Session): number | undefined {
+  const expected = clocked.reduce((sum, { work }) => sum + secondsIn(work), 0);
+  return expected ? clocked.reduce((sum, { seconds }) => sum + seconds, 0) / expected : undefined;
+}
+
 /** The pace of a work's sessions. @param before what was known of the hand */
 export function paceOfSessions(sessions: readonly Session[], before?: OwnPace): OwnPace {
   return paceOf(

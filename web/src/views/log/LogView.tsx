@@ -28,6 +28,7 @@ import { HandTable } from './HandTable.tsx';
 import type { LogProps } from './logProps.ts';
 import { Measures } from './Measures.tsx';
 import { Notes } from './Notes.tsx';
+import { PaceChart } from './PaceChart.tsx';
 import { Photos } from './Photos.tsx';
 import { ProgressChart } from './ProgressChart.tsx';
 import { timeWords } from './paceWords.ts';
@@ -82,6 +83,7 @@ function Log({ work, log, cloth, costs }: LogProps) {
           <h2 className="border-b border-ink pb-1 text-[19px]">Time</h2>
           <Figures sessions={sessions} pace={pace} left={left} rows={rows} of={fabric.courses} />
           <ProgressChart ticks={log.ticks} sessions={sessions} foretold={foretold} left={left} />
+          <PaceChart sessions={sessions} pace={pace} />
           <HandTable pace={pace} />
           <Sessions sessions={sessions} />
         </section>
