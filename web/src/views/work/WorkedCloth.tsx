@@ -1,6 +1,6 @@
-import { type Fabric, facesRight, type Hand } from '@puntada/core';
+import { cellsIn, type Fabric, facesRight, type Hand, runsForward } from '@puntada/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
-import { faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
+import { type ClothShape, faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { type CourseSpan, paintCloth } from '../../parts/cloth/paintCloth.ts';
 import { useBox } from '../../parts/useWidth.ts';
 import { easel } from '../../worker/painter.ts';
@@ -22,6 +22,8 @@ const labels = 46;
 const largestCell = 30;
 /** Space above the row in hand, where the rows to come are covered. */
 const cover = 16;
+/** Mat round diagonals and rounds, px. */
+const rim = 14;
 
 /** The rows already worked, as they lie before the maker, the rows to come covered; or the other way about. */
 export function WorkedCloth(props: Props) {
@@ -41,7 +43,11 @@ export function WorkedCloth(props: Props) {
     ctx.fillStyle = '#16382f';
     ctx.fillRect(0, 0, place.room.width, place.room.height);
     if (worked.picture) ctx.drawImage(worked.picture, place.left, place.top);
-    if (place.whole) return;
+    if (place.shape === 'circle') return;
+    if (place.shape === 'blocks') {
+      if (rows < fabric.courses) paintDiagonalInHand(ctx, props, place);
+      return;
+    }
     if (lettered) paintLabels(ctx, place);
     if (rows < fabric.courses) paintRowInHand(ctx, props, place);
   }, [props, place, worked, lettered, rows, fabric]);
@@ -71,12 +77,12 @@ interface Place {
   readonly rowTop: number;
   readonly face: 'RS' | 'WS';
   /** Diagonals and rounds are seen whole, as far as they are worked. */
-  readonly whole: boolean;
+  readonly shape: ClothShape;
   readonly dpr: number;
 }
 
 function placeOf(
-  { fabric, proportion, rows, ahead }: Props,
+  { fabric, proportion, hand, rows, ahead }: Props,
   box: { width: number; height: number },
 ): Place | undefined {
   if (!box.width || !box.height) return undefined;
@@ -85,11 +91,17 @@ function placeOf(
   const shape = shapeOf(fabric);
   const { across, up } = faceOf(fabric);
   if (shape === 'circle' || shape === 'blocks') {
-    const cell = Math.max(2, Math.floor(Math.min((box.width - 24) / across, (box.height - 24) / up) * dpr));
-    const left = (room.width - Math.ceil(across * cell)) / 2;
-    const top = (room.height - Math.ceil(up * cell)) / 2;
+    // As large as what is worked allows, with the course in hand.
+    const seen = shape === 'circle' ? 2 * (rows + 1) : rows + 1;
+    const [wide, high] = [Math.min(across, seen), Math.min(up, seen)];
+    const fits = Math.min((room.width - 2 * rim * dpr) / wide, (room.height - 2 * rim * dpr) / high);
+    const cell = Math.max(2, Math.floor(Math.min(largestCell * dpr, fits)));
+    // A circle lies in the middle; blocks begin in a corner, at the right for a right hand.
+    const beyond = shape === 'circle' ? (across - wide) / 2 : hand === 'right' ? across - wide : 0;
+    const left = Math.round((room.width - wide * cell) / 2 - beyond * cell);
+    const top = Math.round(rim * dpr - (shape === 'circle' ? (up - high) / 2 : up - high) * cell);
     const span = { from: 0, to: rows };
-    return { room, left, top, cellWidth: cell, cellHeight: cell, span, rowTop: 0, face: 'RS', whole: true, dpr };
+    return { room, left, top, cellWidth: cell, cellHeight: cell, span, rowTop: 0, face: 'RS', shape, dpr };
   }
   const cellWidth = Math.max(2, Math.min(largestCell * dpr, Math.floor(((box.width - 2 * labels) * dpr) / across)));
   const cellHeight = Math.max(2, Math.round(cellWidth / proportion));
@@ -102,7 +114,7 @@ function placeOf(
   const top = ahead && open ? rowTop - (last - first) * cellHeight : rowTop + open * cellHeight;
   const face = facesRight(Math.min(rows, fabric.courses - 1), fabric.making) ? 'RS' : 'WS';
   const span = { from: first, to: last };
-  return { room, left, top, cellWidth, cellHeight, span, rowTop, face, whole: false, dpr };
+  return { room, left, top, cellWidth, cellHeight, span, rowTop, face, shape, dpr };
 }
 
 interface Worked {
@@ -179,4 +191,32 @@ function paintRowInHand(ctx: CanvasRenderingContext2D, props: Props, place: Plac
   ctx.strokeStyle = '#ffffff';
   ctx.lineWidth = 3 * dpr;
   ctx.strokeRect(x, top - dpr, stitchesInHand * cellWidth, cellHeight + 2 * dpr);
+}
+
+/** The diagonal in hand: the blocks already made in their colour, the run in hand outlined, the rest still empty. */
+function paintDiagonalInHand(ctx: CanvasRenderingContext2D, props: Props, place: Place): void {
+  const { fabric, shades, hand, rows: course, stitchesDone, stitchesInHand } = props;
+  const { left, top, cellWidth: cell, dpr } = place;
+  const { across, up } = faceOf(fabric);
+  const count = cellsIn(fabric, course);
+  const first = Math.max(0, course - up + 1);
+  const start = fabric.starts[course] as number;
+  for (let n = 0; n < count; n++) {
+    const x = runsForward(course, fabric.making) ? n : count - 1 - n;
+    const column = first + x;
+    const at = {
+      x: left + (hand === 'right' ? across - 1 - column : column) * cell,
+      y: top + (up - 1 - (course - column)) * cell,
+    };
+    if (n < stitchesDone) {
+      ctx.fillStyle = shades[fabric.colours[start + x] as number] ?? '#888888';
+      ctx.fillRect(at.x, at.y, cell, cell);
+    }
+    const inHand = n >= stitchesDone && n < stitchesDone + stitchesInHand;
+    ctx.strokeStyle = inHand ? '#ffffff' : 'rgb(238 243 234 / 0.5)';
+    ctx.lineWidth = (inHand ? 2.5 : 1) * dpr;
+    ctx.setLineDash(inHand ? [] : [3 * dpr, 4 * dpr]);
+    ctx.strokeRect(at.x + dpr, at.y + dpr, cell - 2 * dpr, cell - 2 * dpr);
+  }
+  ctx.setLineDash([]);
 }
