@@ -11,6 +11,7 @@ import { handBelief } from '../plan/piece.ts';
 import { type Plan, writing } from '../plan/plan.ts';
 import { comparePolicies, contrastOf } from '../plan/policies.ts';
 import { savings } from '../plan/stash.ts';
+import { endsOf } from '../route/ends.ts';
 import { strandLedger } from '../route/ledger.ts';
 import { halfTwists, untwistWords } from '../route/twists.ts';
 import { stitchKind } from '../stitches/kinds.ts';
@@ -226,6 +227,21 @@ function foldedOf(plan: Plan): PlanDocument['folded'] {
   return { width: told('width'), height: told('height'), band: told('band') };
 }
 
+/** More than so many ends are no longer told apart on a drawing. */
+const mostEnds = 400;
+
+function endPlacesOf({ piece, prepared }: Plan): PlanDocument['endPlaces'] {
+  const { strands } = piece;
+  const { rows, columns } = strands.chart;
+  return endsOf(strands)
+    .slice(0, mostEnds)
+    .map(({ strand, row, boundary }) => ({
+      letter: prepared.bound.colours[strands.colourOf[strand] ?? 0] ?? '',
+      across: rounded(boundary / columns, 4),
+      up: rounded((row + 0.5) / rows, 4),
+    }));
+}
+
 function timeOf(time: Estimate): PlanDocument['time'] {
   return { hours: [rounded(time.low / 3600, 1), rounded(time.high / 3600, 1)], text: hoursText(time) };
 }
@@ -260,6 +276,7 @@ export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'righ
       }),
     ),
     savings: savings(prepared, width, height, piece).map((saving) => saving.text),
+    endPlaces: endPlacesOf(plan),
     folded: foldedOf(plan),
     cautions: cautionsFor(wish).map((caution) => ({ ...caution, text: told(caution.text) })),
     ...rowsOf(plan, terms, hand),

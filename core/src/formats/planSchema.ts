@@ -142,6 +142,11 @@ export const planDocumentSchema = z.strictObject({
   time: z.strictObject({ hours: z.tuple([z.number(), z.number()]), text: z.string() }),
   measureNext: z.array(z.strictObject({ what: z.string(), within: z.string() })),
   savings: z.array(z.string()),
+  endPlaces: z
+    .array(z.strictObject({ letter: z.string(), across: z.number(), up: z.number() }))
+    .describe(
+      'where the ends of one piece are, before its finishing: parts of its width from the edge where row 1 begins, and of its height; at most 400',
+    ),
   folded: z.strictObject({
     width: figureSchema,
     height: figureSchema,

@@ -1,4 +1,5 @@
-import type { PlanDocument, Wish } from '@puntada/core';
+import { type PlanDocument, parseLength, type Wish } from '@puntada/core';
+import { usePreferences } from '../../api/api.ts';
 
 const box = { width: 400, height: 330, room: 56 };
 
@@ -6,13 +7,22 @@ const box = { width: 400, height: 330, room: 56 };
 export function FinishDrawing({ document, wish }: { document: PlanDocument; wish: Wish }) {
   const middle = (figure: { low: number; high: number }) => (figure.low + figure.high) / 2;
   const [wide, high] = [middle(document.size.width), middle(document.size.height)];
-  const scale = Math.min((box.width - 2 * box.room) / wide, (box.height - 2 * box.room) / high);
+  const strap = wish.finish?.strap;
+  // Its drop to the scale of the bag; as it hangs, the strap stands over the top by so much.
+  const read = strap ? parseLength(strap.drop, wish.units) : undefined;
+  const drop = read?.ok ? read.value : 0;
+  const scale = Math.min((box.width - 2 * box.room) / wide, (box.height - 2 * box.room) / (high + drop));
   const [w, h] = [wide * scale, high * scale];
-  const [x, y] = [(box.width - w) / 2, (box.height - h) / 2 + (wish.finish?.strap ? 16 : 0)];
+  const [x, y] = [(box.width - w) / 2, (box.height - h + drop * scale) / 2];
+  // The bend of such a curve stands at three quarters of its handles.
+  const bend = (drop * scale) / 0.75;
   const has = (name: string) => document.finish.some((part) => part.name.includes(name));
   const round = document.pattern.technique === 'wedge-circle';
   const rim = has('border') ? 9 : 0;
   const tube = document.pattern.technique === 'tube';
+  const { hand } = usePreferences();
+  // Rounds and diagonals have no columns that lie where they are drawn.
+  const plain = !round && !['tube', 'corner-to-corner'].includes(document.pattern.technique);
   return (
     <svg
       viewBox={`0 0 ${box.width} ${box.height}`}
@@ -22,7 +32,7 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
     >
       {has('strap') ? (
         <path
-          d={`M ${x + w * 0.18} ${y} C ${x + w * 0.18} ${y - 62}, ${x + w * 0.82} ${y - 62}, ${x + w * 0.82} ${y}`}
+          d={`M ${x + w * 0.18} ${y} C ${x + w * 0.18} ${y - bend}, ${x + w * 0.82} ${y - bend}, ${x + w * 0.82} ${y}`}
           fill="none"
           stroke="var(--color-ink)"
           strokeWidth="7"
@@ -54,6 +64,17 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
       ) : null}
       {has('ring') ? <circle cx={x} cy={y - 13} r="12" className="fill-none stroke-ink" strokeWidth="4" /> : null}
       {has('closing') ? <path d={`M ${x} ${y} H ${x + w}`} className="stroke-ink" strokeWidth="5" /> : null}
+      {plain
+        ? document.endPlaces.map((each) => (
+            <EndMark
+              key={`${each.letter} ${each.across} ${each.up}`}
+              x={x + w * (hand === 'right' ? 1 - each.across : each.across)}
+              y={y + h * (1 - each.up)}
+              thin={document.endPlaces.length > manyEnds}
+              edge={each.across === 0 || each.across === 1 ? (hand === 'right') === (each.across === 0) : undefined}
+            />
+          ))
+        : null}
       <g className="fill-soft text-[13px]">
         <Label x={x + w / 2} y={y + h + 24}>
           {tube ? 'around the chain' : round ? 'last round' : 'row 1'}
@@ -61,6 +82,11 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
         {rim ? (
           <Label x={x + w / 2} y={y + rim + 20}>
             border
+          </Label>
+        ) : null}
+        {plain && document.endPlaces.length ? (
+          <Label x={x + w / 2} y={y + h + 42}>
+            {`tails: ${document.endPlaces.length} ends in a piece`}
           </Label>
         ) : null}
         {has('seam') ? (
@@ -71,6 +97,15 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
       </g>
     </svg>
   );
+}
+
+/** More of them than this would run together as thick lines. */
+const manyEnds = 60;
+
+/** An end: a short tail, outwards where it hangs at an edge. @param edge at the right edge, at the left, or inside */
+function EndMark({ x, y, thin, edge }: { x: number; y: number; thin: boolean; edge: boolean | undefined }) {
+  const tail = edge === undefined ? 'l 5 5' : edge ? 'h 9' : 'h -9';
+  return <path d={`M ${x} ${y} ${tail}`} className="fill-none stroke-ink" strokeWidth={thin ? 0.8 : 2.5} />;
 }
 
 function Label({ x, y, anchor = 'middle', children }: { x: number; y: number; anchor?: string; children: string }) {
