@@ -1,25 +1,19 @@
-import { countedIn, countedStitch, stitchWord, type Terms, type Turn, type WorkedCourse } from '@puntada/core';
+import { countedIn, countedStitch, type Hand, stitchWord, type Terms, turnAfter } from '@puntada/core';
+import type { RowInHand } from './useRowInHand.ts';
 
 interface Props {
-  readonly course: WorkedCourse;
+  readonly row: RowInHand;
   /** What a course is called: row, round or diagonal. */
   readonly word: string;
-  readonly hanging: readonly string[];
-  /** What is to be done with strands besides carrying them. */
-  readonly others: readonly string[];
   readonly terms: Terms;
-  /** How the next course begins, or nothing after the last. */
-  readonly next: string | undefined;
-  /** Which way to turn, where it matters to the strands. */
-  readonly turn: Turn | undefined;
-  /** Half-twists of the balls by then, turned always one way. */
-  readonly twists: number;
-  /** The balls in use, from left to right. */
-  readonly balls: readonly string[];
+  readonly hand: Hand;
 }
 
 /** What there should be at the end of the row in hand. */
-export function RowEnd({ course, word, hanging, others, terms, next, turn, twists, balls }: Props) {
+export function RowEnd({ row: { course, next, others, strands }, word, terms, hand }: Props) {
+  const at = course.number - 1;
+  const turn = turnAfter(strands.twists, at);
+  const twists = strands.twists[at] ?? 0;
   const counted = countedIn(course);
   const kinds = course.byKind.length > 1 || counted === 'clusters';
   return (
@@ -49,10 +43,10 @@ export function RowEnd({ course, word, hanging, others, terms, next, turn, twist
         {turn ? (
           <>
             <Line term="Turn" value={`${turn}, ${twists % 2 ? '1 half-twist' : 'no twist'}`} />
-            <Line term="Balls, left to right" value={balls.join(' ')} />
+            <Line term="Balls, left to right" value={strands.balls(at, hand).join(' ')} />
           </>
         ) : null}
-        {hanging.map((words) => (
+        {strands.hangingWords(at).map((words) => (
           <Line
             key={words}
             term={words.replace(/ (at|waiting) .*/, '')}

@@ -4,7 +4,7 @@ import { switchChannel, switchDriver } from '../../parts/switchDriver.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 import type { Counter } from './useCounter.ts';
 
-interface Steps {
+export interface Steps {
   readonly run: () => void;
   readonly row: () => void;
   readonly back: () => void;

@@ -1,0 +1,79 @@
+import {
+  againstBelow,
+  type Position,
+  StrandBook,
+  type StrandOrder,
+  startWords,
+  type Terms,
+  type WorkedCourse,
+  type WorkedRun,
+  workCourse,
+} from '@puntada/core';
+import { useMemo } from 'react';
+import type { WorkCloth } from '../../parts/useWorkCloth.ts';
+import { hintsAt } from './hintsAt.ts';
+import { idleWords } from './idleWords.ts';
+
+/** The course and the run that are worked now, with all that is told of them. */
+export interface RowInHand {
+  readonly course: WorkedCourse;
+  readonly run: WorkedRun;
+  /** The number of the run, from 0. */
+  readonly at: number;
+  /** How it begins, and how the next does; nothing after the last. */
+  readonly begins: string;
+  readonly next: string | undefined;
+  /** What each idle colour does, and what is done with strands besides. */
+  readonly idle: readonly string[];
+  readonly others: readonly string[];
+  /** How the run lies to the course below. */
+  readonly below: string | undefined;
+  /** Markers, what comes to an end, what to look over. */
+  readonly hints: readonly string[];
+  readonly strands: StrandBook;
+}
+
+/** What is in hand at a position; nothing once all is worked. */
+export function useRowInHand(cloth: WorkCloth, position: Position, terms: Terms): RowInHand | undefined {
+  const { fabric, bound, foundation } = cloth;
+  const { rows, runs: at } = position;
+  const strands = useMemo(() => new StrandBook(cloth.strands, bound), [cloth.strands, bound]);
+  const row = useMemo(() => {
+    if (rows >= fabric.courses) return undefined;
+    const course = workCourse(fabric, bound, foundation, rows);
+    const beginning = (of: WorkedCourse) => startWords(of, foundation, fabric.making, fabric.count, { terms });
+    const after = rows + 1 < fabric.courses ? workCourse(fabric, bound, foundation, rows + 1) : undefined;
+    return { course, begins: beginning(course), next: after && beginning(after), orders: strands.orders(rows) };
+  }, [fabric, bound, foundation, strands, rows, terms]);
+  return useMemo(() => {
+    const run = row?.course.runs[at];
+    if (!row || !run) return undefined;
+    const { course, begins, next, orders } = row;
+    return {
+      course,
+      run,
+      at,
+      begins,
+      next,
+      idle: idleWords(course, at, orders, attachedIn(course, at, strands, orders)),
+      others: orders.flatMap((order) => order.other),
+      below: againstBelow(fabric, bound, course.number - 1, run),
+      hints: hintsAt({ fabric, bound, foundation }, course, at),
+      strands,
+    };
+  }, [row, at, fabric, bound, foundation, strands]);
+}
+
+/**
+ * Colours that hang on the work while a run is worked: those that hung after the row below, those used since, and
+ * those that are laid in to be carried from here.
+ */
+function attachedIn(course: WorkedCourse, run: number, strands: StrandBook, orders: readonly StrandOrder[]): string[] {
+  const current = course.runs[run];
+  if (!current) return [];
+  const last = current.from + current.count - 1;
+  const before = course.number > 1 ? strands.hanging(course.number - 2).map((strand) => strand.colour) : [];
+  const used = course.runs.slice(0, run).map((each) => each.colour);
+  const laidIn = orders.filter((order) => order.carried.some((each) => each.from <= last)).map((order) => order.colour);
+  return [...new Set([...before, ...used, ...laidIn])].sort();
+}
