@@ -82,7 +82,7 @@ async function tabTo(page: Page, place: Locator): Promise<void> {
   throw new Error(`not reached by Tab: ${place}`);
 }
 
-test('a whole plan by keyboard alone, from the bench to its finish and its first row', async ({ page, ownServer }) => {
+test('a whole plan by keyboard alone, from the bench to its finish and its first row', async ({ page, server }) => {
   const type = async (label: string, text: string) => {
     await tabTo(page, page.getByLabel(label, { exact: true }));
     await page.keyboard.press('ControlOrMeta+A');
@@ -92,7 +92,7 @@ test('a whole plan by keyboard alone, from the bench to its finish and its first
     await tabTo(page, page.getByRole('navigation', { name: 'Stages of this work' }).getByRole('link', { name }));
     await page.keyboard.press('Enter');
   };
-  await page.goto(ownServer.address);
+  await page.goto(server.address);
   await tabTo(page, page.getByRole('link', { name: 'New wish' }));
   await page.keyboard.press('Enter');
   // One tab stop for all items; the arrows choose among them.

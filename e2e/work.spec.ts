@@ -41,8 +41,8 @@ test('each run is read against the row below, markers are told at the start, and
   await expect(page.getByText('Row below: starts 1 before the B below, ends 1 past it')).toBeVisible();
 });
 
-test('a work is laid down and taken up again, and the clock at it begins anew', async ({ page, ownServer }) => {
-  const id = await begunCloth(ownServer);
+test('a work is laid down and taken up again, and the clock at it begins anew', async ({ page, server }) => {
+  const id = await begunCloth(server);
   const at = Date.now() - 35 * 60_000;
   const steps = [0, 15, 34].map((minutes, row) => ({
     id: crypto.randomUUID(),
@@ -50,8 +50,8 @@ test('a work is laid down and taken up again, and the clock at it begins anew', 
     from: { rows: row, runs: 0 },
     to: { rows: row + 1, runs: 0 },
   }));
-  await ownServer.post(`/works/${id}/ticks`, { ticks: steps });
-  await page.goto(`${ownServer.address}/works/${id}/work`);
+  await server.post(`/works/${id}/ticks`, { ticks: steps });
+  await page.goto(`${server.address}/works/${id}/work`);
   await expect(page.getByText('0:35 at it: rest your hands for 5 min')).toBeVisible();
   await page.getByRole('button', { name: 'Pause' }).click();
   await expect(page.getByText('Laid down; the next step takes it up again')).toBeVisible();

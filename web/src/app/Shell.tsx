@@ -9,13 +9,14 @@ function Mark() {
 
 /** What stands around every view: the way home, and how the maker reads. Views put their own heading beside it. */
 export function Shell() {
-  usePreferencesQuery();
+  // Until it is known how the maker reads, nothing is written: it would be planned twice, and told in other words first.
+  const { isLoading } = usePreferencesQuery();
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-paper focus:p-3">
         Skip to the work
       </a>
-      <Outlet />
+      {isLoading ? <p className="p-6 text-soft">Opening…</p> : <Outlet />}
     </div>
   );
 }

@@ -110,6 +110,20 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
         );
   }, [refusal, form]);
 
+  // What the server refused is said until the wish is changed.
+  const { reset: forgetAdding } = adding;
+  const { reset: forgetChanging } = changing;
+  const refused = refusal.length > 0;
+  const { watch } = form;
+  useEffect(() => {
+    if (!refused) return;
+    const { unsubscribe } = watch(() => {
+      forgetAdding();
+      forgetChanging();
+    });
+    return unsubscribe;
+  }, [refused, watch, forgetAdding, forgetChanging]);
+
   const save = form.handleSubmit(async (filled) => {
     const read = readWish(filled, work?.wish);
     if (!read.ok) {
