@@ -3,11 +3,11 @@ import { admits } from '../fit/progression.ts';
 import { heightRule } from '../fit/up.ts';
 import type { Weighing } from '../formats/logEntry.ts';
 import type { Wish } from '../formats/wish.ts';
-import { handBelief } from '../plan/piece.ts';
 import { type Prepared, prepare } from '../plan/prepare.ts';
 import { sizeAt } from '../plan/sizes.ts';
 import { blocksHigh } from '../techniques/cornerToCorner.ts';
-import { metresToEnd, type WorkCosts } from '../work/inHand.ts';
+import { colourQuestions } from '../work/colourQuestions.ts';
+import type { WorkCosts } from '../work/inHand.ts';
 import { colourNow } from '../work/weighed.ts';
 import { cornersOf } from './corner.ts';
 
@@ -39,7 +39,7 @@ export function openEnd(
   const read = prepare(wish);
   if (!read.ok || rows < 1) return undefined;
   const prepared = read.value;
-  const { bound, technique, yarns } = prepared;
+  const { bound, technique } = prepared;
   const rule = heightRule(bound, wish.ending);
   if (technique.key === 'corner-to-corner') return openCorner(prepared, stitches, rows, costs);
   if (technique.courses || !admits(rule, rows)) return undefined;
@@ -48,17 +48,11 @@ export function openEnd(
   while (next <= last && !admits(rule, next)) next++;
   if (next > last) next = undefined;
   const size = sizeAt(prepared, stitches, rows);
-  const lasts = yarns.map((yarn, colour) => {
-    const found = colourNow({
-      yarn,
-      // Its finishing is that of the whole height: at the least it is enough for less.
-      metres: [...(costs.metres[colour] ?? []).slice(0, next ?? rows), metresToEnd(costs, colour).at(-1) ?? 0],
-      belief: handBelief(prepared),
-      weighings: weighings.filter((each) => each.letter === yarn.letter),
-      now: { rows, runs: 0 },
-      part: 0,
-    });
-    return { letter: yarn.letter, chance: found.ok ? found.value.chance : undefined };
+  const lasts = colourQuestions(prepared, costs, weighings).map((question) => {
+    // Its finishing is that of the whole height: at the least it is enough for less.
+    const metres = [...question.metres.slice(0, next ?? rows), question.metres.at(-1) ?? 0];
+    const found = colourNow({ ...question, metres, now: { rows, runs: 0 }, part: 0 });
+    return { letter: question.yarn.letter, chance: found.ok ? found.value.chance : undefined };
   });
   const circle = technique.key === 'wedge-circle';
   return { width: size.width.width, height: size.height.height, circle, next, lasts };
