@@ -160,6 +160,10 @@ test('by taste: the rows to come in sight, told to tug; and what a wrong count c
   await expect(page.getByText('After the change tug A gently')).toBeVisible();
   await page.keyboard.press('PageDown');
   await expect(page.getByText('After the change tug B gently')).toBeVisible();
+  await page.getByRole('button', { name: 'Reading' }).click();
+  await page.getByLabel('Tug the idle strand').selectOption({ label: 'never: lay it in loosely' });
+  await page.keyboard.press('Escape');
+  await expect(page.getByText('Lay B in loosely, and do not pull it')).toBeVisible();
   await page.getByRole('button', { name: 'Something is wrong' }).click();
   await page.getByRole('tab', { name: 'The count is off' }).click();
   await page.getByLabel('Counted in row 9').fill('35');

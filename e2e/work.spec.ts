@@ -229,6 +229,12 @@ test('the last row leads to a finished work', async ({ page, server }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'All 44 rows are worked' })).toBeVisible();
   await expect(page.getByText('✓ Stored')).toBeVisible();
+  await page.getByRole('link', { name: 'See what is done off the hook' }).click();
+  await expect(page.getByText('tails: 4 ends in a piece')).toBeVisible();
+  await page.goBack();
+  await page.getByRole('link', { name: 'Log how it came out' }).click();
+  await expect(page.getByRole('form', { name: 'How it came out' })).toBeVisible();
+  await page.goBack();
   await page.getByRole('button', { name: 'Mark it finished' }).click();
   await expect(page.getByRole('heading', { name: 'Finished' })).toBeVisible();
 });
