@@ -7,11 +7,11 @@ function dayFromNow(days: number): string {
 
 test('what to do this evening, whether the day that is due can be met, and all of it as a calendar', async ({
   page,
-  ownServer,
+  server,
 }) => {
-  await begunCloth(ownServer, { title: 'Cloth for the fair' });
-  await wishedCloth(ownServer, { title: 'Cloth for later' });
-  await page.goto(ownServer.address);
+  await begunCloth(server, { title: 'Cloth for the fair' });
+  await wishedCloth(server, { title: 'Cloth for later' });
+  await page.goto(server.address);
   await page.getByRole('link', { name: 'Evenings' }).click();
   const week = page.getByRole('form', { name: 'Minutes of the week' });
   for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']) {

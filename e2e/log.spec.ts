@@ -106,10 +106,10 @@ test('the log: a ball is weighed, the cloth measured, a note kept, and the piece
 
 test('everything goes out as one file and comes back; a damaged one is refused with its reason', async ({
   page,
-  ownServer,
+  server,
 }) => {
-  await begunCloth(ownServer, { title: 'Cloth for the lighthouse' });
-  await page.goto(ownServer.address);
+  await begunCloth(server, { title: 'Cloth for the lighthouse' });
+  await page.goto(server.address);
   await expect(page.getByRole('heading', { name: 'Cloth for the lighthouse' })).toBeVisible();
   const settings = page.getByRole('button', { name: /right hand/ });
   await settings.click();
@@ -125,7 +125,7 @@ test('everything goes out as one file and comes back; a damaged one is refused w
   await expect(page.getByRole('alert')).toContainText('Its seal does not fit');
   await bring(file.slice(0, 400));
   await expect(page.getByRole('alert')).toContainText('cut short');
-  await begunCloth(ownServer, { title: 'Cloth that came later' });
+  await begunCloth(server, { title: 'Cloth that came later' });
   await bring(file);
   await page.getByRole('button', { name: 'Put it in place' }).click();
   await expect(page.getByRole('heading', { name: 'Cloth for the lighthouse' })).toBeVisible();

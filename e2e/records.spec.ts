@@ -58,16 +58,16 @@ test('a swatch: a count taken out, its weight forgotten, a note, and thrown away
   await expect(page.getByRole('heading', { name: 'Swatch book' })).toBeVisible();
 });
 
-test('which hook: from 16 stitches with 5 mm, 15 ask for 6 mm', async ({ page, ownServer }) => {
-  const id = await countedSwatch(ownServer, 'Galley check');
-  await page.goto(`${ownServer.address}/swatches`);
+test('which hook: from 16 stitches with 5 mm, 15 ask for 6 mm', async ({ page, server }) => {
+  const id = await countedSwatch(server, 'Galley check');
+  await page.goto(`${server.address}/swatches`);
   await page.getByLabel('Stitches wished in 10 cm').fill('15');
   // 5 · (16 ÷ 15)^(1 ÷ 0.45) = 5.77, of the sold sizes nearest to 6.
   await expect(page.getByRole('region', { name: 'Which hook' })).toContainText('try 6 mm');
   await page.getByLabel('Stitches wished in 10 cm').fill('16');
   await expect(page.getByRole('region', { name: 'Which hook' })).toContainText('stay with 5 mm');
   // A wish takes the gauge and the hook of the swatch: 36 stitches of 6.25 mm are 22.5 cm.
-  await page.goto(`${ownServer.address}/wish`);
+  await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'From the swatch book' }).click();
   await expect(page.getByLabel('Hook, mm')).toHaveValue('5');
   await expect(page.getByLabel('Swatch', { exact: true })).toHaveValue(id);

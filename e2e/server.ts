@@ -99,27 +99,27 @@ export class TestServer {
 interface Usual {
   /** A server of this test's own, empty, that may be killed. */
   ownServer: TestServer;
-  /** A server that tests share, with usual preferences; it may hold works of other tests. */
+  /** A server that runs on from test to test, emptied before each. */
   server: TestServer;
 }
 
-export const test = plain.extend<Usual, { sharedServer: TestServer }>({
+interface Lasting {
+  sharedServer: { readonly server: TestServer; readonly whenNew: unknown };
+}
+
+export const test = plain.extend<Usual, Lasting>({
   sharedServer: [
     // biome-ignore lint/correctness/noEmptyPattern: the runner reads the names of its fixtures from this pattern
     async ({}, use) => {
       const server = await TestServer.create(process.env.PUNTADA_E2E_TEMPLATE);
-      await use(server);
+      await use({ server, whenNew: await server.get('/backup') });
       await server.remove();
     },
     { scope: 'worker' },
   ],
-  server: async ({ sharedServer }, use) => {
-    await fetch(`${sharedServer.address}/api/preferences`, {
-      method: 'PUT',
-      headers: { 'content-type': 'application/json' },
-      body: JSON.stringify({ units: 'cm', terms: 'US', hand: 'right' }),
-    });
-    await use(sharedServer);
+  server: async ({ sharedServer: { server, whenNew } }, use) => {
+    await server.post('/backup/restore', whenNew);
+    await use(server);
   },
   // biome-ignore lint/correctness/noEmptyPattern: as above
   ownServer: async ({}, use) => {

@@ -13,10 +13,7 @@ async function putIn(page: Page, server: TestServer, shade: string, label: strin
   await expect(page.getByRole('heading', { name: `Skerry cotton, ${shade}` }).first()).toBeVisible();
 }
 
-test('the drawer: a label in one line, counted in metres, out as a table and in again', async ({
-  page,
-  ownServer: server,
-}) => {
+test('the drawer: a label in one line, counted in metres, out as a table and in again', async ({ page, server }) => {
   await putIn(page, server, 'Oat', '50 g = 85 m', '6');
   await expect(page.getByText('510 m')).toBeVisible();
   await page.getByRole('button', { name: 'One ball less of Oat' }).click();

@@ -62,8 +62,8 @@ test('a work is laid down and taken up again, and the clock at it begins anew', 
   await expect(page.getByRole('table', { name: 'Sessions, the latest first' }).getByRole('row')).toHaveCount(3);
 });
 
-test('the bench tells what is due, and whose yarn will not last', async ({ page, ownServer }) => {
-  const id = await begunCloth(ownServer, {
+test('the bench tells what is due, and whose yarn will not last', async ({ page, server }) => {
+  const id = await begunCloth(server, {
     yarns: ['A', 'B'].map((letter, i) => ({
       letter,
       name: letter === 'A' ? 'Oat' : 'Ferry blue',
@@ -77,16 +77,16 @@ test('the bench tells what is due, and whose yarn will not last', async ({ page,
   });
   const entry = { kind: 'weigh', id: crypto.randomUUID(), at: Date.now(), letter: 'A', ball: 1, before: 50 };
   const rest = { beforeIsLabel: false, after: 10, scale: 1, position: { rows: 12, runs: 0 } };
-  await ownServer.post(`/works/${id}/log`, { entry: { ...entry, ...rest } });
+  await server.post(`/works/${id}/log`, { entry: { ...entry, ...rest } });
   const ticks = [{ id: crypto.randomUUID(), at: Date.now(), from: { rows: 0, runs: 0 }, to: { rows: 12, runs: 0 } }];
-  await ownServer.post(`/works/${id}/ticks`, { ticks });
+  await server.post(`/works/${id}/ticks`, { ticks });
   const due = new Date(Date.now() + 9 * 86_400_000).toISOString().slice(0, 10);
-  await fetch(`${ownServer.address}/api/schedule/due/${id}`, {
+  await fetch(`${server.address}/api/schedule/due/${id}`, {
     method: 'PUT',
     headers: { 'content-type': 'application/json' },
     body: JSON.stringify({ due }),
   });
-  await page.goto(ownServer.address);
+  await page.goto(server.address);
   await expect(page.getByText(new RegExp(`due \\w{3} ${Number(due.slice(8))} `))).toBeVisible();
   // Forty grams for twelve rows of 44: ten more hold out for some three.
   const short = page.getByRole('link', { name: /A ends between rows 1[3-6] and 1[4-8]/ });

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { checkStrands } from '../check/strands.ts';
 import { assign } from './assignment.ts';
-import { type Chart, eachRun } from './chart.ts';
+import { type Chart, type Construction, eachRun } from './chart.ts';
 import { costsFor, cutCost, type StrandCosts, usualCosts } from './costs.ts';
 import { Linker } from './link.ts';
 import { MoveList } from './moves.ts';
@@ -114,6 +114,33 @@ describe('dividing colours among bobbins', () => {
     const rows = Array.from({ length: 40 }, (_, r) => (r % 2 ? 'AB' : 'BA').repeat(20));
     const from = chart(rows);
     expect(checkStrands(from, route(from, usualCosts, 'bobbins')).ok).toBe(true);
+  });
+});
+
+describe('all bridges from one use up the rows', () => {
+  it('cost what each by itself does, in every construction but one side, with floats and without', () => {
+    const rows = fc.array(fc.string({ unit: fc.constantFrom('A', 'B'), minLength: 7, maxLength: 7 }), {
+      minLength: 2,
+      maxLength: 12,
+    });
+    const places = fc.record({ end: fc.integer({ min: 1, max: 7 }), start: fc.integer({ min: 0, max: 7 }) });
+    const made = fc.constantFrom<Construction>('flat', 'rounds', 'turned-rounds', 'paired');
+    const ways = fc.record({ perEnd: fc.constantFrom(0.5, 3, 40), floatUpLimit: fc.constantFrom(0, 1, 3) });
+    fc.assert(
+      fc.property(rows, places, ways, made, (drawn, { end, start }, own, construction) => {
+        const from: Chart = { ...chart(drawn), construction };
+        const costs = { ...usualCosts, ...own };
+        const linker = new Linker(from, costs);
+        const above = Array.from({ length: drawn.length - 1 }, (_, i) => i + 1).filter((row) => row % 3 !== 1);
+        const told: number[] = [];
+        linker.costsUp({ row: 0, end, start }, above, (i, cost) => {
+          told[i] = cost;
+        });
+        const singly = above.map((nextRow) => linker.link(0, { row: 0, end, nextRow, start }, new MoveList()));
+        expect(told).toEqual(singly);
+      }),
+      { numRuns: 300 },
+    );
   });
 });
 

@@ -48,6 +48,18 @@ class Bridges {
     this.thrown.length = 0;
     return this.linker.link(0, { row: from.row, end: from.end, nextRow: to.row, start: to.start }, this.thrown);
   }
+
+  /** The same from one run to runs in later rows that all begin at the same boundary, in the order of rows. */
+  pricesUp(from: Run, above: readonly Run[], each: (index: number, price: number) => void): void {
+    const [first] = above;
+    if (!first) return;
+    const gap = { row: from.row, end: from.end, start: first.start };
+    this.linker.costsUp(
+      gap,
+      above.map(({ row }) => row),
+      each,
+    );
+  }
 }
 
 /** For each run the run before it on its strand, or −1 where a strand begins. @param begun price of a new strand */
@@ -170,12 +182,28 @@ export function withBobbins(
   return best;
 }
 
+/** The price from each run to each later one, row by row of the earlier; infinite elsewhere. */
 function allPrices(runs: readonly Run[], bridges: Bridges): Float64Array {
-  const prices = new Float64Array(runs.length ** 2).fill(Number.POSITIVE_INFINITY);
-  for (let to = 1; to < runs.length; to++) {
-    for (let from = 0; from < to; from++) {
-      prices[from * runs.length + to] = bridges.price(runs[from] as Run, runs[to] as Run);
+  const n = runs.length;
+  const prices = new Float64Array(n * n).fill(Number.POSITIVE_INFINITY);
+  const byStart = new Map<number, number[]>();
+  runs.forEach(({ start }, i) => {
+    byStart.set(start, [...(byStart.get(start) ?? []), i]);
+  });
+  runs.forEach((from, i) => {
+    for (let to = i + 1; to < n && runs[to]?.row === from.row; to++) {
+      prices[i * n + to] = bridges.price(from, runs[to] as Run);
     }
-  }
+    for (const alike of byStart.values()) {
+      const above = alike.filter((to) => (runs[to] as Run).row > from.row);
+      bridges.pricesUp(
+        from,
+        above.map((to) => runs[to] as Run),
+        (at, price) => {
+          prices[i * n + (above[at] as number)] = price;
+        },
+      );
+    }
+  });
   return prices;
 }

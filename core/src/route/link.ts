@@ -1,4 +1,14 @@
-import { type Chart, direction, endBoundary, isRound, reaches, startBoundary, stitchesBetween } from './chart.ts';
+import {
+  behindLast,
+  type Chart,
+  direction,
+  endBoundary,
+  firstOf,
+  isRound,
+  reaches,
+  startBoundary,
+  stitchesBetween,
+} from './chart.ts';
 import { carryCost, cutCost, type StrandCosts } from './costs.ts';
 import { CARRY, CLIMB, CUT, FLOAT_RISING, FLOAT_UP, type MoveList } from './moves.ts';
 
@@ -37,12 +47,20 @@ export class Linker {
   private readonly costs: StrandCosts;
   private readonly cut: number;
   private readonly round: boolean;
+  /** Of each row its first column, the one behind its last, and the price of carrying over one column. */
+  private readonly first: Int32Array;
+  private readonly behind: Int32Array;
+  private readonly perColumn: Float64Array;
 
   constructor(chart: Chart, costs: StrandCosts) {
     this.chart = chart;
     this.costs = costs;
     this.cut = cutCost(costs);
     this.round = isRound(chart.construction);
+    // Asked for many thousand times, of charts of many shapes.
+    this.first = Int32Array.from({ length: chart.rows }, (_, row) => firstOf(chart, row));
+    this.behind = Int32Array.from({ length: chart.rows }, (_, row) => behindLast(chart, row));
+    this.perColumn = Float64Array.from({ length: chart.rows }, (_, row) => carryCost(costs, chart.scale?.[row] ?? 1));
   }
 
   /** Adds the moves of the cheapest bridge. Staying attached is preferred to an equally dear cut. @returns its cost */
@@ -51,7 +69,26 @@ export class Linker {
   }
 
   /**
-   * The same for a strand that already hangs at boundary `at` when the hook comes to row `row`, having climbed or
+   * Costs of the bridges from one use to uses that begin at the same boundary in later rows, in one sweep up the rows.
+   * @param nextRows rising, all above `row` @param each told the index in `nextRows` and what `link` would cost
+   */
+  costsUp(
+    { row, end, start }: Omit<Gap, 'nextRow'>,
+    nextRows: readonly number[],
+    each: (index: number, cost: number) => void,
+  ): void {
+    const gap = { row, end, start, nextRow: row };
+    let states = this.afterUse(gap);
+    let next = row + 1;
+    nextRows.forEach((nextRow, i) => {
+      for (; next < nextRow && states.length; next++) states = this.between(gap, next, states);
+      gap.nextRow = nextRow;
+      each(i, Math.min(this.cheapest(gap, states)?.cost ?? this.cut, this.cut));
+    });
+  }
+
+  /**
+   * The bridge for a strand that already hangs at boundary `at` when the hook comes to row `row`, having climbed or
    * floated up for `stretch` rows. @returns the cost of what is still to be done
    */
   linkOn(colour: number, hangs: { row: number; at: number; stretch: number }, gap: Gap, moves: MoveList): number {
@@ -74,6 +111,10 @@ export class Linker {
   private search(gap: Gap, from: number, at: Hanging[]): Hanging | undefined {
     let states = at;
     for (let row = from; row < gap.nextRow && states.length; row++) states = this.between(gap, row, states);
+    return this.cheapest(gap, states);
+  }
+
+  private cheapest(gap: Gap, states: readonly Hanging[]): Hanging | undefined {
     let best: Hanging | undefined;
     for (const state of states) {
       const arrived = this.arrive(gap, state);
@@ -97,8 +138,14 @@ export class Linker {
     return this.round || at === start ? start : undefined;
   }
 
+  private column(row: number, boundary: number): number {
+    if (boundary === 0) return this.first[row] as number;
+    return boundary === this.chart.columns ? (this.behind[row] as number) : boundary;
+  }
+
   private carried(state: Hanging, row: number, from: number, to: number): Hanging {
-    const cost = state.cost + carryCost(this.costs, stitchesBetween(this.chart, row, from, to));
+    const columns = Math.abs(this.column(row, from) - this.column(row, to));
+    const cost = state.cost + columns * (this.perColumn[row] as number);
     return { at: this.place(to), stretch: 0, cost, step: { kind: CARRY, row, from, to, before: state.step } };
   }
 

@@ -1,30 +1,36 @@
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { usePreferences } from '../../api/api.ts';
+import { Craft } from '../Craft.tsx';
 import { TermDrawing } from './TermDrawing.tsx';
 import { terms } from './terms.ts';
 
 /** A term of the craft with its meaning one tap away, where it stands. @param name as in the list of words */
 export function Term({ name, children }: { name: string; children?: ReactNode }) {
+  const { terms: own } = usePreferences();
   const found = terms.find((each) => each.term === name);
   if (!found) return children ?? name;
+  const called = own === 'UK' ? (found.uk ?? name) : name;
   return (
     <Popover.Root>
       <Popover.Trigger className="cursor-help underline decoration-edge decoration-dotted decoration-2 underline-offset-4 hover:decoration-ink">
-        {children ?? name}
+        {children ?? called}
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
           sideOffset={6}
           collisionPadding={12}
-          aria-label={`What ${name} means`}
+          aria-label={`What ${called} means`}
           className="z-20 max-w-[340px] rounded-md border border-ink bg-paper p-4 shadow-[0_6px_18px_rgb(43_27_48/0.16)]"
         >
           <div className="flex items-start gap-3">
             <TermDrawing term={name} />
-            <p className="font-display text-[17px] font-semibold">{name}</p>
+            <p className="font-display text-[17px] font-semibold">{called}</p>
           </div>
-          <p className="mt-2 text-[16px]">{found.means}</p>
+          <p className="mt-2 text-[16px]">
+            <Craft>{found.means}</Craft>
+          </p>
           <Link
             to={`/words#${name.replaceAll(' ', '-')}`}
             className="mt-2 inline-block text-[15px] underline underline-offset-4"

@@ -1,5 +1,11 @@
 /** The terms that stand on the screens, each in a sentence or two. */
-export const terms: readonly { readonly term: string; readonly means: string }[] = [
+export const terms: readonly {
+  /** In US terms, as all sentences are written. */
+  readonly term: string;
+  readonly means: string;
+  /** What it is called in the terms of the UK, where that is another word. */
+  readonly uk?: string;
+}[] = [
   {
     term: 'foundation chain',
     means: 'The chains that are made before row 1. Their number is always told beside the stitches.',
@@ -16,7 +22,7 @@ export const terms: readonly { readonly term: string; readonly means: string }[]
     term: 'RS and WS',
     means: 'Right side, the face that is shown, and wrong side. Row 1 is RS unless a pattern says otherwise.',
   },
-  { term: 'gauge', means: 'How many stitches and rows there are to a measured span; in the UK, tension.' },
+  { term: 'gauge', uk: 'tension', means: 'How many stitches and rows there are to a measured span.' },
   { term: 'typical', means: 'From a table of yarn weights, not from your hands. What rests on it is told as a range.' },
   {
     term: 'carry',

@@ -5,7 +5,7 @@ import { usePreferences } from '../../api/api.ts';
 import { type StoredSwatch, useSwatchesQuery } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
-import { Craft, useCraftWords } from '../../parts/Craft.tsx';
+import { useCraftWords } from '../../parts/Craft.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { SelectField } from '../../parts/TextField.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
@@ -24,10 +24,7 @@ export function GaugePart() {
     <Part
       title={
         <>
-          Hook and{' '}
-          <Term name="gauge">
-            <Craft>gauge</Craft>
-          </Term>
+          Hook and <Term name="gauge" />
         </>
       }
       hint="Counted in this pattern, strands and all, 2 stitches from any edge."

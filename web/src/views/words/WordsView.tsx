@@ -1,7 +1,9 @@
-import { type StitchKey, stitchKinds, techniques } from '@puntada/core';
-import { useEffect, useRef } from 'react';
+import { type StitchKey, stitchKinds, stitchWord, type Terms, techniques } from '@puntada/core';
+import { type ReactNode, useEffect, useRef } from 'react';
+import { usePreferences } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
+import { Craft } from '../../parts/Craft.tsx';
 import { stitchTile } from '../../parts/cloth/stitchTile.ts';
 import { inTurn } from '../../parts/inTurn.ts';
 import { TermDrawing } from '../../parts/terms/TermDrawing.tsx';
@@ -9,9 +11,11 @@ import { terms } from '../../parts/terms/terms.ts';
 
 /** The words of the craft as Puntada uses them: every stitch in both terminologies, drawn, and the terms around it. */
 export default function WordsView() {
+  const { terms: own } = usePreferences();
+  const other = own === 'US' ? 'UK' : 'US';
   return (
     <>
-      <Head title="Words" under="Stitches in US and UK terms, and what the terms mean here" />
+      <Head title="Words" under="Stitches in your terms and in the others, and what the terms mean here" />
       <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-5 pb-12">
         <h2 className="border-b border-ink pb-1 text-[19px]">Stitches and where they are worked</h2>
@@ -25,25 +29,31 @@ export default function WordsView() {
               <StitchDrawing stitch={kind.key} />
               <div className="min-w-0">
                 <p className="text-[17px]">
-                  <b className="font-mono">{kind.us}</b> {kind.usWhole}
+                  <b className="font-mono">{stitchWord(kind.key, own)}</b> {stitchWord(kind.key, own, 'whole')}
                 </p>
-                <p className="text-[15px] text-soft">
-                  UK <span className="font-mono">{kind.uk}</span> {kind.ukWhole}
-                </p>
+                <OtherTerms of={other}>
+                  <span className="font-mono">{stitchWord(kind.key, other)}</span>{' '}
+                  {stitchWord(kind.key, other, 'whole')}
+                </OtherTerms>
               </div>
             </li>
           ))}
         </ul>
         <h2 className="mt-9 border-b border-ink pb-1 text-[19px]">Terms</h2>
         <dl className="grid gap-x-8 md:grid-cols-2">
-          {terms.map(({ term, means }) => (
+          {terms.map(({ term, means, uk }) => (
             <div
               key={term}
               id={term.replaceAll(' ', '-')}
               className="grid grid-cols-[96px_minmax(0,1fr)] gap-x-4 border-b border-rule py-3"
             >
-              <dt className="col-start-2 text-[17px] font-semibold">{term}</dt>
-              <dd className="col-start-2 text-[16px]">{means}</dd>
+              <dt className="col-start-2 text-[17px] font-semibold">{own === 'UK' ? (uk ?? term) : term}</dt>
+              <dd className="col-start-2 text-[16px]">
+                <p>
+                  <Craft>{means}</Craft>
+                </p>
+                {uk ? <OtherTerms of={other}>{own === 'UK' ? term : uk}</OtherTerms> : null}
+              </dd>
               <dd className="col-start-1 row-span-2 row-start-1">
                 <TermDrawing term={term} />
               </dd>
@@ -57,18 +67,37 @@ export default function WordsView() {
               key={technique.key}
               className="grid gap-x-6 border-b border-rule py-3 md:grid-cols-[220px_minmax(0,1fr)]"
             >
-              <dt className="text-[17px] font-semibold">{technique.name}</dt>
+              <dt className="text-[17px] font-semibold">
+                <Craft>{technique.name}</Craft>
+              </dt>
               <dd className="grid gap-1 text-[16px]">
-                <p>{technique.words.height}</p>
-                <p>{technique.words.change}</p>
-                <p>{technique.words.idle}</p>
-                <p>{technique.words.lookOver}</p>
+                <p>
+                  <Craft>{technique.words.height}</Craft>
+                </p>
+                <p>
+                  <Craft>{technique.words.change}</Craft>
+                </p>
+                <p>
+                  <Craft>{technique.words.idle}</Craft>
+                </p>
+                <p>
+                  <Craft>{technique.words.lookOver}</Craft>
+                </p>
               </dd>
             </div>
           ))}
         </dl>
       </main>
     </>
+  );
+}
+
+/** What a thing is called in the terms that are not the maker's own. */
+function OtherTerms({ of, children }: { of: Terms; children: ReactNode }) {
+  return (
+    <p data-terms={of} className="text-[15px] text-soft">
+      {of} {children}
+    </p>
   );
 }
 
