@@ -5,7 +5,7 @@ export default {
   testEnvironment: 'node',
   transform: {
     '^.+\\.tsx?$': [
-      '@swc/jest',
+      '<rootDir>/tools/testTransform.mjs',
       {
         swcrc: false,
         jsc: { target: 'es2023', parser: { syntax: 'typescript', tsx: false } },

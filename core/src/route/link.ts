@@ -46,6 +46,7 @@ export class Linker {
   private readonly chart: Chart;
   private readonly costs: StrandCosts;
   private readonly cut: number;
+  private readonly columns: number;
   private readonly round: boolean;
   /** Of each row its first column, the one behind its last, and the price of carrying over one column. */
   private readonly first: Int32Array;
@@ -56,6 +57,7 @@ export class Linker {
     this.chart = chart;
     this.costs = costs;
     this.cut = cutCost(costs);
+    this.columns = chart.columns;
     this.round = isRound(chart.construction);
     // Asked for many thousand times, of charts of many shapes.
     this.first = Int32Array.from({ length: chart.rows }, (_, row) => firstOf(chart, row));
@@ -124,11 +126,11 @@ export class Linker {
   }
 
   private place(boundary: number): number {
-    return this.round && boundary === this.chart.columns ? 0 : boundary;
+    return this.round && boundary === this.columns ? 0 : boundary;
   }
 
   private isEdge(at: number): boolean {
-    return at === 0 || at === this.chart.columns;
+    return at === 0 || at === this.columns;
   }
 
   /** Where the hook meets a strand that hangs at `at` when it works `row`, or undefined if only at the row's end. */
@@ -140,7 +142,7 @@ export class Linker {
 
   private column(row: number, boundary: number): number {
     if (boundary === 0) return this.first[row] as number;
-    return boundary === this.chart.columns ? (this.behind[row] as number) : boundary;
+    return boundary === this.columns ? (this.behind[row] as number) : boundary;
   }
 
   private carried(state: Hanging, row: number, from: number, to: number): Hanging {
@@ -202,7 +204,7 @@ export class Linker {
       found.push(this.carried(state, row, from, gap.start));
     }
     const across = stitchesBetween(this.chart, row, gap.start, state.at);
-    const round = stitchesBetween(this.chart, row, 0, this.chart.columns);
+    const round = stitchesBetween(this.chart, row, 0, this.columns);
     const stitches = this.round ? Math.min(across, round - across) : across;
     if (!reaches(this.chart, row, state.at)) return found[0];
     if (stitches <= costs.floatLimit && costs.perFloat !== Number.POSITIVE_INFINITY) {
