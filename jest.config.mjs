@@ -5,7 +5,7 @@ export default {
   testEnvironment: 'node',
   transform: {
     '^.+\\.tsx?$': [
-      '<rootDir>/tools/testTransform.mjs',
+      '<rootDir>/jest.transform.mjs',
       {
         swcrc: false,
         jsc: { target: 'es2023', parser: { syntax: 'typescript', tsx: false } },
