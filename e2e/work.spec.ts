@@ -153,10 +153,17 @@ test.describe('with a kept copy of the pages', () => {
     await expect(page.getByTestId('row-number')).toHaveText('Row 2');
     for (let run = 0; run < 5; run++) await page.keyboard.press('Space');
     await expect(page.getByText(/No server\. 5 steps kept here/)).toBeVisible();
+    await page.getByRole('button', { name: 'Pause' }).click();
+    const kept = page.getByText('1 entry of the log is kept here');
+    await expect(kept).toBeVisible();
     await page.reload();
     await expect(page.getByRole('region', { name: 'Row 2, run 6 of 9' })).toBeVisible();
+    await expect(page.getByText('Laid down; the next step takes it up again')).toBeVisible();
     await ownServer.start();
     await expect(page.getByText('✓ Stored')).toBeVisible({ timeout: 15000 });
+    await expect(kept).toBeHidden();
+    const { entries } = await ownServer.get<{ entries: { kind: string }[] }>(`/works/${id}/log`);
+    expect(entries.map(({ kind }) => kind)).toEqual(['pause']);
     expect((await ownServer.get<Progress>(`/works/${id}`)).progress).toEqual({ rows: 1, runs: 5 });
     await page.reload();
     await expect(page.getByRole('region', { name: 'Row 2, run 6 of 9' })).toBeVisible();

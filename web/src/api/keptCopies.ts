@@ -29,6 +29,11 @@ export async function changeKept(path: string, change: (copy: object) => object)
   if (copy && typeof copy === 'object') await keep(path, change(copy)).catch(() => undefined);
 }
 
+/** Whether a request found no server, or only what stands in front of one. */
+export function isAway({ status }: FetchBaseQueryError): boolean {
+  return status === 'FETCH_ERROR' || status === 502 || status === 504;
+}
+
 /**
  * Asks the server; keeps a copy of what it read, and reads the copy when the server is away. Changes are never
  * answered from a copy.
@@ -41,7 +46,6 @@ export const askOrKept: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryE
     await keep(path, answer.data).catch(() => undefined);
     return answer;
   }
-  const away = answer.error.status === 'FETCH_ERROR' || answer.error.status === 502 || answer.error.status === 504;
-  const copy = away ? await kept(path).catch(() => undefined) : undefined;
+  const copy = isAway(answer.error) ? await kept(path).catch(() => undefined) : undefined;
   return copy === undefined ? answer : { data: copy };
 };

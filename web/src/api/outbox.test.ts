@@ -1,23 +1,5 @@
-import { dropTicks, keepTick, type Shelf, waitingTicks } from './outbox.ts';
-
-class MemoryShelf implements Shelf {
-  private readonly entries = new Map<string, string>();
-  get length() {
-    return this.entries.size;
-  }
-  key(i: number) {
-    return [...this.entries.keys()][i] ?? null;
-  }
-  getItem(key: string) {
-    return this.entries.get(key) ?? null;
-  }
-  setItem(key: string, value: string) {
-    this.entries.set(key, value);
-  }
-  removeItem(key: string) {
-    this.entries.delete(key);
-  }
-}
+import { MemoryShelf } from './memoryShelf.ts';
+import { dropTicks, keepTick, waitingTicks } from './outbox.ts';
 
 const [a, b, c] = ['a', 'b', 'c'].map((end) => `00000000-0000-4000-8000-00000000000${end}`) as [string, string, string];
 const at = (rows: number) => ({ rows, runs: 0 });

@@ -11,6 +11,9 @@ import type {
   Wish,
 } from '@puntada/core';
 import { api, type Work } from './api.ts';
+import { isAway } from './keptCopies.ts';
+import { dropEntry, keepEntry, type WaitingEntry, waitingEntriesOf, withWaiting } from './logOutbox.ts';
+import { waitingTicks } from './outbox.ts';
 
 export interface StoredYarn {
   readonly id: string;
@@ -69,6 +72,20 @@ export interface Draft {
   readonly changedAt: string;
 }
 
+function sending({ workId, entry }: WaitingEntry) {
+  return { url: `/works/${workId}/log`, method: 'POST', body: { entry } };
+}
+
+/** @returns whether there was room for it */
+function keptHere(waiting: WaitingEntry): boolean {
+  try {
+    keepEntry(localStorage, waiting);
+    return true;
+  } catch {
+    return false;
+  }
+}
+
 /** The records behind the plans: the drawer, the swatch book and half-typed wishes. */
 const records = api.injectEndpoints({
   endpoints: (build) => ({
@@ -103,8 +120,18 @@ const records = api.injectEndpoints({
       query: (id) => ({ url: `/swatches/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Swatches'],
     }),
+    /** Sends an entry that waited. */
+    sendEntry: build.mutation<unknown, WaitingEntry>({
+      query: sending,
+      invalidatesTags: (_answer, error, { workId }) => (error ? [] : [{ type: 'Log', id: workId }]),
+    }),
     log: build.query<WorkLog, string>({
       query: (id) => `/works/${id}/log`,
+      // What still waits for the server belongs to it.
+      transformResponse: (log: WorkLog, _meta, id) => ({
+        entries: withWaiting(log.entries, waitingEntriesOf(localStorage, id)),
+        ticks: withWaiting(log.ticks, waitingTicks(localStorage, id)),
+      }),
       providesTags: (_log, _error, id) => [{ type: 'Log', id }],
     }),
     weighings: build.query<Weighing[], string>({
@@ -112,7 +139,18 @@ const records = api.injectEndpoints({
       providesTags: (_weighings, _error, id) => [{ type: 'Log', id }],
     }),
     addEntry: build.mutation<unknown, { id: string; entry: LogEntry }>({
-      query: ({ id, entry }) => ({ url: `/works/${id}/log`, method: 'POST', body: { entry } }),
+      async queryFn({ id: workId, entry }, _api, _extra, ask) {
+        // Kept here first, so that it waits where the server is away. A photo is too large to wait.
+        const waits = entry.kind !== 'photo' && keptHere({ workId, entry });
+        const answer = await ask(sending({ workId, entry }));
+        if (!answer.error) {
+          if (waits) dropEntry(localStorage, { workId, entry });
+          return { data: answer.data };
+        }
+        if (waits && isAway(answer.error)) return { data: null };
+        if (waits) dropEntry(localStorage, { workId, entry });
+        return { error: answer.error };
+      },
       invalidatesTags: (_answer, _error, { id }) => [{ type: 'Log', id }],
     }),
     former: build.query<FormerPlan[], string>({
@@ -174,6 +212,7 @@ export const {
   useLogQuery,
   useWeighingsQuery,
   useAddEntryMutation,
+  useSendEntryMutation,
   useFormerQuery,
   useGoOnwardMutation,
   useTakeOverMutation,

@@ -1,5 +1,6 @@
 import { Link, Outlet } from 'react-router';
 import { usePreferencesQuery } from '../api/api.ts';
+import { LogDelivery } from './LogDelivery.tsx';
 import { Preferences } from './Preferences.tsx';
 
 /** The mark: three stitches of a running seam under a hook's bend. */
@@ -16,6 +17,7 @@ export function Shell() {
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-paper focus:p-3">
         Skip to the work
       </a>
+      <LogDelivery />
       {isLoading ? <p className="p-6 text-soft">Opening…</p> : <Outlet />}
     </div>
   );

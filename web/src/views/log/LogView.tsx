@@ -13,7 +13,7 @@ import {
   sessionsOfWork,
   unknownPace,
 } from '@puntada/core';
-import { useMemo } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';
 import { useLogQuery } from '../../api/records.ts';
@@ -155,35 +155,48 @@ function Big({ term, value, small = false }: { term: string; value: string; smal
 const shown = 8;
 
 function Sessions({ sessions }: { sessions: readonly Session[] }) {
+  const [all, setAll] = useState(false);
   if (!sessions.length) return <p className="py-2 text-[15px] text-soft">No row was worked yet.</p>;
   const anyOut = sessions.some((each) => each.takenOut > 0);
   const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
   return (
-    <table className="mt-2 w-full text-left text-[15px]">
-      <caption className="sr-only">Sessions, the latest first</caption>
-      <thead className="text-[14px] text-soft">
-        <tr>
-          <th className="py-1.5 font-semibold">Begun</th>
-          <th className="text-right font-semibold">For</th>
-          <th className="text-right font-semibold">Rows</th>
-          {anyOut ? <th className="text-right font-semibold">Taken out</th> : null}
-          <th className="text-right font-semibold">A row took</th>
-        </tr>
-      </thead>
-      <tbody>
-        {sessions
-          .toReversed()
-          .slice(0, shown)
-          .map((session) => (
-            <tr key={session.from} className="border-t border-rule">
-              <td className="py-1.5">{day.format(session.from)}</td>
-              <td className="count text-right">{timeWords(session.seconds)}</td>
-              <td className="count text-right">{session.rows}</td>
-              {anyOut ? <td className="count text-right">{session.takenOut || '–'}</td> : null}
-              <td className="count text-right">{session.rows ? timeWords(session.seconds / session.rows) : '–'}</td>
-            </tr>
-          ))}
-      </tbody>
-    </table>
+    <>
+      <table className="mt-2 w-full text-left text-[15px]">
+        <caption className="sr-only">Sessions, the latest first</caption>
+        <thead className="text-[14px] text-soft">
+          <tr>
+            <th className="py-1.5 font-semibold">Begun</th>
+            <th className="text-right font-semibold">For</th>
+            <th className="text-right font-semibold">Rows</th>
+            {anyOut ? <th className="text-right font-semibold">Taken out</th> : null}
+            <th className="text-right font-semibold">A row took</th>
+          </tr>
+        </thead>
+        <tbody>
+          {sessions
+            .toReversed()
+            .slice(0, all ? undefined : shown)
+            .map((session) => (
+              <tr key={session.from} className="border-t border-rule">
+                <td className="py-1.5">{day.format(session.from)}</td>
+                <td className="count text-right">{timeWords(session.seconds)}</td>
+                <td className="count text-right">{session.rows}</td>
+                {anyOut ? <td className="count text-right">{session.takenOut || '–'}</td> : null}
+                <td className="count text-right">{session.rows ? timeWords(session.seconds / session.rows) : '–'}</td>
+              </tr>
+            ))}
+        </tbody>
+      </table>
+      {sessions.length > shown ? (
+        <button
+          type="button"
+          aria-expanded={all}
+          onClick={() => setAll(!all)}
+          className="min-h-11 text-[15px] underline underline-offset-4"
+        >
+          {all ? `The latest ${shown} only` : `All ${sessions.length} sessions`}
+        </button>
+      ) : null}
+    </>
   );
 }

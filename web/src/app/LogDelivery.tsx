@@ -1,0 +1,53 @@
+import { useCallback, useEffect, useRef, useState } from 'react';
+import { problemsOf } from '../api/api.ts';
+import { isAway } from '../api/keptCopies.ts';
+import { deliverEntries, dropEntry, waitingEntries } from '../api/logOutbox.ts';
+import { useSendEntryMutation } from '../api/records.ts';
+
+const retryAfter = 1500;
+
+/** Sends what was logged while the server was away, and says so as long as it waits. Nothing otherwise. */
+export function LogDelivery() {
+  const [send] = useSendEntryMutation();
+  const [waiting, setWaiting] = useState(0);
+  const [refused, setRefused] = useState<string>();
+  const sending = useRef(false);
+  const deliver = useCallback(async () => {
+    if (sending.current || (!waitingEntries(localStorage).length && !waiting)) return;
+    sending.current = true;
+    const refusal = await deliverEntries(localStorage, async (entry) => {
+      const { error } = await send(entry);
+      if (!error) return 'taken';
+      return 'status' in error && isAway(error) ? 'away' : { refused: problemsOf(error)[0]?.message ?? '' };
+    });
+    sending.current = false;
+    setRefused(refusal);
+    setWaiting(waitingEntries(localStorage).length);
+  }, [send, waiting]);
+  useEffect(() => {
+    void deliver();
+    const timer = setInterval(() => void deliver(), retryAfter);
+    return () => clearInterval(timer);
+  }, [deliver]);
+  const giveUp = () => {
+    for (const entry of waitingEntries(localStorage)) dropEntry(localStorage, entry);
+    setWaiting(0);
+  };
+  if (!waiting) return null;
+  const entries = waiting === 1 ? '1 entry of the log is' : `${waiting} entries of the log are`;
+  return (
+    <p role="status" className="border-b border-ochre bg-ochre-pale px-6 py-1.5 text-[15px]">
+      <span aria-hidden>△ </span>
+      {refused ? (
+        <>
+          {entries} kept in this browser, for the server does not take it: {refused}{' '}
+          <button type="button" onClick={giveUp} className="min-h-11 px-2 underline underline-offset-4">
+            Throw away what it does not take
+          </button>
+        </>
+      ) : (
+        `No server. ${entries} kept here and will be stored when it is back.`
+      )}
+    </p>
+  );
+}
