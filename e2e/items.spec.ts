@@ -98,6 +98,8 @@ test('a round mat: rounds for notches, and a word where it would not lie flat', 
   await expect(page.getByRole('button', { name: 'Begin: make a ring' })).toBeVisible();
   await goTo(page, 'Rows');
   await expect(page.getByText(/magic ring in A/)).toBeVisible();
+  await goTo(page, 'Finish');
+  await expect(page.getByText('tails: 4 ends in a piece')).toBeVisible();
 });
 
 test('a set of twelve cloths shares its balls', async ({ page, server }) => {

@@ -1,5 +1,6 @@
 import type { Estimate } from '../estimate.ts';
 import { ballsText, differenceText, gramsText, hoursText, lengthText, metresText } from '../figures.ts';
+import { endsOnPiece } from '../finish/endsOnPiece.ts';
 import { foldedBand } from '../finish/finish.ts';
 import { metresByCourse } from '../measure/byCourse.ts';
 import { measureNext } from '../measure/next.ts';
@@ -11,7 +12,6 @@ import { handBelief } from '../plan/piece.ts';
 import { type Plan, writing } from '../plan/plan.ts';
 import { comparePolicies, contrastOf } from '../plan/policies.ts';
 import { savings } from '../plan/stash.ts';
-import { endsOf } from '../route/ends.ts';
 import { strandLedger } from '../route/ledger.ts';
 import { halfTwists, untwistWords } from '../route/twists.ts';
 import { stitchKind } from '../stitches/kinds.ts';
@@ -232,13 +232,13 @@ const mostEnds = 400;
 
 function endPlacesOf({ piece, prepared }: Plan): PlanDocument['endPlaces'] {
   const { strands } = piece;
-  const { rows, columns } = strands.chart;
-  return endsOf(strands)
+  return endsOnPiece(piece.fabric, prepared.technique.key, strands)
     .slice(0, mostEnds)
-    .map(({ strand, row, boundary }) => ({
+    .map(({ strand, across, up, behind }) => ({
       letter: prepared.bound.colours[strands.colourOf[strand] ?? 0] ?? '',
-      across: rounded(boundary / columns, 4),
-      up: rounded((row + 0.5) / rows, 4),
+      across: rounded(across, 4),
+      up: rounded(up, 4),
+      ...(behind ? { behind } : {}),
     }));
 }
 

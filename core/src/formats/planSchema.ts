@@ -143,9 +143,9 @@ export const planDocumentSchema = z.strictObject({
   measureNext: z.array(z.strictObject({ what: z.string(), within: z.string() })),
   savings: z.array(z.string()),
   endPlaces: z
-    .array(z.strictObject({ letter: z.string(), across: z.number(), up: z.number() }))
+    .array(z.strictObject({ letter: z.string(), across: z.number(), up: z.number(), behind: z.boolean().optional() }))
     .describe(
-      'where the ends of one piece are, before its finishing: parts of its width from the edge where row 1 begins, and of its height; at most 400',
+      'where the ends of one piece are, before its finishing: parts of its width from the side where row 1 begins, and of its height, as the piece lies; `behind` on the hind half of a tube; at most 400',
     ),
   folded: z.strictObject({
     width: figureSchema,

@@ -1,4 +1,4 @@
-import { type PlanDocument, parseLength, type Wish } from '@puntada/core';
+import { type Hand, type PlanDocument, parseLength, type Wish } from '@puntada/core';
 import { usePreferences } from '../../api/api.ts';
 
 const box = { width: 400, height: 330, room: 56 };
@@ -21,8 +21,8 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
   const rim = has('border') ? 9 : 0;
   const tube = document.pattern.technique === 'tube';
   const { hand } = usePreferences();
-  // Rounds and diagonals have no columns that lie where they are drawn.
-  const plain = !round && !['tube', 'corner-to-corner'].includes(document.pattern.technique);
+  const ends = document.endPlaces;
+  const behind = ends.some((each) => each.behind);
   return (
     <svg
       viewBox={`0 0 ${box.width} ${box.height}`}
@@ -64,29 +64,28 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
       ) : null}
       {has('ring') ? <circle cx={x} cy={y - 13} r="12" className="fill-none stroke-ink" strokeWidth="4" /> : null}
       {has('closing') ? <path d={`M ${x} ${y} H ${x + w}`} className="stroke-ink" strokeWidth="5" /> : null}
-      {plain
-        ? document.endPlaces.map((each) => (
-            <EndMark
-              key={`${each.letter} ${each.across} ${each.up}`}
-              x={x + w * (hand === 'right' ? 1 - each.across : each.across)}
-              y={y + h * (1 - each.up)}
-              thin={document.endPlaces.length > manyEnds}
-              edge={each.across === 0 || each.across === 1 ? (hand === 'right') === (each.across === 0) : undefined}
-            />
-          ))
-        : null}
+      {ends.map((each) => (
+        <EndMark
+          key={`${each.letter} ${each.across} ${each.up} ${each.behind}`}
+          x={x + w * (hand === 'right' ? 1 - each.across : each.across)}
+          y={y + h * (1 - each.up)}
+          thin={ends.length > manyEnds}
+          behind={each.behind}
+          edge={round || (each.across > 0 && each.across < 1) ? undefined : (hand === 'right') === (each.across === 0)}
+        />
+      ))}
       <g className="fill-soft text-[13px]">
         <Label x={x + w / 2} y={y + h + 24}>
-          {tube ? 'around the chain' : round ? 'last round' : 'row 1'}
+          {footOf(document.pattern.technique, hand)}
         </Label>
         {rim ? (
           <Label x={x + w / 2} y={y + rim + 20}>
             border
           </Label>
         ) : null}
-        {plain && document.endPlaces.length ? (
+        {ends.length ? (
           <Label x={x + w / 2} y={y + h + 42}>
-            {`tails: ${document.endPlaces.length} ends in a piece`}
+            {`tails: ${ends.length} ends in a piece${behind ? '; ring: behind' : ''}`}
           </Label>
         ) : null}
         {has('seam') ? (
@@ -99,13 +98,34 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
   );
 }
 
+/** What lies along the foot of the drawing. */
+function footOf(technique: string, hand: Hand): string {
+  if (technique === 'tube') return 'around the chain';
+  if (technique === 'wedge-circle') return 'last round';
+  return technique === 'corner-to-corner' ? `begun in the ${hand} corner` : 'row 1';
+}
+
 /** More of them than this would run together as thick lines. */
 const manyEnds = 60;
 
-/** An end: a short tail, outwards where it hangs at an edge. @param edge at the right edge, at the left, or inside */
-function EndMark({ x, y, thin, edge }: { x: number; y: number; thin: boolean; edge: boolean | undefined }) {
+interface EndMarkProps {
+  readonly x: number;
+  readonly y: number;
+  readonly thin: boolean;
+  readonly behind?: boolean | undefined;
+  /** At the right edge, at the left, or inside. */
+  readonly edge: boolean | undefined;
+}
+
+/** An end: a short tail, outwards where it hangs at an edge; on the half behind it starts from a ring. */
+function EndMark({ x, y, thin, behind, edge }: EndMarkProps) {
   const tail = edge === undefined ? 'l 5 5' : edge ? 'h 9' : 'h -9';
-  return <path d={`M ${x} ${y} ${tail}`} className="fill-none stroke-ink" strokeWidth={thin ? 0.8 : 2.5} />;
+  return (
+    <g className="fill-none stroke-ink" strokeWidth={thin ? 0.8 : 2.5}>
+      <path d={`M ${x} ${y} ${tail}`} />
+      {behind ? <circle cx={x} cy={y} r="3" strokeWidth="1.2" className="fill-white" /> : null}
+    </g>
+  );
 }
 
 function Label({ x, y, anchor = 'middle', children }: { x: number; y: number; anchor?: string; children: string }) {
