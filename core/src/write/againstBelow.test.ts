@@ -4,9 +4,10 @@ import { sampleIn, type sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
 import { againstBelow } from './againstBelow.ts';
 import { workCourse } from './course.ts';
+import type { Terms } from './terms.ts';
 
 /** What is told of each run of a row, in working order. */
-function reader(key: string, change: Parameters<typeof sampleWish>[0] = {}) {
+function reader(key: string, change: Parameters<typeof sampleWish>[0] = {}, terms: Terms = 'US') {
   const pattern = patternBook.find((each) => each.key === key);
   if (!pattern) throw new Error(key);
   const { piece, prepared } = must(planWish(sampleIn(pattern, { edges: 'whole', ending: 'whole', ...change })));
@@ -14,7 +15,7 @@ function reader(key: string, change: Parameters<typeof sampleWish>[0] = {}) {
   return (row: number) =>
     workCourse(piece.fabric, bound, foundation, row - 1).runs.map((run) => ({
       run: `${run.count}${run.colour}`,
-      told: againstBelow(piece.fabric, bound, row - 1, run),
+      told: againstBelow(piece.fabric, bound, row - 1, run, terms),
     }));
 }
 
@@ -47,6 +48,15 @@ describe('a run read against the row below', () => {
 
   it('a plain row needs no place', () => {
     expect(buoys(7).map((each) => each.told)).toEqual([undefined]);
+  });
+
+  it('where kinds take turns through a row it is told what stands over what, in either terms', () => {
+    const teeth = (terms: 'US' | 'UK') => reader('houndstooth', {}, terms)(2).map((each) => each.told);
+    expect(teeth('US')).toEqual(['sc over dc, dc over sc']);
+    expect(teeth('UK')).toEqual(['dc over tr, tr over dc']);
+    const linen = reader('quay-linen', { item: 'scarf' });
+    // An edge chain first; then each sc goes into the space of a chain, and each chain stands over an sc.
+    expect(linen(3).map((each) => each.told)).toEqual([undefined, 'sc over ch, ch over sc']);
   });
 
   it('a new band of a check stands over the other colour, block on block', () => {

@@ -1,7 +1,9 @@
 import { cellsIn, type Fabric, runsForward } from '../lay/fabric.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
+import { codeOf, type StitchKey, stitchKind } from '../stitches/kinds.ts';
 import { blocksHigh, diagonalSpan } from '../techniques/cornerToCorner.ts';
 import type { WorkedRun } from './course.ts';
+import { stitchWord, type Terms } from './terms.ts';
 
 /** A run of one colour in the direction of the hand that works the course above it: cells from the edge it starts at. */
 interface Stretch {
@@ -84,12 +86,48 @@ function beside(run: Stretch, other: Stretch, letter: string): string {
 }
 
 /**
+ * What stands over what, for a run in which kinds take turns: `sc over dc, dc over sc`. Nothing where a kind stands over
+ * several, or all over their like. The edges have ways of their own and are left out.
+ */
+function kindsOver(fabric: Fabric, course: number, run: WorkedRun, terms: Terms): string | undefined {
+  const cells = cellsIn(fabric, course);
+  const alike = cells === fabric.stitches && cells === cellsIn(fabric, course - 1);
+  if (run.kinds.length < 2 || !alike) return undefined;
+  const kindAt = (row: number, x: number) => {
+    const code = fabric.kinds[(fabric.starts[row] as number) + x] as number;
+    return stitchKind(code).standsFor;
+  };
+  const over = new Map<StitchKey, StitchKey>();
+  for (let n = run.from - 1; n < run.from - 1 + run.count; n++) {
+    const x = runsForward(course, fabric.making) ? n : cells - 1 - n;
+    if (x === 0 || x === cells - 1) continue;
+    const [own, below] = [kindAt(course, x), kindAt(course - 1, x)];
+    if ((over.get(own) ?? below) !== below) return undefined;
+    over.set(own, below);
+  }
+  if ([...over].every(([own, below]) => own === below)) return undefined;
+  const inTurn = new Set(run.kinds.map((key) => stitchKind(codeOf(key)).standsFor));
+  return [...inTurn]
+    .flatMap((own) => {
+      const below = over.get(own);
+      return below ? [`${stitchWord(own, terms)} over ${stitchWord(below, terms)}`] : [];
+    })
+    .join(', ');
+}
+
+/**
  * How a run lies to the row below, so that it can be checked without counting: `starts 3 before the B below, ends 1
  * past it`. Counted in cells in the direction of the hand, halves where rows lie half a cell beside one another. Nothing
- * in the first course, in a course of one colour, and where the cells of two courses have no place in common.
- * docs/craft.md, “While working”. @param course from 0
+ * in the first course, and where the cells of two courses have no place in common. A course of one colour is read by
+ * its kinds, where they take turns. docs/craft.md, “While working”. @param course from 0
  */
-export function againstBelow(fabric: Fabric, bound: BoundPattern, course: number, run: WorkedRun): string | undefined {
+export function againstBelow(
+  fabric: Fabric,
+  bound: BoundPattern,
+  course: number,
+  run: WorkedRun,
+  terms: Terms = 'US',
+): string | undefined {
   const offset = course > 0 ? offsets(fabric, bound) : undefined;
   if (!offset) return undefined;
   const forward = runsForward(course, fabric.making);
@@ -98,7 +136,8 @@ export function againstBelow(fabric: Fabric, bound: BoundPattern, course: number
   const colour = bound.colours.indexOf(run.colour);
   const first = (own[0]?.from ?? 0) + run.from - 1;
   const here = own.find((each) => each.from <= first && first < each.to);
-  if (!here || own.length === 1) return undefined;
+  if (own.length === 1) return kindsOver(fabric, course, run, terms);
+  if (!here) return undefined;
   if (below.length === 1) return `on plain ${bound.colours[below[0]?.colour ?? 0]}`;
   const letter = (each: Stretch) => bound.colours[each.colour] ?? '?';
   const likes = below.filter((each) => each.colour === colour);

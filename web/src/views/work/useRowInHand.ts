@@ -57,11 +57,11 @@ export function useRowInHand(cloth: WorkCloth, position: Position, terms: Terms)
       next,
       idle: idleWords(course, at, orders, attachedIn(course, at, strands, orders)),
       others: orders.flatMap((order) => order.other),
-      below: againstBelow(fabric, bound, course.number - 1, run),
+      below: againstBelow(fabric, bound, course.number - 1, run, terms),
       hints: hintsAt({ fabric, bound, foundation }, course, at),
       strands,
     };
-  }, [row, at, fabric, bound, foundation, strands]);
+  }, [row, at, fabric, bound, foundation, strands, terms]);
 }
 
 /**
