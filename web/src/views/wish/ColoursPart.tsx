@@ -45,7 +45,7 @@ export function ColoursPart() {
                 {...register(`yarns.${i}.shade`)}
               />
             </label>
-            <div className="grid gap-3 sm:grid-cols-[minmax(0,1.3fr)_minmax(0,1.35fr)_112px_76px_76px]">
+            <div className="grid gap-3 sm:grid-cols-[minmax(0,1fr)_145px_104px_74px_74px]">
               <Field name={`yarns.${i}.name`} label={`Name of ${yarn.letter}`} />
               <Select name={`yarns.${i}.weight`} label="Weight">
                 {weights.map((weight) => (
@@ -62,7 +62,7 @@ export function ColoursPart() {
               <Field name={`yarns.${i}.ballMetres`} label="m a ball" inputMode="decimal" className="count" />
               <Field name={`yarns.${i}.ballGrams`} label="g a ball" inputMode="decimal" className="count" />
               <div className="flex flex-wrap gap-3 sm:col-span-full">
-                <div className="w-[260px]">
+                <div className="w-full">
                   <YarnPicker letter={yarn.letter} value={yarn.drawer} onPick={(stored) => pick(i, stored)} />
                 </div>
                 <div className="w-[112px]">

@@ -44,7 +44,7 @@ export function FinishPart() {
           </div>
         ) : null}
         {shows(asksStrap) ? (
-          <Select name="strapKind" label="Strap" width="w-[196px]">
+          <Select name="strapKind" label="Strap" width="w-[216px]">
             <option value="">none</option>
             <option value="chain cord">chain cord</option>
             <option value="sc along">{told('sc along its length')}</option>

@@ -151,7 +151,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
         </div>
       ) : null}
       {ways.length > 1 ? (
-        <div className="w-full max-w-[480px]">
+        <div className="w-full max-w-[620px]">
           <label htmlFor="foundation" className="label">
             The first {told(bound?.stitch ?? '')} goes into
           </label>
