@@ -59,8 +59,8 @@ export function FinishBar({
       {likely ? <Mark x={scale(at(likely))} className="stroke-ink stroke-3" /> : null}
       {due ? (
         <>
-          <Mark x={scale(at(due))} className="stroke-madder stroke-2 [stroke-dasharray:3_2]" />
-          <path d={`M ${scale(at(due))} 2 l 14 5 l -14 5 z`} className="fill-madder" />
+          <Mark x={scale(at(due))} className="stroke-ink stroke-2 [stroke-dasharray:3_2]" />
+          <path d={`M ${scale(at(due))} 2 l 14 5 l -14 5 z`} className="fill-ink" />
         </>
       ) : null}
     </svg>
