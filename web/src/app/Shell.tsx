@@ -40,7 +40,9 @@ export function Head({
           <Mark />
         </Link>
         <div className="min-w-0 flex-1">
-          <h1 className="truncate text-[24px]">{title}</h1>
+          <h1 className="truncate text-[24px]" title={title}>
+            {title}
+          </h1>
           {under ? <p className="truncate text-[15px] text-soft">{under}</p> : null}
         </div>
         <div className="order-last flex flex-wrap items-center gap-x-5 gap-y-2 max-lg:basis-full lg:order-none">
