@@ -1,5 +1,6 @@
 import { ToggleGroup } from 'radix-ui';
 import type { ReactNode } from 'react';
+import { arrowsAtOnce } from './arrowsAtOnce.ts';
 
 interface Option<T extends string> {
   readonly value: T;
@@ -18,6 +19,7 @@ interface Props<T extends string> {
 export function Choice<T extends string>({ label, value, options, onChange, small = false }: Props<T>) {
   return (
     <ToggleGroup.Root
+      onKeyDownCapture={arrowsAtOnce}
       type="single"
       aria-label={label}
       value={value}

@@ -11,6 +11,7 @@ import {
 import { ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
+import { arrowsAtOnce } from '../../parts/arrowsAtOnce.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
@@ -53,6 +54,7 @@ export function PatternPart() {
         </select>
       </div>
       <ToggleGroup.Root
+        onKeyDownCapture={arrowsAtOnce}
         type="single"
         value={key}
         onValueChange={(next) => next && take(next)}
