@@ -13,7 +13,7 @@ export * from './finish/strap.ts';
 export * from './fit/across.ts';
 export * from './fit/circle.ts';
 export * from './fit/cornerBlocks.ts';
-export type { EdgeRule } from './fit/edges.ts';
+export * from './fit/edges.ts';
 export * from './fit/foundation.ts';
 export * from './fit/up.ts';
 export * from './formats/drawerYarn.ts';

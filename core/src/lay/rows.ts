@@ -42,9 +42,7 @@ function spreadRuns(bound: BoundPattern, runs: readonly Run[], rowColour: string
 /** Where in the unit the first column falls: a centred cloth cuts the repeat alike on both sides. */
 export function phaseOf(request: LayRequest, unit: number): number {
   if (request.edges !== 'centred') return 0;
-  const { works, alike } = request.bound.across;
-  if (alike.multiple === works.multiple && alike.extra === works.extra) return 0;
-  const cut = (request.stitches - alike.extra) / 2;
+  const cut = (request.stitches - request.bound.across.alike.extra) / 2;
   return ((-cut % unit) + unit) % unit;
 }
 

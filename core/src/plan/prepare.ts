@@ -1,6 +1,7 @@
 import type { Estimate } from '../estimate.ts';
 import type { FinishRequest } from '../finish/finish.ts';
 import type { WishedWidth } from '../fit/across.ts';
+import { edgesFor } from '../fit/edges.ts';
 import { chooseFoundation, type Foundation } from '../fit/foundation.ts';
 import type { WishedHeight } from '../fit/up.ts';
 import type { Wish } from '../formats/wish.ts';
@@ -171,7 +172,11 @@ export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepare
   const gauge = counted?.worked ?? typicalFor(wish, bound.value, technique.value, yarns);
   const finished = counted?.washed ?? (wish.wash ? washed(gauge, wish.wash) : gauge);
   return good({
-    wish: technique.value.policy ? { ...wish, policy: technique.value.policy } : wish,
+    wish: {
+      ...wish,
+      policy: technique.value.policy ?? wish.policy,
+      edges: edgesFor(wish.edges, bound.value, technique.value),
+    },
     told,
     bound: bound.value,
     technique: technique.value,

@@ -52,6 +52,7 @@ export const carried: Technique = {
     idle: 'The idle strand lies along the top of the row below and is worked over; bring it under the hook at a turn.',
   },
   step: 1,
+  cuts: true,
   kinds: ['sc', 'hdc', 'dc', 'hdc-ch2', 'dc-ch3', 'dc-ch2'],
   width: plainStitches,
   gaugeKey: (bound) => (bound.stitch === 'hdc' ? 'hdc' : bound.stitch === 'dc' ? 'dc' : 'sc'),

@@ -54,6 +54,8 @@ export interface Technique {
   readonly words: TechniqueWords;
   /** Fewest of the count by which a width can grow when a repeat may be cut at the edges. */
   readonly step: number;
+  /** Any stitch may stand at an edge, so that a repeat may be cut there. */
+  readonly cuts?: true;
   readonly kinds: readonly StitchKey[];
   readonly width: WidthCount;
   /** Yarn paths of stitches that are made otherwise here than elsewhere. */

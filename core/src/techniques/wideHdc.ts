@@ -16,6 +16,7 @@ export const wideHdc: Technique = {
     idle: 'The idle strand is worked over; between posts it shows most.',
   },
   step: 1,
+  cuts: true,
   kinds: ['hdc@between', 'hdc-ch2', 'hdc'],
   width: plainStitches,
   gaugeKey: () => 'wide-hdc',

@@ -152,7 +152,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
           <p className="pb-3 text-[15px] text-soft">This work is {work.state}; its size is settled.</p>
         ) : (
           <Rules
-            edges={wish.edges}
+            edges={prepared.wish.edges}
             ending={wish.ending}
             policy={wish.policy}
             tolerance={wish.tolerance}

@@ -1,4 +1,14 @@
-import type { BoundPattern, EdgeRule, EndRule, LengthUnit, Policy, Technique, Wish } from '@puntada/core';
+import {
+  type BoundPattern,
+  type EdgeRule,
+  type EndRule,
+  edgesDiffer,
+  type LengthUnit,
+  mayBeCentred,
+  type Policy,
+  type Technique,
+  type Wish,
+} from '@puntada/core';
 import { memo } from 'react';
 import { Choice } from '../../parts/Choice.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
@@ -18,14 +28,13 @@ interface Props {
 /** How the edges, the last row and the idle strand are to be. */
 export const Rules = memo(function Rules({ edges: edge, ending, policy, tolerance, units, ...rest }: Props) {
   const { bound, technique, onChange } = rest;
-  const { works, alike } = bound.across;
   const circle = technique.key === 'wedge-circle';
   const lastWords = circle ? 'Last round' : 'Last row';
-  const cuts = !circle && (works.multiple !== alike.multiple || works.extra !== alike.extra);
+  const differ = !circle && edgesDiffer(bound);
   const edges: readonly { value: EdgeRule; words: string }[] = [
     { value: 'mirrored', words: 'Alike' },
     { value: 'whole', words: `Whole ${bound.across.word}` },
-    { value: 'centred', words: 'Centred' },
+    ...(mayBeCentred(bound, technique) ? [{ value: 'centred' as const, words: 'Centred' }] : []),
   ];
   const endings: readonly { value: EndRule; words: string }[] = [
     { value: 'as-begun', words: 'As begun' },
@@ -41,7 +50,7 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, toleranc
   ];
   return (
     <div className="flex flex-wrap gap-x-6 gap-y-2 pb-3">
-      {cuts ? (
+      {differ ? (
         <Rule label={<Term name="edges alike">Side edges</Term>}>
           <Choice
             small
