@@ -22,6 +22,15 @@ describe('works', () => {
     expect((await ask('GET', `/works/${body.id}`)).body).toEqual(body);
   });
 
+  it('refuses signs that cannot be stored, says so, and keeps nothing', async () => {
+    const before = (await ask('GET', '/works')).body.length;
+    for (const title of ['a\u0000b', 'half a pair \ud83e']) {
+      const { status, body } = await ask('POST', '/works', { wish: { ...galleyCloth, title } });
+      expect([status, body.problems[0].message]).toEqual([422, expect.stringContaining('cannot be stored')]);
+    }
+    expect((await ask('GET', '/works')).body).toHaveLength(before);
+  });
+
   it('freezes the laid fabric when it is begun', async () => {
     const id = await begunCloth(server);
     const { body } = await ask('GET', `/works/${id}`);

@@ -37,10 +37,16 @@ function problem(code: Problem['code'], message: string, hint: string): Problem 
   return { code, path: '', message, hint };
 }
 
-interface ParserError extends Error {
+interface KnownError extends Error {
+  /** Of the reader of bodies. */
   readonly type?: string;
   readonly limit?: number;
+  /** Of the database. */
+  readonly code?: string;
 }
+
+/** What the database says of text it cannot keep: NUL, and half of a pair of surrogates. */
+const unstorable = ['22P05', '22021', '22P02'];
 
 /** Turns whatever went wrong into problems. Nothing of the inside is told to the client. */
 export function answerErrors(log: (error: unknown) => void) {
@@ -50,7 +56,7 @@ export function answerErrors(log: (error: unknown) => void) {
       response.status(error.status).json({ problems: error.problems, ...fresh });
       return;
     }
-    const { type, message, limit } = error as ParserError;
+    const { type, message, limit, code } = error as KnownError;
     if (type === 'entity.parse.failed') {
       const told = problem(
         'json-malformed',
@@ -67,6 +73,15 @@ export function answerErrors(log: (error: unknown) => void) {
         'Send a smaller one.',
       );
       response.status(413).json({ problems: [told] });
+      return;
+    }
+    if (code && unstorable.includes(code)) {
+      const told = problem(
+        'field-wrong',
+        'A text holds a sign that cannot be stored, such as NUL or half of a pair of signs.',
+        'Type that text anew; nothing was changed.',
+      );
+      response.status(422).json({ problems: [told] });
       return;
     }
     log(error);
