@@ -61,9 +61,8 @@ const longestSpan = 1000;
 export type Swatch = z.output<typeof swatchSchema>;
 export type SwatchCount = Swatch['counts'][number];
 
-/** mm. A swatch is this wide and high at least, and three repeats. docs/craft.md, “Swatches”. */
+/** mm. A swatch is this wide and high at least. docs/craft.md, “Swatches”. */
 export const leastSide = 150;
-export const leastRepeats = 3;
 
 /** The wish that a swatch is: the smallest cloth of its pattern that can be counted well, strands as in the piece. */
 export function swatchWish(swatch: Swatch, gauge: Wish['gauge']): Wish {

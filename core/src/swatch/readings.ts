@@ -3,13 +3,14 @@ import { weighedSwatch } from '../calibrate/readings.ts';
 import { widthRule } from '../fit/across.ts';
 import { type Progression, progression } from '../fit/progression.ts';
 import { heightRule } from '../fit/up.ts';
-import { leastRepeats, leastSide, type Swatch, type SwatchCount, swatchWish } from '../formats/swatch.ts';
+import { leastSide, type Swatch, type SwatchCount, swatchWish } from '../formats/swatch.ts';
 import type { Wish } from '../formats/wish.ts';
 import { tailMetres } from '../measure/forecast.ts';
 import { yarnFigures } from '../measure/yarn.ts';
 import { type Plan, planWish } from '../plan/plan.ts';
 import { prepare } from '../plan/prepare.ts';
 import { good, type Result, refused } from '../problem.ts';
+import type { Technique } from '../techniques/technique.ts';
 
 type Counted = Extract<Wish['gauge'], { from: 'counted' }>;
 
@@ -37,8 +38,14 @@ export function countedOn(swatch: Swatch): Counted | undefined {
   };
 }
 
+/** A swatch has so many repeats at least: three, and one of blocks and of rounds, which are large. */
+export function leastRepeats({ key }: Pick<Technique, 'key'>): number {
+  return key === 'wedge-circle' || key === 'corner-to-corner' ? 1 : 3;
+}
+
 /**
- * The swatch as a plan: 15 × 15 cm or three repeats, whichever is more, whole at its edges.
+ * The swatch as a plan: 15 × 15 cm or three repeats, whichever is more, whole at its edges; of blocks on the diagonal and
+ * of rounds one repeat.
  * Before it is counted the gauge is typical.
  */
 export function planSwatch(swatch: Swatch): Result<Plan> {
@@ -47,21 +54,18 @@ export function planSwatch(swatch: Swatch): Result<Plan> {
   if (!prepared.ok) return prepared;
   const gauge = countedOn(swatch) ?? wish.gauge;
   const { technique, bound, finished } = prepared.value;
-  // These two are sized all at once, and their repeats are small.
-  if (technique.key === 'wedge-circle' || technique.key === 'corner-to-corner') {
-    const sized = planWish(wish);
-    if (!sized.ok) return sized;
-    const { width, height } = sized.value;
-    return planWish({ ...wish, gauge, choice: { stitches: width.stitches, rows: height.rows } });
-  }
-  const stitches = firstOf(
-    widthRule(prepared.value, 'whole'),
-    leastRepeats * bound.repeatStitches,
-    (n) => technique.width.widths(n) * finished.stitchWidth.mid,
-  );
+  const circle = technique.key === 'wedge-circle';
+  const repeats = leastRepeats(technique);
+  const stitches = circle
+    ? bound.across.works.multiple
+    : firstOf(
+        widthRule(prepared.value, 'whole'),
+        repeats * bound.repeatStitches,
+        (n) => technique.width.widths(n) * finished.stitchWidth.mid,
+      );
   const rows = firstOf(
     heightRule(bound, 'any'),
-    leastRepeats * bound.repeatCourses,
+    repeats * bound.repeatCourses,
     (n) => (technique.heights?.(n) ?? n) * finished.rowHeight.mid,
   );
   const [width, height] = [

@@ -1,8 +1,10 @@
 import { weightOf } from '../calibrate/belief.ts';
 import { type Swatch, swatchSchema } from '../formats/swatch.ts';
+import { patternBook } from '../patterns/book.ts';
 import { planWish } from '../plan/plan.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
 import { must } from '../problem.ts';
+import { policies } from '../route/costs.ts';
 import { hookFor, swatchFigures } from './hooks.ts';
 import { countedOn, planSwatch, swatchGauge, swatchReading, withSwatch } from './readings.ts';
 
@@ -31,6 +33,24 @@ describe('the planned swatch', () => {
     const wide = must(planSwatch(swatch({ pattern: { key: 'block-check', numbers: { b: 20, r: 20 } } })));
     expect(wide.width.stitches).toBeGreaterThanOrEqual(120);
     expect(wide.height.rows).toBeGreaterThanOrEqual(120);
+  });
+
+  it('can be made of every pattern of the book, every way with the idle strand', () => {
+    const [yarn] = swatch().yarns;
+    for (const { key, colours } of patternBook) {
+      const yarns = colours.map((letter) => ({ ...(yarn as Swatch['yarns'][number]), letter }));
+      for (const policy of policies) {
+        const planned = planSwatch(swatch({ pattern: { key }, yarns, policy }));
+        expect([key, policy, planned.ok]).toEqual([key, policy, true]);
+        if (planned.ok) expect(planned.value.width.width.mid).toBeGreaterThanOrEqual(150);
+      }
+    }
+  });
+
+  it('of blocks on the diagonal with a repeat wider than 15 cm is one repeat: a lantern of 9 × 11 blocks', () => {
+    const yarns = ['A', 'B', 'C'].map((letter) => ({ ...(swatch().yarns[0] as Swatch['yarns'][number]), letter }));
+    const { width, height } = must(planSwatch(swatch({ pattern: { key: 'storm-lantern' }, yarns })));
+    expect([width.stitches, height.rows]).toEqual([9, 11]);
   });
 
   it('keeps its counts when it has been counted: it is already made', () => {

@@ -1,5 +1,6 @@
 import {
   type Hand,
+  leastRepeats,
   planDocument,
   planSwatch,
   type Result,
@@ -8,12 +9,22 @@ import {
   type Terms,
   type YarnNeed,
 } from '@puntada/core';
+import { upWord } from '../parts/upWord.ts';
+
+/** A count and what is counted, in the plural. */
+export interface Counted {
+  readonly count: number;
+  readonly word: string;
+}
 
 /** How a swatch is made. */
 export interface SwatchPlan {
   readonly chains: number;
-  readonly stitches: number;
-  readonly rows: number;
+  /** How large, as it is counted: `36 stitches`, `30 rows`. */
+  readonly across: Counted;
+  readonly up: Counted;
+  /** Of the pattern, at least. */
+  readonly repeats: number;
   readonly yarn: readonly YarnNeed[];
   /** Its rows in words, like ones together. */
   readonly grouped: readonly string[];
@@ -30,9 +41,16 @@ export function swatchWork(swatch: Swatch, terms: Terms, hand: Hand): SwatchWork
   const plan = planSwatch(swatch);
   const reading = swatch.weight ? swatchReading(swatch) : undefined;
   if (!plan.ok) return { plan, reading };
-  const { width, height, piece } = plan.value;
-  const { grouped } = planDocument(plan.value, terms, hand);
-  const value = { chains: width.chains, stitches: width.stitches, rows: height.rows, yarn: piece.yarn, grouped };
+  const { width, height, piece, prepared } = plan.value;
+  const { technique, bound } = prepared;
+  const value: SwatchPlan = {
+    chains: width.chains,
+    across: { count: width.stitches, word: technique.width.word },
+    up: { count: height.rows, word: upWord(bound.pattern.made) },
+    repeats: leastRepeats(technique),
+    yarn: piece.yarn,
+    grouped: planDocument(plan.value, terms, hand).grouped,
+  };
   return { plan: { ok: true, value }, reading };
 }
 

@@ -4,7 +4,6 @@ import {
   differenceText,
   type HeightOffer,
   hoursText,
-  isRoundMaking,
   lengthText,
   metresText,
   type Prepared,
@@ -19,6 +18,7 @@ import {
 import type { ReactNode } from 'react';
 import { Figure } from '../../parts/Figure.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
+import { upWord } from '../../parts/upWord.ts';
 import { YarnChip, yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
 
@@ -41,7 +41,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
   const together = pieces > 1 ? `all ${pieces} together, like yarn and time` : undefined;
   const off = sidesOff(prepared, { width, height });
   const allowed = `more than the ${printLength(prepared.tolerance ?? 0, units)} that you allow`;
-  const rowsWord = made === 'diagonals' ? 'blocks up' : isRoundMaking(made) ? 'rounds' : 'rows';
+  const rowsWord = upWord(made);
   return (
     <section aria-label="Ticket of this size" className="grid content-start">
       <div className="flex items-end gap-3">

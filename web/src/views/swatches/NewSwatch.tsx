@@ -168,8 +168,9 @@ export default function NewSwatch() {
           />
           {plan?.ok ? (
             <p className="text-[17px]">
-              <b className="count">{plan.value.stitches}</b> stitches, <b className="count">{plan.value.rows}</b> rows:{' '}
-              {printLength(leastSide, told)} either way at least, and three repeats.
+              <b className="count">{plan.value.across.count}</b> {plan.value.across.word},{' '}
+              <b className="count">{plan.value.up.count}</b> {plan.value.up.word}: {printLength(leastSide, told)} either
+              way at least, and {plan.value.repeats === 1 ? 'one repeat' : `${plan.value.repeats} repeats`}.
             </p>
           ) : null}
           {plan && !plan.ok ? <Problems problems={plan.problems} /> : null}

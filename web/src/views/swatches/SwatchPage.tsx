@@ -210,7 +210,8 @@ function HowToMake({ swatch, plan }: { swatch: Swatch; plan: SwatchWork['plan'] 
   const { told } = usePreferences();
   if (!plan) return <p className="text-soft">Planning it…</p>;
   if (!plan.ok) return <Problems problems={plan.problems} />;
-  const { chains, stitches, rows, grouped } = plan.value;
+  const { chains, across, up, grouped } = plan.value;
+  const blocks = up.word === 'blocks up';
   const metres = plan.value.yarn.map((need) => `${need.letter} ${metresText(need.metres, told)}`).join(', ');
   return (
     <section aria-label="How to make it">
@@ -228,8 +229,9 @@ function HowToMake({ swatch, plan }: { swatch: Swatch; plan: SwatchWork['plan'] 
               Chain <b className="count text-[20px]">{chains}</b>,{' '}
             </>
           ) : null}
-          work <b className="count text-[20px]">{rows}</b> rows of <b className="count text-[20px]">{stitches}</b>. It
-          takes {metres}.
+          work <b className="count text-[20px]">{up.count}</b> {blocks ? 'rows of blocks' : up.word} of{' '}
+          <b className="count text-[20px]">{across.count}</b>
+          {across.word === 'stitches' || blocks ? '' : ` ${across.word}`}. It takes {metres}.
         </p>
       </div>
       <ol className="mt-3 border-t border-rule text-[15px]">

@@ -1,0 +1,7 @@
+import { type BoundPattern, isRoundMaking } from '@puntada/core';
+
+/** What heights are counted in, in the plural. */
+export function upWord(made: BoundPattern['pattern']['made']): string {
+  if (made === 'diagonals') return 'blocks up';
+  return isRoundMaking(made) ? 'rounds' : 'rows';
+}
