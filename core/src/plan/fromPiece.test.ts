@@ -34,5 +34,10 @@ describe('a wish from a finished piece', () => {
     const wrong = wishFromPiece({ ...cloth, across: { count: 22.5, of: 'stitches' }, height: 'a hand' });
     expect(wrong.ok ? [] : wrong.problems.map((problem) => problem.path)).toEqual(['across', 'height']);
     expect(wishFromPiece({ ...cloth, pattern: 'none' }).ok).toBe(false);
+    // What a form makes of letters.
+    const letters = wishFromPiece({ ...cloth, up: { count: Number('abc'), of: 'rows' } });
+    expect(letters.ok ? [] : letters.problems.map(({ message }) => message)).toEqual([
+      'The number of rows is not a number.',
+    ]);
   });
 });

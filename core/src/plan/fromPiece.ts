@@ -22,6 +22,12 @@ export type PieceWish = Pick<WishInput, 'width' | 'height' | 'pattern' | 'units'
   readonly gauge: Extract<Wish['gauge'], { from: 'counted' }>;
 };
 
+function notCounted(count: number, what: string): string {
+  return Number.isNaN(count)
+    ? `The number of ${what} is not a number.`
+    : `${count} ${what} were not counted on one piece.`;
+}
+
 /** A wish from a finished piece. A piece that was measured is the best swatch there is. */
 export function wishFromPiece(piece: FinishedPiece): Result<PieceWish> {
   const pattern = findPattern(piece.pattern);
@@ -43,7 +49,7 @@ export function wishFromPiece(piece: FinishedPiece): Result<PieceWish> {
     problems.push({
       code: 'out-of-range',
       path,
-      message: `${count} ${path === 'across' ? 'stitches' : 'rows'} were not counted on one piece.`,
+      message: notCounted(count, path === 'across' ? 'stitches' : 'rows'),
       hint: 'Count whole stitches and rows, up to 1000; a length belongs in the field for the size.',
     });
   }
