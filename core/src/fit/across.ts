@@ -6,7 +6,7 @@ import type { Technique } from '../techniques/technique.ts';
 import { printLength, type ToldUnit } from '../units/length.ts';
 import { type MultipleWords, multipleWords, orList, whyWidth, words } from './arithmetic.ts';
 import type { EdgeRule } from './edges.ts';
-import { chainsFor, countFor, type Foundation } from './foundation.ts';
+import { beginsSmall, chainsFor, countFor, type Foundation } from './foundation.ts';
 import { admits, around, nearest, neighbours, type Progression, progression } from './progression.ts';
 
 export type WishedWidth =
@@ -149,6 +149,15 @@ function notAlike(request: AcrossRequest, count: number): Problem {
   };
 }
 
+function noChain({ bound, foundation, technique }: AcrossRequest): Problem {
+  return {
+    code: 'chain-illegal',
+    path: 'count',
+    message: `${bound.pattern.name} begins with ${foundation.name}, however wide it becomes: a chain already made tells nothing of its width.`,
+    hint: `Give its width as a length or in ${technique.width.word}.`,
+  };
+}
+
 function narrow(request: AcrossRequest, mm: number): Problem {
   const { bound, units, technique } = request;
   const { word } = technique.width;
@@ -170,6 +179,7 @@ function narrow(request: AcrossRequest, mm: number): Problem {
  * @returns a problem with the two nearest legal counts when a typed chain or count cannot be worked
  */
 export function fitAcross(request: AcrossRequest): Result<AcrossFit> {
+  if (request.wish.by === 'chain' && beginsSmall(request.foundation)) return refused(noChain(request));
   const rule = widthRule(request, request.edges);
   const asked = askedCount(request);
   const warnings: Problem[] = [];

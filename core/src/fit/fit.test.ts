@@ -100,6 +100,16 @@ describe('a chain already made', () => {
     expect(must(across({ by: 'chain', count: 41 }, 'mirrored', 'houndstooth')).chosen.stitches).toBe(40);
   });
 
+  it('tells nothing of blocks on the diagonal nor of a round, which begin small: asked for otherwise', () => {
+    for (const [key, begins] of [
+      ['storm-lantern', 'a chain of 6 for the first block'],
+      ['windlass', 'a magic ring'],
+    ] as const) {
+      const fit = across({ by: 'chain', count: 37 }, 'whole', key);
+      expect(fit.ok ? '' : fit.problems[0]?.message).toContain(`begins with ${begins}, however wide`);
+    }
+  });
+
   it('hdc begins in the 2nd chain unless the maker says otherwise', () => {
     const wish = { by: 'stitches', count: 36 } as const;
     const chains = (foundation?: string) =>

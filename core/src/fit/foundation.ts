@@ -159,9 +159,14 @@ export function chainsFor(foundation: Foundation, count: number): number {
   return (count * foundation.each) / foundation.sides + foundation.beyond;
 }
 
-/** The count that a chain is made for; not whole where the chain does not come out. */
+/** Whether a piece begins with as many chains however wide it becomes, as a ring and a first block do. */
+export function beginsSmall({ each }: Foundation): boolean {
+  return each === 0;
+}
+
+/** The count that a chain is made for; not whole where the chain does not come out. Not of what begins small. */
 export function countFor(foundation: Foundation, chains: number): number {
-  return ((chains - foundation.beyond) * foundation.sides) / (foundation.each || Number.NaN);
+  return ((chains - foundation.beyond) * foundation.sides) / foundation.each;
 }
 
 /** The foundation the maker chose among those that a technique offers, or the first of them. */

@@ -38,6 +38,7 @@ describe('any wish for a pattern of the book', () => {
           for (const { code, message, hint } of plan.problems) {
             expect([message, hint]).toEqual([expect.stringMatching(/\w/), expect.stringMatching(/\w/)]);
             expect(code).not.toMatch(/broken/);
+            expect(message + hint).not.toMatch(/NaN|Infinity|undefined/);
           }
           return;
         }

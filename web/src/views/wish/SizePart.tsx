@@ -22,6 +22,8 @@ export function SizePart() {
   const technique = pattern ? techniqueOf(pattern) : undefined;
   const counted = technique?.ok ? technique.value.width.word : 'stitches';
   const round = isCircle(key);
+  // Begun with one block, whatever its width.
+  const cornered = pattern?.technique === 'corner-to-corner';
   const widths = {
     length: { label: 'Width', after: units, start: usualWidth },
     chain: { label: 'Chains made', after: 'chains', start: '37' },
@@ -45,7 +47,9 @@ export function SizePart() {
               value={widthBy}
               options={[
                 { value: 'length', words: 'A width' },
-                { value: 'chain', words: 'A chain already made' },
+                ...(cornered && widthBy !== 'chain'
+                  ? []
+                  : [{ value: 'chain' as const, words: 'A chain already made' }]),
                 { value: 'stitches', words: upper(counted) },
                 { value: 'repeats', words: upper(blocks) },
               ]}
