@@ -30,6 +30,11 @@ test('as big as the yarn at hand allows, and where one row of blocks more takes 
   await page.getByRole('button', { name: 'Lay it on the mat' }).click();
   await page.getByRole('button', { name: 'As big as my yarn allows' }).click();
   await expect(page.getByText(/enough with a chance of (over )?9\d %/)).toBeVisible();
+  // It is taken and kept.
+  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  const chains = await page.getByTestId('chains').innerText();
+  await page.reload();
+  await expect(page.getByTestId('chains')).toHaveText(chains);
   const heights = page.getByRole('region', { name: 'Balls by height' });
   await expect(heights.getByRole('button', { name: /^\d+ rows, \d+ balls/ }).first()).toBeVisible();
 });

@@ -40,8 +40,9 @@ export function FromDrawer({ wish, onTake }: Props) {
     if (!found) setAnswer({ givenUp: true });
     else if (!found.ok) setAnswer({ problem: found.problems[0] });
     else {
-      onTake(found.value);
-      setAnswer({ chance: found.value.chance });
+      const { stitches, rows, chance } = found.value;
+      onTake({ stitches, rows });
+      setAnswer({ chance });
     }
   };
   return (
