@@ -115,7 +115,9 @@ test('everything goes out as one file and comes back; a damaged one is refused w
   await settings.click();
   const saving = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save everything as one file' }).click();
-  const file = readFileSync(await (await saving).path(), 'utf8');
+  const saved = await saving;
+  const file = readFileSync(await saved.path(), 'utf8');
+  await saved.delete();
   const bring = (text: string) =>
     page
       .getByLabel('Put a backup or a work back')
@@ -126,10 +128,17 @@ test('everything goes out as one file and comes back; a damaged one is refused w
   await bring(file.slice(0, 400));
   await expect(page.getByRole('alert')).toContainText('cut short');
   await begunCloth(server, { title: 'Cloth that came later' });
+  await page.reload();
+  const later = page.getByRole('heading', { name: 'Cloth that came later' });
+  await expect(later).toBeVisible();
+  await settings.click();
   await bring(file);
+  // The bench is opened anew with what was put back.
+  const anew = page.waitForEvent('load');
   await page.getByRole('button', { name: 'Put it in place' }).click();
+  await anew;
   await expect(page.getByRole('heading', { name: 'Cloth for the lighthouse' })).toBeVisible();
-  await expect(page.getByRole('heading', { name: 'Cloth that came later' })).toHaveCount(0);
+  await expect(later).toHaveCount(0);
 });
 
 test('a foot switch in another window works the row, and a dark room keeps its places', async ({ page, server }) => {
