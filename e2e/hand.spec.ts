@@ -61,6 +61,24 @@ test('settings are kept, and every view obeys them', async ({ page, server }) =>
   await expect(page.getByRole('radio', { name: 'Left hand' })).toHaveAttribute('aria-checked', 'true');
 });
 
+test('an entry of the log that the server does not take is kept and told, until it is thrown away', async ({
+  page,
+  server,
+}) => {
+  await page.goto(server.address);
+  const [work, entry] = ['00000000-0000-4000-8000-00000000000d', '00000000-0000-4000-8000-00000000000e'];
+  await page.evaluate(({ key, text }) => localStorage.setItem(key, text), {
+    key: `puntada.entry.${work}.0000000000001000.${entry}`,
+    text: JSON.stringify({ kind: 'note', id: entry, at: 1000, row: 3, text: 'Kettle.' }),
+  });
+  await page.reload();
+  await expect(page.getByText('There is no such work here')).toBeVisible();
+  await page.getByRole('button', { name: 'Throw away what it does not take' }).click();
+  await expect(page.getByText('1 entry of the log is kept')).toBeHidden();
+  const left = await page.evaluate(() => Object.keys(localStorage).filter((each) => each.startsWith('puntada.entry.')));
+  expect(left).toEqual([]);
+});
+
 test.describe('with a kept copy of the pages', () => {
   test.use({ serviceWorkers: 'allow' });
 

@@ -43,19 +43,19 @@ describe('entries of the log that wait for the server', () => {
       sent.push(each);
       return answers[sent.length - 1] as Taken;
     });
-    return { sent: sent.map(({ entry }) => entry.id), refused };
+    return { sent: sent.map(({ entry }) => entry.id), refused: refused.map(({ entry, why }) => [entry.id, why]) };
   };
 
   it('are dropped only when they are taken', async () => {
     const shelf = filled();
-    expect(await deliver(shelf, ['taken', 'away'])).toEqual({ sent: [a, b], refused: undefined });
+    expect(await deliver(shelf, ['taken', 'away'])).toEqual({ sent: [a, b], refused: [] });
     expect(idsIn(shelf)).toEqual([b, c]);
   });
 
   it('that are refused stay, are told, and hold up nothing behind them', async () => {
     const shelf = filled();
     const came = await deliver(shelf, [{ refused: 'No such work.' }, 'taken', 'taken']);
-    expect(came).toEqual({ sent: [a, b, c], refused: 'No such work.' });
+    expect(came).toEqual({ sent: [a, b, c], refused: [[a, 'No such work.']] });
     expect(idsIn(shelf)).toEqual([a]);
   });
 });

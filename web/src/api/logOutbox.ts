@@ -54,20 +54,24 @@ export function withWaiting<Kept extends { readonly id: string; readonly at: num
 /** What came of an entry that was sent. */
 export type Taken = 'taken' | 'away' | { readonly refused: string };
 
+export interface RefusedEntry extends WaitingEntry {
+  readonly why: string;
+}
+
 /**
  * Sends what waits, one after another, until the server is found to be away. What it refuses stays and is told.
- * @returns the first refusal, if any
+ * @returns what was refused, and why
  */
 export async function deliverEntries(
   shelf: Shelf,
   send: (waiting: WaitingEntry) => Promise<Taken>,
-): Promise<string | undefined> {
-  let refused: string | undefined;
+): Promise<RefusedEntry[]> {
+  const refused: RefusedEntry[] = [];
   for (const waiting of waitingEntries(shelf)) {
     const taken = await send(waiting);
     if (taken === 'away') break;
     if (taken === 'taken') dropEntry(shelf, waiting);
-    else refused ??= taken.refused;
+    else refused.push({ ...waiting, why: taken.refused });
   }
   return refused;
 }

@@ -1,7 +1,7 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { problemsOf } from '../api/api.ts';
 import { isAway } from '../api/keptCopies.ts';
-import { deliverEntries, dropEntry, waitingEntries } from '../api/logOutbox.ts';
+import { deliverEntries, dropEntry, type RefusedEntry, waitingEntries } from '../api/logOutbox.ts';
 import { useSendEntryMutation } from '../api/records.ts';
 
 const retryAfter = 1500;
@@ -10,18 +10,18 @@ const retryAfter = 1500;
 export function LogDelivery() {
   const [send] = useSendEntryMutation();
   const [waiting, setWaiting] = useState(0);
-  const [refused, setRefused] = useState<string>();
+  const [refused, setRefused] = useState<readonly RefusedEntry[]>([]);
   const sending = useRef(false);
   const deliver = useCallback(async () => {
     if (sending.current || (!waitingEntries(localStorage).length && !waiting)) return;
     sending.current = true;
-    const refusal = await deliverEntries(localStorage, async (entry) => {
+    const told = await deliverEntries(localStorage, async (entry) => {
       const { error } = await send(entry);
       if (!error) return 'taken';
       return 'status' in error && isAway(error) ? 'away' : { refused: problemsOf(error)[0]?.message ?? '' };
     });
     sending.current = false;
-    setRefused(refusal);
+    setRefused(told);
     setWaiting(waitingEntries(localStorage).length);
   }, [send, waiting]);
   useEffect(() => {
@@ -30,23 +30,25 @@ export function LogDelivery() {
     return () => clearInterval(timer);
   }, [deliver]);
   const giveUp = () => {
-    for (const entry of waitingEntries(localStorage)) dropEntry(localStorage, entry);
-    setWaiting(0);
+    for (const entry of refused) dropEntry(localStorage, entry);
+    setRefused([]);
+    setWaiting(waitingEntries(localStorage).length);
   };
   if (!waiting) return null;
-  const entries = waiting === 1 ? '1 entry of the log is' : `${waiting} entries of the log are`;
+  const entries = (n: number) => (n === 1 ? '1 entry of the log is' : `${n} entries of the log are`);
+  const [first] = refused;
   return (
     <p role="status" className="border-b border-ochre bg-ochre-pale px-6 py-1.5 text-[15px]">
       <span aria-hidden>△ </span>
-      {refused ? (
+      {first ? (
         <>
-          {entries} kept in this browser, for the server does not take it: {refused}{' '}
+          {entries(refused.length)} kept in this browser, for the server does not take it: {first.why}{' '}
           <button type="button" onClick={giveUp} className="min-h-11 px-2 underline underline-offset-4">
             Throw away what it does not take
           </button>
         </>
       ) : (
-        `No server. ${entries} kept here and will be stored when it is back.`
+        `No server. ${entries(waiting)} kept here and will be stored when it is back.`
       )}
     </p>
   );
