@@ -186,3 +186,22 @@ test('the pace of each session is drawn against a steady hand', async ({ page, s
   const chart = page.getByRole('img', { name: 'Time of 2 sessions against a steady hand: 114 %, 227 %' });
   await expect(chart).toBeVisible();
 });
+
+test('of many sessions the latest eight are told, and all where it is asked', async ({ page, server }) => {
+  const id = await begunCloth(server);
+  // One row an evening, ten evenings.
+  const ticks = Array.from({ length: 10 }, (_, row) => ({
+    id: crypto.randomUUID(),
+    at: 1_700_000_000_000 + row * 86_400_000,
+    from: { rows: row, runs: 0 },
+    to: { rows: row + 1, runs: 0 },
+  }));
+  await server.post(`/works/${id}/ticks`, { ticks });
+  await page.goto(`${server.address}/works/${id}/log`);
+  const sessions = page.getByRole('table', { name: 'Sessions, the latest first' }).getByRole('row');
+  await expect(sessions).toHaveCount(9);
+  await page.getByRole('button', { name: 'All 10 sessions' }).click();
+  await expect(sessions).toHaveCount(11);
+  await page.getByRole('button', { name: 'The latest 8 only' }).click();
+  await expect(sessions).toHaveCount(9);
+});

@@ -1,6 +1,6 @@
 import type { BoundMultiple, BoundPattern } from '../patterns/bind.ts';
 import type { Technique } from '../techniques/technique.ts';
-import { chainsFor, type Foundation } from './foundation.ts';
+import { beginsSmall, chainsFor, type Foundation } from './foundation.ts';
 
 /** The multiples of a pattern in words, for stitches and for chains. */
 export interface MultipleWords {
@@ -67,7 +67,8 @@ function chainLine({ foundation, technique }: Request, count: number): string {
   const { beyond, counted, each, sides, firstInto } = foundation;
   const { word } = technique.width;
   const chains = chainsFor(foundation, count);
-  if (each === 0) return beyond ? `${beyond} chains begin it, whatever its size` : 'begun in a ring, without a chain';
+  if (beginsSmall(foundation))
+    return beyond ? `${beyond} chains begin it, whatever its size` : 'begun in a ring, without a chain';
   if (sides === 2) return `${count} ${word} round ÷ 2 sides + ${beyond} to turn = ${chains} chains`;
   if (each > 1) return `${count} ${word} × ${each} + ${beyond} = ${chains} chains`;
   if (beyond === 0) return `${count} ${word}, as many as ${firstInto ? 'chains in the ring' : 'foundation stitches'}`;

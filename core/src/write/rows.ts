@@ -1,4 +1,4 @@
-import { chainsFor, type Foundation } from '../fit/foundation.ts';
+import { beginsSmall, chainsFor, type Foundation } from '../fit/foundation.ts';
 import { type Fabric, isRoundMaking } from '../lay/fabric.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
 import type { Making } from '../patterns/model.ts';
@@ -70,7 +70,7 @@ function intoWords(course: WorkedCourse, foundation: Foundation, { terms, style 
   const { firstInto } = foundation;
   const into = `the ${ordinal(firstInto)} chain from the hook`;
   if (foundation.key === 'corner-6') return `the first block is made on these`;
-  if (foundation.each === 0) return 'the first round goes into it';
+  if (beginsSmall(foundation)) return 'the first round goes into it';
   if (firstInto === 0) return 'foundation stitches: the chain is made with them';
   if (firstInto === 1) return `first ${stitchWord(foundation.stitch, terms, style)} in the first chain`;
   if (!stitchKind(codeOf(first)).opens) {

@@ -1,5 +1,5 @@
 import { type LogEntry, logEntrySchema, readJson } from '@puntada/core';
-import type { Shelf } from './outbox.ts';
+import { keysUnder, type Shelf } from './outbox.ts';
 
 /** Entries of the log that the server has not yet taken, kept in the browser's storage: one place each. */
 const prefix = 'puntada.entry.';
@@ -24,12 +24,7 @@ export function dropEntry(shelf: Shelf, waiting: WaitingEntry): void {
 
 /** All entries that wait, of each work in the order they were made. */
 export function waitingEntries(shelf: Shelf): WaitingEntry[] {
-  const keys: string[] = [];
-  for (let i = 0; i < shelf.length; i++) {
-    const key = shelf.key(i);
-    if (key?.startsWith(prefix)) keys.push(key);
-  }
-  return keys.sort().flatMap((key) => {
+  return keysUnder(shelf, prefix).flatMap((key) => {
     const [workId] = key.slice(prefix.length).split('.');
     // What something else has damaged is left where it is and not sent.
     const entry = readJson(logEntrySchema, shelf.getItem(key) ?? '');

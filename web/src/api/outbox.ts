@@ -29,14 +29,15 @@ export function keepTick(shelf: Shelf, workId: string, from: Position, to: Posit
   return tick;
 }
 
+/** The keys on a shelf that begin alike, in order. */
+export function keysUnder(shelf: Shelf, beginning: string): string[] {
+  const keys = Array.from({ length: shelf.length }, (_, i) => shelf.key(i) ?? '');
+  return keys.filter((key) => key.startsWith(beginning)).sort();
+}
+
 /** All ticks of a work that wait, in their order. */
 export function waitingTicks(shelf: Shelf, workId: string): Tick[] {
-  const keys: string[] = [];
-  for (let i = 0; i < shelf.length; i++) {
-    const key = shelf.key(i);
-    if (key?.startsWith(`${prefix}${workId}.`)) keys.push(key);
-  }
-  return keys.sort().flatMap((key) => {
+  return keysUnder(shelf, `${prefix}${workId}.`).flatMap((key) => {
     // An entry that something else has damaged is left where it is and not sent.
     const tick = readJson(tickSchema, shelf.getItem(key) ?? '');
     return tick.ok ? [tick.value] : [];
