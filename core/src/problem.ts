@@ -44,6 +44,8 @@ export interface Problem {
   readonly hint: string;
   /** Numbers that would do instead, for a screen to offer: the nearest on either side. */
   readonly instead?: readonly number[];
+  /** The number asked for, where it can be worked if it may end anywhere. */
+  readonly anywhere?: number;
 }
 
 export type Result<T> =

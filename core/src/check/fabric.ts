@@ -1,9 +1,19 @@
 import { chainsFor, type Foundation } from '../fit/foundation.ts';
+import { stitchesOfBase } from '../lay/base.ts';
 import { distinctCourses } from '../lay/distinct.ts';
-import { courseCells, type Fabric, runsForward, stitchesMade, stitchesTaken } from '../lay/fabric.ts';
+import {
+  baseCourses,
+  type Cells,
+  cellsIn,
+  courseCells,
+  type Fabric,
+  runsForward,
+  stitchesMade,
+  stitchesTaken,
+} from '../lay/fabric.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
-import { stitchKinds } from '../stitches/kinds.ts';
+import { codeOf, stitchKinds } from '../stitches/kinds.ts';
 import type { Technique } from '../techniques/technique.ts';
 
 const shownAtMost = 5;
@@ -51,7 +61,8 @@ function countProblem(fabric: Fabric, proof: FabricProof, course: number): Probl
     const word = technique.width.word === 'blocks' ? 'blocks' : 'places';
     return countBroken(course, word, cells.kinds.length, wanted, below);
   }
-  const left = course === 0 ? fabric.count : stitchesMade(courseCells(fabric, course - 1));
+  const round1 = proof.foundation.circle ? cellsIn(fabric, 0) : fabric.count;
+  const left = course === 0 ? round1 : stitchesMade(courseCells(fabric, course - 1));
   const taken = stitchesTaken(cells);
   return taken === left ? undefined : countBroken(course, 'stitches', taken, left, below);
 }
@@ -67,9 +78,29 @@ function allowedOf(technique: Technique): Uint8Array {
   return allowed;
 }
 
-function refusals(fabric: Fabric, proof: FabricProof, course: number): Refusal[] {
+/** A round of the circle below straight sides: into the ring, then plain stitches and increases, all in one colour. */
+function baseRefusals(cells: Cells, proof: FabricProof, course: number): Refusal[] {
+  const { ring, plain, inc } = stitchesOfBase(proof.foundation.stitch);
+  const may = course === 0 ? [ring] : [plain, inc];
+  const codes = may.map(codeOf);
+  const found: Refusal[] = [];
+  for (let x = 0; x < cells.kinds.length && found.length < shownAtMost; x++) {
+    if (!codes.includes(cells.kinds[x] as number)) {
+      found.push({
+        column: x,
+        reason: `this round of the circle takes ${may.join(' or ')}, and another stitch stands here`,
+      });
+    } else if (cells.colours[x] !== cells.colours[0]) {
+      found.push({ column: x, reason: 'the circle is worked in one colour, and another stands here' });
+    }
+  }
+  return found;
+}
+
+function refusals(fabric: Fabric, proof: FabricProof, course: number, base: number): Refusal[] {
   const { technique, bound, foundation } = proof;
   const cells = courseCells(fabric, course);
+  if (course < base) return baseRefusals(cells, proof, course);
   const found: Refusal[] = [];
   const refuse = (column: number, reason: string) => {
     if (found.length < shownAtMost) found.push({ column, reason });
@@ -85,13 +116,13 @@ function refusals(fabric: Fabric, proof: FabricProof, course: number): Refusal[]
   if (found.length) return found;
   technique.prove({
     ...cells,
-    course,
-    courses: fabric.courses,
+    course: course - base,
+    courses: fabric.courses - base,
     count: fabric.count,
     forward: runsForward(course, fabric.making),
     making: fabric.making,
-    below: course > 0 ? courseCells(fabric, course - 1) : undefined,
-    below2: course > 1 ? courseCells(fabric, course - 2) : undefined,
+    below: course > base ? courseCells(fabric, course - 1) : undefined,
+    below2: course > base + 1 ? courseCells(fabric, course - 2) : undefined,
     bound,
     foundation,
     refuse,
@@ -117,13 +148,14 @@ export function checkFabric(fabric: Fabric, proof: FabricProof): Result<Fabric> 
   const problems: Problem[] = [];
   // No diagonal is like another place for place, so each is worked through.
   const of = fabric.making === 'diagonals' ? undefined : distinctCourses(fabric).of;
+  const base = proof.foundation.circle ? baseCourses(fabric) : 0;
   const proved = new Set<string>();
   for (let course = 0; course < courses && problems.length < shownAtMost; course++) {
-    const place = `${Math.min(course, 2)} ${course % 4} ${course === courses - 1}`;
+    const place = `${Math.min(course, base + 2)} ${course % 4} ${course === courses - 1}`;
     const key = of ? `${of[course]} ${of[course - 1]} ${of[course - 2]} ${place}` : String(course);
     if (proved.has(key)) continue;
     const count = countProblem(fabric, proof, course);
-    const found = count ? [count] : refusals(fabric, proof, course).map((each) => broken(fabric, course, each));
+    const found = count ? [count] : refusals(fabric, proof, course, base).map((each) => broken(fabric, course, each));
     if (found.length) problems.push(...found.slice(0, shownAtMost - problems.length));
     else proved.add(key);
   }

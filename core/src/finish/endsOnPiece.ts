@@ -1,4 +1,4 @@
-import type { Fabric } from '../lay/fabric.ts';
+import { baseCourses, type Fabric, isRoundMaking } from '../lay/fabric.ts';
 import type { TechniqueKey } from '../patterns/model.ts';
 import { type EndPlace, endsOf } from '../route/ends.ts';
 import type { StrandWay } from '../route/strands.ts';
@@ -18,10 +18,12 @@ function onRows({ chart }: StrandWay, { row, boundary }: EndPlace): PlaceOnPiece
 }
 
 /** A tube lies flat: the first half of a round on the face, the other half comes back behind it. */
-function onTube({ chart }: StrandWay, { row, boundary }: EndPlace): PlaceOnPiece {
+function onTube({ chart }: StrandWay, { row, boundary }: EndPlace, base: number): PlaceOnPiece {
   const round = boundary / chart.columns;
   const behind = round > 0.5;
-  return { across: 2 * (behind ? 1 - round : round), up: (row + 0.5) / chart.rows, behind };
+  // What ends in the circle below the sides hangs at their lower edge.
+  const up = Math.max(0, (row - base + 0.5) / (chart.rows - base));
+  return { across: 2 * (behind ? 1 - round : round), up, behind };
 }
 
 /** Rounds begin straight above the ring; a right hand goes anticlockwise, towards higher parts of the width. */
@@ -43,10 +45,11 @@ function onDiagonals(fabric: Fabric, { chart }: StrandWay, { row, boundary }: En
 
 /** Where the ends of a piece hang on it as it lies. docs/strand-routing.md, “Where the ends are”. */
 export function endsOnPiece(fabric: Fabric, technique: TechniqueKey, way: StrandWay): (EndPlace & PlaceOnPiece)[] {
+  const base = baseCourses(fabric);
   const placed = (end: EndPlace) => {
     if (fabric.making === 'diagonals') return onDiagonals(fabric, way, end);
     if (technique === 'wedge-circle') return onCircle(way, end);
-    return technique === 'tube' ? onTube(way, end) : onRows(way, end);
+    return isRoundMaking(fabric.making) ? onTube(way, end, base) : onRows(way, end);
   };
   return endsOf(way).map((end) => ({ ...end, ...placed(end) }));
 }

@@ -175,9 +175,14 @@ describe('what is done when the cloth is off the hook', () => {
     sc: [size, size],
     told: 'cm',
     pieces: 2,
+    items: 1,
+    mouth: false,
+    sides: 3,
+    inHand: 0,
+    rowHeight: 6.25,
     closing: true,
     border: { rounds: 3, colour: 1, by: 'rule', envelope: false },
-    seam: { kind: 'sc', of: 'panels' },
+    seam: { kind: 'sc' },
     strap: { drop: 280, width: 40, kind: 'sc along', load: 30, colour: 0 },
     ring: 60,
   };
@@ -206,14 +211,67 @@ describe('what is done when the cloth is off the hook', () => {
     const seam = finishParts(request).find((each) => each.name === 'seam');
     expect(seam?.stitches).toBe(72 + 60 + 72 + 4);
     expect(seam?.metres).toBeCloseTo((208 * (2 * size.width + 12 * size.diameter)) / 1000, 9);
-    const hold = (of: 'panels' | 'tube', outside?: 'RS' | 'WS') =>
-      finishParts({ ...request, seam: { kind: 'sc', of, outside } }).find((each) => each.name === 'seam')?.steps[0];
-    expect(hold('panels')).toBe('Decide first which face is outside.');
-    expect(hold('panels', 'RS')).toContain('wrong sides together');
-    expect(hold('panels', 'WS')).toContain('right sides together');
-    expect(hold('tube', 'WS')).toContain('inside out');
-    const tube = finishParts({ ...request, seam: { kind: 'slip stitch', of: 'tube' } });
-    expect(tube.find((each) => each.name === 'seam')?.stitches).toBe(30);
+    // Two panels make one bag: its seam, its strap and its ring are done once, its borders twice.
+    expect(finishParts(request).map(({ name, times }) => [name, times])).toEqual([
+      ['closing row', 2],
+      ['border', 2],
+      ['seam', 1],
+      ['strap', 1],
+      ['hanging ring', 1],
+    ]);
+    const hold = (tube?: FinishRequest['tube'], outside?: 'RS' | 'WS') =>
+      finishParts({ ...request, tube, seam: { kind: 'sc', outside } }).find((each) => each.name === 'seam')?.steps[0];
+    expect(hold()).toBe('Decide first which face is outside.');
+    expect(hold(undefined, 'RS')).toContain('wrong sides together');
+    expect(hold(undefined, 'WS')).toContain('right sides together');
+    expect(hold('chain', 'WS')).toContain('inside out');
+  });
+
+  it('a flat cover is joined at three sides, filled, and closed at the fourth: 60 more and its two corners', () => {
+    const seam = finishParts({ ...request, sides: 4 }).find((each) => each.name === 'seam');
+    expect(seam?.stitches).toBe(208 + 60 + 4);
+    expect(seam?.steps.at(-1)).toContain('Put the insert in, then close the fourth side: 60 pairs');
+  });
+
+  it('a cover with a flap: 45 cm insert, 43 + 43 + 12 cm of cloth, and the rows of one face at either side', () => {
+    const flap = { ...request, height: 980, flap: 120, rowHeight: 5 };
+    const seam = finishParts(flap).find((each) => each.name === 'seam');
+    // 430 mm of 5 mm are 86 row ends on each side.
+    expect(seam?.stitches).toBe(2 * 86);
+    expect(seam?.steps.join(' ')).toContain('Fold the cloth 43.0 cm from its first row');
+  });
+
+  it('a tube is closed where it is open: a ring twice, around a chain once, never as panels', () => {
+    const seam = (tube: FinishRequest['tube'], mouth = false) =>
+      finishParts({ ...request, tube, mouth, stitches: 96, seam: { kind: 'slip stitch' } }).find(
+        (each) => each.name === 'seam',
+      );
+    expect(seam('chain')?.stitches).toBe(48);
+    expect(seam('ring')?.stitches).toBe(96);
+    expect(seam('ring')?.steps.slice(-2)).toEqual([
+      'Close the bottom through both edges of the first round: 48 pairs.',
+      'Close the top through both tops: 48 pairs.',
+    ]);
+    // The top of a bag is its mouth: around a chain nothing is left to close, of a ring the bottom.
+    expect(seam('ring', true)?.stitches).toBe(48);
+    expect(seam('chain', true)).toMatchObject({ stitches: 0, metres: 0, ends: 0 });
+    expect(seam('circle', true)).toBeUndefined();
+    for (const tube of ['ring', 'chain', 'circle'] as const) {
+      expect(seam(tube)?.steps.join(' ') ?? '').not.toContain('panels');
+    }
+  });
+
+  it('a border on a circle goes on from its last round: 48, and 6 more a round, which keep it flat', () => {
+    const part = finishParts({ ...request, round: 48 }).find((each) => each.name === 'border');
+    // 2π · 6.25 ÷ 7.143 is 5.5; of its neighbours 5 makes a shallow dome (0.91) and 6 lies flat (1.09).
+    expect(part?.stitches).toBe(48 + 54 + 60);
+    expect(part?.steps[0]).toBe('Round 1: 1 sc in each of the 48 stitches of the last round.');
+  });
+
+  it('a closing row in the colour on the hook is not cut and joined again', () => {
+    const closing = (inHand: number) => finishParts({ ...request, inHand }).find((each) => each.name === 'closing row');
+    expect([closing(0)?.ends, closing(1)?.ends]).toEqual([0, 2]);
+    expect(closing(0)?.steps[0]).toMatch(/^Go on with A/);
   });
 
   it('a strap is twice the drop and 10 cm, less what it stretches; a ring by its inside', () => {

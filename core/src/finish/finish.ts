@@ -1,9 +1,11 @@
+import { flattestIncrease } from '../fit/circle.ts';
+import { usualIncrease } from '../lay/base.ts';
 import { type StitchSize, yarnInStitch } from '../measure/yarnPerStitch.ts';
 import type { StitchKey } from '../stitches/kinds.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { printLength, type ToldUnit } from '../units/length.ts';
 import { yarnLengthNumber, yarnLengthUnit } from '../units/yarn.ts';
-import { border, borderMetres, sideByGauge, sideByRule } from './border.ts';
+import { type Border, border, borderMetres, sideByGauge, sideByRule } from './border.ts';
 import { type SeamKind, seamMetres, sewingLength } from './seam.ts';
 import { type StrapKind, strapJoining, strapStretch, strapToMake, strapWanted } from './strap.ts';
 
@@ -17,6 +19,8 @@ export interface FinishPart {
   readonly ends: number;
   /** Stitches worked in it, for the time it takes. */
   readonly stitches: number;
+  /** How often it is done in the whole wish: once for each cloth, or once for each item that is joined of them. */
+  readonly times: number;
   /** What to do, a sentence each. */
   readonly steps: readonly string[];
 }
@@ -52,49 +56,105 @@ export interface FinishRequest {
   readonly sc: readonly StitchSize[];
   /** How lengths are told. */
   readonly told: ToldUnit;
-  /** How many of it are made, and whether they are joined in pairs. */
+  /** Height of a row of the cloth, mm. */
+  readonly rowHeight: number;
+  /** How many cloths are made, and how many items are joined of them. */
   readonly pieces: number;
+  readonly items: number;
+  /** How it was begun, where it is worked in rounds; nothing where it is flat. */
+  readonly tube?: 'ring' | 'chain' | 'circle' | undefined;
+  /** The upper end stays open. */
+  readonly mouth: boolean;
+  /** Sides at which two panels are joined. */
+  readonly sides: 3 | 4;
+  /** Stitches of the last round of a circle. */
+  readonly round?: number | undefined;
+  /** Number of the colour that the last row ends in. */
+  readonly inHand: number;
+  /** Of a cover in one cloth, mm. */
+  readonly flap?: number | undefined;
   readonly border?: BorderWish | undefined;
   readonly closing: boolean;
   /** Inside length of a hanging ring, mm. */
   readonly ring?: number | undefined;
   readonly strap?: StrapWish | undefined;
-  /** Panels are joined at three sides, a tube is closed through both tops. */
+  /** Panels are joined at their sides, a tube is closed where it is open. */
   readonly seam?: SeamWish | undefined;
 }
 
 /** How panels or a tube are closed. */
 export interface SeamWish {
   readonly kind: SeamKind;
-  readonly of: 'panels' | 'tube';
   /** The face that is outside; not yet decided where it is absent. */
   readonly outside?: 'RS' | 'WS' | undefined;
 }
 
-/** Stitches in each bottom corner of joined panels. */
+/** What a seam joins. docs/craft.md, “Borders, seams, straps”. */
+type Seamed = 'panels' | 'tube' | 'flap';
+
+function seamedIn({ tube, flap }: FinishRequest): Seamed {
+  if (tube) return 'tube';
+  return flap === undefined ? 'panels' : 'flap';
+}
+
+/** Stitches in each corner of joined panels. */
 const cornerOfPanels = 3;
+
+/** Stitches that keep the rounds of a border on a circle flat, each round. */
+function addedAround(size: StitchSize): number {
+  return flattestIncrease(usualIncrease('sc'), size.width, size.height);
+}
+
+/** Rounds of sc on a circle: one in each stitch, then as many more a round as keep it flat. */
+function borderOnCircle(round: number, wish: BorderWish, size: StitchSize): Border {
+  const rounds = Array.from({ length: wish.rounds }, (_, i) => round + i * addedAround(size));
+  return { across: 0, up: 0, rounds, stitches: rounds.reduce((sum, count) => sum + count, 0) };
+}
+
+function borderOf(request: FinishRequest, wish: BorderWish, size: StitchSize): Border {
+  if (request.round !== undefined) return borderOnCircle(request.round, wish, size);
+  const byRule = wish.by === 'rule';
+  // Along top and bottom each stitch between the corners takes one, whatever the gauge; clusters and blocks have none to count.
+  const counted = request.technique.width.word === 'stitches';
+  const across = byRule || counted ? request.stitches - 2 : sideByGauge(request.width, size.width);
+  const up = byRule ? Math.round(sideByRule(request.stitch, request.courses)) : sideByGauge(request.height, size.width);
+  return border(across, up, wish.rounds);
+}
+
+/** How the rounds of a border are counted, a sentence each. */
+function borderSteps({ round }: FinishRequest, made: Border, size: StitchSize): string[] {
+  const first = made.rounds[0] as number;
+  const more = made.rounds.slice(1).join(', ');
+  if (round !== undefined) {
+    return [
+      `Round 1: 1 sc in each of the ${round} stitches of the last round.`,
+      ...(more
+        ? [`Every further round has ${addedAround(size)} more, spread evenly, so that it stays flat: ${more}.`]
+        : []),
+    ];
+  }
+  const { across, up } = made;
+  return [
+    `Round 1: ${across} sc along the top and the bottom, ${up} up each side, 3 in each corner: ${first} in all.`,
+    ...(more ? [`Every further round has 8 more, 3 in each corner stitch: ${more}.`] : []),
+    'The corners are worked in the first and last stitch of the top and the bottom edge. At the foundation edge they go into the corner stitch or the corner space of the chain, never both.',
+    'Mark the corners.',
+  ];
+}
 
 function borderPart(request: FinishRequest, wish: BorderWish): FinishPart {
   const size = request.sc[wish.colour] as StitchSize;
-  const byRule = wish.by === 'rule';
-  const across = byRule ? request.stitches - 2 : sideByGauge(request.width, size.width);
-  const up = byRule ? Math.round(sideByRule(request.stitch, request.courses)) : sideByGauge(request.height, size.width);
-  const made = border(across, up, wish.rounds);
+  const made = borderOf(request, wish, size);
   const layers = wish.envelope ? 2 : 1;
-  const first = made.rounds[0] as number;
   return {
     name: wish.envelope ? 'envelope border' : 'border',
     colour: wish.colour,
     metres: layers * borderMetres(made, size),
     ends: 2 * layers,
     stitches: layers * made.stitches,
+    times: request.pieces,
     steps: [
-      `Round 1: ${across} sc along the top and the bottom, ${up} up each side, 3 in each corner: ${first} in all.`,
-      ...(wish.rounds > 1
-        ? [`Every further round has 8 more, 3 in each corner stitch: ${made.rounds.slice(1).join(', ')}.`]
-        : []),
-      'At the foundation edge the corner 3 go into the corner stitch or the corner space of the chain, never both.',
-      'Mark the corners.',
+      ...borderSteps(request, made, size),
       ...(wish.envelope
         ? ['Work a second layer behind the first and close both over the ends with the last round.']
         : []),
@@ -102,19 +162,23 @@ function borderPart(request: FinishRequest, wish: BorderWish): FinishPart {
   };
 }
 
-function closingPart({ stitches, sc }: FinishRequest): FinishPart {
+function closingPart({ stitches, sc, inHand, pieces }: FinishRequest): FinishPart {
   const size = sc[0] as StitchSize;
   return {
     name: 'closing row',
     colour: 0,
     metres: (stitches * yarnInStitch('sc', size) + yarnInStitch('tch1', size)) / 1000,
-    ends: 2,
+    // The colour on the hook goes on: nothing is cut and joined again.
+    ends: inHand === 0 ? 0 : 2,
     stitches,
-    steps: [`Close with a plain row of ${stitches} sc in A: the upper edge becomes as firm as the lower.`],
+    times: pieces,
+    steps: [
+      `${inHand === 0 ? 'Go on with A, without cutting it' : 'Join A'}: close with a plain row of ${stitches} sc, so that the upper edge becomes as firm as the lower.`,
+    ],
   };
 }
 
-function ringPart(inside: number, size: StitchSize, told: ToldUnit): FinishPart {
+function ringPart(inside: number, size: StitchSize, { told, items }: FinishRequest): FinishPart {
   const chains = Math.max(4, Math.round(inside / size.width));
   return {
     name: 'hanging ring',
@@ -122,6 +186,7 @@ function ringPart(inside: number, size: StitchSize, told: ToldUnit): FinishPart 
     metres: (chains * yarnInStitch('ch', size) + yarnInStitch('join', size)) / 1000,
     ends: 2,
     stitches: chains,
+    times: items,
     steps: [
       `Chain ${chains}, slip stitch into the corner: a ring of ${printLength(inside, told)} inside. Hang it away from flame.`,
     ],
@@ -139,7 +204,7 @@ const stretchesAs: Readonly<Record<StrapWish['kind'], StrapKind>> = {
 };
 const scHeights = { hdc: 1.45, dc: 2 } as const;
 
-function strapPart(wish: StrapWish, size: StitchSize, told: ToldUnit): FinishPart {
+function strapPart(wish: StrapWish, size: StitchSize, { told, items }: FinishRequest): FinishPart {
   const wanted = strapWanted(wish.drop);
   const stretch =
     wish.kind === 'bought' ? 0 : strapStretch(stretchesAs[wish.kind], wish.load, wish.width, size.diameter);
@@ -161,6 +226,7 @@ function strapPart(wish: StrapWish, size: StitchSize, told: ToldUnit): FinishPar
     metres: stitches ? (stitches * each + foundation) / 1000 : 0,
     ends: stitches ? 2 : 0,
     stitches,
+    times: items,
     steps: [
       wish.kind === 'bought'
         ? `Cut the cord ${printLength(wanted, told)}: twice the drop and ${printLength(strapJoining, told)} to sew or knot.`
@@ -173,7 +239,7 @@ function strapPart(wish: StrapWish, size: StitchSize, told: ToldUnit): FinishPar
 }
 
 /** How the cloth is held so that the wished face comes outside. A tube is worked with its right side out. */
-function holdWords({ kind, of, outside }: SeamWish): string {
+function holdWords({ kind, outside }: SeamWish, of: Seamed): string {
   if (!outside) return 'Decide first which face is outside.';
   const face = outside === 'RS' ? 'right' : 'wrong';
   if (of === 'tube') {
@@ -183,36 +249,91 @@ function holdWords({ kind, of, outside }: SeamWish): string {
   }
   const inner = outside === 'RS' ? 'wrong' : 'right';
   const ridge = kind === 'sc' || kind === 'slip stitch' ? ' The seam then shows as a ridge round the edge.' : '';
-  return `The ${face} side is outside: hold the panels with their ${inner} sides together.${ridge}`;
+  const held = of === 'panels' ? 'hold the panels with their' : 'fold the cloth with its';
+  return `The ${face} side is outside: ${held} ${inner} sides together.${ridge}`;
 }
 
-function seamPart(request: FinishRequest, seam: SeamWish): FinishPart {
-  const { kind, of } = seam;
+/** What is joined, in stitches of seam, and how it is told. */
+interface SeamPlan {
+  readonly stitches: number;
+  readonly steps: readonly string[];
+}
+
+/** Panels: one stitch a row end and a stitch of the bottom, three in each corner; a cover is closed at its fourth side. */
+function panelSeam({ stitches, courses, sides }: FinishRequest): SeamPlan {
+  const three = stitches + 2 * courses + 2 * (cornerOfPanels - 1);
+  const first = `Join two panels at three sides: 1 stitch a row end (${courses} on each side), 1 in each of the ${stitches} stitches of the bottom, ${cornerOfPanels} in each bottom corner, ${three} in all.`;
+  if (sides === 3) return { stitches: three, steps: [first] };
+  const fourth = stitches + 2 * (cornerOfPanels - 1);
+  return {
+    stitches: three + fourth,
+    steps: [
+      first,
+      `Put the insert in, then close the fourth side: ${stitches} pairs and the two corners, ${fourth} in all.`,
+    ],
+  };
+}
+
+/** A cloth folded over with a flap is joined at the two sides of its face. */
+function flapSeam({ height, flap = 0, rowHeight, told }: FinishRequest): SeamPlan {
+  const face = (height - flap) / 2;
+  const rows = Math.round(face / rowHeight);
+  return {
+    stitches: 2 * rows,
+    steps: [
+      `Fold the cloth ${printLength(face, told)} from its first row, and lay the flap of ${printLength(flap, told)} over the opening.`,
+      `Join the two sides: 1 stitch a row end through both layers, ${rows} on each side, ${2 * rows} in all.`,
+    ],
+  };
+}
+
+/** Ends of a tube that are closed: what its beginning left open, less the mouth. docs/craft.md, “Rounds”. */
+function tubeEnds({ tube, mouth }: FinishRequest): ('bottom' | 'top')[] {
+  const ends: ('bottom' | 'top')[] = tube === 'ring' ? ['bottom', 'top'] : ['top'];
+  return mouth ? ends.filter((end) => end !== 'top') : ends;
+}
+
+const beginnings = { ring: 'ring', chain: 'chain', circle: 'circle' } as const;
+
+function tubeSeam(request: FinishRequest): SeamPlan {
+  const pairs = Math.floor(request.stitches / 2);
+  const ends = tubeEnds(request);
+  if (!ends.length) {
+    return {
+      stitches: 0,
+      steps: [`Nothing to close: the ${beginnings[request.tube ?? 'ring']} is its bottom, and the top is its mouth.`],
+    };
+  }
+  const words = ends.map((end) =>
+    end === 'top'
+      ? `Close the top through both tops: ${pairs} pairs.`
+      : `Close the bottom through both edges of the first round: ${pairs} pairs.`,
+  );
+  return { stitches: pairs * ends.length, steps: words };
+}
+
+function seamPart(request: FinishRequest, seam: SeamWish): FinishPart | undefined {
+  const { kind } = seam;
   const size = request.sc[0] as StitchSize;
-  const panels = of === 'panels';
-  const stitches = panels
-    ? request.stitches + 2 * request.courses + 2 * (cornerOfPanels - 1)
-    : Math.floor(request.stitches / 2);
-  const metres = seamMetres(kind, stitches, size);
+  const of = seamedIn(request);
+  const { stitches, steps } =
+    of === 'tube' ? tubeSeam(request) : of === 'panels' ? panelSeam(request) : flapSeam(request);
+  // What stands on a circle and keeps its mouth has nothing to be closed.
+  if (!stitches && request.tube === 'circle') return undefined;
   const sewn = kind === 'whipped' || kind === 'mattress';
   const cut = sewingLength((stitches * size.width) / 1000);
-  const where = panels
-    ? `Join two panels at three sides: 1 stitch a row end, 3 in each bottom corner, ${stitches} in all.`
-    : `Close the tube through both tops: ${stitches} pairs.`;
+  const length = `${yarnLengthNumber(cut, request.told)} ${yarnLengthUnit(request.told)}`;
   return {
     name: 'seam',
     colour: 0,
-    metres,
-    ends: 2,
+    metres: stitches ? seamMetres(kind, stitches, size) : 0,
+    ends: stitches ? 2 : 0,
     stitches,
+    times: request.items,
     steps: [
-      holdWords(seam),
-      where,
-      ...(sewn
-        ? [
-            `Cut ${yarnLengthNumber(cut, request.told)} ${yarnLengthUnit(request.told)} to sew it, or leave a tail of that length.`,
-          ]
-        : []),
+      ...(stitches ? [holdWords(seam, of)] : []),
+      ...steps,
+      ...(sewn && stitches ? [`Cut ${length} to sew it, or leave a tail of that length.`] : []),
     ],
   };
 }
@@ -223,10 +344,10 @@ export function finishParts(request: FinishRequest): FinishPart[] {
   const parts: FinishPart[] = [];
   if (request.closing) parts.push(closingPart(request));
   if (request.border) parts.push(borderPart(request, request.border));
-  if (request.seam) parts.push(seamPart(request, request.seam));
-  const { told } = request;
-  if (request.strap) parts.push(strapPart(request.strap, request.sc[request.strap.colour] ?? size, told));
-  if (request.ring !== undefined) parts.push(ringPart(request.ring, size, told));
+  const seam = request.seam && seamPart(request, request.seam);
+  if (seam) parts.push(seam);
+  if (request.strap) parts.push(strapPart(request.strap, request.sc[request.strap.colour] ?? size, request));
+  if (request.ring !== undefined) parts.push(ringPart(request.ring, size, request));
   return parts;
 }
 

@@ -1,6 +1,8 @@
 import { added, type Estimate, times } from '../estimate.ts';
 import { lengthText } from '../figures.ts';
-import type { BoundPattern } from '../patterns/bind.ts';
+import { usualIncrease } from '../lay/base.ts';
+import { isRoundMaking } from '../lay/fabric.ts';
+import { type BoundPattern, leastCommonMultiple } from '../patterns/bind.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { printLength, type ToldUnit } from '../units/length.ts';
@@ -15,6 +17,16 @@ export type WishedWidth =
   | { readonly by: 'stitches'; readonly count: number }
   | { readonly by: 'repeats'; readonly count: number };
 
+/** The three widths of a tube, mm. docs/craft.md, “Rounds”. */
+export interface TubeSize {
+  readonly flat: Estimate;
+  readonly around: Estimate;
+  readonly diameter: Estimate;
+}
+
+/** What a wished width of a tube is the width of. */
+export type TubeMeasure = keyof TubeSize;
+
 /** One width the pattern allows. */
 export interface WidthOffer {
   /** What the pattern's widths count: stitches, or clusters, windows, blocks, wedges. */
@@ -24,6 +36,8 @@ export interface WidthOffer {
   readonly chains: number;
   /** mm */
   readonly width: Estimate;
+  /** Of what is worked in rounds: as it lies flat, all the way round, and across the circle that it makes. */
+  readonly tube?: TubeSize;
   /** Finished less wished, mm. */
   readonly difference: number;
   /** Both side edges look the same. */
@@ -50,14 +64,29 @@ export interface AcrossRequest {
   readonly stitchWidth: Estimate;
   /** What a border adds on both sides together, mm. */
   readonly beside?: Estimate | undefined;
+  /** What the width of a tube means; it lies flat unless said. */
+  readonly measure?: TubeMeasure | undefined;
+  /** Increases a round of the circle on which sides stand. */
+  readonly increases?: number | undefined;
   readonly wish: WishedWidth;
   /** The units that sentences are written in. */
   readonly units: ToldUnit;
 }
 
 /** The widths that a rule admits. Centred cloths may cut the repeat, but must cut it alike on both sides. */
-export function widthRule(request: Pick<AcrossRequest, 'bound' | 'technique'>, edges: EdgeRule): Progression {
+export function widthRule(
+  request: Pick<AcrossRequest, 'bound' | 'technique'> & Partial<Pick<AcrossRequest, 'foundation' | 'increases'>>,
+  edges: EdgeRule,
+): Progression {
+  const { foundation } = request;
   const { works, alike } = request.bound.across;
+  if (isTube(request)) {
+    // Along both sides of a chain goes an even number.
+    const even = foundation?.sides === 2 ? 2 : 1;
+    const { multiple } = edges === 'whole' ? works : alike;
+    const circle = foundation?.circle ? (request.increases ?? usualIncrease(foundation.stitch)) : 0;
+    return progression(leastCommonMultiple(multiple, even), 0, Math.max(request.bound.repeatStitches, circle));
+  }
   const least = request.bound.repeatStitches;
   if (edges === 'whole') return progression(works.multiple, works.extra, least);
   if (edges === 'mirrored') return progression(alike.multiple, alike.extra, least);
@@ -71,27 +100,54 @@ export function isAlike(request: AcrossRequest, stitches: number): boolean {
 }
 
 /** Finished width of so many, mm. */
-function finishedWidth({ stitchWidth, technique, beside }: AcrossRequest, count: number): Estimate {
-  const cloth = times(stitchWidth, technique.width.widths(count));
+function finishedWidth(request: AcrossRequest, count: number): Estimate {
+  const { stitchWidth, technique, beside } = request;
+  const cloth = times(stitchWidth, technique.width.widths(count) * partOfRound(request));
   return beside ? added(cloth, beside) : cloth;
 }
 
+/** Whether it is worked in rounds that make a tube. A circle is none. */
+export function isTube({ bound, technique }: Pick<AcrossRequest, 'bound' | 'technique'>): boolean {
+  return isRoundMaking(bound.pattern.made) && !technique.circle;
+}
+
+const measures: Readonly<Record<TubeMeasure, number>> = { flat: 1 / 2, around: 1, diameter: 1 / Math.PI };
+
+/** What the wished width is of the whole round. */
+function partOfRound(request: AcrossRequest): number {
+  return isTube(request) ? measures[request.measure ?? 'flat'] : 1;
+}
+
+/** Widths of the gauge across so many as the cloth lies: half the round of a tube. */
+export function widthsAcross(request: Pick<AcrossRequest, 'bound' | 'technique'>, count: number): number {
+  return request.technique.width.widths(count) * (isTube(request) ? measures.flat : 1);
+}
+
+function tubeSize(request: AcrossRequest, count: number): TubeSize | undefined {
+  if (!isTube(request)) return undefined;
+  const around = times(request.stitchWidth, request.technique.width.widths(count));
+  return { around, flat: times(around, measures.flat), diameter: times(around, measures.diameter) };
+}
+
 /** The count, a real number, whose cloth with its border is so wide. */
-function countOfWidth({ stitchWidth, technique, beside }: AcrossRequest, mm: number): number {
+function countOfWidth(request: AcrossRequest, mm: number): number {
+  const { stitchWidth, technique, beside } = request;
   const none = technique.width.widths(0);
   const each = technique.width.widths(1) - none;
-  return ((mm - (beside?.mid ?? 0)) / stitchWidth.mid - none) / each;
+  return ((mm - (beside?.mid ?? 0)) / (stitchWidth.mid * partOfRound(request)) - none) / each;
 }
 
 /** The offer of one width; it is for the caller to know that the width is admitted. */
 export function offerWidth(request: AcrossRequest, stitches: number): WidthOffer {
   const width = finishedWidth(request, stitches);
   const wished = request.wish.by === 'length' ? request.wish.mm : width.mid;
+  const tube = tubeSize(request, stitches);
   return {
     stitches,
     inRow: request.technique.width.stitches(stitches, request.foundation),
     chains: chainsFor(request.foundation, stitches),
     width,
+    ...(tube ? { tube } : {}),
     difference: width.mid - wished,
     alike: isAlike(request, stitches),
     why: whyWidth(request, stitches, isAlike(request, stitches)),
@@ -143,8 +199,12 @@ function notAlike(request: AcrossRequest, count: number): Problem {
   return {
     code: byChain ? 'chain-illegal' : 'stitches-illegal',
     path: 'count',
-    message: `${asked} ${what} can be worked (${count} ${word}), but the two edges will not look alike.`,
-    hint: `For edges that mirror each other take ${orList(instead)} ${what}.`,
+    message: isTube(request)
+      ? `${asked} ${what} can be worked (${count} ${word} a round), but the second face does not begin a repeat at its side fold.`
+      : `${asked} ${what} can be worked (${count} ${word}), but the two edges will not look alike.`,
+    hint: isTube(request)
+      ? `For a repeat that begins at both folds take ${orList(instead)} ${what}.`
+      : `For edges that mirror each other take ${orList(instead)} ${what}.`,
     instead,
   };
 }

@@ -1,3 +1,5 @@
+import { baseFor, usualIncrease } from '../lay/base.ts';
+import { isRoundMaking } from '../lay/fabric.ts';
 import type { BoundMultiple, BoundPattern } from '../patterns/bind.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { beginsSmall, chainsFor, type Foundation } from './foundation.ts';
@@ -13,6 +15,23 @@ interface Request {
   readonly bound: BoundPattern;
   readonly technique: Technique;
   readonly foundation: Foundation;
+  readonly increases?: number | undefined;
+}
+
+/** How a round lies when it lies flat, and whether each face begins a repeat. */
+function facesLine(count: number, alike: boolean): string {
+  const face = count / 2;
+  return alike
+    ? `${count} a round ÷ 2 = ${face} a face: each begins a repeat at its side fold`
+    : `${count} a round ÷ 2 = ${face} a face: the second begins within a repeat`;
+}
+
+/** The circle on which sides stand: `8 a round × 6 rounds = 48, + 2 in one more round = 50 stitches`. */
+function circleLine({ foundation, increases }: Request, count: number): string {
+  const { rounds, increases: each, adjusting } = baseFor(count, increases ?? usualIncrease(foundation.stitch));
+  const whole = rounds.length - (adjusting ? 1 : 0);
+  const base = `a circle: ${each} a round × ${whole} ${whole === 1 ? 'round' : 'rounds'} = ${each * whole}`;
+  return adjusting ? `${base}, + ${adjusting} spread over one more round = ${count} stitches` : `${base} stitches`;
 }
 
 /** `a multiple of 6 + 1`. */
@@ -63,10 +82,12 @@ function cutLine({ bound }: Request, count: number, unit: string): string {
 }
 
 /** From the count to the chains that begin it. */
-function chainLine({ foundation, technique }: Request, count: number): string {
+function chainLine(request: Request, count: number): string {
+  const { foundation, technique } = request;
   const { beyond, counted, each, sides, firstInto } = foundation;
   const { word } = technique.width;
   const chains = chainsFor(foundation, count);
+  if (foundation.circle) return circleLine(request, count);
   if (beginsSmall(foundation))
     return beyond ? `${beyond} chains begin it, whatever its size` : 'begun in a ring, without a chain';
   if (sides === 2) return `${count} ${word} round ÷ 2 sides + ${beyond} to turn = ${chains} chains`;
@@ -82,7 +103,12 @@ export function whyWidth(request: Request, count: number, alikeEdges: boolean): 
   const { works, alike, word } = request.bound.across;
   const { width } = request.technique;
   const whole = repeatsLine(word, works, count, width.word) ?? repeatsLine(word, alike, count, width.word);
-  const edges = whole === undefined ? undefined : edgesLine(request, count, alikeEdges);
+  const tube = isRoundMaking(request.bound.pattern.made) && !request.technique.circle;
+  const edges = tube
+    ? facesLine(count, alikeEdges)
+    : whole === undefined
+      ? undefined
+      : edgesLine(request, count, alikeEdges);
   const inRow = width.stitches(count, request.foundation);
   const lines = [whole ?? cutLine(request, count, width.word)];
   if (edges !== undefined) lines.push(edges);

@@ -3,6 +3,17 @@ export function flatIncrease(width: number, height: number): number {
   return (2 * Math.PI * height) / width;
 }
 
+/**
+ * Increases a round by which a circle lies flat: those of the rule of thumb where they do, else the nearest whole number.
+ * @param usual by rule of thumb @param width @param height of a stitch, mm
+ *
+ * @example flattestIncrease(6, 100 / 14, 6.25) // 6, though 5.5 would be exact
+ */
+export function flattestIncrease(usual: number, width: number, height: number): number {
+  if (circleLies(fullness(usual, width, height)) === 'flat') return usual;
+  return Math.max(3, Math.round(flatIncrease(width, height)));
+}
+
 export type CircleLie = 'cups' | 'shallow dome' | 'flat' | 'edge waves' | 'ruffles';
 
 /** What is added, as a part of what a flat circle takes. @param added stitches a round */

@@ -1,3 +1,4 @@
+import { isRoundMaking } from '../lay/fabric.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
 
 /** How the two side edges are to look. */
@@ -13,9 +14,9 @@ export function edgesDiffer({ across: { works, alike } }: BoundPattern): boolean
   return works.multiple !== alike.multiple || works.extra !== alike.extra;
 }
 
-/** Whether a cloth may be centred: where its repeats may be cut. Blocks in steps, windows and flecks must stand whole. */
+/** Whether a cloth may be centred: where its repeats may be cut. Blocks in steps, windows, flecks and rounds must stand whole. */
 export function mayBeCentred(bound: BoundPattern, technique: Cuts): boolean {
-  return technique.cuts === true && edgesDiffer(bound);
+  return technique.cuts === true && edgesDiffer(bound) && !isRoundMaking(bound.pattern.made);
 }
 
 /** The edges that a pattern can have: alike where they were to be centred and its repeats cannot be cut. */

@@ -21,11 +21,13 @@ export interface Foundation {
   readonly turn: number;
   /** Whether the turning chain is the first stitch of the row. */
   readonly counted: boolean;
+  /** The sides stand on a flat circle, which is worked first. */
+  readonly circle: boolean;
   readonly name: string;
 }
 
-type Way = Omit<Foundation, 'key' | 'each' | 'sides' | 'counted'> &
-  Partial<Pick<Foundation, 'each' | 'sides' | 'counted'>>;
+type Way = Omit<Foundation, 'key' | 'each' | 'sides' | 'counted' | 'circle'> &
+  Partial<Pick<Foundation, 'each' | 'sides' | 'counted' | 'circle'>>;
 
 const ways = {
   'sc-2nd': { stitch: 'sc', beyond: 1, firstInto: 2, turn: 1, name: '2nd chain from the hook' },
@@ -110,7 +112,14 @@ const ways = {
     counted: true,
     name: '3rd chain from the hook: every row ends with an edge stitch',
   },
-  'mesh-2nd': { stitch: 'sc', each: 2, beyond: 4, firstInto: 2, turn: 1, name: '2nd chain from the hook' },
+  'mesh-2nd': {
+    stitch: 'sc',
+    each: 2,
+    beyond: 4,
+    firstInto: 2,
+    turn: 1,
+    name: '2nd chain from the hook, for a base row of sc',
+  },
   'corner-6': { stitch: 'dc', each: 0, beyond: 6, firstInto: 4, turn: 6, name: 'a chain of 6 for the first block' },
   'magic-ring': { stitch: 'dc', each: 0, beyond: 0, firstInto: 0, turn: 3, counted: true, name: 'a magic ring' },
   'chain-ring': {
@@ -138,6 +147,17 @@ const ways = {
     turn: 2,
     name: 'both sides of the chain, from the 3rd chain; ch 2 is not a stitch',
   },
+  'both-sides-hdc': {
+    stitch: 'hdc',
+    sides: 2,
+    beyond: 2,
+    firstInto: 3,
+    turn: 2,
+    name: 'both sides of the chain, from the 3rd chain; ch 2 is not a stitch',
+  },
+  'circle-sc': { stitch: 'sc', each: 0, beyond: 0, firstInto: 0, turn: 1, circle: true, name: 'a flat circle' },
+  'circle-hdc': { stitch: 'hdc', each: 0, beyond: 0, firstInto: 0, turn: 2, circle: true, name: 'a flat circle' },
+  'circle-dc': { stitch: 'dc', each: 0, beyond: 0, firstInto: 0, turn: 2, circle: true, name: 'a flat circle' },
   'ring-sc': { stitch: 'sc', beyond: 0, firstInto: 1, turn: 1, name: 'the chain joined to a ring' },
   'ring-hdc': { stitch: 'hdc', beyond: 0, firstInto: 1, turn: 2, name: 'the chain joined to a ring' },
   'ring-dc': { stitch: 'dc', beyond: 0, firstInto: 1, turn: 2, name: 'the chain joined to a ring' },
@@ -146,7 +166,7 @@ const ways = {
 export type FoundationKey = keyof typeof ways;
 
 export const foundations: readonly Foundation[] = (Object.entries(ways) as [FoundationKey, Way][]).map(
-  ([key, way]) => ({ each: 1, sides: 1, counted: false, ...way, key }),
+  ([key, way]) => ({ each: 1, sides: 1, counted: false, circle: false, ...way, key }),
 );
 
 /** The foundation of a key. */
@@ -162,6 +182,23 @@ export function chainsFor(foundation: Foundation, count: number): number {
 /** Whether a piece begins with as many chains however wide it becomes, as a ring and a first block do. */
 export function beginsSmall({ each }: Foundation): boolean {
   return each === 0;
+}
+
+/**
+ * What a round piece leaves open, and how it is begun. docs/craft.md, “Rounds”.
+ * @returns `ring`: both ends; `chain`: the top; `circle`: the top, on a round bottom; nothing of what is not a tube
+ */
+export function tubeBegins({ sides, firstInto, circle, each }: Foundation): 'ring' | 'chain' | 'circle' | undefined {
+  if (circle) return 'circle';
+  if (sides === 2) return 'chain';
+  return firstInto === 1 && each > 0 ? 'ring' : undefined;
+}
+
+/** The ways to begin rounds of a main stitch, the usual one first. */
+export function roundWays(stitch: StitchKey, usual: 'ring' | 'chain' = 'ring'): readonly FoundationKey[] {
+  const main = stitch === 'dc' ? 'dc' : stitch === 'hdc' ? 'hdc' : 'sc';
+  const [ring, chain, circle] = [`ring-${main}`, `both-sides-${main}`, `circle-${main}`] as const;
+  return usual === 'ring' ? [ring, chain, circle] : [chain, ring, circle];
 }
 
 /** The count that a chain is made for; not whole where the chain does not come out. Not of what begins small. */

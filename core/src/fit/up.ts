@@ -1,10 +1,12 @@
 import { added, type Estimate, times } from '../estimate.ts';
-import type { BoundMultiple, BoundPattern } from '../patterns/bind.ts';
+import { colourPeriod, endsAsBegun, rowColours } from '../lay/bands.ts';
+import { type BoundMultiple, type BoundPattern, leastCommonMultiple } from '../patterns/bind.ts';
 import { evaluate } from '../patterns/count.ts';
+import type { RowOrder } from '../patterns/order.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { oneOf } from './arithmetic.ts';
-import { admits, around, nearest, neighbours, type Progression, progression } from './progression.ts';
+import { admits, around, nearest, neighbours, type Progression, progression, remainders } from './progression.ts';
 
 /** How the last row is to come out. */
 export type EndRule = 'any' | 'whole' | 'as-begun';
@@ -39,7 +41,7 @@ export interface UpRequest {
   readonly ending: EndRule;
   /** mm, of the finished piece. */
   readonly rowHeight: Estimate;
-  readonly technique?: Technique | undefined;
+  readonly technique: Technique;
   /** What border and closing row add, mm. */
   readonly beside?: Estimate | undefined;
   readonly wish: WishedHeight;
@@ -51,14 +53,69 @@ function onceCourses(bound: BoundPattern): number {
   return once.reduce((sum, row) => sum + evaluate(row.courses, bound.numbers), 0);
 }
 
-/** The row counts that an ending admits. */
-export function heightRule(bound: BoundPattern, ending: EndRule): Progression {
-  const { works, alike } = bound.up;
-  const least = onceCourses(bound) + 1;
-  // A closing row comes after a whole repeat, whatever the ending.
-  if (ending === 'any' && !bound.pattern.rows.some((row) => row.role === 'close')) return progression(1, 0, least);
-  const { multiple, extra } = ending === 'as-begun' ? alike : works;
+/** Rows that end a whole repeat, or the maker's own order of rows whole. */
+function wholeRule(bound: BoundPattern, least: number): Progression {
+  const { order } = bound.pattern;
+  const { multiple, extra } = order
+    ? { multiple: order.repeat.length, extra: order.opening.length + order.closing.length }
+    : bound.up.works;
   return progression(multiple, extra, least);
+}
+
+/** Whether so many rows end as they began, read off the colours of the rows. */
+export function isAsBegun(bound: BoundPattern, technique: Technique, rows: number): boolean {
+  return endsAsBegun(rowColours(bound, technique, rows));
+}
+
+/** The rows that end as begun, among those that another rule admits; nothing where none does. */
+function asBegunRule(bound: BoundPattern, technique: Technique, among: Progression): Progression | undefined {
+  const period = leastCommonMultiple(colourPeriod(bound), among.step);
+  // High enough that opening, closing and first band are behind.
+  const from = among.least + period + onceCourses(bound) + orderedOnce(bound);
+  const found: number[] = [];
+  for (let rows = from; rows < from + period; rows++) {
+    if (admits(among, rows) && isAsBegun(bound, technique, rows)) found.push(rows % period);
+  }
+  if (!found.length) return undefined;
+  let { least } = among;
+  while (!(admits(among, least) && found.includes(least % period) && isAsBegun(bound, technique, least))) least++;
+  return remainders(period, found, least);
+}
+
+/** Rows of an order that are worked once. */
+function orderedOnce({ pattern: { order } }: BoundPattern): number {
+  return order ? order.opening.length + order.closing.length : 0;
+}
+
+const knownRules = new WeakMap<BoundPattern, Map<EndRule, Progression>>();
+
+/**
+ * The row counts that an ending admits. Where no row ends as begun, as with a closing row in the other colour, a wish to
+ * end so is a wish to end whole.
+ */
+export function heightRule(bound: BoundPattern, technique: Technique, ending: EndRule): Progression {
+  const known = knownRules.get(bound) ?? new Map<EndRule, Progression>();
+  knownRules.set(bound, known);
+  const rule = known.get(ending) ?? ruleOf(bound, technique, ending);
+  known.set(ending, rule);
+  return rule;
+}
+
+function ruleOf(bound: BoundPattern, technique: Technique, ending: EndRule): Progression {
+  const own = technique.endings?.(bound);
+  const least = own?.least ?? onceCourses(bound) + 1;
+  const whole = own ? progression(own.whole.step, own.whole.offset, least) : wholeRule(bound, least);
+  if (ending === 'whole') return whole;
+  // A closing row comes after a whole repeat, whatever the ending.
+  const closes = bound.pattern.rows.some((row) => row.role === 'close');
+  const any = own ? progression(own.any.step, own.any.offset, least) : closes ? whole : progression(1, 0, least);
+  return ending === 'any' ? any : (asBegunRule(bound, technique, any) ?? whole);
+}
+
+/** Whether a cloth can end as it began at any height. */
+export function canEndAsBegun(bound: BoundPattern, technique: Technique): boolean {
+  const rule = heightRule(bound, technique, 'as-begun');
+  return isAsBegun(bound, technique, rule.least);
 }
 
 /** `11 bands × 4 = 44 rows`, where the count is so many repeats and the extra. */
@@ -75,37 +132,47 @@ function unitOf({ pattern }: BoundPattern): string {
   return pattern.made === 'rounds' || pattern.made === 'turned-rounds' ? 'rounds' : 'rows';
 }
 
-function why(bound: BoundPattern, rows: number): string[] {
-  const { works, alike, word } = bound.up;
+function why({ bound, technique }: UpRequest, rows: number, asBegun: boolean): string[] {
+  const { works, word } = bound.up;
   const unit = unitOf(bound);
-  const lines = [repeatsLine(word, works, rows, unit) ?? repeatsLine(word, alike, rows, unit) ?? `${rows} ${unit}`];
-  if (admits(heightRule(bound, 'as-begun'), rows)) {
-    lines.push(
-      alike.multiple === 2 * works.multiple
-        ? `an odd number of ${word}: it ends in the colour it began with`
-        : 'it ends in the colour it began with',
-    );
-  }
+  const { order } = bound.pattern;
+  const lines = [order ? orderLine(order, rows, unit) : (repeatsLine(word, works, rows, unit) ?? `${rows} ${unit}`)];
+  if (technique.endings?.(bound)) lines[0] = `${rows} ${unit}, base row and closing row among them`;
+  if (asBegun) lines.push('it ends in the colour it began with');
   return lines;
 }
 
+/** `2 opening + 14 × 3 + 1 closing = 45 rows`. */
+function orderLine({ opening, repeat, closing }: RowOrder, rows: number, unit: string): string {
+  const middle = rows - opening.length - closing.length;
+  const times = Math.floor(middle / repeat.length);
+  const over = middle - times * repeat.length;
+  const parts = [
+    opening.length ? `${opening.length} opening` : '',
+    `${times} × ${repeat.length}${over ? ` + ${over}` : ''}`,
+    closing.length ? `${closing.length} closing` : '',
+  ];
+  return `${parts.filter(Boolean).join(' + ')} = ${rows} ${unit}`;
+}
+
 function finishedHeight({ rowHeight, technique, beside }: UpRequest, rows: number): Estimate {
-  const cloth = times(rowHeight, technique?.heights?.(rows) ?? rows);
+  const cloth = times(rowHeight, technique.heights?.(rows) ?? rows);
   return beside ? added(cloth, beside) : cloth;
 }
 
 /** The offer of one height; it is for the caller to know that the height is admitted. */
 export function offerHeight(request: UpRequest, rows: number): HeightOffer {
-  const { bound } = request;
+  const { bound, technique } = request;
+  const asBegun = isAsBegun(bound, technique, rows);
   const height = finishedHeight(request, rows);
   const wished = request.wish.by === 'length' ? request.wish.mm : height.mid;
   return {
     rows,
     height,
     difference: height.mid - wished,
-    whole: admits(heightRule(bound, 'whole'), rows),
-    asBegun: admits(heightRule(bound, 'as-begun'), rows),
-    why: why(bound, rows),
+    whole: admits(heightRule(bound, technique, 'whole'), rows),
+    asBegun,
+    why: why(request, rows, asBegun),
   };
 }
 
@@ -114,10 +181,10 @@ export function offerHeight(request: UpRequest, rows: number): HeightOffer {
  * @returns a problem with the nearest legal row counts when a typed count does not end as asked
  */
 export function fitUp(request: UpRequest): Result<UpFit> {
-  const { bound, wish, ending } = request;
-  const rule = heightRule(bound, ending);
+  const { bound, technique, wish, ending } = request;
+  const rule = heightRule(bound, technique, ending);
   if (wish.by === 'length') {
-    const each = request.rowHeight.mid * (request.technique?.heights?.(1) ?? 1);
+    const each = request.rowHeight.mid * (technique.heights?.(1) ?? 1);
     const wished = (wish.mm - (request.beside?.mid ?? 0)) / each;
     const offers = around(rule, wished).map((n) => offerHeight(request, n));
     return good({ offers, chosen: offerHeight(request, nearest(rule, wished)), warnings: [] });
@@ -125,13 +192,21 @@ export function fitUp(request: UpRequest): Result<UpFit> {
   const asked = wish.by === 'rows' ? wish.count : wish.count * bound.up.works.multiple + bound.up.works.extra;
   if (!admits(rule, asked)) {
     const instead = neighbours(rule, asked);
-    const ends = ending === 'whole' ? `whole ${bound.up.word}` : 'the colour it began with';
+    const ends = ending === 'as-begun' ? 'the colour it began with' : `whole ${bound.up.word}`;
+    const plural = unitOf(bound);
+    const unit = asked === 1 ? plural.replace(/s$/, '') : plural;
+    const does = asked === 1 ? 'does' : 'do';
+    const closed = technique.endings?.(bound) && ending !== 'as-begun';
+    const anywhere = ending !== 'any' && admits(heightRule(bound, technique, 'any'), asked);
     return refused({
       code: 'rows-illegal',
       path: 'count',
-      message: `${asked} rows do not end with ${ends}.`,
-      hint: `Take ${instead.join(' or ')} rows, or let it end anywhere.`,
+      message: closed
+        ? `${asked} ${unit} cannot be closed: the closing row in B comes after a row of A.`
+        : `${asked} ${unit} ${does} not end with ${ends}.`,
+      hint: `Take ${instead.join(' or ')} ${plural}${anywhere ? ', or let it end anywhere' : ''}.`,
       instead,
+      ...(anywhere ? { anywhere: asked } : {}),
     });
   }
   return good({

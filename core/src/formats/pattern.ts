@@ -63,6 +63,9 @@ const row = z.strictObject({
   end: runs,
 });
 
+const letters = z.array(z.string().regex(/^[A-H]$/)).max(500);
+const order = z.strictObject({ opening: letters, repeat: letters.min(1), closing: letters });
+
 /** A stitch pattern as JSON; it says the same as the notation, and either can be made from the other without loss. */
 export const patternSchema = z.strictObject({
   key: z
@@ -103,6 +106,7 @@ export const patternSchema = z.strictObject({
         .max(1000),
     )
     .max(1000),
+  order: order.optional(),
   ends: words,
   careful: words,
 });

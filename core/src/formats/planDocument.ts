@@ -2,11 +2,11 @@ import type { Estimate } from '../estimate.ts';
 import { ballsText, differenceText, gramsText, hoursText, lengthText, metresText } from '../figures.ts';
 import { endsOnPiece } from '../finish/endsOnPiece.ts';
 import { foldedBand } from '../finish/finish.ts';
+import { trueRepeat } from '../lay/repeat.ts';
 import { metresByCourse } from '../measure/byCourse.ts';
 import { measureNext } from '../measure/next.ts';
 import { ballEnds } from '../measure/runsOut.ts';
 import { yarnFigures } from '../measure/yarn.ts';
-import { trueRepeat } from '../patterns/bind.ts';
 import { cautionsFor } from '../plan/cautions.ts';
 import { handBelief } from '../plan/piece.ts';
 import { type Plan, writing } from '../plan/plan.ts';
@@ -56,7 +56,7 @@ function headOf(plan: Plan): Pick<PlanDocument, 'pattern' | 'foundation' | 'tech
       numbers: { ...bound.numbers },
       made: pattern.made,
       colours: [...bound.colours],
-      trueRepeat: trueRepeat(bound),
+      trueRepeat: trueRepeat(bound, technique),
       ends: pattern.ends,
       careful: pattern.careful,
       multiple: sizes.across.multiples.works,
@@ -204,13 +204,20 @@ function rowsOf(plan: Plan, terms: Terms, hand: Hand): Pick<PlanDocument, 'rows'
       side: row.side,
       text: rowLine(row, word),
       strands: [...row.strands],
-      changes: [...changes],
+      changes: changes.map((words) => inTerms(words, terms)),
       markers: markers.map((words) => inTerms(words, terms)),
       ahead: ahead.map((words) => inTerms(words, terms)),
     };
   });
   const kinds = [...new Set(fabric.kinds)].map((code) => stitchKind(code).key);
-  return { rows, grouped: groupRows(rows.map((row) => row.text)), legend: legend(kinds, terms) };
+  return {
+    rows,
+    grouped: groupRows(
+      rows.map((row) => row.text),
+      rows.map((row) => row.strands),
+    ),
+    legend: legend(kinds, terms).map((entry) => (entry.made ? { ...entry, made: inTerms(entry.made, terms) } : entry)),
+  };
 }
 
 /** How a piece or a set is folded for a drawer or a stall: cloths in four, blankets in twelve. */

@@ -164,7 +164,7 @@ export const planDocumentSchema = z.strictObject({
       ahead: z.array(z.string()),
     }),
   ),
-  legend: z.array(z.strictObject({ abbreviation: z.string(), words: z.string() })),
+  legend: z.array(z.strictObject({ abbreviation: z.string(), words: z.string(), made: z.string().optional() })),
   grouped: z.array(z.string()).describe('the rows with those that come again told once'),
   warnings: z.array(problemSchema),
 });

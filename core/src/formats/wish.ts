@@ -1,4 +1,6 @@
 import { z } from 'zod';
+import { fibres } from '../gauge/fibres.ts';
+import { weightClasses } from '../gauge/typical.ts';
 import { acts } from '../pace/hours.ts';
 import { policies } from '../route/costs.ts';
 import { parseLength } from '../units/length.ts';
@@ -65,15 +67,32 @@ export const hookSize = z
   .min(0.5, 'A hook is 0.5 mm at least; give it in mm.')
   .max(25, 'A hook is 25 mm at most; give it in mm.');
 
+const blendSchema = z
+  .array(
+    z.strictObject({
+      fibre: z.enum(fibres, `Choose one of: ${fibres.join(', ')}.`),
+      percent: z.number('The percent must be a number.').positive('A part of a blend has more than 0 %.').max(100),
+    }),
+  )
+  .min(2, 'A blend has two fibres at least.')
+  .max(5, 'Five fibres at most.')
+  .refine(
+    (parts) => Math.abs(parts.reduce((sum, { percent }) => sum + percent, 0) - 100) < 0.5,
+    'The parts of a blend come to 100 %.',
+  )
+  .refine((parts) => new Set(parts.map(({ fibre }) => fibre)).size === parts.length, 'Name each fibre once.');
+
 export const yarnSchema = z.strictObject({
   letter: letters,
   name: z.string().trim().min(1, 'Give the colour a name.').max(60, 'A name has 60 letters at most.'),
   shade: z.string().regex(/^#[0-9a-fA-F]{6}$/, 'A shade is written #rrggbb.'),
   weight: z.union(
-    [1, 2, 3, 4, 5, 6].map((n) => z.literal(n as 1 | 2 | 3 | 4 | 5 | 6)),
-    'A weight class is 1 to 6.',
+    weightClasses.map((n) => z.literal(n)),
+    'A weight class is 0 to 7.',
   ),
-  fibre: z.enum(['cotton', 'acrylic', 'wool'], 'Choose cotton, acrylic or wool.'),
+  fibre: z.enum(fibres, `Choose one of: ${fibres.join(', ')}.`),
+  /** What it is blended of, where it is more than one fibre. */
+  blend: blendSchema.optional(),
   ballMetres: z
     .number('Metres a ball must be a number.')
     .positive('A ball has more than 0 m.')
@@ -103,6 +122,8 @@ export const items = [
   'cushion cover',
   'round mat',
   'strap',
+  'basket',
+  'cosy',
 ] as const;
 export type Item = (typeof items)[number];
 
@@ -133,6 +154,8 @@ const finishSchema = z.strictObject({
     })
     .optional(),
   seam: z.enum(['whipped', 'mattress', 'slip stitch', 'sc'], 'Choose a kind of seam.').optional(),
+  /** A cover in one cloth: the flap that it folds over with. */
+  flap: typedLength.optional(),
   /** The face that is outside when a tube or a seam is closed; asked before it is. */
   outside: outsideSchema.optional(),
 });
@@ -173,13 +196,21 @@ export const wishSchema = z.strictObject({
     /** … or one written out in the notation (docs/pattern-notation.md). */
     text: z.string().min(1).max(20000).optional(),
     stitch: z.string().max(20).optional(),
+    /** Made in rounds, where the pattern is written flat or in the other kind of rounds. */
+    made: z.enum(['turned-rounds', 'rounds'], 'Choose turned-rounds or rounds.').optional(),
+    /** Colours row by row in the maker's own order: `A A | B A | A A`. */
+    order: z.string().trim().min(1, 'Nothing was typed.').max(2000, 'An order has 2000 letters at most.').optional(),
+    /** Which loops of the row below the stitches go into. */
+    loops: z.enum(['both', 'back', 'front'], 'Choose both, back or front.').optional(),
     numbers: z.record(z.string().max(20), z.number('The number must be a number.')).optional(),
   }),
   foundation: z.string().max(40).optional(),
   /** Where in the chain the first row goes. */
   into: z.enum(['one loop', 'two loops', 'back bump'], 'Choose one loop, two loops or back bump.').default('one loop'),
-  /** What the width of a tube or a round means: as it lies flat, or all the way round. */
-  across: z.enum(['flat', 'round'], 'Choose flat or round.').default('flat'),
+  /** Increases a round of the circle on which sides stand; the flattest where it is left out. */
+  increases: wholeNumber(3, 36, 'The increases of a round').optional(),
+  /** What the width of a tube means: as it lies flat, all the way round, or across its circle; what the item says if left out. */
+  across: z.enum(['flat', 'round', 'diameter'], 'Choose flat, round or diameter.').optional(),
   /** How many of it are made: panels, or a set. */
   pieces: wholeNumber(1, 99, 'The number of pieces').default(1),
   border: borderSchema.optional(),
@@ -202,6 +233,10 @@ export const wishSchema = z.strictObject({
   yarns: z.array(yarnSchema).min(1, 'At least one yarn is needed.').max(8, 'Eight colours at most.'),
   policy: z.enum(policies, `Choose one of: ${policies.join(', ')}.`).default('as-needed'),
   floats: z.boolean('Say true or false.').default(false),
+  /** How the maker feels about weaving in ends: it prices them. */
+  weaving: z.enum(['hate', 'usual', 'easy'], 'Choose hate, usual or easy.').optional(),
+  /** What the last one taught, to be thought of in this one. */
+  lessons: z.array(z.string().trim().min(1).max(2000)).max(20, 'Twenty at most.').optional(),
   /** The pace of the hand that makes it, as far as its steps were clocked; without it that of a steady hand. */
   pace: paceSchema.optional(),
   /** Test strips that were weighed, g, by the way with the idle strand. */

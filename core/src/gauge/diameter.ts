@@ -1,4 +1,5 @@
-import { type Fibre, typicalYarns, type WeightClass } from './typical.ts';
+import { type Fibre, fibreFacts } from './fibres.ts';
+import { typicalYarns, type WeightClass } from './typical.ts';
 
 /**
  * Effective yarn diameter in the fabric.
@@ -7,5 +8,5 @@ import { type Fibre, typicalYarns, type WeightClass } from './typical.ts';
  */
 export function yarnDiameter(fibre: Fibre, weight: WeightClass, metresPer100g: number | undefined): number {
   if (metresPer100g === undefined) return typicalYarns[weight].diameter;
-  return (fibre === 'cotton' ? 25 : 28) / Math.sqrt(metresPer100g);
+  return (fibreFacts[fibre].like === 'cotton' ? 25 : 28) / Math.sqrt(metresPer100g);
 }

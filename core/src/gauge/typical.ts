@@ -1,3 +1,5 @@
+import { type Fibre, fibreFacts, type TabledFibre } from './fibres.ts';
+
 /**
  * Columns of the typical table. Linen counts stitch and chain each as one; granny counts clusters; block counts both
  * ways.
@@ -7,10 +9,9 @@ export type TabledGauge = 'sc' | 'hdc' | 'dc' | 'houndstooth' | 'linen' | 'mosai
 /** Stitches that the table lacks are derived from those that it has, and said to be. */
 export type GaugeKey = TabledGauge | 'wide-hdc' | 'step-check' | 'chain-space' | 'mesh';
 
-/** Yarn weight classes, 1 super fine to 6 super bulky. */
-export type WeightClass = 1 | 2 | 3 | 4 | 5 | 6;
-
-export type Fibre = 'cotton' | 'acrylic' | 'wool';
+/** Yarn weight classes, 0 lace to 7 jumbo. */
+export const weightClasses = [0, 1, 2, 3, 4, 5, 6, 7] as const;
+export type WeightClass = (typeof weightClasses)[number];
 
 /** Metres in 100 g: usual, and the range in which yarns of the class lie. */
 export interface MetresPer100g {
@@ -23,7 +24,7 @@ interface TypicalYarn {
   readonly name: string;
   /** Effective yarn diameter in the fabric, mm. */
   readonly diameter: number;
-  readonly metres: Readonly<Record<Fibre, MetresPer100g>>;
+  readonly metres: Readonly<Record<TabledFibre, MetresPer100g>>;
   /** Usual hook, mm. */
   readonly hook: number;
   /** Stitches × rows in 100 mm, without strands carried inside. */
@@ -34,8 +35,27 @@ function metres(usual: number, least: number, most: number): MetresPer100g {
   return { usual, least, most };
 }
 
-/** Typical values by weight class (docs/craft.md, “Typical gauge”): to be used only until a gauge is measured. */
+/**
+ * Typical values by weight class (docs/craft.md, “Typical gauge”): to be used only until a gauge is measured. The two
+ * ends, lace and jumbo, go on from their neighbours: stitch width against yarn diameter falls and rises as it does there.
+ */
 export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
+  0: {
+    name: 'lace',
+    diameter: 1.05,
+    metres: { cotton: metres(600, 480, 750), acrylic: metres(700, 580, 850), wool: metres(720, 600, 900) },
+    hook: 2.25,
+    per100mm: {
+      sc: [32, 36.5],
+      hdc: [31, 24.5],
+      dc: [30.5, 16.5],
+      houndstooth: [31, 22.5],
+      linen: [34.5, 36.5],
+      mosaic: [32, 33],
+      granny: [10, 18],
+      block: [10, 10],
+    },
+  },
   1: {
     name: 'super fine',
     diameter: 1.4,
@@ -132,7 +152,28 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       block: [2.5, 2.5],
     },
   },
+  7: {
+    name: 'jumbo',
+    diameter: 5,
+    metres: { cotton: metres(28, 18, 40), acrylic: metres(34, 22, 48), wool: metres(32, 20, 45) },
+    hook: 15,
+    per100mm: {
+      sc: [5.25, 6],
+      hdc: [5, 4],
+      dc: [5, 2.8],
+      houndstooth: [5, 3.6],
+      linen: [5.5, 6],
+      mosaic: [5.25, 5.4],
+      granny: [1.65, 3],
+      block: [1.65, 1.65],
+    },
+  },
 };
+
+/** Metres in 100 g of a fibre: those of the tabled one that is as dense. */
+export function typicalMetres(fibre: Fibre, weight: WeightClass): MetresPer100g {
+  return typicalYarns[weight].metres[fibreFacts[fibre].like];
+}
 
 /** Height of a dc's row that a row adds where two rows stand in each other. */
 const sunkRow = 0.55;

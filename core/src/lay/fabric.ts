@@ -33,6 +33,8 @@ export interface Cells {
 export function runsForward(course: number, making: Making = 'flat'): boolean {
   if (making === 'rounds' || making === 'right-side') return true;
   if (making === 'paired') return course % 4 < 2;
+  // A base row, then two rows out and two rows back: the second net begins where the first did.
+  if (making === 'netted') return course === 0 || (course - 1) % 4 >= 2;
   return course % 2 === 0;
 }
 
@@ -104,9 +106,40 @@ export function colourLetter(bound: BoundPattern, colour: number): string {
   return bound.colours[colour] ?? '?';
 }
 
-/** How many cells each colour has in the whole fabric. */
+const counted = Uint8Array.from(stitchKinds, (kind) => kind.stitches);
+
+/** How many stitches each colour has in the whole fabric: an increase is two, a cluster or a block three. */
 export function stitchesByColour(fabric: Fabric): number[] {
   const counts = new Array<number>(fabric.colourCount).fill(0);
-  for (const colour of fabric.colours) counts[colour] = (counts[colour] ?? 0) + 1;
+  const { kinds, colours } = fabric;
+  for (let i = 0; i < kinds.length; i++) {
+    const colour = colours[i] as number;
+    counts[colour] = (counts[colour] ?? 0) + (counted[kinds[i] as number] as number);
+  }
   return counts;
+}
+
+/** Courses of the flat circle at the bottom of a piece with straight sides; 0 where it has none. */
+export function baseCourses(fabric: Fabric): number {
+  if (fabric.courses === 0 || !isRoundMaking(fabric.making)) return 0;
+  if (stitchKinds[fabric.kinds[0] as number]?.key.endsWith('@ring') !== true) return 0;
+  for (let course = fabric.courses - 1; course > 0; course--) {
+    if (stitchesMade(courseCells(fabric, course)) !== cellsIn(fabric, course)) return course + 1;
+  }
+  return 1;
+}
+
+/** The straight sides of a piece that stands on a circle; any other fabric as it is. */
+export function sidesOf(fabric: Fabric): Fabric {
+  const base = baseCourses(fabric);
+  if (base === 0) return fabric;
+  const from = fabric.starts[base] as number;
+  return {
+    ...fabric,
+    courses: fabric.courses - base,
+    stitches: fabric.count,
+    starts: fabric.starts.slice(base).map((start) => start - from),
+    kinds: fabric.kinds.subarray(from),
+    colours: fabric.colours.subarray(from),
+  };
 }

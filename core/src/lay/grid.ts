@@ -1,4 +1,4 @@
-import { codeOf, stitchCode, stitchKind } from '../stitches/kinds.ts';
+import { codeOf, stitchCode, stitchKind, stitchKinds } from '../stitches/kinds.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { assemble, type Cells, type Fabric, runsForward } from './fabric.ts';
 import { type LayRequest, phaseOf, spreadRow, type TurnedRow, turnRows, unitWidth } from './rows.ts';
@@ -25,23 +25,36 @@ function mirrored(cells: Cells): Cells {
   return { kinds: cells.kinds.toReversed(), colours: cells.colours.toReversed() };
 }
 
+/** The same course worked into one loop of the row below: stitches of the ground, never a turning chain. */
+function inLoops(cells: Cells, loops: 'back' | 'front'): Cells {
+  return { ...cells, kinds: cells.kinds.map((code) => intoLoop(code, loops)) };
+}
+
+function intoLoop(code: number, loops: 'back' | 'front'): number {
+  const key = stitchKinds[code]?.key;
+  return key === undefined ? code : (stitchCode(`${key}@${loops}`) ?? code);
+}
+
 /** Courses that all have the same number of cells, one above the other. Like rows are laid once and shared. */
 export function layGrid(request: LayRequest, technique: Technique): Fabric {
-  const { bound, stitches, courses } = request;
+  const { bound, stitches, courses, under = 0 } = request;
   const { made, read } = bound.pattern;
+  const { loops } = bound;
   const laid = new Map<TurnedRow, { forward?: Cells; backward?: Cells }>();
   const rows = turnRows(bound, courses).map((turned, course) => {
     const known = laid.get(turned) ?? {};
     laid.set(turned, known);
-    const forward = runsForward(course, made);
+    const forward = runsForward(course + under, made);
     const way = forward ? 'forward' : 'backward';
     const ready = known[way];
     if (ready && course > 0) return ready;
-    const written = spreadRow(bound, turned, stitches, phaseOf(request, unitWidth(bound, turned.row)));
+    const shift = phaseOf(request, unitWidth(bound, turned.row)) + (technique.shift?.(request) ?? 0);
+    const written = spreadRow(bound, turned, stitches, shift);
     const cells = opened(read === 'worked' && !forward ? mirrored(written) : written, forward, request, technique);
-    if (course === 0 && technique.inChain) return inChain(cells, technique);
-    known[way] = cells;
-    return cells;
+    if (course === 0) return technique.inChain ? inChain(cells, technique) : cells;
+    const looped = loops === 'both' ? cells : inLoops(cells, loops);
+    known[way] = looped;
+    return looped;
   });
   return assemble(made, stitches, rows, bound.colours.length);
 }

@@ -1,8 +1,9 @@
 import { must } from '../problem.ts';
 import { techniqueOf } from '../techniques/register.ts';
-import type { Fabric } from './fabric.ts';
+import { baseFor, layBase, usualIncrease } from './base.ts';
+import { assemble, courseCells, type Fabric } from './fabric.ts';
 import { layGrid } from './grid.ts';
-import type { LayRequest } from './rows.ts';
+import { type LayRequest, turnRows } from './rows.ts';
 
 export type { LayRequest } from './rows.ts';
 
@@ -12,5 +13,23 @@ export type { LayRequest } from './rows.ts';
  */
 export function lay(request: LayRequest): Fabric {
   const technique = must(techniqueOf(request.bound.pattern));
-  return technique.lay ? technique.lay(request) : layGrid(request, technique);
+  const cloth = (asked: LayRequest) => (technique.lay ? technique.lay(asked) : layGrid(asked, technique));
+  return request.foundation.circle ? onCircle(request, cloth) : cloth(request);
+}
+
+/** Straight sides on a flat circle, which is in the colour that the sides begin with. */
+function onCircle(request: LayRequest, cloth: (request: LayRequest) => Fabric): Fabric {
+  const { foundation, stitches, increases, courses, bound } = request;
+  const base = baseFor(stitches, increases ?? usualIncrease(foundation.stitch));
+  const under = base.rounds.length;
+  const sides = cloth({ ...request, under, courses: Math.max(0, courses - under) });
+  const [first] = turnRows(bound, 1);
+  const colour = sides.courses
+    ? (sides.colours[0] as number)
+    : Math.max(0, bound.colours.indexOf(first?.colour ?? 'A'));
+  const rounds = [
+    ...layBase(base, foundation.stitch, colour),
+    ...Array.from({ length: sides.courses }, (_, course) => courseCells(sides, course)),
+  ];
+  return assemble(sides.making, stitches, rounds.slice(0, courses), sides.colourCount);
 }

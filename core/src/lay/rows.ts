@@ -3,6 +3,7 @@ import type { Foundation } from '../fit/foundation.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
 import { evaluate, type Numbers } from '../patterns/count.ts';
 import type { PatternRow, Run } from '../patterns/model.ts';
+import { colourInOrder } from '../patterns/order.ts';
 import { onceRows, repeatedRows } from '../patterns/rows.ts';
 import { stitchCode } from '../stitches/kinds.ts';
 import type { Cells } from './fabric.ts';
@@ -14,6 +15,10 @@ export interface LayRequest {
   /** What the pattern's widths count: stitches, clusters, windows, blocks or wedges. */
   readonly stitches: number;
   readonly courses: number;
+  /** Courses already worked below the first: the circle on which sides stand. */
+  readonly under?: number | undefined;
+  /** Increases a round of the circle on which sides stand; by rule of thumb where they are not told. */
+  readonly increases?: number | undefined;
 }
 
 /** One pattern row that is to be worked, in the colour that its turn brings. */
@@ -90,8 +95,13 @@ export function turnRows(bound: BoundPattern, courses: number): TurnedRow[] {
   const rows = spread(repeatedRows(bound.pattern));
   const known = new Map<PatternRow, Map<string, TurnedRow>>();
   let turn = 0;
+  const { order } = bound.pattern;
   const turned = (row: PatternRow): TurnedRow => {
-    const colour = row.colour === '*' ? (bound.colours[turn++ % bound.colours.length] as string) : (row.colour ?? 'A');
+    const colour = order
+      ? colourInOrder(order, turn++, courses)
+      : row.colour === '*'
+        ? (bound.colours[turn++ % bound.colours.length] as string)
+        : (row.colour ?? 'A');
     const own = known.get(row) ?? new Map<string, TurnedRow>();
     known.set(row, own);
     const made = own.get(colour) ?? { row, colour };

@@ -27,7 +27,8 @@ export function metresByCourse(request: CourseRequest): Float64Array[] {
     for (let i = fabric.starts[course] as number; i < (fabric.starts[course + 1] as number); i++) {
       const colour = fabric.colours[i] as number;
       const kind = fabric.kinds[i] as number;
-      const strands = Math.min(3, inside[i] as number) * ((sizes[colour] as StitchSize).diameter / 1000);
+      const posts = stitchKinds[kind]?.posts ?? 1;
+      const strands = posts * Math.min(3, inside[i] as number) * ((sizes[colour] as StitchSize).diameter / 1000);
       add(colour, course, (lengths[colour]?.[kind] as number) + strands);
       if (kind === fleck) add(0, course, closing);
     }

@@ -38,19 +38,24 @@ export interface MeasureRequest extends Omit<PartsRequest, 'stitchWidth' | 'rowH
 }
 
 /** Metres of one colour by name; without tails. */
-function namedParts(own: YarnParts, finish: readonly FinishPart[]): { name: string; metres: number }[] {
+function namedParts(
+  own: YarnParts,
+  finish: readonly FinishPart[],
+  timesOf: (part: FinishPart) => number,
+): { name: string; metres: number }[] {
   return [
     { name: 'stitches', metres: own.stitches },
     { name: 'carried strand', metres: own.carried },
     { name: 'climbs and floats', metres: own.bridged },
     { name: 'chains', metres: own.chains },
-    ...finish.map(({ name, metres }) => ({ name, metres })),
+    ...finish.map((part) => ({ name: part.name, metres: part.metres * timesOf(part) })),
   ];
 }
 
 /** The metres, grams and balls of every colour, each as a range. docs/craft.md, “Yarn in a piece”. */
 export function measure(request: MeasureRequest): YarnNeed[] {
   const { gauge, yarns, strands, pieces = 1, sure = 0.95 } = request;
+  const timesOf = (part: FinishPart) => part.times / pieces;
   const figures = yarns.map(yarnFigures);
   const measured = measureParts({
     ...request,
@@ -64,12 +69,12 @@ export function measure(request: MeasureRequest): YarnNeed[] {
   return yarns.map((yarn, colour) => {
     const figure = figures[colour] as ReturnType<typeof yarnFigures>;
     const finish = (request.finish ?? []).filter((part) => part.colour === colour);
-    const ofPiece = namedParts(measured[colour] as YarnParts, finish).map((part) => ({
+    const ofPiece = namedParts(measured[colour] as YarnParts, finish, timesOf).map((part) => ({
       ...part,
       metres: part.metres * really,
     }));
     const routed = strands.totals.reduce((sum, total, i) => sum + (strands.colourOf[i] === colour ? total.ends : 0), 0);
-    const ends = pieces * (routed + finish.reduce((sum, part) => sum + part.ends, 0));
+    const ends = pieces * routed + finish.reduce((sum, part) => sum + part.times * part.ends, 0);
     const tailed = ends * tailMetres;
     const made = pieces * ofPiece.reduce((sum, part) => sum + part.metres, 0);
     const metres = plus(spread(made, error, gauge.source), tailed);

@@ -1,7 +1,7 @@
 import { chainsFor, type Foundation } from '../fit/foundation.ts';
 import { cellWorked, type Fabric, isRoundMaking } from '../lay/fabric.ts';
-import { stitchesBetween } from '../route/chart.ts';
-import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP } from '../route/moves.ts';
+import { eachRun, stitchesBetween } from '../route/chart.ts';
+import { CARRY, CUT, FLOAT, FLOAT_RISING } from '../route/moves.ts';
 import type { Strands, StrandWay } from '../route/strands.ts';
 import { type StitchKey, stitchKind, stitchKinds } from '../stitches/kinds.ts';
 import type { Technique } from '../techniques/technique.ts';
@@ -71,7 +71,7 @@ function stitchMetres(request: PartsRequest, sizes: readonly StitchSize[]): numb
       for (let strands = 0; strands < strandsCounted; strands++) {
         const n = counts[(colour * stitchKinds.length + code) * strandsCounted + strands] as number;
         if (!n) continue;
-        (metres[colour] as number) += (n * yarnAlong(path, size, strands)) / 1000;
+        (metres[colour] as number) += (n * yarnAlong(path, size, strands * kind.posts)) / 1000;
         if (kind.key === 'fleck') {
           (metres[0] as number) += (n * yarnAlong(fleckClosing, sizes[0] as StitchSize)) / 1000;
         }
@@ -88,28 +88,54 @@ export function bridgesByCourse(
   add: (colour: number, course: number, part: 'carried' | 'bridged', metres: number) => void,
 ): void {
   const { moves, chart, colourOf } = request.strands;
-  const climbing = new Uint8Array(chart.colourCount);
+  const pickedUp = pickUps(request.strands);
   for (let i = 0; i < moves.length; i++) {
     const strand = moves.colour[i] as number;
     const kind = moves.kind[i];
-    const goesUp = kind === CLIMB || kind === FLOAT_UP;
     const colour = colourOf[strand] as number;
     const course = moves.row[i] as number;
     const size = sizes[colour] as StitchSize;
     if (kind !== CUT) {
       const across = stitchesBetween(chart, course, moves.from[i] as number, moves.to[i] as number);
       if (kind === CARRY) add(colour, course, 'carried', (across * carriedEase * size.width) / 1000);
-      else add(colour, course, 'bridged', bridgeLength(kind as number, across, climbing[strand] === 1, size) / 1000);
+      else add(colour, course, 'bridged', bridgeLength(kind as number, across, pickedUp[i] === 1, size) / 1000);
     }
-    climbing[strand] = goesUp ? 1 : 0;
   }
 }
 
-/** Length of a climb or a float, mm. @param goesOn whether it goes up from a climb already begun */
-function bridgeLength(kind: number, across: number, goesOn: boolean, size: StitchSize): number {
-  if (kind === FLOAT) return floatLength(across, size);
-  if (kind === FLOAT_RISING) return Math.hypot(floatLength(across, size), size.height);
-  return climbLength(size.height, goesOn ? 0 : 1, size.diameter);
+/**
+ * The moves with which a strand is picked up, one in each gap between two of its uses in which it climbs or floats: the
+ * first of them. docs/strand-routing.md, “Metres”.
+ */
+function pickUps({ moves, chart }: StrandWay): Uint8Array {
+  const uses = Array.from({ length: chart.colourCount }, () => new Int32Array(chart.rows + 1));
+  for (let row = 0; row < chart.rows; row++) {
+    for (const sum of uses) sum[row + 1] = sum[row] as number;
+    eachRun(chart, row, (strand) => {
+      const sum = uses[strand] as Int32Array;
+      sum[row + 1] = (sum[row] as number) + 1;
+    });
+  }
+  const first = new Uint8Array(moves.length);
+  const lastGap = new Int32Array(chart.colourCount).fill(-1);
+  for (let i = 0; i < moves.length; i++) {
+    const kind = moves.kind[i];
+    if (kind === CUT || kind === CARRY) continue;
+    const strand = moves.colour[i] as number;
+    // Within a row each float bridges a gap of its own; the other moves go up within one gap.
+    const gap = uses[strand]?.[(moves.row[i] as number) + (kind === FLOAT ? 1 : 0)] ?? 0;
+    if (kind === FLOAT || gap !== lastGap[strand]) first[i] = 1;
+    if (kind !== FLOAT) lastGap[strand] = gap;
+  }
+  return first;
+}
+
+/** Length of a climb or a float, mm. @param pickedUp whether the strand is picked up with it */
+function bridgeLength(kind: number, across: number, pickedUp: boolean, size: StitchSize): number {
+  const pickUp = pickedUp ? 2 * size.diameter : 0;
+  if (kind === FLOAT) return floatLength(across, size) + pickUp;
+  if (kind === FLOAT_RISING) return Math.hypot(floatLength(across, size), size.height) + pickUp;
+  return climbLength(size.height, 0, size.diameter) + pickUp;
 }
 
 /** Chains that a course begins with and that are no cell of it: those to turn, unless they count. */
@@ -117,7 +143,10 @@ export function turningChains(first: StitchKey, foundation: Foundation): number 
   const kind = stitchKinds.find((each) => each.key === first);
   if (kind?.opens || first === 'block' || first === 'ch') return 0;
   if (foundation.counted) return kind?.standsFor === 'dc' ? 2 : 1;
-  return foundation.turn;
+  // Where a round begins with another stitch than the first round did, its chain is as high as that stitch.
+  const high = kind?.height ?? 1;
+  if (high >= 2 && foundation.stitch !== 'dc') return 2;
+  return high <= 1 && foundation.stitch !== 'sc' ? 1 : foundation.turn;
 }
 
 /** Foundation chains that are cells of the first course. */

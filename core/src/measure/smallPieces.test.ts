@@ -32,18 +32,20 @@ describe('small pieces, summed up by hand', () => {
     expect(c).toMatchObject({ stitches: 51 + 7 * 72 + 68, chains: 0 });
   });
 
-  it('mesh, four windows, one row of either net', () => {
-    const [a, b] = partsOf('two-nets', 4, 2);
-    // A: 2 sc, 5 posts of 10 + 45 + 25, 4 ch on 12 chains; B: 2 sc, 4 posts, 5 ch after ch 1.
-    expect(a).toMatchObject({ stitches: 76 + 400 + 68, chains: 204 });
-    expect(b).toMatchObject({ stitches: 76 + 320 + 85, chains: 17 });
+  it('mesh, four windows: base row, two rows of A, one of B, closing row', () => {
+    const [a, b] = partsOf('two-nets', 4, 5);
+    // A: 11 sc of the base; 2 sc, 5 dc of 10 + 36.5 + 16, 4 ch; 2 sc, 5 posts of 10 + 45 + 25, 4 ch; 12 chains, ch 1 twice.
+    expect(a).toMatchObject({ stitches: 418 + (76 + 312.5 + 68) + (76 + 400 + 68), chains: 204 + 34 });
+    // B: 2 sc, 4 dc into the base of 10 + 40 + 16, 5 ch; closing 2 sc, 5 sc around posts of 10 + 25 + 14 and 4 dc around
+    // posts of 10 + 45 + 22; ch 1 before each.
+    expect(b).toMatchObject({ stitches: 76 + 264 + 85 + (76 + 245 + 308), chains: 34 });
   });
 
   it('a wedge circle of six, two rounds with strands carried all round', () => {
     const [a] = partsOf('windlass', 6, 2, { n: 6 });
     // Round 1: ch 3 of 51 and 2 dc in the ring of 10 + 20 + 22; round 2: ch 3 and dc of 55 + 20 + 22, 2 inc of
-    // 20 + 40 + 32. B lies inside all six, 2 mm each.
-    expect(a?.stitches).toBe(51 + 2 * 52 + 97 + 2 * 92 + 6 * 2);
+    // 20 + 40 + 32. B lies inside all six: 2 mm for the ch 3, for each dc, and for each of the two dc of an inc.
+    expect(a?.stitches).toBe(51 + 2 * 52 + 97 + 2 * 92 + (3 + 1 + 4) * 2);
     // Two joins of 10 + 6; the ring has no chain.
     expect(a?.chains).toBe(32);
   });

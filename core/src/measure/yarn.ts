@@ -1,5 +1,6 @@
 import { yarnDiameter } from '../gauge/diameter.ts';
-import { type Fibre, typicalYarns, type WeightClass } from '../gauge/typical.ts';
+import type { Fibre, FibrePart } from '../gauge/fibres.ts';
+import { typicalMetres, type WeightClass } from '../gauge/typical.ts';
 
 /** One colour of a work: what the label says, as far as there is one. */
 export interface Yarn {
@@ -9,6 +10,7 @@ export interface Yarn {
   readonly shade: string;
   readonly weight: WeightClass;
   readonly fibre: Fibre;
+  readonly blend?: readonly FibrePart[] | undefined;
   readonly ballMetres?: number | undefined;
   readonly ballGrams?: number | undefined;
   /** In the drawer: whole balls, and what is left of one begun, g. */
@@ -35,7 +37,7 @@ export function yarnFigures(yarn: Yarn): YarnFigures {
     const diameter = yarnDiameter(yarn.fibre, yarn.weight, metresPerGram * 100);
     return { diameter, metresPerGram, meterageError: 0.03, meterageFrom: 'label' };
   }
-  const { usual, least, most } = typicalYarns[yarn.weight].metres[yarn.fibre];
+  const { usual, least, most } = typicalMetres(yarn.fibre, yarn.weight);
   return {
     diameter: yarnDiameter(yarn.fibre, yarn.weight, undefined),
     metresPerGram: usual / 100,

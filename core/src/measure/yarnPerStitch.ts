@@ -67,6 +67,19 @@ export const cellPaths: Readonly<Record<StitchKey, YarnPath>> = {
   inc: path(4, 8, 16),
   'inc-ch3': path(11, 4, 11),
   fleck: path(1, 2, 2),
+  'sc@front': path(2, 4, 3.5),
+  'hdc@back': path(2, 4, 5.5),
+  'hdc@front': path(2, 4, 5.5),
+  'dc@back': path(2, 4, 7.5),
+  'dc@front': path(2, 4, 7.5),
+  'sc@ring': path(2, 4, 7),
+  'hdc@ring': path(2, 4, 9),
+  'sc-inc': path(4, 8, 8),
+  'hdc-inc': path(4, 8, 12),
+  'dc@base-front': path(2, 8, 8),
+  'dc@base-behind': path(2, 8, 8),
+  fpsc: path(2, 5, 7),
+  'fpdc@other': path(2, 9, 11),
 };
 
 /** How much longer a strand is than the stitches it is carried over. */
@@ -100,7 +113,7 @@ export function climbLength(heights: number, pickUps: number, diameter: number):
   return 1.1 * heights + 2 * diameter * pickUps;
 }
 
-/** Length of a float over n stitches, mm. */
+/** Length of a float over n stitches, mm, without what its picking up takes. */
 export function floatLength(stitches: number, size: StitchSize): number {
-  return 1.05 * stitches * size.width + 2 * size.diameter;
+  return 1.05 * stitches * size.width;
 }

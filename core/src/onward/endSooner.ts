@@ -35,8 +35,8 @@ export function endSooner(
   if (!read.ok) return undefined;
   const prepared = read.value;
   const { bound, technique } = prepared;
-  if (technique.courses) return undefined;
-  const rule = heightRule(bound, wish.ending);
+  if (technique.courses || prepared.foundation.circle) return undefined;
+  const rule = heightRule(bound, technique, wish.ending);
   let rows = stands.rows;
   while (rows > 0 && !admits(rule, rows)) rows--;
   if (rows < 1) return undefined;

@@ -40,9 +40,9 @@ export function openEnd(
   if (!read.ok || rows < 1) return undefined;
   const prepared = read.value;
   const { bound, technique } = prepared;
-  const rule = heightRule(bound, wish.ending);
+  const rule = heightRule(bound, technique, wish.ending);
   if (technique.key === 'corner-to-corner') return openCorner(prepared, stitches, rows, costs);
-  if (technique.courses || !admits(rule, rows)) return undefined;
+  if (technique.courses || prepared.foundation.circle || !admits(rule, rows)) return undefined;
   const last = costs.seconds.length;
   let next: number | undefined = rows + 1;
   while (next <= last && !admits(rule, next)) next++;

@@ -62,11 +62,11 @@ describe('the rest of a cloth of 44 rows, 20 of them worked', () => {
     expect(one(plans, 'shorter').width.mid).toBeCloseTo(225, 6);
   });
 
-  it('has nothing left to work where it ends at once but to weave in the ends, 75 s each', () => {
+  it('has nothing left to work where it ends at once but to weave in the ends, 150 s each', () => {
     const { time, ends } = one(plans, 'soonest');
-    expect(time.mid).toBeCloseTo(ends * 75, 6);
-    // A row of 36 sc with eight changes takes 132 s; 16 more of them to row 36.
-    expect(one(plans, 'shorter').time.mid).toBeCloseTo(16 * 132 + one(plans, 'shorter').ends * 75, 6);
+    expect(time.mid).toBeCloseTo(ends * 150, 6);
+    // A row of 36 sc with eight changes takes 152 s; 16 more of them to row 36.
+    expect(one(plans, 'shorter').time.mid).toBeCloseTo(16 * 152 + one(plans, 'shorter').ends * 150, 6);
   });
 
   it('with the colours changed about has in each row to come the other colour', () => {
@@ -186,8 +186,8 @@ describe('ripped back to a better place, and on from there', () => {
     const [old, now] = [must(thaw(begun)).fabric, must(thaw(back.begun)).fabric];
     expect(sameCourses(old, now)).toBe(20);
     expect([...now.colours.subarray(20 * 36)]).toEqual([...old.colours.subarray(20 * 36)].map((c) => 1 - c));
-    // 24 rows of 132 s, and 75 s an end.
-    expect(back.time.mid).toBeCloseTo(24 * 132 + back.ends * 75, 6);
+    // 24 rows of 152 s, and 150 s an end.
+    expect(back.time.mid).toBeCloseTo(24 * 152 + back.ends * 150, 6);
   });
 
   it('what comes free is used again: no more is to come than for the same rows from the 20th', () => {

@@ -1,6 +1,7 @@
 import { admits } from '../fit/progression.ts';
 import { heightRule } from '../fit/up.ts';
 import type { Wish } from '../formats/wish.ts';
+import { coursesFor } from '../lay/courses.ts';
 import { prepare } from '../plan/prepare.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import { cornersOf } from './corner.ts';
@@ -8,7 +9,7 @@ import { type Draft, Onward, type RestKind, type RestPlan, type WorkInHand } fro
 
 /** The heights below or above the planned one at which an ending comes out, the nearest first. */
 function heights({ prepared, rows }: Onward, way: 1 | -1, most: number, ending = prepared.wish.ending): number[] {
-  const rule = heightRule(prepared.bound, ending);
+  const rule = heightRule(prepared.bound, prepared.technique, ending);
   const found: number[] = [];
   for (let n = rows + way; n >= 1 && n <= 2 * rows + 400 && found.length < most; n += way) {
     if (admits(rule, n)) found.push(n);
@@ -30,7 +31,7 @@ function otherHeights(onward: Onward, planned: RestPlan): RestPlan[] {
     return fabric && onward.plan({ kind, wish: withRows(work.wish, count, rows), fabric, rows, stays });
   };
   const below = heights(onward, -1, Number.POSITIVE_INFINITY);
-  const coursesOf = (rows: number) => onward.prepared.technique.courses?.(count, rows) ?? rows;
+  const coursesOf = (rows: number) => coursesFor(onward.prepared, count, rows);
   const open = below.filter((rows) => coursesOf(rows) >= onward.stays);
   const found: (RestPlan | undefined)[] = [];
   const [sure, chance] = [work.wish.sure, planned.chance];
@@ -57,7 +58,7 @@ function otherEndings(onward: Onward, planned: RestPlan): RestPlan[] {
     .filter((ending) => ending !== work.wish.ending)
     .flatMap((ending) => {
       const open = heights(onward, -1, Number.POSITIVE_INFINITY, ending).filter(
-        (rows) => (prepared.technique.courses?.(count, rows) ?? rows) >= stays,
+        (rows) => coursesFor(prepared, count, rows) >= stays,
       );
       const to = (rows: number) => {
         const fabric = onward.laid(rows);
@@ -97,7 +98,7 @@ function asMeasured(onward: Onward): RestPlan | undefined {
     Math.abs(onward.sizeIn(each).height.mid - onward.sizeIn(rows).height.mid / drift.height);
   const all = [...heights(onward, -1, Number.POSITIVE_INFINITY), ...heights(onward, 1, Number.POSITIVE_INFINITY)];
   const nearest = all
-    .filter((each) => (prepared.technique.courses?.(count, each) ?? each) >= stays)
+    .filter((each) => coursesFor(prepared, count, each) >= stays)
     .reduce((best, each) => (off(each) < off(best) ? each : best), rows);
   const fabric = nearest === rows ? undefined : onward.laid(nearest);
   const wish = withRows(work.wish, count, nearest);
@@ -107,8 +108,8 @@ function asMeasured(onward: Onward): RestPlan | undefined {
 /** Back to the end of the last whole repeat, and on from there with the colours changed about. */
 function swappedFromRepeat(onward: Onward, base: Draft): Draft | undefined {
   const { prepared, stays } = onward;
-  if (prepared.technique.courses) return undefined;
-  const rule = heightRule(prepared.bound, 'whole');
+  if (prepared.technique.courses || prepared.foundation.circle) return undefined;
+  const rule = heightRule(prepared.bound, prepared.technique, 'whole');
   let back = stays - 1;
   if (admits(rule, stays)) return undefined;
   while (back > 0 && !admits(rule, back)) back--;

@@ -5,7 +5,8 @@ import type { FinishPart } from '../finish/finish.ts';
 import { type FrozenWork, freezeCloth, type ThawedWork } from '../formats/frozen.ts';
 import type { Measuring, Weighing } from '../formats/logEntry.ts';
 import type { Wish } from '../formats/wish.ts';
-import type { Fabric } from '../lay/fabric.ts';
+import { coursesFor } from '../lay/courses.ts';
+import { cellsIn, type Fabric } from '../lay/fabric.ts';
 import { lay } from '../lay/lay.ts';
 import { type Handwork, handworkOf, handworkOfFinish } from '../pace/hours.ts';
 import { type OwnPace, secondsBy } from '../pace/ownPace.ts';
@@ -127,9 +128,10 @@ export class Onward {
   laid(rows: number, stays = this.stays, stitches = this.work.cloth.fabric.count): Fabric | undefined {
     const { bound, foundation, fabric } = this.work.cloth;
     const { technique, wish } = this.prepared;
-    const courses = technique.courses?.(stitches, rows) ?? rows;
+    const increases = foundation.circle ? cellsIn(fabric, 0) : undefined;
+    const courses = coursesFor({ technique, foundation, increases }, stitches, rows);
     if (courses < stays) return undefined;
-    const next = lay({ bound, foundation, edges: wish.edges, stitches, courses });
+    const next = lay({ bound, foundation, edges: wish.edges, stitches, courses, increases });
     return sameCourses(fabric, next) >= stays ? next : undefined;
   }
 
@@ -158,7 +160,7 @@ export class Onward {
     // A technique may know but one way with the idle colour, whatever was wished.
     const { gauge, wish } = this.prepared;
     const size = { stitchWidth: gauge.stitchWidth.mid, rowHeight: gauge.rowHeight.mid };
-    const costs = costsFor(wish.policy, wish.floats && !wish.smallChildren, size);
+    const costs = costsFor(wish.policy, wish.floats && !wish.smallChildren, size, wish.weaving);
     const divided = strands.colourOf.some((colour, strand) => colour !== strand);
     if (divided) {
       const same = sameCourses(cloth.fabric, fabric);

@@ -145,8 +145,8 @@ describe('the pace of one hand, by what it does', () => {
     expect(sd).toBeLessThan(before.sd);
     // Alone it is the whole hand.
     expect(acts).toMatchObject([{ act: 'sc', factor: 1, share: 1 }]);
-    const steady = secondsBy(unknownPace, work({ sc: 100, end: 75 }));
-    expect(steady).toMatchObject({ mid: 175, source: 'typical' });
+    const steady = secondsBy(unknownPace, work({ sc: 100, end: 150 }));
+    expect(steady).toMatchObject({ mid: 250, source: 'typical' });
     expect(Math.log(steady.high / steady.mid)).toBeCloseTo(1.6449 * 0.2, 9);
   });
 
@@ -167,6 +167,6 @@ describe('the pace of one hand, by what it does', () => {
     expect(own.mid).toBeCloseTo(3.24, 9);
     expect(Math.log(own.high / own.mid)).toBeCloseTo(1.6449 * Math.hypot(0.1, 0.1), 9);
     const end = secondsEach(unknownPace, { act: 'end', factor: 1, sd: 0, share: 0 });
-    expect(end.steady).toBe(75);
+    expect(end.steady).toBe(150);
   });
 });

@@ -2,6 +2,7 @@ import { good, type Problem, type Result, refused } from '../problem.ts';
 import { type StitchKey, stitchKinds } from '../stitches/kinds.ts';
 import { evaluate, type Numbers } from './count.ts';
 import type { Extent, Multiple, PatternRow, StitchPattern } from './model.ts';
+import { lettersIn, type RowOrder } from './order.ts';
 import { repeatedRows } from './rows.ts';
 
 /** The maker's choices within a pattern. */
@@ -10,7 +11,12 @@ export interface PatternChoice {
   readonly numbers?: Numbers | undefined;
   /** How many colours, where the pattern leaves it open. */
   readonly colours?: number | undefined;
+  /** Which loops its stitches go into; both unless said. */
+  readonly loops?: Loops | undefined;
 }
+
+/** Loops of the row below that stitches are worked into. docs/craft.md, “Where the hook goes”. */
+export type Loops = 'both' | 'back' | 'front';
 
 export interface BoundMultiple {
   readonly multiple: number;
@@ -31,6 +37,7 @@ export interface BoundPattern {
   readonly stitch: StitchKey;
   /** What a run that names no stitch is worked as. */
   readonly cell: StitchKey;
+  readonly loops: Loops;
   /** Letters of the colours it is worked in. */
   readonly colours: readonly string[];
   readonly across: BoundExtent;
@@ -88,6 +95,7 @@ function firstStitch(pattern: StitchPattern): string {
 const lettersOfColours = 'ABCDEFGH';
 
 function chooseColours(pattern: StitchPattern, chosen: number | undefined, problems: Problem[]): string[] {
+  if (pattern.order) return coloursOfOrder(pattern.order, problems);
   const { colours, fewestColours, mostColours } = pattern;
   const count = chosen ?? colours.length;
   if (count < fewestColours || count > mostColours) {
@@ -100,6 +108,22 @@ function chooseColours(pattern: StitchPattern, chosen: number | undefined, probl
     });
   }
   return count === colours.length ? [...colours] : [...lettersOfColours.slice(0, count)];
+}
+
+/** An order brings its own colours, which are A and on without a gap. */
+function coloursOfOrder(order: RowOrder, problems: Problem[]): string[] {
+  const letters = lettersIn(order);
+  const expected = [...lettersOfColours.slice(0, letters.length)];
+  const gap = expected.find((letter) => !letters.includes(letter));
+  if (gap) {
+    problems.push({
+      code: 'colours-mismatch',
+      path: 'order',
+      message: `The order of rows uses ${letters.join(', ')}, and leaves ${gap} out.`,
+      hint: `Name its colours ${expected.join(', ')}.`,
+    });
+  }
+  return expected;
 }
 
 function chooseStitch(pattern: StitchPattern, chosen: string | undefined, problems: Problem[]): StitchKey {
@@ -117,23 +141,34 @@ function chooseStitch(pattern: StitchPattern, chosen: string | undefined, proble
 }
 
 /** Rows after which stitch and colour both come back: where colours take turns, the least common multiple. */
-function repeatOf(rows: readonly PatternRow[], numbers: Numbers, colours: number): number {
+function repeatOf(rows: readonly PatternRow[], numbers: Numbers, colours: number, order?: RowOrder): number {
   const courses = rows.reduce((sum, row) => sum + evaluate(row.courses, numbers), 0);
+  if (order) return leastCommonMultiple(courses, order.repeat.length);
   const turns = rows.reduce((sum, row) => sum + (row.colour === '*' ? 1 : 0), 0);
   return turns ? courses * (leastCommonMultiple(turns, colours) / turns) : courses;
-}
-
-/** Courses after which stitch, colour and working direction have all come back. docs/craft.md, “Whole patterns”. */
-export function trueRepeat({ pattern, repeatCourses }: BoundPattern): number {
-  if (pattern.made === 'paired') return leastCommonMultiple(repeatCourses, 4);
-  const turned = pattern.made === 'flat' || pattern.made === 'turned-rounds';
-  return turned ? leastCommonMultiple(repeatCourses, 2) : repeatCourses;
 }
 
 export function leastCommonMultiple(a: number, b: number): number {
   let [x, y] = [a, b];
   while (y) [x, y] = [y, x % y];
   return (a / x) * b;
+}
+
+/**
+ * The widths of a pattern. A round has no edges: it holds whole repeats; where the tube lies flat it looks whole when each
+ * half begins a repeat at its side fold. docs/craft.md, “Rounds”.
+ */
+function acrossOf(pattern: StitchPattern, numbers: Numbers, unit: number): BoundExtent {
+  const written = bindExtent(pattern.across, numbers);
+  const tube = (pattern.made === 'rounds' || pattern.made === 'turned-rounds') && pattern.technique !== 'wedge-circle';
+  if (!tube) return written;
+  const { works } = written;
+  const whole = works.extra === 0 && works.multiple % unit === 0 ? works.multiple : unit;
+  return {
+    word: written.word,
+    works: { multiple: whole, extra: 0 },
+    alike: { multiple: leastCommonMultiple(whole, 2 * unit), extra: 0 },
+  };
 }
 
 /** No repeat is wider or higher; one that is would fill all memory before it is drawn. */
@@ -185,10 +220,11 @@ export function bindPattern(pattern: StitchPattern, choice: PatternChoice = {}):
     numbers,
     stitch,
     cell: pattern.technique === 'wide-hdc' ? 'hdc@between' : stitch,
+    loops: choice.loops ?? 'both',
     colours,
-    across: bindExtent(pattern.across, numbers),
+    across: acrossOf(pattern, numbers, Math.max(...rows.map(width))),
     up: bindExtent(pattern.up, numbers),
     repeatStitches: Math.max(...rows.map(width)),
-    repeatCourses: repeatOf(rows, numbers, colours.length),
+    repeatCourses: repeatOf(rows, numbers, colours.length, pattern.order),
   });
 }

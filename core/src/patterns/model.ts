@@ -1,4 +1,5 @@
 import type { Count } from './count.ts';
+import type { RowOrder } from './order.ts';
 
 /** The techniques of the craft that the notation can write (docs/pattern-notation.md has an example of each). */
 export const techniqueKeys = [
@@ -18,8 +19,11 @@ export const techniqueKeys = [
 ] as const;
 export type TechniqueKey = (typeof techniqueKeys)[number];
 
-/** How a piece is made: it decides the direction of each course. */
-export const makings = ['flat', 'right-side', 'rounds', 'turned-rounds', 'diagonals', 'paired'] as const;
+/**
+ * How a piece is made: it decides the direction of each course. Two nets are `netted`: a base row, then pairs of rows;
+ * `paired` are those begun before base rows were known, which go on as they were begun.
+ */
+export const makings = ['flat', 'right-side', 'rounds', 'turned-rounds', 'diagonals', 'paired', 'netted'] as const;
 export type Making = (typeof makings)[number];
 
 /** A stitch pattern as data: everything a person wrote in the notation, and nothing computed from it. */
@@ -47,6 +51,8 @@ export interface StitchPattern {
   readonly rows: readonly PatternRow[];
   /** A drawn chart, the last-worked row on top; rows of cells with one mark each. */
   readonly chart: readonly string[];
+  /** Colours row by row, where the maker has an order of their own. */
+  readonly order?: RowOrder | undefined;
   /** What ends the cloth well, and who should be careful with it; a sentence each, or nothing. */
   readonly ends: string;
   readonly careful: string;

@@ -1,5 +1,6 @@
 import { printCount } from './count.ts';
 import type { Extent, Multiple, PatternRow, Run, StitchPattern } from './model.ts';
+import { printOrder } from './order.ts';
 
 function printMultiple(multiple: Multiple): string {
   const extra = printCount(multiple.extra);
@@ -49,6 +50,7 @@ export function printPattern(pattern: StitchPattern): string {
     lines.push(`number ${n.name} = ${n.usual}, ${n.least} to ${n.most}, "${n.meaning}"`);
   }
   lines.push(printExtent('across', pattern.across), printExtent('up', pattern.up), `read ${pattern.read}`);
+  if (pattern.order) lines.push(`order ${printOrder(pattern.order)}`);
   if (pattern.ends) lines.push(`ends "${pattern.ends}"`);
   if (pattern.careful) lines.push(`careful "${pattern.careful}"`);
   lines.push(...pattern.rows.map(printRow));

@@ -13,6 +13,7 @@ import {
   type TechniqueKey,
   techniqueKeys,
 } from './model.ts';
+import { readOrder } from './order.ts';
 import { provePattern } from './whole.ts';
 
 /** A pattern while it is being read: every part may still be missing. */
@@ -185,6 +186,12 @@ const statements: Readonly<Record<string, (line: LineReader, draft: Draft) => vo
   read: (line, draft) => {
     draft.read = choice(line, ['seen', 'worked'] as const, 'how rows are read');
   },
+  order: (line, draft) => {
+    const text = line.expect(/^[A-H|,\s]+/, 'letters of colours', 'Write order A A | B A | A A, or order A B C.')[0];
+    const order = readOrder(text);
+    if (!order.ok) throw line.wrong('an order of rows', `${order.problems[0]?.message} ${order.problems[0]?.hint}`);
+    draft.order = order.value;
+  },
   ends: (line, draft) => {
     draft.ends = quoted(line, 'what ends it well');
   },
@@ -257,6 +264,7 @@ function complete(draft: Draft, lastLine: number): StitchPattern {
     read: draft.read ?? 'seen',
     rows: draft.rows,
     chart: draft.chart,
+    ...(draft.order ? { order: draft.order } : {}),
     ends: draft.ends ?? '',
     careful: draft.careful ?? '',
   };

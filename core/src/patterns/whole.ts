@@ -2,6 +2,7 @@ import { stitchCode, stitchKinds } from '../stitches/kinds.ts';
 import { type Count, namesIn } from './count.ts';
 import type { LineReader } from './lines.ts';
 import type { Run, StitchPattern } from './model.ts';
+import { lettersIn } from './order.ts';
 
 interface CountIn {
   readonly where: string;
@@ -67,6 +68,31 @@ function proveColours(pattern: StitchPattern, runs: readonly Run[], end: LineRea
   }
 }
 
+/** The two colours of overlay mosaic take turns row by row; a third would get no row, and no stitch. */
+function proveMosaic({ technique, colours }: StitchPattern, end: LineReader): void {
+  if (technique !== 'mosaic' || colours.length <= 2) return;
+  throw end.wrong(
+    'two colours',
+    `Overlay mosaic takes two colours by turns, A and B, so ${colours.slice(2).join(' and ')} would get no row.`,
+  );
+}
+
+/** An order of rows is for rows of one colour each. */
+function proveOrder(
+  { order, rows, chart, colours, mostColours }: StitchPattern,
+  runs: readonly Run[],
+  end: LineReader,
+) {
+  if (!order) return;
+  if (chart.length || runs.some((run) => run.colour) || !rows.length) {
+    throw end.wrong('rows of one colour each', 'An order of rows goes with rows that name no colour in their runs.');
+  }
+  const strange = lettersIn(order).find((letter) => !colours.includes(letter));
+  if (strange && mostColours <= colours.length) {
+    throw end.wrong(`colour ${strange} among the colours`, `The order uses ${strange}; add it to the line “colours”.`);
+  }
+}
+
 /** Every run is worked in a stitch that there is, in a place where it can be. */
 function proveStitches(pattern: StitchPattern, runs: readonly Run[], end: LineReader): void {
   for (const stitch of pattern.stitches) {
@@ -106,6 +132,8 @@ export function provePattern(pattern: StitchPattern, end: LineReader): void {
   const runs = pattern.rows.flatMap((row) => [...row.start, ...row.unit, ...row.end]);
   proveNumbers(pattern, runs, end);
   proveColours(pattern, runs, end);
+  proveMosaic(pattern, end);
+  proveOrder(pattern, runs, end);
   proveStitches(pattern, runs, end);
   proveRows(pattern, end);
 }

@@ -1,13 +1,8 @@
 import { type MultipleWords, multipleWords } from '../fit/arithmetic.ts';
 import { type Foundation, findFoundation } from '../fit/foundation.ts';
 import { isDerived } from '../gauge/typical.ts';
-import {
-  type BoundMultiple,
-  type BoundPattern,
-  bindPattern,
-  type PatternChoice,
-  trueRepeat,
-} from '../patterns/bind.ts';
+import { trueRepeat } from '../lay/repeat.ts';
+import { type BoundMultiple, type BoundPattern, bindPattern, type PatternChoice } from '../patterns/bind.ts';
 import type { StitchPattern } from '../patterns/model.ts';
 import { good, type Result } from '../problem.ts';
 import { techniqueOf } from '../techniques/register.ts';
@@ -80,7 +75,7 @@ export function bookEntry(pattern: StitchPattern, choice: PatternChoice = {}): R
     multiples: multipleWords({ bound: bound.value, technique: technique.value, foundation }),
     rows: { works: rowWords(bound.value.up.works), alike: rowWords(bound.value.up.alike) },
     idle: technique.value.words.idle,
-    trueRepeat: trueRepeat(bound.value),
+    trueRepeat: trueRepeat(bound.value, technique.value),
     foundations: ways.map((way) => ({ key: way.key, name: way.name, turningChain: turningChain(way) })),
     edges: edgeWords[pattern.technique] ?? edgesOf(bound.value),
     ends: pattern.ends,

@@ -1,12 +1,13 @@
+import { colourPeriod } from '../lay/bands.ts';
 import { isRoundMaking } from '../lay/fabric.ts';
 import { turnRows } from '../lay/rows.ts';
-import { type BoundPattern, trueRepeat } from '../patterns/bind.ts';
+import type { BoundPattern } from '../patterns/bind.ts';
 import type { Policy } from '../route/costs.ts';
 import type { Technique } from '../techniques/technique.ts';
 
 /** The colours of each course, over two true repeats. */
 function coloursByCourse(bound: BoundPattern): string[][] {
-  return turnRows(bound, 2 * trueRepeat(bound) + 2).map(({ row, colour }) => [
+  return turnRows(bound, 2 * colourPeriod(bound) + 2).map(({ row, colour }) => [
     ...new Set([...row.start, ...row.unit, ...row.end].map((run) => run.colour ?? colour)),
   ]);
 }
@@ -19,7 +20,7 @@ export function carriesInside(bound: BoundPattern, technique: Technique, wished:
   const policy = technique.policy ?? wished;
   const { made } = bound.pattern;
   if (bound.colours.length < 2 || policy === 'cut-always' || policy === 'side-only') return false;
-  if (technique.key === 'mosaic' || made === 'right-side' || made === 'paired') return false;
+  if (technique.key === 'mosaic' || made === 'right-side' || made === 'paired' || made === 'netted') return false;
   if (policy === 'carry-always') return true;
   const courses = coloursByCourse(bound);
   if (courses.some((colours) => colours.length > 1)) return true;

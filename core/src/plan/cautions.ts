@@ -1,4 +1,5 @@
 import type { Wish } from '../formats/wish.ts';
+import { fibreWords, meltingPart, melts, meltsFrom } from '../gauge/fibres.ts';
 import type { Problem } from '../problem.ts';
 import { lightnessOf } from '../shades/colour.ts';
 
@@ -14,13 +15,15 @@ const nearHeat = ['potholder'];
 export function cautionsThatStop(wish: Wish): Problem[] {
   if (!nearHeat.includes(wish.item)) return [];
   return wish.yarns.flatMap((yarn, i) =>
-    yarn.fibre === 'acrylic'
+    melts(yarn)
       ? [
           {
             code: 'not-safe' as const,
             path: `yarns.${i}.fibre`,
-            message: `${yarn.name} is acrylic, which melts on a hot pan and burns the hand.`,
-            hint: 'Make a potholder of cotton or wool only, thick and dry.',
+            message: yarn.blend?.length
+              ? `${yarn.name} is ${fibreWords(yarn)}: with ${meltingPart(yarn)} % that melts it is treated as a yarn that melts on a hot pan and burns the hand.`
+              : `${yarn.name} is ${fibreWords(yarn)}, which melts on a hot pan and burns the hand.`,
+            hint: `Make a potholder of cotton or wool only, thick and dry; a blend may have less than ${meltsFrom} % that melts.`,
           },
         ]
       : [],
@@ -33,6 +36,10 @@ export function cautionsFor(wish: Wish): Caution[] {
   const add = (about: Caution['about'], text: string) => found.push({ about, text });
   if (wish.item === 'potholder') {
     add('heat', 'Thick and dry: a wet or thin pad burns. Hang the ring away from flame, and test it before use.');
+  }
+  if (wish.item === 'cosy') {
+    add('heat', 'A single-layer cosy keeps warm and is no protection from heat: lift a hot pot with a potholder.');
+    if (wish.yarns.some(melts)) add('heat', 'Acrylic and other yarns that melt must not touch a hot pot or a stove.');
   }
   if (wish.item === 'dishcloth') add('heat', 'A dishcloth is no protection from heat: use a potholder.');
   if (wish.smallChildren) {

@@ -50,12 +50,12 @@ describe('what a policy costs in ends and yarn', () => {
     expect(inside('cut-always')).toBe(0);
   });
 
-  it('cut always: each run of a row has its two ends, but for strands that wait where the next row takes them up', () => {
+  it('cut always: each run of a row has its two ends, but where the hook goes straight on in the colour at a turn', () => {
     const { ends } = piece('cut-always');
-    // 9 runs in each of 44 rows. At the 33 turns within a band the edge block goes on in its colour, and the colour
-    // beside it waits at the very stitch where the row that comes back wants it: 2 strands go on at each. At the 10
-    // turns between bands neither colour is where it is wanted.
-    expect(ends).toBe(2 * (9 * 44 - 2 * 33));
+    // 9 runs in each of 44 rows. At the 33 turns within a band the edge block goes on in its colour; the colour beside
+    // it waits at the very stitch where the row that comes back wants it, and is cut all the same. At the 10 turns
+    // between bands the colour changes.
+    expect(ends).toBe(2 * (9 * 44 - 33));
   });
 
   it('the metres of the parts add up to the whole', () => {

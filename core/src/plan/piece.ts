@@ -3,8 +3,19 @@ import { checkFabric } from '../check/fabric.ts';
 import { checkStrands } from '../check/strands.ts';
 import type { Estimate } from '../estimate.ts';
 import { type FinishPart, type FinishRequest, finishParts } from '../finish/finish.ts';
+import { isTube, widthsAcross } from '../fit/across.ts';
+import { tubeBegins } from '../fit/foundation.ts';
 import { singleCrochetOf } from '../gauge/singleCrochet.ts';
-import { type Fabric, stitchesByColour } from '../lay/fabric.ts';
+import { coursesFor } from '../lay/courses.ts';
+import {
+  cellsIn,
+  cellWorked,
+  courseCells,
+  type Fabric,
+  sidesOf,
+  stitchesByColour,
+  stitchesMade,
+} from '../lay/fabric.ts';
 import { lay } from '../lay/lay.ts';
 import { measure, type YarnNeed } from '../measure/measure.ts';
 import type { CourseRequest } from '../measure/parts.ts';
@@ -16,6 +27,7 @@ import { costsFor } from '../route/costs.ts';
 import { chartOf } from '../route/ofFabric.ts';
 import { route } from '../route/route.ts';
 import type { Strands } from '../route/strands.ts';
+import { itemsIn, presetOf } from './items.ts';
 import type { Prepared } from './prepare.ts';
 
 /** One size, laid, proved, routed and measured. */
@@ -41,7 +53,7 @@ export interface Piece {
 export function routePiece(prepared: Prepared, fabric: Fabric): Strands {
   const { wish, gauge } = prepared;
   const size = { stitchWidth: gauge.stitchWidth.mid, rowHeight: gauge.rowHeight.mid };
-  const costs = costsFor(wish.policy, wish.floats && !wish.smallChildren, size);
+  const costs = costsFor(wish.policy, wish.floats && !wish.smallChildren, size, wish.weaving);
   const { policy } = wish;
   return route(chartOf(fabric), costs, policy === 'carry-always' || policy === 'bobbins' ? policy : 'least-cost');
 }
@@ -59,8 +71,9 @@ export function handBelief({ wish, gauge }: Pick<Prepared, 'wish' | 'gauge'>): B
  */
 export function makePiece(prepared: Prepared, stitches: number, rows: number): Result<Piece> {
   const { bound, technique, foundation, wish } = prepared;
-  const courses = technique.courses?.(stitches, rows) ?? rows;
-  const fabric = lay({ bound, foundation, edges: wish.edges, stitches, courses });
+  const courses = coursesFor(prepared, stitches, rows);
+  const { increases } = prepared;
+  const fabric = lay({ bound, foundation, edges: wish.edges, stitches, courses, increases });
   const laid = checkFabric(fabric, { bound, technique, foundation });
   if (!laid.ok) return laid;
   const strands = routePiece(prepared, fabric);
@@ -82,11 +95,10 @@ export function makePiece(prepared: Prepared, stitches: number, rows: number): R
     belief: handBelief(prepared),
   });
   const ends = strands.totals.reduce((sum, total) => sum + total.ends, 0);
-  const finishStitches = finish.reduce((sum, part) => sum + part.stitches, 0);
-  const finishEnds = finish.reduce((sum, part) => sum + part.ends, 0);
   const hands = handworkOf([
     [handworkOfFabric(fabric), pieces],
-    [handworkOfFinish(finishStitches, ends + finishEnds), pieces],
+    [handworkOfFinish(0, ends), pieces],
+    ...finish.map((part) => [handworkOfFinish(part.stitches, part.ends), part.times] as const),
   ]);
   return good({
     stitches,
@@ -119,20 +131,30 @@ export function measuringRequest(
 /** What the finishing needs to know of a laid piece. */
 export function finishRequest(prepared: Prepared, fabric: Fabric): FinishRequest {
   const { bound, technique, finish, wish, gauge, foundation, yarns } = prepared;
+  const courses = sidesOf(fabric).courses;
+  const tube = isTube(prepared) ? tubeBegins(foundation) : undefined;
+  const lastCell = fabric.courses ? cellWorked(fabric, fabric.courses - 1, cellsIn(fabric, fabric.courses - 1) - 1) : 0;
   const key = technique.gaugeKey(bound);
   return {
     ...finish,
     stitch: bound.stitch,
     technique,
     stitches: technique.width.stitches(fabric.count, foundation),
-    courses: fabric.courses,
-    width: technique.width.widths(fabric.count) * gauge.stitchWidth.mid,
-    height: fabric.courses * gauge.rowHeight.mid,
+    courses,
+    width: widthsAcross(prepared, fabric.count) * gauge.stitchWidth.mid,
+    height: courses * gauge.rowHeight.mid,
+    tube,
+    mouth: presetOf(wish.item).mouth === true,
+    sides: presetOf(wish.item).sides ?? 3,
+    round: technique.circle ? stitchesMade(courseCells(fabric, fabric.courses - 1)) : undefined,
+    inHand: fabric.colours[lastCell] as number,
+    rowHeight: gauge.rowHeight.mid,
     sc: yarns.map((yarn) => {
       const { width, height } = singleCrochetOf(gauge, key, yarn.weight);
       return { width: width.mid, height: height.mid, diameter: yarnFigures(yarn).diameter };
     }),
     pieces: wish.pieces,
+    items: itemsIn(wish, tube !== undefined),
     told: prepared.told,
   };
 }

@@ -108,12 +108,12 @@ describe('rows in words', () => {
   const request = writing(must(planWish(sampleWish())), 'US', 'right');
   it('row 1 and row 5', () => {
     const first = writeRow(request, 1);
-    expect(first.start).toBe('chain 37 in A; first sc in the 2nd chain from the hook');
+    expect(first.start).toBe('chain 37 in A; skip 1 chain, first sc in the 2nd chain from the hook');
     expect(first.work).toBe('(4 sc A, 4 sc B) × 4, 4 sc A');
     expect(first.end).toContain('36 sc (20 A, 16 B); last one an sc in A');
     const fifth = writeRow(request, 5);
     expect(fifth.side).toBe('RS');
-    expect(fifth.start).toBe('ch 1 in B, turn');
+    expect(fifth.start).toBe('turn; ch 1 in B');
     expect(fifth.work).toBe('(4 sc B, 4 sc A) × 4, 4 sc B');
     expect(writeRow(request, 4).change).toContain('finish the last sc in B');
   });
@@ -136,7 +136,7 @@ describe('rows in words', () => {
   it('UK terms change the words and nothing else', () => {
     const uk = writeRow({ ...request, terms: 'UK' }, 1);
     expect(uk.work).toBe('(4 dc A, 4 dc B) × 4, 4 dc A');
-    expect(uk.start).toBe('chain 37 in A; first dc in the 2nd chain from the hook');
+    expect(uk.start).toBe('chain 37 in A; skip 1 chain, first dc in the 2nd chain from the hook');
   });
 
   it('houndstooth says which stitch comes last', () => {

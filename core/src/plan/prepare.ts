@@ -1,30 +1,45 @@
 import type { Estimate } from '../estimate.ts';
 import type { FinishRequest } from '../finish/finish.ts';
 import type { WishedWidth } from '../fit/across.ts';
+import { isTube } from '../fit/across.ts';
+import { flattestIncrease } from '../fit/circle.ts';
 import { edgesFor } from '../fit/edges.ts';
-import { chooseFoundation, type Foundation } from '../fit/foundation.ts';
+import {
+  chooseFoundation,
+  type Foundation,
+  type FoundationKey,
+  findFoundation,
+  tubeBegins,
+} from '../fit/foundation.ts';
 import type { WishedHeight } from '../fit/up.ts';
 import type { Wish } from '../formats/wish.ts';
 import { washed } from '../gauge/changes.ts';
 import { type Gauge, typicalGauge } from '../gauge/gauge.ts';
 import { singleCrochetOf } from '../gauge/singleCrochet.ts';
+import { usualIncrease } from '../lay/base.ts';
 import { type Yarn, yarnFigures } from '../measure/yarn.ts';
 import { type BoundPattern, bindPattern } from '../patterns/bind.ts';
 import { findPattern } from '../patterns/book.ts';
+import { inRounds } from '../patterns/inRounds.ts';
 import type { StitchPattern } from '../patterns/model.ts';
+import { readOrder } from '../patterns/order.ts';
 import { readPattern } from '../patterns/read.ts';
 import { sumProblems } from '../patterns/sums.ts';
 import { at, good, type Problem, type Result, refused } from '../problem.ts';
-import { techniqueOf } from '../techniques/register.ts';
+import { makingsOf, techniqueOf } from '../techniques/register.ts';
 import type { Technique } from '../techniques/technique.ts';
 import type { ToldUnit } from '../units/length.ts';
 import { carriesInside } from './carries.ts';
 import { cautionsThatStop } from './cautions.ts';
+import { flapCover, presetOf } from './items.ts';
 import { readLength } from './readLength.ts';
 import { readGauge } from './wishedGauge.ts';
 
 /** The finishing of a wish, in figures. */
-export type FinishWish = Pick<FinishRequest, 'border' | 'closing' | 'ring' | 'strap' | 'seam'>;
+export type FinishWish = Pick<FinishRequest, 'border' | 'closing' | 'ring' | 'strap' | 'seam'> & {
+  /** mm; of a cover in one cloth. */
+  readonly flap?: number | undefined;
+};
 
 /** Nobody measures a cloth closer than this, mm. */
 const leastTolerance = 1;
@@ -51,6 +66,8 @@ export interface Prepared {
   readonly height: WishedHeight;
   /** mm that a size may be off the wished one, either way. */
   readonly tolerance: number | undefined;
+  /** Increases a round of the circle on which sides stand. */
+  readonly increases: number | undefined;
 }
 
 function readYarns(wish: Wish, bound: BoundPattern, problems: Problem[]): Yarn[] {
@@ -74,7 +91,7 @@ function typicalFor(wish: Wish, bound: BoundPattern, technique: Technique, yarns
   const carries = carriesInside(bound, technique, wish.policy);
   const main = yarns[0] as Yarn;
   const strand = carries ? Math.max(...yarns.map((yarn) => yarnFigures(yarn).diameter)) : 0;
-  return typicalGauge(technique.gaugeKey(bound), main.weight, strand);
+  return typicalGauge(technique.gaugeKey(bound), main.weight, strand, wish.hook);
 }
 
 function readWidth(wish: Wish, problems: Problem[]): WishedWidth {
@@ -83,15 +100,13 @@ function readWidth(wish: Wish, problems: Problem[]): WishedWidth {
   return { by: 'length', mm };
 }
 
-/** A width told all the way round, as the technique sizes its cloth: a tube is sized as it lies flat. */
-function asLaid(width: WishedWidth, wish: Wish, technique: Technique): WishedWidth {
-  if (width.by !== 'length' || wish.across !== 'round' || technique.key !== 'tube') return width;
-  return { by: 'length', mm: width.mm / 2 };
-}
-
+/** A cover in one cloth is as long as both its faces and the flap. */
 function readHeight(wish: Wish, problems: Problem[]): WishedHeight {
   if (wish.height.by !== 'length') return wish.height;
-  return { by: 'length', mm: readLength(wish.height.length, wish, 'height.length', problems) };
+  const mm = readLength(wish.height.length, wish, 'height.length', problems);
+  const flap = wish.finish?.flap;
+  if (flap === undefined) return { by: 'length', mm };
+  return { by: 'length', mm: flapCover(mm, readLength(flap, wish, 'finish.flap', problems)) };
 }
 
 /** The pattern of the book, or the one written into the wish. */
@@ -113,6 +128,40 @@ function patternOf(wish: Wish): Result<StitchPattern> {
   return found.ok ? found : refused(...found.problems.map((problem) => at('pattern.key', problem)));
 }
 
+/** The pattern as the maker makes it: in rounds, in an order of colours of their own, nets on a base row. */
+function madeAsWished(pattern: StitchPattern, wish: Wish): Result<StitchPattern> {
+  const { made, order } = wish.pattern;
+  const known = makingsOf[pattern.technique];
+  if (made && !known.includes(made)) {
+    return refused({
+      code: 'pattern-not-laid',
+      path: 'pattern.made',
+      message: `${pattern.name} cannot be made in ${made === 'rounds' ? 'rounds' : 'turned rounds'}.`,
+      hint: `It is made ${known.join(' or ')}.`,
+    });
+  }
+  const round = made ? inRounds(pattern, made) : pattern;
+  const based: StitchPattern = round.made === 'paired' ? { ...round, made: 'netted' } : round;
+  if (order === undefined) return good(based);
+  const read = readOrder(order);
+  if (!read.ok) return refused(...read.problems.map((problem) => at('pattern', problem)));
+  const coloured = [...based.rows].some((row) => [...row.start, ...row.unit, ...row.end].some((run) => run.colour));
+  if (based.chart.length || coloured || !takesOrder(pattern)) {
+    return refused({
+      code: 'field-wrong',
+      path: 'pattern.order',
+      message: `${pattern.name} has its colours in its rows, so they cannot be put in an order of their own.`,
+      hint: 'An order of rows goes with patterns whose rows are of one colour each, such as houndstooth or linen.',
+    });
+  }
+  return good({ ...based, order: read.value });
+}
+
+function takesOrder(pattern: StitchPattern): boolean {
+  const technique = techniqueOf(pattern);
+  return technique.ok && technique.value.ordered === true;
+}
+
 function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): FinishWish {
   const colour = (letter: string, path: string) => {
     const number = bound.colours.indexOf(letter);
@@ -126,9 +175,9 @@ function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): Finis
     }
     return Math.max(0, number);
   };
-  const { ring, strap, seam, outside } = wish.finish ?? {};
-  const tube = bound.pattern.technique === 'tube';
+  const { ring, strap, seam, outside, flap } = wish.finish ?? {};
   return {
+    flap: flap === undefined ? undefined : readLength(flap, wish, 'finish.flap', []),
     closing: wish.closing,
     border: wish.border && { ...wish.border, colour: colour(wish.border.colour, 'border.colour') },
     ring: ring === undefined ? undefined : readLength(ring, wish, 'finish.ring', problems),
@@ -139,8 +188,41 @@ function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): Finis
       width: readLength(strap.width, wish, 'finish.strap.width', problems, 2),
       colour: colour(strap.colour, 'finish.strap.colour'),
     },
-    seam: seam && { kind: seam, of: tube ? 'tube' : 'panels', outside },
+    seam: seam && { kind: seam, outside },
   };
+}
+
+/** The ways to begin, in the order in which the item is usually begun. */
+export function waysOf(
+  technique: Technique,
+  bound: BoundPattern,
+  { item }: Pick<Wish, 'item'>,
+): readonly FoundationKey[] {
+  const ways = technique.foundations(bound);
+  const { begin } = presetOf(item);
+  if (!begin || !isTube({ bound, technique })) return ways;
+  const usual = ways.find((key) => tubeBegins(findFoundation(key) as Foundation) === begin);
+  return usual ? [usual, ...ways.filter((key) => key !== usual)] : ways;
+}
+
+/** Loops of the row below are chosen where the technique works into tops, and nowhere else. */
+function loopProblems({ pattern }: Wish, technique: Technique): Problem[] {
+  if (!pattern.loops || pattern.loops === 'both' || technique.loops) return [];
+  return [
+    {
+      code: 'field-wrong',
+      path: 'pattern.loops',
+      message: `In ${technique.name} the pattern says where each stitch goes, so its loops cannot be chosen.`,
+      hint: 'Leave the loops out.',
+    },
+  ];
+}
+
+/** Increases by which a circle lies flat at this gauge: those of the rule of thumb where they do, else the nearest. */
+function flattest(gauge: Gauge, foundation: Foundation, sc: Prepared['sc']): number {
+  const [width, height] =
+    foundation.stitch === 'sc' ? [sc.width.mid, sc.height.mid] : [gauge.stitchWidth.mid, gauge.rowHeight.mid];
+  return Math.min(36, flattestIncrease(usualIncrease(foundation.stitch), width, height));
 }
 
 /** As many colours as there are yarns, where the pattern leaves it open. */
@@ -156,21 +238,24 @@ export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepare
   const tolerance =
     wish.tolerance === undefined ? undefined : readLength(wish.tolerance, wish, 'tolerance', problems, leastTolerance);
   const counted = readGauge(wish, problems);
-  const found = patternOf(wish);
+  const written = patternOf(wish);
+  if (!written.ok) return refused(...problems, ...written.problems);
+  const found = madeAsWished(written.value, wish);
   if (!found.ok) return refused(...problems, ...found.problems);
   const bound = bindPattern(found.value, { ...wish.pattern, colours: chosenColours(wish, found.value) });
   const technique = techniqueOf(found.value);
   if (!bound.ok) problems.push(...bound.problems.map((problem) => at('pattern', problem)));
   if (!technique.ok) problems.push(...technique.problems.map((problem) => at('pattern.key', problem)));
   if (!bound.ok || !technique.ok) return refused(...problems);
-  const foundation = chooseFoundation(technique.value.foundations(bound.value), wish.foundation);
+  const foundation = chooseFoundation(waysOf(technique.value, bound.value, wish), wish.foundation);
   if (!foundation.ok) problems.push(...foundation.problems.map((problem) => at('foundation', problem)));
   const yarns = readYarns(wish, bound.value, problems);
   const finish = readFinish(wish, bound.value, problems);
-  problems.push(...cautionsThatStop(wish), ...sumProblems(bound.value));
+  problems.push(...cautionsThatStop(wish), ...sumProblems(bound.value), ...loopProblems(wish, technique.value));
   if (!foundation.ok || problems.length) return refused(...problems);
   const gauge = counted?.worked ?? typicalFor(wish, bound.value, technique.value, yarns);
   const finished = counted?.washed ?? (wish.wash ? washed(gauge, wish.wash) : gauge);
+  const sc = singleCrochetOf(finished, technique.value.gaugeKey(bound.value), (yarns[0] as Yarn).weight);
   return good({
     wish: {
       ...wish,
@@ -183,11 +268,12 @@ export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepare
     foundation: foundation.value,
     gauge,
     finished,
-    sc: singleCrochetOf(finished, technique.value.gaugeKey(bound.value), (yarns[0] as Yarn).weight),
+    sc,
     finish,
     yarns,
-    width: asLaid(width, wish, technique.value),
+    width,
     height,
     tolerance,
+    increases: foundation.value.circle ? (wish.increases ?? flattest(gauge, foundation.value, sc)) : undefined,
   });
 }

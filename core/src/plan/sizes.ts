@@ -3,6 +3,7 @@ import { type AcrossFit, type AcrossRequest, fitAcross, offerWidth, type WidthOf
 import { type CircleLie, circleLies, flatIncrease, fullness } from '../fit/circle.ts';
 import { fitUp, type HeightOffer, offerHeight, type UpFit, type UpRequest } from '../fit/up.ts';
 import { at, good, type Problem, type Result, refused } from '../problem.ts';
+import { measureOf } from './items.ts';
 import type { Prepared } from './prepare.ts';
 
 /** The sizes that the pattern allows near a wish, both ways. */
@@ -15,7 +16,7 @@ export interface Sizes {
 /** More stitches than this are not laid in one piece. */
 const mostStitches = 1_500_000;
 
-/** What a border adds to the width. A circle has none of its own here: its border is a round more. */
+/** What a border adds to the width. */
 function besideWidth({ finish, sc }: Prepared): Estimate | undefined {
   return finish.border && times(sc.height, 2 * finish.border.rounds);
 }
@@ -28,10 +29,12 @@ function besideHeight({ finish, sc }: Prepared): Estimate | undefined {
 
 /** What `fit` is asked across. */
 export function acrossRequest(prepared: Prepared): AcrossRequest {
-  const { bound, technique, foundation, finished, wish, width, told } = prepared;
+  const { bound, technique, foundation, finished, wish, width, told, increases } = prepared;
   const { stitchWidth } = finished;
   const beside = besideWidth(prepared);
-  return { bound, technique, foundation, edges: wish.edges, stitchWidth, beside, wish: width, units: told };
+  const measure = measureOf(wish);
+  const edges = wish.edges;
+  return { bound, technique, foundation, edges, stitchWidth, beside, measure, increases, wish: width, units: told };
 }
 
 /** What `fit` is asked upwards. */
@@ -43,7 +46,7 @@ export function upRequest(prepared: Prepared): UpRequest {
 
 /** Fits a prepared wish. Lays nothing, so it is quick enough for every keystroke. */
 export function fitSizes(prepared: Prepared): Result<Sizes> {
-  if (prepared.technique.key === 'wedge-circle') return fitCircle(prepared);
+  if (prepared.technique.circle) return fitCircle(prepared);
   const across = fitAcross(acrossRequest(prepared));
   const up = fitUp(upRequest(prepared));
   if (!across.ok || !up.ok) {
@@ -61,7 +64,7 @@ export function fitSizes(prepared: Prepared): Result<Sizes> {
       hint: 'Make it smaller, or plan it as panels.',
     });
   }
-  const warnings = [...across.value.warnings, ...up.value.warnings, ...leaning(prepared)];
+  const warnings = [...across.value.warnings, ...up.value.warnings, ...leaning(prepared), ...doming(prepared)];
   return good({ across: across.value, up: up.value, warnings });
 }
 
@@ -78,12 +81,30 @@ function leaning({ bound, technique }: Prepared): Problem[] {
   ];
 }
 
+/** How the circle below straight sides will lie. */
+function doming({ foundation, increases, sc, finished }: Prepared): Problem[] {
+  if (!foundation.circle || increases === undefined) return [];
+  const ofSc = foundation.stitch === 'sc';
+  const width = (ofSc ? sc.width : finished.stitchWidth).mid;
+  const height = (ofSc ? sc.height : finished.rowHeight).mid;
+  const lies = circleLies(fullness(increases, width, height));
+  if (lies === 'flat') return [];
+  return [
+    {
+      code: 'stitches-illegal',
+      path: 'increases',
+      message: `With ${increases} increases a round the bottom ${circleWords[lies]}: at this gauge it lies flat with ${flatIncrease(width, height).toFixed(1)}.`,
+      hint: 'Change the increases of a round, or leave them to the plan.',
+    },
+  ];
+}
+
 /** A circle is as wide as it is high; of all else the two are apart. */
 export function asWideAsHigh(
   { technique }: Prepared,
   size: { width: WidthOffer; height: HeightOffer },
 ): { width: WidthOffer; height: HeightOffer } {
-  if (technique.key !== 'wedge-circle') return size;
+  if (!technique.circle) return size;
   const { height, difference } = size.height;
   return { ...size, width: { ...size.width, width: height, difference } };
 }

@@ -1,6 +1,6 @@
 import type { WidthOffer } from '../fit/across.ts';
 import { offerWidth, widthRule } from '../fit/across.ts';
-import { admits, nearest } from '../fit/progression.ts';
+import { admits, nearest, neighbours } from '../fit/progression.ts';
 import { type HeightOffer, heightRule, offerHeight } from '../fit/up.ts';
 import { good, type Result, refused } from '../problem.ts';
 import { makePiece, type Piece } from './piece.ts';
@@ -87,7 +87,7 @@ export function* searchLargest(prepared: Prepared, sure = sureFromStash): Genera
 /** The sizes that keep the proportion of the wish, each a notch wider than the one before. */
 function sizesByStep(prepared: Prepared) {
   const across = widthRule(prepared, prepared.wish.edges === 'centred' ? 'centred' : 'mirrored');
-  const up = heightRule(prepared.bound, 'as-begun');
+  const up = heightRule(prepared.bound, prepared.technique, 'as-begun');
   const proportion = wishedProportion(prepared);
   const at = (k: number): Result<StashSize> => {
     const width = offerWidth(acrossRequest(prepared), across.least + k * across.step);
@@ -134,10 +134,10 @@ export function savings(prepared: Prepared, width: WidthOffer, height: HeightOff
   const now = ballsOf(piece);
   if (now === undefined) return [];
   const across = widthRule(prepared, prepared.wish.edges);
-  const up = heightRule(prepared.bound, prepared.wish.ending);
+  const up = heightRule(prepared.bound, prepared.technique, prepared.wish.ending);
   const steps: [string, number, number][] = [
     ['narrower', width.stitches - across.step, height.rows],
-    ['shorter', width.stitches, height.rows - up.step],
+    ['shorter', width.stitches, neighbours(up, height.rows).find((rows) => rows < height.rows) ?? 0],
   ];
   return steps.flatMap(([word, stitches, rows]) => {
     if (stitches < across.least || rows < up.least) return [];

@@ -133,7 +133,7 @@ describe('all bridges from one use up the rows', () => {
         const linker = new Linker(from, costs);
         const above = Array.from({ length: drawn.length - 1 }, (_, i) => i + 1).filter((row) => row % 3 !== 1);
         const told: number[] = [];
-        linker.costsUp({ row: 0, end, start }, above, (i, cost) => {
+        linker.costsUp(0, { row: 0, end, start }, above, (i, cost) => {
           told[i] = cost;
         });
         const singly = above.map((nextRow) => linker.link(0, { row: 0, end, nextRow, start }, new MoveList()));

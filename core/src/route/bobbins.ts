@@ -3,6 +3,7 @@ import { type Chart, columnsFrom, columnsTo, eachRun, stitchesBetween } from './
 import { carryCost, cutCost, type StrandCosts } from './costs.ts';
 import { Linker } from './link.ts';
 import { MoveList } from './moves.ts';
+import { OwnCells } from './ownCells.ts';
 import type { Strands } from './strands.ts';
 
 /** Up to so many runs of a colour are divided exactly, more of them greedily. */
@@ -29,32 +30,39 @@ class Bridges {
   private readonly chart: Chart;
   private readonly costs: StrandCosts;
   private readonly linker: Linker;
+  private readonly own: OwnCells;
   private readonly thrown = new MoveList();
 
   constructor(chart: Chart, costs: StrandCosts) {
     this.chart = chart;
     this.costs = costs;
-    this.linker = new Linker(chart, costs);
+    this.own = new OwnCells(
+      chart,
+      Array.from({ length: chart.colourCount }, (_, colour) => colour),
+    );
+    this.linker = new Linker(chart, costs, this.own);
   }
 
-  price(from: Run, to: Run): number {
+  price(colour: number, from: Run, to: Run): number {
     const { chart, costs } = this;
     if (from.row === to.row) {
       const n = stitchesBetween(chart, from.row, from.end, to.start);
       const float =
         n <= costs.floatLimit ? n * (costs.stitchWidth * costs.perMm + costs.perFloat) : Number.POSITIVE_INFINITY;
-      return Math.min(carryCost(costs, n), float, cutCost(costs));
+      const hidden = this.own.between(colour, from.row, from.end, to.start) * costs.perShow * costs.showing;
+      return Math.min(carryCost(costs, n) - hidden, float, cutCost(costs));
     }
     this.thrown.length = 0;
-    return this.linker.link(0, { row: from.row, end: from.end, nextRow: to.row, start: to.start }, this.thrown);
+    return this.linker.link(colour, { row: from.row, end: from.end, nextRow: to.row, start: to.start }, this.thrown);
   }
 
   /** The same from one run to runs in later rows that all begin at the same boundary, in the order of rows. */
-  pricesUp(from: Run, above: readonly Run[], each: (index: number, price: number) => void): void {
+  pricesUp(colour: number, from: Run, above: readonly Run[], each: (index: number, price: number) => void): void {
     const [first] = above;
     if (!first) return;
     const gap = { row: from.row, end: from.end, start: first.start };
     this.linker.costsUp(
+      colour,
       gap,
       above.map(({ row }) => row),
       each,
@@ -74,7 +82,7 @@ function divideExactly(runs: readonly Run[], prices: Float64Array, begun: number
   return Int32Array.from(columns, (column) => (column >= n ? -1 : column));
 }
 
-function divideGreedily(runs: readonly Run[], bridges: Bridges, begun: number): Division {
+function divideGreedily(colour: number, runs: readonly Run[], bridges: Bridges, begun: number): Division {
   const before = new Int32Array(runs.length).fill(-1);
   const open: number[] = [];
   runs.forEach((run, i) => {
@@ -84,7 +92,7 @@ function divideGreedily(runs: readonly Run[], bridges: Bridges, begun: number): 
       .slice(0, looksAt);
     let best: { strand: number; price: number } | undefined;
     for (const { at, strand } of near) {
-      const price = bridges.price(runs[at] as Run, run);
+      const price = bridges.price(colour, runs[at] as Run, run);
       if (price <= begun && (!best || price < best.price)) best = { strand, price };
     }
     if (best) {
@@ -167,9 +175,9 @@ export function withBobbins(
   let best = single;
   runs.forEach((own, colour) => {
     if (own.length < 2) return;
-    const prices = own.length <= exactUpTo ? allPrices(own, bridges) : undefined;
+    const prices = own.length <= exactUpTo ? allPrices(colour, own, bridges) : undefined;
     for (const begun of [cutCost(costs), cutCost(costs) + costs.perBobbin]) {
-      const division = prices ? divideExactly(own, prices, begun) : divideGreedily(own, bridges, begun);
+      const division = prices ? divideExactly(own, prices, begun) : divideGreedily(colour, own, bridges, begun);
       const tried = chosen.map((each, i) => (i === colour ? division : each));
       const { chart: divided, colourOf } = dividedChart(chart, runs, tried);
       const routed = finish(divided, colourOf);
@@ -183,7 +191,7 @@ export function withBobbins(
 }
 
 /** The price from each run to each later one, row by row of the earlier; infinite elsewhere. */
-function allPrices(runs: readonly Run[], bridges: Bridges): Float64Array {
+function allPrices(colour: number, runs: readonly Run[], bridges: Bridges): Float64Array {
   const n = runs.length;
   const prices = new Float64Array(n * n).fill(Number.POSITIVE_INFINITY);
   const byStart = new Map<number, number[]>();
@@ -192,11 +200,12 @@ function allPrices(runs: readonly Run[], bridges: Bridges): Float64Array {
   });
   runs.forEach((from, i) => {
     for (let to = i + 1; to < n && runs[to]?.row === from.row; to++) {
-      prices[i * n + to] = bridges.price(from, runs[to] as Run);
+      prices[i * n + to] = bridges.price(colour, from, runs[to] as Run);
     }
     for (const alike of byStart.values()) {
       const above = alike.filter((to) => (runs[to] as Run).row > from.row);
       bridges.pricesUp(
+        colour,
         from,
         above.map((to) => runs[to] as Run),
         (at, price) => {

@@ -1,5 +1,5 @@
 /** How rows follow one another, as the strands see it. */
-export type Construction = 'flat' | 'turned-rounds' | 'rounds' | 'right-side' | 'paired';
+export type Construction = 'flat' | 'turned-rounds' | 'rounds' | 'right-side' | 'paired' | 'netted';
 
 /** No cell: columns of a diagonal piece that a row does not reach. */
 export const EMPTY = 255;
@@ -24,6 +24,7 @@ export interface Chart {
 export function direction(construction: Construction, row: number): 1 | -1 {
   if (construction === 'rounds' || construction === 'right-side') return 1;
   if (construction === 'paired') return row % 4 < 2 ? 1 : -1;
+  if (construction === 'netted') return row === 0 || (row - 1) % 4 >= 2 ? 1 : -1;
   return row % 2 === 0 ? 1 : -1;
 }
 

@@ -21,6 +21,8 @@ export interface StrandCosts {
   readonly perFloat: number;
   /** Each strand begun while another of its colour has stitches still to come. */
   readonly perBobbin: number;
+  /** A strand is fastened off wherever its colour stops, even where it could be picked up. */
+  readonly cutsAlways: boolean;
   /** How much a carried strand shows through a stitch: contrast × openness. */
   readonly showing: number;
 }
@@ -39,6 +41,7 @@ export const usualCosts: StrandCosts = {
   perShow: 0.25,
   perFloat: 1,
   perBobbin: 30,
+  cutsAlways: false,
   showing: 1,
 };
 
@@ -56,16 +59,26 @@ export const policyNames: Readonly<Record<Policy, string>> = {
 
 const neverCarried = 1000;
 
-/** The prices that bring a policy about. @param floats whether strands may lie loose on the back */
+/** What the maker feels about weaving in ends. */
+export type Weaving = 'hate' | 'usual' | 'easy';
+
+/** How dear an end is against the usual. */
+const endFeeling: Readonly<Record<Weaving, number>> = { hate: 2.5, usual: 1, easy: 0.4 };
+
+/**
+ * The prices that bring a policy about. @param floats whether strands may lie loose on the back
+ * @param weaving what the maker feels about ends
+ */
 export function costsFor(
   policy: Policy,
   floats: boolean,
   size: { stitchWidth: number; rowHeight: number },
+  weaving: Weaving = 'usual',
 ): StrandCosts {
-  const costs = { ...usualCosts, ...size };
+  const costs = { ...usualCosts, ...size, perEnd: usualCosts.perEnd * endFeeling[weaving] };
   const inside = policy !== 'cut-always' && policy !== 'side-only';
   const bound = floats && inside ? costs : { ...costs, floatLimit: 0, floatUpLimit: 0 };
-  if (policy === 'cut-always') return { ...bound, perEnd: 1, perCarried: neverCarried };
+  if (policy === 'cut-always') return { ...bound, cutsAlways: true };
   return policy === 'side-only' ? { ...bound, perCarried: neverCarried } : bound;
 }
 

@@ -1,5 +1,7 @@
 import type { Fabric } from '../lay/fabric.ts';
 import { type StitchKey, stitchKinds } from '../stitches/kinds.ts';
+import { columnsFrom, columnsTo } from './chart.ts';
+import { CARRY } from './moves.ts';
 import { totalsByColour } from './route.ts';
 import type { Strands } from './strands.ts';
 
@@ -38,6 +40,24 @@ export function insideCells(fabric: Fabric, { inside, chart }: Pick<Strands, 'in
   return cellOf ? Uint8Array.from(cellOf, (at) => inside[at] as number) : inside.subarray(0, fabric.kinds.length);
 }
 
+/** Of the strands in each cell those that lie inside their own colour; nothing where no colour is divided. */
+function hiddenCells(fabric: Fabric, { chart, moves, colourOf }: Strands): Uint8Array | undefined {
+  if (colourOf.every((colour, strand) => colour === strand)) return undefined;
+  const { columns } = chart;
+  const hidden = new Uint8Array(chart.rows * columns);
+  for (let i = 0; i < moves.length; i++) {
+    if (moves.kind[i] !== CARRY) continue;
+    const row = moves.row[i] as number;
+    const own = colourOf[moves.colour[i] as number];
+    const to = columnsTo(chart, row, moves.from[i] as number, moves.to[i] as number);
+    for (let x = columnsFrom(chart, row, moves.from[i] as number, moves.to[i] as number); x < to; x++) {
+      const at = row * columns + x;
+      if (colourOf[chart.colours[at] as number] === own) hidden[at] = (hidden[at] as number) + 1;
+    }
+  }
+  return insideCells(fabric, { inside: hidden, chart });
+}
+
 /** Counts what the strands do. @param contrast of the yarns, 0 to 1 */
 export function strandLedger(fabric: Fabric, strands: Strands, contrast: number): StrandLedger {
   const totals = totalsByColour(strands, fabric.colourCount);
@@ -45,9 +65,11 @@ export function strandLedger(fabric: Fabric, strands: Strands, contrast: number)
     totals.reduce((whole, total) => whole + total[key], 0);
   const thickness = [0, 0, 0, 0];
   let show = 0;
+  const hidden = hiddenCells(fabric, strands);
   insideCells(fabric, strands).forEach((count, cell) => {
     (thickness[Math.min(3, count)] as number)++;
-    if (count) show += count * (opennessOf[fabric.kinds[cell] as number] as number);
+    const shown = count - (hidden?.[cell] ?? 0);
+    if (shown) show += shown * (opennessOf[fabric.kinds[cell] as number] as number);
   });
   return {
     ends: sum('ends'),

@@ -11,6 +11,7 @@ import {
 } from './chart.ts';
 import { carryCost, cutCost, type StrandCosts } from './costs.ts';
 import { CARRY, CLIMB, CUT, FLOAT_RISING, FLOAT_UP, type MoveList } from './moves.ts';
+import type { OwnCells } from './ownCells.ts';
 
 /** Costs nearer than this are the same; of two like ways the one that leaves the strand at rest longer is taken. */
 const equal = 1e-9;
@@ -53,7 +54,15 @@ export class Linker {
   private readonly behind: Int32Array;
   private readonly perColumn: Float64Array;
 
-  constructor(chart: Chart, costs: StrandCosts) {
+  /** Price of what shows of one stitch, and where it does not. */
+  private readonly perShown: number;
+  private readonly own: OwnCells | undefined;
+  private strand = 0;
+
+  /** @param own where colours are divided among strands: the stitches in which a strand does not show */
+  constructor(chart: Chart, costs: StrandCosts, own?: OwnCells) {
+    this.own = own;
+    this.perShown = costs.perShow * costs.showing;
     this.chart = chart;
     this.costs = costs;
     this.cut = cutCost(costs);
@@ -67,6 +76,7 @@ export class Linker {
 
   /** Adds the moves of the cheapest bridge. Staying attached is preferred to an equally dear cut. @returns its cost */
   link(colour: number, gap: Gap, moves: MoveList): number {
+    this.strand = colour;
     return this.take(colour, this.search(gap, gap.row + 1, this.afterUse(gap)), gap, moves);
   }
 
@@ -75,10 +85,12 @@ export class Linker {
    * @param nextRows rising, all above `row` @param each told the index in `nextRows` and what `link` would cost
    */
   costsUp(
+    strand: number,
     { row, end, start }: Omit<Gap, 'nextRow'>,
     nextRows: readonly number[],
     each: (index: number, cost: number) => void,
   ): void {
+    this.strand = strand;
     const gap = { row, end, start, nextRow: row };
     let states = this.afterUse(gap);
     let next = row + 1;
@@ -94,12 +106,23 @@ export class Linker {
    * floated up for `stretch` rows. @returns the cost of what is still to be done
    */
   linkOn(colour: number, hangs: { row: number; at: number; stretch: number }, gap: Gap, moves: MoveList): number {
+    this.strand = colour;
     const { row, at, stretch } = hangs;
     const best = this.search(gap, row, [{ at: this.place(at), stretch, cost: 0 }]);
     return this.take(colour, best, { ...gap, row: row - 1, end: at }, moves);
   }
 
+  /** Whether the hook goes straight on in the colour: the next row begins where this one ended. */
+  private goesOn(gap: Gap): boolean {
+    const at = startBoundary(this.chart, gap.nextRow);
+    return gap.nextRow === gap.row + 1 && gap.end === endBoundary(this.chart, gap.row) && gap.start === at;
+  }
+
   private take(colour: number, best: Hanging | undefined, gap: Gap, moves: MoveList): number {
+    if (this.costs.cutsAlways && !this.goesOn(gap)) {
+      moves.add(CUT, colour, gap.row, gap.end, gap.nextRow);
+      return this.cut;
+    }
     if (!best || best.cost > this.cut || this.chart.construction === 'right-side') {
       moves.add(CUT, colour, gap.row, gap.end, gap.nextRow);
       return this.cut;
@@ -147,7 +170,8 @@ export class Linker {
 
   private carried(state: Hanging, row: number, from: number, to: number): Hanging {
     const columns = Math.abs(this.column(row, from) - this.column(row, to));
-    const cost = state.cost + columns * (this.perColumn[row] as number);
+    const hidden = this.own ? this.own.between(this.strand, row, from, to) * this.perShown : 0;
+    const cost = state.cost + columns * (this.perColumn[row] as number) - hidden;
     return { at: this.place(to), stretch: 0, cost, step: { kind: CARRY, row, from, to, before: state.step } };
   }
 

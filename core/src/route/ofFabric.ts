@@ -1,4 +1,4 @@
-import { cellsIn, courseCells, type Fabric, stitchesMade } from '../lay/fabric.ts';
+import { cellsIn, courseCells, type Fabric, isRoundMaking, stitchesMade } from '../lay/fabric.ts';
 import { blocksHigh, diagonalSpan } from '../techniques/cornerToCorner.ts';
 import type { Chart, Construction } from './chart.ts';
 import { EMPTY } from './chart.ts';
@@ -9,6 +9,7 @@ const constructionOf: Readonly<Record<Fabric['making'], Construction>> = {
   rounds: 'rounds',
   'turned-rounds': 'turned-rounds',
   paired: 'paired',
+  netted: 'netted',
   diagonals: 'flat',
 };
 
@@ -75,6 +76,24 @@ function wedgeColumns(fabric: Fabric) {
   return { columns: count, colours, scale, cellOf };
 }
 
+/** Rounds of straight sides on a circle: a round of the circle lies under as many columns as its sides have. */
+function basedColumns(fabric: Fabric) {
+  const { count, courses } = fabric;
+  const colours = new Uint8Array(courses * count);
+  const scale = new Float64Array(courses);
+  const cellOf = new Uint32Array(fabric.kinds.length);
+  for (let course = 0; course < courses; course++) {
+    const start = fabric.starts[course] as number;
+    const cells = cellsIn(fabric, course);
+    scale[course] = cells / count;
+    for (let x = 0; x < cells; x++) cellOf[start + x] = course * count + Math.floor((x * count) / cells);
+    for (let column = 0; column < count; column++) {
+      colours[course * count + column] = fabric.colours[start + Math.floor((column * cells) / count)] as number;
+    }
+  }
+  return { columns: count, colours, scale, cellOf };
+}
+
 /** The chart that routing reads from a fabric. */
 export function chartOf(fabric: Fabric): Chart {
   const { making, courses: rows, colourCount } = fabric;
@@ -83,6 +102,10 @@ export function chartOf(fabric: Fabric): Chart {
   if (fabric.kinds.length === rows * fabric.stitches && fabric.stitches === fabric.count) {
     return { ...whole, columns: fabric.stitches, colours: fabric.colours };
   }
-  if (making === 'paired') return { ...whole, columns: fabric.stitches, colours: fabric.colours };
-  return { ...whole, ...(making === 'rounds' ? wedgeColumns(fabric) : clusterColumns(fabric)) };
+  if (making === 'paired' || making === 'netted')
+    return { ...whole, columns: fabric.stitches, colours: fabric.colours };
+  if (isRoundMaking(making)) {
+    return { ...whole, ...(cellsIn(fabric, rows - 1) === fabric.count ? basedColumns(fabric) : wedgeColumns(fabric)) };
+  }
+  return { ...whole, ...clusterColumns(fabric) };
 }

@@ -4,11 +4,13 @@ import { type Chart, columnsFrom, columnsTo, eachRun, isRound, stitchesBetween }
 import { carryCost, cutCost, type StrandCosts } from './costs.ts';
 import { Linker } from './link.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, MoveList } from './moves.ts';
+import { OwnCells } from './ownCells.ts';
 import type { Strands, StrandTotals } from './strands.ts';
 
 /** As needed: every gap is bridged in the cheapest way. docs/strand-routing.md. Linear in stitches. */
-function asNeeded(chart: Chart, costs: StrandCosts, moves: MoveList): number[] {
-  const linker = new Linker(chart, costs);
+function asNeeded(chart: Chart, costs: StrandCosts, moves: MoveList, own?: OwnCells): number[] {
+  const linker = new Linker(chart, costs, own);
+  const perShown = costs.perShow * costs.showing;
   const cut = cutCost(costs);
   const perCarry = carryCost(costs, 1);
   const perFloat = costs.stitchWidth * costs.perMm + costs.perFloat;
@@ -22,9 +24,9 @@ function asNeeded(chart: Chart, costs: StrandCosts, moves: MoveList): number[] {
       else if (before === row) {
         const from = lastEnd[colour] as number;
         const n = stitchesBetween(chart, row, start, from);
-        const carry = n * perCarry;
+        const carry = n * perCarry - (own ? own.between(colour, row, from, start) * perShown : 0);
         const floats = n <= costs.floatLimit && n * perFloat < carry;
-        const least = floats ? n * perFloat : carry;
+        const least = costs.cutsAlways ? Number.POSITIVE_INFINITY : floats ? n * perFloat : carry;
         if (least > cut) moves.add(CUT, colour, row, from, row);
         else moves.add(floats ? FLOAT : CARRY, colour, row, from, start);
         (cost[colour] as number) += least < cut ? least : cut;
@@ -42,15 +44,18 @@ function asNeeded(chart: Chart, costs: StrandCosts, moves: MoveList): number[] {
 /** What the carries of a move list come to: stitches carried by each strand, and idle strands in each cell. */
 interface Carries {
   readonly stitches: Float64Array;
+  /** Those of them in which a strand lies inside its own colour. */
+  readonly hidden: Float64Array;
   readonly inside: Uint8Array;
 }
 
 /** Most moves are carries, so they are gone through by themselves. */
-function countCarries(chart: Chart, moves: MoveList): Carries {
+function countCarries(chart: Chart, moves: MoveList, own?: OwnCells): Carries {
   const { columns, scale } = chart;
   const { kind, colour, row, from, to } = moves;
   const inside = new Uint8Array(chart.rows * columns);
   const stitches = new Float64Array(chart.colourCount);
+  const hidden = new Float64Array(chart.colourCount);
   for (let i = 0; i < moves.length; i++) {
     if (kind[i] !== CARRY) continue;
     const r = row[i] as number;
@@ -58,10 +63,11 @@ function countCarries(chart: Chart, moves: MoveList): Carries {
     const b = columnsTo(chart, r, from[i] as number, to[i] as number);
     const strand = colour[i] as number;
     stitches[strand] = (stitches[strand] as number) + (b - a) * (scale ? (scale[r] as number) : 1);
+    if (own) hidden[strand] = (hidden[strand] as number) + own.between(strand, r, from[i] as number, to[i] as number);
     const base = r * columns;
     for (let x = base + a; x < base + b; x++) inside[x] = (inside[x] as number) + 1;
   }
-  return { stitches, inside };
+  return { stitches, hidden, inside };
 }
 
 /** Everything but the carries of one strand, added to its totals. */
@@ -106,7 +112,8 @@ function countAgain(
     total.recounted =
       total.extraMm * costs.perMm +
       total.ends * costs.perEnd +
-      total.carried * (costs.perCarried + costs.perShow * costs.showing) +
+      total.carried * costs.perCarried +
+      (total.carried - (carries.hidden[strand] as number)) * costs.perShow * costs.showing +
       (total.floats ? total.floats * costs.perFloat : 0);
   });
   return totals;
@@ -130,8 +137,9 @@ export function route(chart: Chart, costs: StrandCosts, way: Way, bandGap = cost
   const single = finished(chart, chart, identity(chart.colourCount), costs, moves, asNeeded(chart, costs, moves));
   if (way === 'least-cost') return single;
   return withBobbins(chart, costs, single, (divided, colourOf) => {
-    const own = new MoveList();
-    return finished(chart, divided, colourOf, costs, own, asNeeded(divided, costs, own));
+    const moved = new MoveList();
+    const own = new OwnCells(divided, colourOf);
+    return finished(chart, divided, colourOf, costs, moved, asNeeded(divided, costs, moved, own));
   });
 }
 
@@ -148,7 +156,7 @@ export function finished(
   moves: MoveList,
   cost: readonly number[],
 ): Strands {
-  const carries = countCarries(chart, moves);
+  const carries = countCarries(chart, moves, whole === chart ? undefined : new OwnCells(chart, colourOf));
   const totals = countAgain(chart, costs, moves, cost, carries);
   const bobbins = bobbinsOf(chart, colourOf, whole.colourCount);
   return { chart, colourOf, moves, totals, bobbins, inside: carries.inside };

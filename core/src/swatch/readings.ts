@@ -1,6 +1,6 @@
 import type { Reading } from '../calibrate/belief.ts';
 import { weighedSwatch } from '../calibrate/readings.ts';
-import { widthRule } from '../fit/across.ts';
+import { widthRule, widthsAcross } from '../fit/across.ts';
 import { type Progression, progression } from '../fit/progression.ts';
 import { heightRule } from '../fit/up.ts';
 import { leastSide, type Swatch, type SwatchCount, swatchWish } from '../formats/swatch.ts';
@@ -61,10 +61,10 @@ export function planSwatch(swatch: Swatch): Result<Plan> {
     : firstOf(
         widthRule(prepared.value, 'whole'),
         repeats * bound.repeatStitches,
-        (n) => technique.width.widths(n) * finished.stitchWidth.mid,
+        (n) => widthsAcross(prepared.value, n) * finished.stitchWidth.mid,
       );
   const rows = firstOf(
-    heightRule(bound, 'any'),
+    heightRule(bound, technique, 'any'),
     repeats * bound.repeatCourses,
     (n) => (technique.heights?.(n) ?? n) * finished.rowHeight.mid,
   );

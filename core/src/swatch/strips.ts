@@ -1,5 +1,5 @@
 import type { Estimate } from '../estimate.ts';
-import { widthRule } from '../fit/across.ts';
+import { widthRule, widthsAcross } from '../fit/across.ts';
 import { progression } from '../fit/progression.ts';
 import { heightRule } from '../fit/up.ts';
 import type { Wish } from '../formats/wish.ts';
@@ -61,11 +61,11 @@ export function planStrip(wish: Wish, policy: Policy): Result<Plan> {
     return refused(problem);
   }
   const across = widthRule(prepared.value, 'whole');
-  const up = heightRule(bound, 'any');
+  const up = heightRule(bound, technique, 'any');
   const first = (rule: typeof across, least: number) =>
     progression(rule.step, rule.offset, Math.max(Math.ceil(least), rule.least)).least;
   let stitches = first(across, bound.repeatStitches);
-  while (technique.width.widths(stitches) * gauge.stitchWidth.mid < stripWidth) stitches += across.step;
+  while (widthsAcross({ bound, technique }, stitches) * gauge.stitchWidth.mid < stripWidth) stitches += across.step;
   const rows = first(up, Math.max(2 * bound.repeatCourses, stripHeight / gauge.rowHeight.mid));
   const [width, height] = [
     { by: 'stitches', count: stitches },

@@ -4,6 +4,7 @@ import { checkStrands } from '../check/strands.ts';
 import { widthRule } from '../fit/across.ts';
 import { findFoundation } from '../fit/foundation.ts';
 import { heightRule } from '../fit/up.ts';
+import { coursesFor } from '../lay/courses.ts';
 import { assemble, stitchesByColour } from '../lay/fabric.ts';
 import { lay } from '../lay/lay.ts';
 import { measureParts } from '../measure/parts.ts';
@@ -27,8 +28,8 @@ function made(key: string, wide: number, high: number, way: number, policyAt: nu
   const foundation = findFoundation(ways[way % ways.length] as string) as NonNullable<
     ReturnType<typeof findFoundation>
   >;
-  const across = widthRule({ bound, technique }, 'whole');
-  const up = heightRule(bound, 'any');
+  const across = widthRule({ bound, technique, foundation }, 'whole');
+  const up = heightRule(bound, technique, 'any');
   const stitches =
     pattern.technique === 'wedge-circle' ? bound.across.works.multiple : across.least + wide * across.step;
   const rows = up.least + high * up.step;
@@ -37,7 +38,7 @@ function made(key: string, wide: number, high: number, way: number, policyAt: nu
     foundation,
     edges: 'whole',
     stitches,
-    courses: technique.courses?.(stitches, rows) ?? rows,
+    courses: coursesFor({ technique, foundation }, stitches, rows),
   });
   const policy = technique.policy ?? (policies[policyAt % policies.length] as (typeof policies)[number]);
   const costs = costsFor(policy, false, { stitchWidth: 6, rowHeight: 6 });

@@ -1,4 +1,4 @@
-import type { FoundationKey } from '../fit/foundation.ts';
+import { type FoundationKey, roundWays } from '../fit/foundation.ts';
 import { isRoundMaking } from '../lay/fabric.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
 import type { StitchKey } from '../stitches/kinds.ts';
@@ -11,16 +11,9 @@ const flatWays: Partial<Record<StitchKey, readonly FoundationKey[]>> = {
   dc: ['dc-4th', 'dc-3rd', 'dc-3rd-counted', 'dc-chainless'],
 };
 
-const roundWays: Partial<Record<StitchKey, readonly FoundationKey[]>> = {
-  sc: ['ring-sc'],
-  hdc: ['ring-hdc'],
-  dc: ['ring-dc'],
-};
-
 /** The ways to begin a flat piece or a round of one stitch. */
 export function waysFor(bound: BoundPattern): readonly FoundationKey[] {
-  const ways = isRoundMaking(bound.pattern.made) ? roundWays : flatWays;
-  return ways[bound.stitch] ?? [];
+  return isRoundMaking(bound.pattern.made) ? roundWays(bound.stitch) : (flatWays[bound.stitch] ?? []);
 }
 
 /** Every stitch is the main one, on the top of the stitch below; a counted chain opens each course or none. */
@@ -53,7 +46,11 @@ export const carried: Technique = {
   },
   step: 1,
   cuts: true,
-  kinds: ['sc', 'hdc', 'dc', 'hdc-ch2', 'dc-ch3', 'dc-ch2'],
+  loops: true,
+  kinds: [
+    ...(['sc', 'hdc', 'dc', 'hdc-ch2', 'dc-ch3', 'dc-ch2'] as const),
+    ...(['sc@back', 'sc@front', 'hdc@back', 'hdc@front', 'dc@back', 'dc@front'] as const),
+  ],
   width: plainStitches,
   gaugeKey: (bound) => (bound.stitch === 'hdc' ? 'hdc' : bound.stitch === 'dc' ? 'dc' : 'sc'),
   foundations: waysFor,

@@ -16,6 +16,7 @@ export const chainSpace: Technique = {
     idle: 'Three colours climb the edge, one row each; two cannot.',
   },
   step: 1,
+  ordered: true,
   kinds: ['dc', 'dc-ch3', 'dc@below2', 'ch', 'sc'],
   width: plainStitches,
   paths: { dc: { a: 2, b: 7.3, c: 8 } },

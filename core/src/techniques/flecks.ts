@@ -24,7 +24,6 @@ export const flecks: Technique = {
       const fleck = keyAt(view.kinds, x) === 'fleck';
       if (!fleck && keyAt(view.kinds, x) !== 'sc') view.refuse(x, 'the ground is sc');
       else if (fleck && !view.forward) view.refuse(x, 'a fleck stands in a row of the wrong side');
-      else if (fleck && (x === 0 || x === view.kinds.length - 1)) view.refuse(x, 'a fleck stands in an edge stitch');
       else if (fleck && view.colours[x] === 0) view.refuse(x, 'a fleck is drawn up in B, and this one is in A');
       else if (!fleck && view.colours[x] !== 0) view.refuse(x, 'the ground is in A');
       else if (fleck && keyAt(view.below?.kinds, x) === 'fleck') view.refuse(x, 'a fleck stands on a fleck');

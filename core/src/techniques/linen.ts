@@ -1,3 +1,4 @@
+import { roundWays } from '../fit/foundation.ts';
 import { isRoundMaking } from '../lay/fabric.ts';
 import type { StitchKey } from '../stitches/kinds.ts';
 import { firstColumn, keyAt, lastColumn, mainAt, oneColour } from './rules.ts';
@@ -14,6 +15,7 @@ export const linen: Technique = {
     idle: 'Two-row stripes climb the edge. A carried strand lies on top of the row below: catch no strand buried lower.',
   },
   step: 2,
+  ordered: true,
   kinds: ['sc', 'sc@space', 'ch', 'linen-edge'],
   width: {
     word: 'places',
@@ -21,7 +23,7 @@ export const linen: Technique = {
     widths: (count) => count,
   },
   gaugeKey: () => 'linen',
-  foundations: ({ pattern }) => (isRoundMaking(pattern.made) ? ['ring-sc'] : ['linen-4th']),
+  foundations: ({ pattern }) => (isRoundMaking(pattern.made) ? roundWays('sc') : ['linen-4th']),
   inChain: new Map([['sc@space', 'sc']]),
   opening: (kind, { bound }) => (isRoundMaking(bound.pattern.made) ? kind : 'linen-edge'),
   prove(view) {

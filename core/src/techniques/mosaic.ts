@@ -1,3 +1,4 @@
+import { roundWays } from '../fit/foundation.ts';
 import { assemble, type Cells, type Fabric, isRoundMaking } from '../lay/fabric.ts';
 import { layGrid } from '../lay/grid.ts';
 import { type LayRequest, spreadRow, turnRows } from '../lay/rows.ts';
@@ -55,8 +56,9 @@ export const mosaic: Technique = {
   kinds: ['sc', 'sc@back', 'dc@front2'],
   width: plainStitches,
   gaugeKey: () => 'mosaic',
-  foundations: ({ pattern }) => (isRoundMaking(pattern.made) ? ['ring-sc'] : ['sc-2nd']),
+  foundations: ({ pattern }) => (isRoundMaking(pattern.made) ? roundWays('sc') : ['sc-2nd']),
   opening: (kind) => kind,
+  bands: (_bound, rows) => Array.from({ length: rows }, (_, row) => ({ colours: String(row % 2), closes: false })),
   lay: layMosaic,
   prove(view) {
     oneColour(view);

@@ -1,11 +1,17 @@
 import { checkFabric } from '../check/fabric.ts';
+import { chainsFor } from '../fit/foundation.ts';
+import { admits } from '../fit/progression.ts';
+import { canEndAsBegun, heightRule } from '../fit/up.ts';
+import { courseCells, runsForward } from '../lay/fabric.ts';
 import { lay } from '../lay/lay.ts';
 import { bindPattern } from '../patterns/bind.ts';
 import { findPattern } from '../patterns/book.ts';
 import { readPattern } from '../patterns/read.ts';
 import { sumProblems } from '../patterns/sums.ts';
 import { must } from '../problem.ts';
+import { codeOf } from '../stitches/kinds.ts';
 import { workCourse } from '../write/course.ts';
+import { mesh } from './mesh.ts';
 import { techniqueOf } from './register.ts';
 import { countOf, kindsOf, piece, totals, way } from './samplePiece.ts';
 
@@ -100,23 +106,110 @@ row B: 1sc | 4sc@back | 1sc@back 1sc
   });
 });
 
+/** A net of any number of windows, every post in front. */
+const plainNet = `
+pattern plain-net "Plain net"
+about "All in front."
+technique mesh
+made netted
+colours A B
+across 1 "windows"
+up 2 plus 1 "pairs"
+row A: | 1fpdc | 1fpdc
+row B: | 1fpdc |
+`;
+
+function netOf(windows: number, rows: number) {
+  const bound = must(bindPattern(must(readPattern(plainNet))));
+  const foundation = way('mesh-2nd');
+  const fabric = lay({ bound, foundation, edges: 'whole', stitches: windows, courses: rows });
+  return { bound, foundation, fabric, proof: { bound, technique: mesh, foundation } };
+}
+
 describe('interlocked mesh', () => {
+  it('5 windows: chain 14, every row 13 stitches, A rows 6 dc, B rows 5, closed with 13', () => {
+    const { foundation, fabric, proof } = netOf(5, 9);
+    must(checkFabric(fabric, proof));
+    expect(chainsFor(foundation, 5)).toBe(14);
+    const tall = (course: number) =>
+      kindsOf(fabric, course).filter((key) => key.includes('dc') && key !== 'fpdc@other').length;
+    expect(Array.from({ length: 9 }, (_, course) => kindsOf(fabric, course).length)).toEqual(Array(9).fill(13));
+    // Base row, then A and B by turns, and the closing row.
+    expect(Array.from({ length: 8 }, (_, course) => tall(course))).toEqual([0, 6, 5, 6, 5, 6, 5, 6]);
+    expect(kindsOf(fabric, 0)).toEqual(Array(13).fill('sc'));
+    expect(kindsOf(fabric, 8)).toEqual([
+      'sc',
+      ...Array.from({ length: 5 }, () => ['fpsc', 'fpdc@other']).flat(),
+      'fpsc',
+      'sc',
+    ]);
+    // The first row of A is plain dc; the first of B goes into what A left free. This pattern is drawn all in front; worked
+    // from the wrong side that is behind.
+    expect(new Set(kindsOf(fabric, 1))).toEqual(new Set(['sc', 'dc', 'ch']));
+    expect(new Set(kindsOf(fabric, 2))).toEqual(new Set(['sc', 'ch', 'dc@base-behind']));
+    // A, A, B, A, B … and B closes.
+    const colours = Array.from({ length: 9 }, (_, course) => courseCells(fabric, course).colours[0]);
+    expect(colours).toEqual([0, 0, 1, 0, 1, 0, 1, 0, 1]);
+  });
+
+  it('is turned after the base row and after every row of B', () => {
+    const sides = Array.from({ length: 9 }, (_, course) => runsForward(course, 'netted'));
+    expect(sides).toEqual([true, false, false, true, true, false, false, true, true]);
+  });
+
+  it('a post around a stitch that is not there is refused, in the first row of either net and where a chain is', () => {
+    const { fabric, proof } = netOf(5, 9);
+    for (const [course, column, why] of [
+      [1, 1, 'the first row of A'],
+      [2, 2, 'the first row of B'],
+    ] as const) {
+      const kinds = fabric.kinds.slice();
+      kinds[(fabric.starts[course] as number) + column] = codeOf('fpdc');
+      const checked = checkFabric({ ...fabric, kinds }, proof);
+      expect(checked.ok ? '' : checked.problems[0]?.message).toContain(why);
+    }
+    const kinds = fabric.kinds.slice();
+    // A post of row 2 of A is gone: the post over it has nothing to go around.
+    kinds[(fabric.starts[3] as number) + 3] = codeOf('ch');
+    const checked = checkFabric({ ...fabric, kinds }, proof);
+    const messages = checked.ok ? [] : checked.problems.map((problem) => problem.message);
+    expect(messages.join(' ')).toContain('a post goes around a stitch two rows below, and there is none');
+  });
+
+  it('ends on an odd number of rows, five at least, and never as it began: B closes what A began', () => {
+    const { bound } = netOf(5, 5);
+    const rule = heightRule(bound, mesh, 'any');
+    expect([3, 4, 5, 6, 7].filter((rows) => admits(rule, rows))).toEqual([5, 7]);
+    expect(canEndAsBegun(bound, mesh)).toBe(false);
+  });
+
+  it('one begun before base rows were known goes on as it was begun', () => {
+    const pattern = must(readPattern(plainNet.replace('netted', 'paired')));
+    const bound = must(bindPattern(pattern));
+    const foundation = way('mesh-2nd');
+    const fabric = lay({ bound, foundation, edges: 'whole', stitches: 5, courses: 8 });
+    expect(countOf(fabric, 0, 'fpdc')).toBe(6);
+    expect(countOf(fabric, 7, 'fpdc') + countOf(fabric, 7, 'bpdc')).toBe(5);
+    must(checkFabric(fabric, { bound, technique: mesh, foundation }));
+  });
+
   it('12 windows: 27 stitches; A rows 13 posts, B rows 12', () => {
-    const { fabric, chains, inRow } = piece('two-nets', 12, 8);
+    const { fabric, chains, inRow } = piece('two-nets', 12, 9);
     expect([inRow, chains]).toEqual([27, 28]);
     const posts = (course: number) => countOf(fabric, course, 'fpdc') + countOf(fabric, course, 'bpdc');
-    expect([0, 1, 2, 3].map(posts)).toEqual([13, 12, 13, 12]);
+    expect([3, 4, 5, 6, 7].map(posts)).toEqual([13, 12, 13, 12, 13]);
   });
 
   it('on the wrong side front and back change places and the order is mirrored', () => {
-    const { fabric, bound, foundation } = piece('two-nets', 4, 4);
-    // Seen from the right side row 3 reads 2 back, 2 front, 1 back; it is worked from its other end, swapped.
-    const row3 = workCourse(fabric, bound, foundation, 2);
-    expect(row3.side).toBe('WS');
-    const worked = row3.runs.flatMap((run) =>
+    const { fabric, bound, foundation } = piece('two-nets', 4, 9);
+    // Seen from the right side row 6, the third of A, reads 2 front, 2 back, 1 front like the first of A; it is worked
+    // from its other end, swapped.
+    const row6 = workCourse(fabric, bound, foundation, 5);
+    expect(row6.side).toBe('WS');
+    const worked = row6.runs.flatMap((run) =>
       Array.from({ length: run.count }, (_, i) => run.kinds[i % run.kinds.length]),
     );
-    expect(worked.filter((key) => key === 'fpdc' || key === 'bpdc')).toEqual(['fpdc', 'bpdc', 'bpdc', 'fpdc', 'fpdc']);
+    expect(worked.filter((key) => key === 'fpdc' || key === 'bpdc')).toEqual(['bpdc', 'fpdc', 'fpdc', 'bpdc', 'bpdc']);
   });
 
   it('runs that do not add up to the repeat are refused with the row and the sum', () => {
@@ -142,7 +235,7 @@ describe('interlocked mesh', () => {
   });
 
   it('both nets wait where their next row begins: nothing is cut or carried', () => {
-    const { fabric } = piece('two-nets', 12, 8);
+    const { fabric } = piece('two-nets', 12, 9);
     for (const total of totals(fabric, 'side-only')) expect([total.ends, total.carried]).toEqual([2, 0]);
   });
 });

@@ -1,5 +1,6 @@
 import { checkFabric } from '../check/fabric.ts';
 import { chainsFor, type Foundation, findFoundation } from '../fit/foundation.ts';
+import { coursesFor } from '../lay/courses.ts';
 import { courseCells, type Fabric } from '../lay/fabric.ts';
 import { lay } from '../lay/lay.ts';
 import { bindPattern, type PatternChoice } from '../patterns/bind.ts';
@@ -22,7 +23,7 @@ export function piece(key: string, stitches: number, rows: number, wayKey?: stri
   const bound = must(bindPattern(pattern, choice));
   const technique = must(techniqueOf(pattern));
   const foundation = way(wayKey ?? (technique.foundations(bound)[0] as string));
-  const courses = technique.courses?.(stitches, rows) ?? rows;
+  const courses = coursesFor({ technique, foundation }, stitches, rows);
   const fabric = lay({ bound, foundation, edges: 'whole', stitches, courses });
   must(checkFabric(fabric, { bound, technique, foundation }));
   const inRow = technique.width.stitches(stitches, foundation);

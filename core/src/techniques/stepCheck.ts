@@ -1,3 +1,5 @@
+import { roundWays } from '../fit/foundation.ts';
+import { isRoundMaking } from '../lay/fabric.ts';
 import { firstColumn, keyAt, mainAt, oneColour, opensOnlyFirst } from './rules.ts';
 import { plainStitches, type Technique } from './technique.ts';
 
@@ -15,13 +17,16 @@ export const stepCheck: Technique = {
   kinds: ['sc', 'dc', 'dc-ch3'],
   width: plainStitches,
   gaugeKey: () => 'step-check',
-  foundations: ({ stitch }) => [stitch === 'dc' ? 'dc-4th' : 'sc-2nd'],
-  opening: (kind) => (kind === 'dc' ? 'dc-ch3' : kind),
+  ordered: true,
+  foundations: ({ stitch, pattern }) =>
+    isRoundMaking(pattern.made) ? roundWays(stitch) : [stitch === 'dc' ? 'dc-4th' : 'sc-2nd'],
+  opening: (kind, { bound }) => (kind === 'dc' && !isRoundMaking(bound.pattern.made) ? 'dc-ch3' : kind),
   prove(view) {
     opensOnlyFirst(view);
     oneColour(view);
     const first = firstColumn(view);
-    if (keyAt(view.kinds, first) === 'dc') view.refuse(first, 'a row that begins with a dc begins with ch 3');
+    if (keyAt(view.kinds, first) === 'dc' && !isRoundMaking(view.making))
+      view.refuse(first, 'a row that begins with a dc begins with ch 3');
     for (let x = 0; x < view.kinds.length; x++) {
       const own = mainAt(view.kinds, x);
       if (own !== 'sc' && own !== 'dc') view.refuse(x, `${own} is neither sc nor dc`);

@@ -1,3 +1,4 @@
+import { roundWays } from '../fit/foundation.ts';
 import { isRoundMaking } from '../lay/fabric.ts';
 import { keyAt, mainAt, oneColour, opensOnlyFirst } from './rules.ts';
 import { plainStitches, type Technique } from './technique.ts';
@@ -13,13 +14,16 @@ export const stripes: Technique = {
     idle: 'With two colours the idle one is carried inside every row, or cut; in joined rounds it waits at the seam.',
   },
   step: 2,
+  ordered: true,
   kinds: ['sc', 'dc', 'dc-ch3'],
   width: plainStitches,
   gaugeKey: () => 'houndstooth',
   foundations: ({ pattern, stitch }) => {
-    if (isRoundMaking(pattern.made)) return [stitch === 'dc' ? 'ring-dc' : 'ring-sc'];
+    if (isRoundMaking(pattern.made)) return [...roundWays(stitch), ...roundWays(stitch === 'dc' ? 'sc' : 'dc')];
     return [stitch === 'dc' ? 'dc-4th' : 'sc-2nd'];
   },
+  // Around a chain the way to begin says which stitch comes first.
+  shift: ({ bound, foundation }) => (isRoundMaking(bound.pattern.made) && bound.stitch !== foundation.stitch ? 1 : 0),
   opening: (kind, { bound }) => (kind === 'dc' && !isRoundMaking(bound.pattern.made) ? 'dc-ch3' : kind),
   prove(view) {
     opensOnlyFirst(view);

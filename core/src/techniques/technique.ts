@@ -1,5 +1,6 @@
 import type { Foundation, FoundationKey } from '../fit/foundation.ts';
 import type { GaugeKey } from '../gauge/typical.ts';
+import type { RowColours } from '../lay/bands.ts';
 import type { Cells, Fabric } from '../lay/fabric.ts';
 import type { LayRequest } from '../lay/rows.ts';
 import type { YarnPath } from '../measure/yarnPerStitch.ts';
@@ -23,6 +24,19 @@ export interface CourseView extends Cells {
   readonly foundation: Foundation;
   /** Says that the cell in this column cannot be, and why. */
   refuse(column: number, reason: string): void;
+}
+
+/** Rows that are `step · k + offset`. */
+interface Multiple {
+  readonly step: number;
+  readonly offset: number;
+}
+
+/** Row counts that end a cloth, from the least on. */
+export interface Endings {
+  readonly least: number;
+  readonly any: Multiple;
+  readonly whole: Multiple;
 }
 
 /** How the pattern's widths are counted in a technique, and what one of them is. */
@@ -68,6 +82,18 @@ export interface Technique {
   opening(kind: StitchKey, request: LayRequest): StitchKey;
   /** What stitches are in the first course, which goes into the chain. */
   readonly inChain?: ReadonlyMap<StitchKey, StitchKey>;
+  /** Cells by which every row is begun further on in its repeat. */
+  shift?(request: LayRequest): number;
+  /** Its rows are of one colour each, so that the maker may order their colours. */
+  readonly ordered?: true;
+  /** It is worked in rows of its own, from the middle outwards: a circle. */
+  readonly circle?: true;
+  /** Its stitches may go into one loop of the row below. */
+  readonly loops?: true;
+  /** Which rows end it, where its pattern's own multiples do not say: all of them from `least` on by `step`. */
+  endings?(bound: BoundPattern): Endings | undefined;
+  /** The colours of its rows, where they are not what its pattern writes. */
+  bands?(bound: BoundPattern, rows: number): RowColours[];
   /** Lays courses that are not a plain grid. */
   lay?(request: LayRequest): Fabric;
   /** Courses that are worked for so many rows of the pattern, where the two are not the same. */

@@ -1,5 +1,12 @@
+import { roundWays } from '../fit/foundation.ts';
 import { carried, proveGrid } from './carried.ts';
-import type { Technique } from './technique.ts';
+import { stripes } from './stripes.ts';
+import { plainStitches, type Technique } from './technique.ts';
+
+/** Whether the rows name their own stitches: a texture then, not one stitch throughout. */
+function isTexture({ pattern }: Parameters<Technique['gaugeKey']>[0]): boolean {
+  return pattern.rows.some((row) => [...row.start, ...row.unit, ...row.end].some((run) => run.stitch !== undefined));
+}
 
 /** A tube around a chain: rounds on both sides of it, so that the cloth lies double. docs/craft.md, “Tubes”. */
 export const tube: Technique = {
@@ -12,8 +19,8 @@ export const tube: Technique = {
     lookOver: 'Mark the side folds; a repeat should start at each. Ask which face is outside before the top is closed.',
     idle: 'The idle strand lies inside the stitches or waits at the seam.',
   },
-  width: { word: 'stitches', stitches: (count) => count, widths: (count) => count / 2 },
-  foundations: ({ stitch }) =>
-    stitch === 'dc' ? ['both-sides-dc', 'ring-dc'] : stitch === 'sc' ? ['both-sides-sc', 'ring-sc'] : ['ring-hdc'],
-  prove: proveGrid,
+  width: plainStitches,
+  gaugeKey: (bound) => (isTexture(bound) ? stripes.gaugeKey(bound) : carried.gaugeKey(bound)),
+  foundations: ({ stitch }) => roundWays(stitch, 'chain'),
+  prove: (view) => (isTexture(view.bound) ? stripes.prove(view) : proveGrid(view)),
 };

@@ -35,6 +35,7 @@ export const wedgeCircle: Technique = {
     idle: 'The idle strands are carried all round inside the stitches.',
   },
   step: 2,
+  circle: true,
   kinds: ['dc@ring', 'dc-ch3', 'dc', 'inc', 'inc-ch3'],
   width: { word: 'wedges', stitches: (count) => count, widths: (count) => count },
   gaugeKey: () => 'dc',

@@ -1,3 +1,4 @@
+import { widthsAcross } from '../fit/across.ts';
 import type { Measuring } from '../formats/logEntry.ts';
 import type { Fabric } from '../lay/fabric.ts';
 import type { Prepared } from '../plan/prepare.ts';
@@ -43,10 +44,11 @@ export function driftOf(measured: Measuring, planned: Planned, units: LengthUnit
 }
 
 /** The cloth as it is worked, mm, without its finishing; nothing on the diagonal and in a circle, where no side grows row by row. */
-export function clothAsWorked({ technique, gauge }: Prepared, fabric: Fabric): Planned | undefined {
+export function clothAsWorked(prepared: Prepared, fabric: Fabric): Planned | undefined {
+  const { technique, gauge } = prepared;
   if (technique.key === 'corner-to-corner' || technique.key === 'wedge-circle') return undefined;
   return {
-    width: technique.width.widths(fabric.count) * gauge.stitchWidth.mid,
+    width: widthsAcross(prepared, fabric.count) * gauge.stitchWidth.mid,
     height: fabric.courses * gauge.rowHeight.mid,
     rows: fabric.courses,
   };

@@ -38,14 +38,14 @@ describe('a work in hand', () => {
     expect(partWorked(costs, at(44), 0)).toBe(0);
   });
 
-  it('still takes the rest of its row and all rows after it: 132 s each', () => {
+  it('still takes the rest of its row and all rows after it: 152 s each', () => {
     // Row 1 turns and changes like any other.
-    expect(secondsIn(handworkOfRows(costs, at(40), 0))).toBeCloseTo(4 * 132, 6);
-    expect(secondsIn(handworkOfRows(costs, at(40, 3), 12))).toBeCloseTo(4 * 132 - 44, 6);
+    expect(secondsIn(handworkOfRows(costs, at(40), 0))).toBeCloseTo(4 * 152, 6);
+    expect(secondsIn(handworkOfRows(costs, at(40, 3), 12))).toBeCloseTo(4 * 152 - 152 / 3, 6);
     expect(secondsIn(handworkOfRows(costs, at(44), 0))).toBe(0);
-    // 36 sc of 3 s, eight changes of 2.5 s, a turn of 4 s.
+    // 36 sc of 3 s, eight changes of 5 s, a turn of 4 s.
     expect([...handworkOfRows(costs, at(43), 0)].sort()).toEqual([
-      ['change', 20],
+      ['change', 40],
       ['sc', 108],
       ['turn', 4],
     ]);
@@ -54,11 +54,11 @@ describe('a work in hand', () => {
   it('is foretold its hours row by row, by the pace it is planned with', () => {
     const hours = foretoldHours(costs, unknownPace);
     expect([hours.length, hours[0]]).toEqual([45, 0]);
-    expect(hours[10]).toBeCloseTo((10 * 132) / 3600, 9);
+    expect(hours[10]).toBeCloseTo((10 * 152) / 3600, 9);
     // A hand of 1.5 that takes twice as long for a turn as for the rest of what it does.
     const act = (name: 'sc' | 'turn', factor: number) => ({ act: name, factor, sd: 0.1, share: 0.5 });
     const slow = foretoldHours(costs, { ratio: 1.5, sd: 0.1, acts: [act('sc', 1), act('turn', 2)] });
-    expect(slow[1]).toBeCloseTo((1.5 * (108 + 20 + 2 * 4)) / 3600, 9);
+    expect(slow[1]).toBeCloseTo((1.5 * (108 + 40 + 2 * 4)) / 3600, 9);
   });
 
   it('takes its finishing last, of the colour that it is in', () => {

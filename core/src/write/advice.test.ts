@@ -19,7 +19,7 @@ describe('what is told beside a row', () => {
       [4, 8, 12, 16, 20, 24, 28, 32].map((n, i) => `finish stitch ${n} in ${i % 2 ? 'A' : 'B'}`),
     );
     // Row 4 ends in A and row 5 begins in B: the last stitch is finished in B.
-    expect(rowAdvice(request, 4).changes.at(-1)).toBe('finish stitch 36 in B');
+    expect(rowAdvice(request, 4).changes.at(-1)).toBe('finish the last sc in B');
   });
 
   it('markers at the edges of row 1, and on a turning chain that counts', () => {
@@ -31,14 +31,12 @@ describe('what is told beside a row', () => {
 
   it('one row ahead the end, and the last place where a colour is needed', () => {
     const { rows } = plan.piece;
-    expect(rowAdvice(request, rows - 1).ahead[0]).toBe(
-      'One row to go. It ends well: after a whole band in the colour it began with.',
-    );
+    expect(rowAdvice(request, rows - 1).ahead[0]).toBe('One row to go. It ends well: after a whole band.');
     // Row 44, of 36 stitches, comes back: its last B is in stitches 29–32 and its last A in 33–36.
     expect(rowAdvice(request, rows).ahead).toEqual([
-      'A is needed for the last time at stitch 36.',
+      'A is needed for the last time in the last sc.',
       'B is needed for the last time at stitch 32.',
-      'Lock the last loop: draw the cut end through it.',
+      'Fasten off: cut the yarn and draw its end through the last loop.',
     ]);
     expect(rowAdvice(request, 7).ahead).toEqual([]);
   });

@@ -1,9 +1,10 @@
 import { chainAdvice, chainsFor, type Foundation, type IntoChain, intoChain } from '../fit/foundation.ts';
-import { isRoundMaking } from '../lay/fabric.ts';
+import { baseCourses, isRoundMaking } from '../lay/fabric.ts';
 import { codeOf, type StitchKey, stitchKind } from '../stitches/kinds.ts';
 import type { Technique } from '../techniques/technique.ts';
-import { type WorkedCourse, workCourse } from './course.ts';
-import { courseWord, type WriteRequest } from './rows.ts';
+import { countedIn, type WorkedCourse, type WorkedRun, workCourse } from './course.ts';
+import { changeOfRun, courseWord, type WriteRequest } from './rows.ts';
+import { stitchWord } from './terms.ts';
 
 /** What a maker is told beside the runs of a row. */
 export interface RowAdvice {
@@ -26,10 +27,11 @@ export interface AdviceRequest extends WriteRequest, RowAdviceRequest {
   readonly into?: IntoChain | undefined;
 }
 
+/** In the terms of the US, as all that is told beside a row. */
+const wording = { terms: 'US' } as const;
+
 function changesOf(course: WorkedCourse): string[] {
-  return course.runs.flatMap((run) =>
-    run.changeTo ? [`finish stitch ${run.from + run.count - 1} in ${run.changeTo}`] : [],
-  );
+  return course.runs.flatMap((run) => changeOfRun(course, run, wording) ?? []);
 }
 
 function markersOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
@@ -38,7 +40,7 @@ function markersOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
   const words: string[] = [];
   if (isRoundMaking(fabric.making)) {
     if (course.number === 1) words.push('Mark the first stitch of the round, and move the marker up with it.');
-    if (technique.key === 'tube' && course.number === 1) {
+    if (!technique.circle && course.number === baseCourses(fabric) + 1) {
       words.push(`Mark the side fold after stitch ${Math.floor(fabric.count / 2)} as well.`);
     }
     return words;
@@ -46,25 +48,37 @@ function markersOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
   if (technique.key === 'linen')
     words.push('Mark the space of the turning chain: the last sc of the next row goes there.');
   else if (technique.key === 'mesh') words.push('Hold the live loop of the other mesh with a marker.');
-  else if (stitchKind(codeOf(first)).opens && technique.key !== 'corner-to-corner') {
+  else if (technique.key === 'corner-to-corner') return words;
+  else if (course.edgePost) {
+    words.push('Mark the turning chain: the last stitch of the next row goes between the last post and it.');
+  } else if (first === 'edge-ch3') {
+    words.push('Mark the turning chain: the last cluster of the next row goes into the space beside it.');
+  } else if (stitchKind(codeOf(first)).opens) {
     words.push('Mark the top of the turning chain: the last stitch of the next row goes there.');
   } else if (course.number === 1) words.push('Mark the first and the last stitch: the edges stay straight.');
   return words;
 }
 
+/** Where a run ends, in the words of its row. */
+function placeOfLast(course: WorkedCourse, run: WorkedRun): string {
+  if (run === course.runs.at(-1)) return `in the last ${stitchWord(course.last.kind, 'US')}`;
+  const one = { stitches: 'stitch', clusters: 'cluster', blocks: 'block' }[countedIn(course)];
+  return `at ${one} ${run.from + run.count - 1}`;
+}
+
 /** Colours whose last stitch stands in this row, and where. */
 function lastPlaces(request: RowAdviceRequest, course: WorkedCourse): string[] {
-  const { fabric, bound, foundation } = request;
+  const { fabric, bound } = request;
   const later = new Set<string>();
   for (let i = fabric.starts[course.number] as number; i < fabric.colours.length; i++) {
     later.add(bound.colours[fabric.colours[i] as number] as string);
     if (later.size === bound.colours.length) return [];
   }
   const gone = course.byColour.map(({ colour }) => colour).filter((colour) => !later.has(colour));
-  const { runs } = workCourse(fabric, bound, foundation, course.number - 1);
+  const { runs } = course;
   return gone.map((colour) => {
     const run = runs.filter((each) => each.colour === colour).at(-1);
-    return `${colour} is needed for the last time at stitch ${(run?.from ?? 1) + (run?.count ?? 1) - 1}.`;
+    return `${colour} is needed for the last time ${run ? placeOfLast(course, run) : 'in this row'}.`;
   });
 }
 
@@ -74,7 +88,7 @@ function aheadOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
   const word = courseWord(fabric.making).toLowerCase();
   if (course.number === fabric.courses - 1)
     words.unshift(`One ${word} to go. It ends well: ${lower(bound.pattern.ends)}`);
-  if (course.number === fabric.courses) words.push('Lock the last loop: draw the cut end through it.');
+  if (course.number === fabric.courses) words.push('Fasten off: cut the yarn and draw its end through the last loop.');
   return words;
 }
 

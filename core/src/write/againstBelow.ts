@@ -1,4 +1,4 @@
-import { cellsIn, type Fabric, runsForward } from '../lay/fabric.ts';
+import { baseCourses, cellsIn, type Fabric, runsForward } from '../lay/fabric.ts';
 import type { BoundPattern } from '../patterns/bind.ts';
 import { codeOf, type StitchKey, stitchKind } from '../stitches/kinds.ts';
 import { blocksHigh, diagonalSpan } from '../techniques/cornerToCorner.ts';
@@ -20,7 +20,13 @@ const near = 2;
  * place in common. docs/craft.md, “The techniques”: wide hdc and clusters lie half a cell beside the row below.
  */
 function offsets(fabric: Fabric, { pattern }: BoundPattern): ((course: number) => number) | undefined {
-  if (fabric.making === 'paired' || pattern.technique === 'wedge-circle') return undefined;
+  if (
+    fabric.making === 'paired' ||
+    fabric.making === 'netted' ||
+    baseCourses(fabric) > 0 ||
+    pattern.technique === 'wedge-circle'
+  )
+    return undefined;
   if (fabric.making === 'diagonals') {
     const high = blocksHigh(fabric.courses, fabric.count);
     return (course) => diagonalSpan(course, fabric.count, high).from - course / 2;

@@ -7,6 +7,11 @@ function bodyOf(text: string): string {
   return line.exec(text)?.[3] ?? text;
 }
 
+/** What a row says and what is done with its strands: rows are alike only if both are. */
+function wholeOf(text: string, strands: readonly string[] | undefined): string {
+  return [bodyOf(text), ...(strands ?? [])].join('\n');
+}
+
 /** How many rows from here repeat those `period` rows back. */
 function repeated(bodies: readonly string[], from: number, period: number): number {
   let n = 0;
@@ -18,10 +23,10 @@ const longestPeriod = 60;
 
 /**
  * Printed rows with those that come again told once: `Rows 5–18: as rows 3–4.` A group is told where it saves rows.
- * @param rows every row, numbered from 1
+ * @param rows every row, numbered from 1 @param strands what is done with the idle strands of each
  */
-export function groupRows(rows: readonly string[]): string[] {
-  const bodies = rows.map(bodyOf);
+export function groupRows(rows: readonly string[], strands: readonly (readonly string[])[] = []): string[] {
+  const bodies = rows.map((text, i) => wholeOf(text, strands[i]));
   const word = line.exec(rows[0] ?? '')?.[1] ?? 'Row';
   const grouped: string[] = [];
   for (let i = 0; i < rows.length; ) {

@@ -2,7 +2,7 @@ import { assemble, type Cells, courseCells, type Fabric } from '../lay/fabric.ts
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import { codeOf, type StitchKey, stitchKind, stitchKinds } from '../stitches/kinds.ts';
 import { courseWord, rowLine, type WriteRequest, writeRow } from './rows.ts';
-import { countedStitch, type Style, stitchWord, type Terms } from './terms.ts';
+import { countedStitch, openingWords, type Style, stitchWord, summedStitch, type Terms } from './terms.ts';
 
 /** A cell read from words; its colour may be told only after it. */
 interface ReadCell {
@@ -15,7 +15,13 @@ class Unreadable extends Error {}
 /** The words of one terminology and style, the longest first, so that `dc in ring` is not read as `dc`. */
 function vocabulary(terms: Terms, style: Style): { word: string; key: StitchKey }[] {
   return stitchKinds
-    .flatMap(({ key }) => {
+    .flatMap(({ key, opens }) => {
+      if (opens) {
+        const ways = [false, true].flatMap((inChain) => [false, true].map((edgePost) => ({ inChain, edgePost })));
+        const words = ways.map((way) => openingWords(key, { terms, style }, way));
+        return [...new Set(words)].map((word) => ({ word, key }));
+      }
+      if (key === 'ch') return [];
       const single = stitchWord(key, terms, style);
       const many = countedStitch(2, key, terms, style).slice(2);
       return [...new Set([single, many])].map((word) => ({ word, key }));
@@ -72,6 +78,11 @@ class RunReader {
       this.text = this.text.slice(opening.word.length);
       return [{ kind: opening.key }];
     }
+    const chains = this.take(/^(?:ch|chain) (\d+) \(skip (\d+) (?:chains?|stitch(?:es)?)\)/);
+    if (chains) {
+      if (chains[1] !== chains[2]) throw new Unreadable(`${chains[1]} chains do not pass over ${chains[2]} stitches`);
+      return Array.from({ length: Number(chains[1]) }, () => ({ kind: 'ch' as const }));
+    }
     const count = Number(this.take(/^(\d+) /)?.[1] ?? 0);
     const found = this.words.find(({ word }) => this.startsWith(word));
     if (!count || !found) throw new Unreadable(`“${this.text.slice(0, 24)}” is no run`);
@@ -115,7 +126,9 @@ function unreadable(line: number, reason: string): Problem {
 
 /** Whether the total that a line tells is that of its cells. */
 function totalHolds(told: string, cells: readonly Required<ReadCell>[], terms: Terms, style: Style): boolean {
-  const stitches = cells.reduce((sum, cell) => sum + stitchKind(codeOf(cell.kind)).stitches, 0);
+  const post = told.includes(' and the edge post (') ? 1 : 0;
+  const stitches = cells.reduce((sum, cell) => sum + stitchKind(codeOf(cell.kind)).stitches, 0) - post;
+  if (post) return told.startsWith(`${stitches} stitches and the edge post (`);
   const kinds = new Map<StitchKey, number>();
   for (const { kind } of cells) {
     const main = stitchKind(codeOf(kind)).standsFor;
@@ -123,7 +136,7 @@ function totalHolds(told: string, cells: readonly Required<ReadCell>[], terms: T
   }
   const list = [...kinds]
     .sort(([a], [b]) => codeOf(a) - codeOf(b))
-    .map(([kind, count]) => countedStitch(count, kind, terms, style))
+    .map(([kind, count]) => summedStitch(count, kind, terms, style))
     .join(', ');
   const plain = kinds.size === 1 && [...kinds.values()][0] === stitches;
   return told.startsWith(`${plain ? list : `${stitches} stitches: ${list}`} (`);
@@ -134,7 +147,8 @@ export function readLine(text: string, line: number, terms: Terms, style: Style 
   const match = linePattern.exec(text);
   if (!match) return refused(unreadable(line, 'it is not “Row n (RS): start; runs. Total.”'));
   const [, number, side, head = '', total = ''] = match;
-  const work = head.slice(head.lastIndexOf('; ') + 2);
+  const [runs = ''] = head.split('; then ');
+  const work = runs.slice(runs.lastIndexOf('; ') + 2);
   try {
     const cells = new RunReader(terms, style).read(work) as Required<ReadCell>[];
     if (!totalHolds(total, cells, terms, style)) {

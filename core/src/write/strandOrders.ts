@@ -52,6 +52,8 @@ export class StrandBook {
   /** What is counted along a row: stitches, or clusters and blocks. */
   private readonly cell: string;
   private readonly cells: string;
+  /** What a course is called: row, round or diagonal. */
+  private readonly course: string;
 
   constructor({ chart, moves, colourOf }: Pick<Strands, 'chart' | 'moves' | 'colourOf'>, bound: BoundPattern) {
     this.chart = chart;
@@ -63,6 +65,7 @@ export class StrandBook {
     this.twists = halfTwists({ chart, moves });
     this.cell = cellWords[bound.pattern.technique] ?? 'stitch';
     this.cells = this.cell === 'stitch' ? 'stitches' : `${this.cell}s`;
+    this.course = isRound(chart.construction) ? 'round' : bound.pattern.made === 'diagonals' ? 'diagonal' : 'row';
     const of = (colour: number) => colourOf.filter((each) => each === colour).length;
     this.letters = colourOf.map((colour, strand) => {
       const letter = colourLetter(bound, colour);
@@ -145,11 +148,14 @@ export class StrandBook {
       else words.push(...this.otherWords(moves.kind[i] as number, row, i, letter));
     }
     carried.sort((a, b) => a.from - b.from);
-    const joined = join(carried);
-    const last = row === this.lastUse(colour);
+    // Blocks lie half a block beside one another: less than one of them is no carrying.
+    const joined = join(carried).filter(({ from, to }) => to >= from);
+    // Where every row is joined and fastened off, the row itself says so.
+    const everyRow = this.chart.construction === 'right-side';
+    const last = row === this.lastUse(colour) && !everyRow;
     if (last) words.push(`fasten off ${letter} after its last ${this.cell}`);
-    if (!words.length && !carried.length) return undefined;
-    const carry = carried.length ? this.carryWords(letter, joined, uses, this.stitches(row)) : '';
+    if (!words.length && !joined.length) return undefined;
+    const carry = joined.length ? this.carryWords(letter, joined, uses, this.stitches(row)) : '';
     return { colour: letter, carried: joined, carry, other: words };
   }
 
@@ -175,23 +181,33 @@ export class StrandBook {
     const last = carried.at(-1) as { from: number; to: number };
     if (uses.length === 0) {
       const all = carried.length === 1 && last.from === 1 && last.to === columns;
-      if (all) return `carry ${letter} inside the whole row`;
+      if (all) return `carry ${letter} inside the whole ${this.course}`;
       return last.to === columns
-        ? `carry ${letter} inside from ${this.cell} ${last.from} to the end of the row`
+        ? `carry ${letter} inside ${this.fromWords(last.from)} to the end of the ${this.course}`
         : `carry ${letter} inside ${this.cells} ${last.from}–${last.to} and leave it there`;
     }
     const firstUse = (uses[0] as { from: number }).from;
     const lastUse = (uses.at(-1) as { to: number }).to;
     const words: string[] = [];
-    const before = carried.some((each) => each.from < firstUse);
+    const before = carried.find((each) => each.from < firstUse);
     const after = carried.filter((each) => each.from > lastUse);
     const between = carried.filter((each) => each.from > firstUse && each.from <= lastUse).length;
-    if (before) words.push('from the start of the row');
+    if (before) words.push(this.fromWords(before.from));
     if (between) words.push(between === uses.length - 1 ? `between its own ${this.cells}` : 'where it is next needed');
     for (const each of after) {
-      words.push(each.to === columns ? 'on to the end of the row' : `on to ${this.cell} ${each.to} and leave it there`);
+      words.push(
+        each.to === columns
+          ? `on to the end of the ${this.course}`
+          : `on to ${this.cell} ${each.to} and leave it there`,
+      );
     }
-    return `carry ${letter} inside ${words.join(', ')}`;
+    if (!words.length) words.push(carried.map(({ from, to }) => `${this.cells} ${from}–${to}`).join(' and '));
+    return `carry ${letter} inside ${words.join(', ').replaceAll(',,', ',').replace(/,$/, '')}`;
+  }
+
+  /** From where a strand is carried: the start of the row, or the stitch at which it hangs. */
+  private fromWords(first: number): string {
+    return first === 1 ? `from the start of the ${this.course}` : `from ${this.cell} ${first - 1}, where it hangs,`;
   }
 
   private otherWords(kind: number, row: number, i: number, letter: string): string[] {
@@ -203,9 +219,9 @@ export class StrandBook {
       const to = this.working(row, moves.to[i] as number);
       return [`bring ${letter} across the back from ${this.cell} ${from} to ${this.cell} ${to}`];
     }
-    if (kind !== CUT) return [];
+    if (kind !== CUT || this.chart.construction === 'right-side') return [];
     const next = moves.to[i] as number;
-    const again = next === row ? `at its next ${this.cell} of this row` : `in row ${next + 1}`;
+    const again = next === row ? `at its next ${this.cell} of this ${this.course}` : `in ${this.course} ${next + 1}`;
     return [`cut ${letter} after ${this.cell} ${from}, leave 15 cm, join it again ${again}`];
   }
 }

@@ -84,11 +84,14 @@ describe('the runs of a row', () => {
     });
     const { bound, foundation } = plan.prepared;
     const row = workCourse(plan.piece.fabric, bound, foundation, 1);
-    expect(runWords(row.runs[0] as (typeof row.runs)[number], 'US')).toBe('ch 2 A');
+    expect(runWords(row.runs[0] as (typeof row.runs)[number], 'US')).toBe('ch 2 (counts as the first hdc) A');
     expect(runWords(row.runs[1] as (typeof row.runs)[number], 'UK')).toBe('3 htr A');
     expect(row.byKind).toEqual([{ kind: 'hdc', count: plan.piece.stitches }]);
-    expect(writeRow(request, 2).start).toBe('ch 2 in A (counts as the first hdc), turn');
-    expect(writeRow(request, 1).start).toContain(`chain ${plan.piece.stitches + 1} in A; the first 2 chains count`);
+    expect(writeRow(request, 2).start).toBe('turn');
+    expect(writeRow(request, 1).start).toBe(
+      `chain ${plan.piece.stitches + 1} in A; first hdc in the 3rd chain from the hook`,
+    );
+    expect(writeRow(request, 1).work).toMatch(/^2 skipped chains \(the first hdc\) A, 3 hdc A, \(4 hdc B, 4 hdc A\) × 4/);
   });
 
   it('of two stitches by turns are told as pairs, and an odd one by itself', () => {

@@ -36,6 +36,7 @@ import {
   type Weighing,
   type WorkCosts,
   weighingsIn,
+  widthsAcross,
   wishSchema,
   withSwatch,
   type YarnNeed,
@@ -195,7 +196,7 @@ function preview(wish: unknown): Result<PreviewFigures> {
   const { piece, width, height, prepared } = plan.value;
   const { technique, finished, finish, sc } = prepared;
   const round = technique.key === 'wedge-circle';
-  const across = technique.width.widths(width.stitches) * finished.stitchWidth.mid;
+  const across = widthsAcross(prepared, width.stitches) * finished.stitchWidth.mid;
   const up = (technique.heights?.(piece.rows) ?? piece.rows) * finished.rowHeight.mid;
   const { border } = finish;
   return {

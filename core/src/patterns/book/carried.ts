@@ -9,9 +9,9 @@ colours A B
 number b = 4, 1 to 40, "stitches in a block"
 number r = 4, 1 to 40, "rows in a block"
 across b "blocks", alike 2b plus b
-up r "bands", alike 2r plus r
+up r "bands"
 read seen
-ends "After a whole band in the colour it began with."
+ends "After a whole band."
 careful "Blocks wider than six stitches let a dark strand show for long: carry it only where it is needed."
 row r: | bA bB |
 row r: | bB bA |
@@ -23,9 +23,9 @@ made flat
 stitch sc or hdc
 colours A B
 across 6 "buoys", alike 6 plus 1
-up 8 "rows of buoys", alike 8 plus 1
+up 8 "rows of buoys"
 read seen
-ends "With plain rows in A, as it began."
+ends "With plain rows, as many as below the first buoys."
 careful "The plain rows leave B idle: decide whether it climbs, is carried or is cut."
 chart
   AAAAAA
@@ -47,9 +47,9 @@ colours A B C
 number b = 4, 2 to 20, "stitches in a block"
 number r = 4, 2 to 20, "rows in a block"
 across b "blocks", alike 2b plus b
-up r "bands", alike 2r plus r
+up r "bands"
 read seen
-ends "After a band of light and middle, as it began."
+ends "After a whole band."
 careful "Hold the three shades against each other in grey light: the middle one must lie between the two."
 row r: | bA bB |
 row r: | bB bC |
@@ -61,9 +61,9 @@ made flat
 stitch sc
 colours A B
 across 14 "words"
-up 8 "bands of letters", alike 8 plus 1
+up 8 "bands of letters"
 read seen
-ends "With two plain rows above the letters."
+ends "With as many plain rows above the letters as below them."
 careful "Letters read only from the right side: plan which face is in front."
 chart
   AAAAAAAAAAAAAA
@@ -83,7 +83,7 @@ made flat
 stitch sc or hdc
 colours A B
 across 14 "boats", alike 14 plus 2
-up 14 "rows of boats", alike 14 plus 2
+up 14 "rows of boats"
 read seen
 ends "With as much plain ground above as below."
 careful "The boats lie far apart: bobbins or cutting keep the ground thin."
@@ -108,12 +108,12 @@ pattern mast-rings "Mast rings"
 about "A rising zigzag in turned rounds, for a bread bag or a jar cosy."
 technique carried
 made turned-rounds
-stitch sc or hdc
+stitch sc or hdc or dc
 colours A B
 across 8 "peaks"
 up 6 "zigzags"
 read seen
-ends "After a whole zigzag."
+ends "After a whole zigzag, or one round later where it is to end as it began."
 careful "In turned rounds a strand is picked up only where it hangs: follow the strand orders."
 chart
   AAAAAAAA

@@ -4,7 +4,7 @@ pattern portholes "Portholes"
 about "Groups of double crochet that hide the chains between them, closed at the top by a firm row."
 technique chain-space
 made flat
-colours A B C, 2 to 4
+colours A B C, 2 to 8
 number g = 4, 2 to 8, "stitches in a group"
 across 2g plus g "groups"
 up 2 plus 2 "pairs of rows"
@@ -20,7 +20,7 @@ pattern sluice "Sluice"
 about "Wide groups and narrow gates that change places every row; open at the top."
 technique chain-space
 made flat
-colours A B C, 2 to 4
+colours A B C, 2 to 8
 number p = 5, 2 to 10, "stitches in a wide group"
 number q = 2, 2 to 8, "stitches in a gate"
 across p+q plus p "gates"

@@ -7,7 +7,7 @@ made flat
 stitch sc
 colours A B
 across 6 plus 1 "flecks"
-up 4 "rows of flecks", alike 4 plus 2
+up 4 "rows of flecks"
 read seen
 ends "With a plain row on the wrong side."
 careful "Keep B loose in the plain rows too, or the cloth draws in between the flecks."
@@ -23,7 +23,7 @@ made flat
 stitch sc
 colours A B
 across 6 plus 1 "pairs of flecks"
-up 8 "showers", alike 8 plus 2
+up 8 "showers"
 read seen
 ends "With a plain row on the wrong side."
 careful "Two flecks stand close: let the ground stitch between them stay full."

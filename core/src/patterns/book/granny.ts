@@ -19,12 +19,35 @@ technique granny
 made flat
 colours A B
 across 2 "pairs of clusters"
-up 4 "diamonds", alike 4 plus 1
+up 4 "diamonds"
 read seen
-ends "With a plain row of A."
+ends "With a plain row."
 careful "Like edges need an even number of clusters."
 row: | 1A |
 row: | 1A 1B |
 row: | 1A |
 row: | 1B 1A |
+
+pattern lantern-diamonds "Lantern diamonds"
+about "Three colours: a plain row of each, and between them rows of two by turns that move by one each time round."
+technique granny
+made flat
+colours A B C
+across 2 "pairs of clusters"
+up 6 "rows of diamonds"
+read seen
+ends "With a plain row."
+careful "Like edges need an even number of clusters; the alternation moves by one in every second round of the colours."
+row: | 1A |
+row: | 1A 1B |
+row: | 1B |
+row: | 1B 1C |
+row: | 1C |
+row: | 1C 1A |
+row: | 1A |
+row: | 1B 1A |
+row: | 1B |
+row: | 1C 1B |
+row: | 1C |
+row: | 1A 1C |
 `;

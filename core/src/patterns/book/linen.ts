@@ -6,22 +6,22 @@ technique linen
 made flat
 colours A B
 across 2 "pairs of places"
-up 4 "stripes", alike 4 plus 2
+up 4 "stripes"
 read worked
-ends "After the second row of A."
+ends "After the second row of a stripe."
 careful "Put the last sc into the space that the ch 2 made, or a place is lost each row."
 row 2 A: | 1ch 1sc@space |
 row 2 B: | 1ch 1sc@space |
 
 pattern drift-linen "Drift linen"
-about "A new colour every row, two to four of them, that mix like pebbles."
+about "A new colour every row, two of them or more, that mix like pebbles."
 technique linen
 made flat
-colours A B C, 2 to 4
+colours A B C, 2 to 8
 across 2 "pairs of places"
 up 2 "rows"
 read worked
-ends "After a whole turn of the colours."
+ends "After any row: each is a colour of its own."
 careful "With two colours the idle one is carried: it lies on top of the row below, and none lower is caught."
 row *: | 1ch 1sc@space |
 
@@ -33,7 +33,7 @@ colours A B
 across 2 "pairs"
 up 2 "rounds"
 read worked
-ends "After a round of B, joined in A."
+ends "After any round; the last joining is in its own colour."
 careful "An even number of stitches, no extra: a stitch more breaks the turn of sc and chain."
 row A: | 1sc@space 1ch |
 row B: | 1ch 1sc@space |

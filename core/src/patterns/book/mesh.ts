@@ -3,7 +3,7 @@ export const meshPatterns = `
 pattern two-nets "Two nets"
 about "Two nets worked through each other, two windows in front and two behind."
 technique mesh
-made paired
+made netted
 colours A B
 across 4 "windows"
 up 4 "rows"
@@ -18,7 +18,7 @@ row B: | 2fpdc 2bpdc |
 pattern hatch-cover "Hatch cover"
 about "Broad bars of one net framed by the other, like the lid of a hold."
 technique mesh
-made paired
+made netted
 colours A B
 across 6 "windows"
 up 8 "hatches"

@@ -1,15 +1,15 @@
 /** Blocks of short and of tall stitches, each over the other. */
 export const stepCheckPatterns = `
 pattern landing-steps "Landing steps"
-about "Blocks of low and tall stitches that change places every row, in one to three colours."
+about "Blocks of low and tall stitches that change places every row, in one colour or in several."
 technique step-check
 made flat
-colours A B C, 1 to 3
+colours A B C, 1 to 8
 number b = 3, 2 to 12, "stitches in a block"
 across b "blocks", alike 2b plus b
 up 2 "repeats"
 read seen
-ends "After a row that begins with sc."
+ends "After any row."
 careful "A row that begins with a dc begins with ch 3, which is that dc."
 row *: | (b)sc (b)dc |
 row *: | (b)dc (b)sc |
@@ -22,9 +22,9 @@ colours A B
 number p = 2, 2 to 12, "stitches in a tread"
 number q = 5, 2 to 20, "stitches between"
 across p+q "treads", alike p+q plus p
-up 4 "repeats", alike 4 plus 2
+up 4 "repeats"
 read seen
-ends "After the second row of A."
+ends "After the second row of a colour."
 careful "Count the tread before the space between: the two are easily swapped."
 row A: | (p)sc (q)dc |
 row A: | (p)dc (q)sc |

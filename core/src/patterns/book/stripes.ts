@@ -4,14 +4,13 @@ pattern houndstooth "Houndstooth"
 about "Single and double crochet by turns, a new colour every row: small teeth that bite into each other."
 technique stripes
 made flat
-colours A B
+colours A B, 1 to 8
 across 2 "pairs"
-up 2 "repeats", alike 2 plus 1
+up 2 "repeats"
 read worked
-ends "After a row of A, which it began with."
+ends "After any row."
 careful "The last stitch of every row is a dc: mark it, or the edge creeps in."
-row A: | 1sc 1dc |
-row B: | 1sc 1dc |
+row *: | 1sc 1dc |
 
 pattern back-teeth "Back teeth"
 about "Double before single crochet, in two-row stripes: longer teeth with a firm edge."
@@ -19,22 +18,22 @@ technique stripes
 made flat
 colours A B
 across 2 "pairs"
-up 4 "repeats", alike 4 plus 2
+up 4 "repeats"
 read worked
-ends "After the second row of A."
+ends "After the second row of a stripe."
 careful "The ch 3 is the first dc: the last sc of the next row goes into its top."
 row 2 A: | 1dc 1sc |
 row 2 B: | 1dc 1sc |
 
 pattern round-teeth "Round teeth"
-about "Teeth in joined and turned rounds, two or three colours by turns and nothing carried."
+about "Teeth in joined and turned rounds, colours by turns and nothing carried."
 technique stripes
 made turned-rounds
-colours A B, 2 to 4
+colours A B, 2 to 8
 across 2 "pairs"
 up 2 "repeats"
 read worked
-ends "After a round of the last colour, joined in the first."
+ends "After any round; the last joining is in its own colour."
 careful "Draw the waiting colour through the joining slip stitch, or the seam shows a step."
 row *: | 1sc 1dc |
 `;

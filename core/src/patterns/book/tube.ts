@@ -4,11 +4,11 @@ pattern sea-chest "Sea chest"
 about "Checks that run round a double-thick square, for potholders and covers."
 technique tube
 made turned-rounds
-stitch sc or dc
+stitch sc or hdc or dc
 colours A B
 number b = 5, 2 to 20, "stitches in a block"
-across 4b "pairs of blocks on either face"
-up b "bands", alike 2b plus b
+across 2b "pairs of blocks"
+up b "bands"
 read seen
 ends "Closed through both tops, once you know which face is outside."
 careful "A potholder is of cotton or wool only: acrylic melts."
@@ -21,7 +21,7 @@ technique tube
 made rounds
 stitch sc
 colours A B
-across 12 "pairs of staves on either face"
+across 6 "pairs of staves"
 up 1 "rounds"
 read seen
 ends "With two plain rounds of A, then closed through both tops."

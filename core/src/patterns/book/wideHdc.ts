@@ -8,7 +8,7 @@ stitch hdc
 colours A B
 number b = 6, 2 to 30, "stitches in a plank"
 across 2b plus b "planks"
-up 4 "courses", alike 4 plus 2
+up 4 "courses"
 read seen
 ends "After two rows of one course, then a border."
 careful "A dark strand shows between the posts: carry it only where it is needed."
@@ -22,7 +22,7 @@ made flat
 stitch hdc
 colours A B
 across 14 plus 13 "spires"
-up 8 "rows of spires", alike 8 plus 2
+up 8 "rows of spires"
 read seen
 ends "With two plain rows of ground."
 careful "A figure that overhangs by more than half a stitch a side has slipped: look at the row below."
