@@ -56,6 +56,7 @@ export * from './plan/cautions.ts';
 export * from './plan/choices.ts';
 export * from './plan/fromPiece.ts';
 export * from './plan/items.ts';
+export * from './plan/made.ts';
 export * from './plan/patternFacts.ts';
 export * from './plan/piece.ts';
 export * from './plan/plan.ts';

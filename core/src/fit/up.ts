@@ -53,6 +53,15 @@ function onceCourses(bound: BoundPattern): number {
   return once.reduce((sum, row) => sum + evaluate(row.courses, bound.numbers), 0);
 }
 
+/** Rows of so many whole repeats, with what is worked once. */
+function rowsOfRepeats(bound: BoundPattern, technique: Technique, repeats: number): number {
+  const own = technique.endings?.(bound)?.whole;
+  const { order } = bound.pattern;
+  if (own) return own.step * repeats + own.offset;
+  if (order) return order.repeat.length * repeats + order.opening.length + order.closing.length;
+  return repeats * bound.up.works.multiple + bound.up.works.extra;
+}
+
 /** Rows that end a whole repeat, or the maker's own order of rows whole. */
 function wholeRule(bound: BoundPattern, least: number): Progression {
   const { order } = bound.pattern;
@@ -103,7 +112,10 @@ export function heightRule(bound: BoundPattern, technique: Technique, ending: En
 
 function ruleOf(bound: BoundPattern, technique: Technique, ending: EndRule): Progression {
   const own = technique.endings?.(bound);
-  const least = own?.least ?? onceCourses(bound) + 1;
+  const { order } = bound.pattern;
+  // The maker's own order is worked once at least, from its opening to its closing.
+  const ordered = order ? orderedOnce(bound) + order.repeat.length : 0;
+  const least = own?.least ?? Math.max(ordered, onceCourses(bound) + 1);
   const whole = own ? progression(own.whole.step, own.whole.offset, least) : wholeRule(bound, least);
   if (ending === 'whole') return whole;
   // A closing row comes after a whole repeat, whatever the ending.
@@ -189,7 +201,7 @@ export function fitUp(request: UpRequest): Result<UpFit> {
     const offers = around(rule, wished).map((n) => offerHeight(request, n));
     return good({ offers, chosen: offerHeight(request, nearest(rule, wished)), warnings: [] });
   }
-  const asked = wish.by === 'rows' ? wish.count : wish.count * bound.up.works.multiple + bound.up.works.extra;
+  const asked = wish.by === 'rows' ? wish.count : rowsOfRepeats(bound, technique, wish.count);
   if (!admits(rule, asked)) {
     const instead = neighbours(rule, asked);
     const ends = ending === 'as-begun' ? 'the colour it began with' : `whole ${bound.up.word}`;

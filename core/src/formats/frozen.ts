@@ -1,6 +1,8 @@
 import { z } from 'zod';
 import { checkFabric } from '../check/fabric.ts';
+import type { Estimate } from '../estimate.ts';
 import { type Foundation, findFoundation } from '../fit/foundation.ts';
+import type { Gauge } from '../gauge/gauge.ts';
 import { assemble, type Cells, courseCells, type Fabric } from '../lay/fabric.ts';
 import { type BoundPattern, bindPattern } from '../patterns/bind.ts';
 import { printPattern } from '../patterns/print.ts';
@@ -14,6 +16,13 @@ import { insideOf } from '../route/route.ts';
 import type { Strands, StrandWay } from '../route/strands.ts';
 import { stitchCode, stitchKind } from '../stitches/kinds.ts';
 import { techniqueOf } from '../techniques/register.ts';
+
+const figure = z.strictObject({ mid: z.number().positive(), low: z.number().positive(), high: z.number().positive() });
+const gaugeFigures = z.strictObject({
+  stitchWidth: figure,
+  rowHeight: figure,
+  source: z.enum(['typical', 'label', 'typed', 'swatch', 'piece']),
+});
 
 /**
  * A work as it was begun: the laid fabric and the way of its strands, in words of their own, so that it stays the
@@ -36,6 +45,10 @@ export const frozenSchema = z.strictObject({
   moves: z.array(z.number().int()),
   /** How many colours, where the pattern leaves it open. */
   colours: z.number().int().min(1).max(8).optional(),
+  /** Which loops its stitches go into, where it is not both. */
+  loops: z.enum(['back', 'front']).optional(),
+  /** The gauge it was begun with, mm: as worked and as finished. */
+  gauge: z.strictObject({ worked: gaugeFigures, finished: gaugeFigures }).optional(),
   /** Where colours are divided among bobbins: the colour of each strand, and the strand of each run as worked. */
   bobbins: z.strictObject({ colourOf: z.array(z.number().int()), runs: z.array(z.number().int()) }).optional(),
 });
@@ -48,6 +61,8 @@ export interface ThawedWork {
   readonly strands: StrandWay;
   readonly bound: BoundPattern;
   readonly foundation: Foundation;
+  /** The gauge it was begun with; those begun before it was kept go by that of their wish. */
+  readonly gauge?: { readonly worked: Gauge; readonly finished: Gauge } | undefined;
 }
 
 function rowText(fabric: Fabric, course: number, letters: readonly string[]): string {
@@ -73,12 +88,13 @@ function frozenBobbins({ chart, colourOf }: StrandWay): FrozenWork['bobbins'] {
 
 /** Freezes a plan at the moment it is begun. */
 export function freeze({ piece, prepared }: Plan): FrozenWork {
-  const { bound, foundation } = prepared;
-  return freezeCloth({ fabric: piece.fabric, strands: piece.strands, bound, foundation });
+  const { bound, foundation, gauge, finished } = prepared;
+  const { fabric, strands } = piece;
+  return freezeCloth({ fabric, strands, bound, foundation, gauge: { worked: gauge, finished } });
 }
 
 /** Freezes a cloth with the way of its strands. */
-export function freezeCloth({ fabric, strands, bound, foundation }: ThawedWork): FrozenWork {
+export function freezeCloth({ fabric, strands, bound, foundation, gauge }: ThawedWork): FrozenWork {
   const rows: string[] = [];
   const courses: number[] = [];
   const known = new Map<string, number>();
@@ -106,8 +122,20 @@ export function freezeCloth({ fabric, strands, bound, foundation }: ThawedWork):
     courses,
     moves: flat,
     colours: bound.colours.length,
+    ...(bound.loops === 'both' ? {} : { loops: bound.loops }),
+    ...(gauge ? { gauge: { worked: figuresOf(gauge.worked), finished: figuresOf(gauge.finished) } } : {}),
     ...(bobbins ? { bobbins } : {}),
   };
+}
+
+/** A gauge without the source of each figure, which is that of the whole. */
+function figuresOf({ stitchWidth, rowHeight, source }: Gauge) {
+  const bare = ({ mid, low, high }: Estimate) => ({ mid, low, high });
+  return { stitchWidth: bare(stitchWidth), rowHeight: bare(rowHeight), source };
+}
+
+function gaugeFrom({ stitchWidth, rowHeight, source }: ReturnType<typeof figuresOf>): Gauge {
+  return { stitchWidth: { ...stitchWidth, source }, rowHeight: { ...rowHeight, source }, source };
 }
 
 function readRow(text: string, letters: readonly string[]): Cells | undefined {
@@ -133,7 +161,12 @@ export function thaw(frozen: FrozenWork): Result<ThawedWork> {
   const pattern = readPattern(frozen.pattern);
   if (!pattern.ok) return pattern;
   const own = pattern.value.stitches.length ? frozen.stitch : undefined;
-  const bound = bindPattern(pattern.value, { stitch: own, numbers: frozen.numbers, colours: frozen.colours });
+  const bound = bindPattern(pattern.value, {
+    stitch: own,
+    numbers: frozen.numbers,
+    colours: frozen.colours,
+    loops: frozen.loops,
+  });
   if (!bound.ok) return bound;
   const technique = techniqueOf(pattern.value);
   if (!technique.ok) return technique;
@@ -163,7 +196,14 @@ export function thaw(frozen: FrozenWork): Result<ThawedWork> {
   }
   const { chart, colourOf } = strandsOf(frozen, chartOf(fabric));
   const strands = { chart, colourOf, moves, inside: insideOf(chart, moves) };
-  return good({ fabric, strands, bound: bound.value, foundation });
+  const { gauge } = frozen;
+  return good({
+    fabric,
+    strands,
+    bound: bound.value,
+    foundation,
+    ...(gauge ? { gauge: { worked: gaugeFrom(gauge.worked), finished: gaugeFrom(gauge.finished) } } : {}),
+  });
 }
 
 /** The chart of strands as it was routed: one strand a colour, or the bobbins that were written down. */

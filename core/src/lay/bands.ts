@@ -41,7 +41,7 @@ function coloursAcross(bound: BoundPattern, technique: Technique, turned: Turned
   const across = Array.from(back ? colours.toReversed() : colours);
   // A circle grows, so only the turn of its colours is the same from round to round.
   const shown = technique.circle
-    ? across.filter((colour, x) => x === 0 || colour !== across[x - 1]).slice(0, 8)
+    ? across.filter((colour, x) => x === 0 || colour !== across[x - 1]).slice(0, bound.colours.length)
     : across;
   return shown.every((colour) => colour === shown[0]) ? String(shown[0]) : shown.join('.');
 }

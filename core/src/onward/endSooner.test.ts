@@ -1,4 +1,7 @@
+import { prepare } from '../plan/prepare.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
+import { must } from '../problem.ts';
+
 import { endSooner } from './endSooner.ts';
 
 /** 36 stitches and 44 rows; a row takes 132 seconds, half a metre of A and a third of B. */
@@ -14,7 +17,7 @@ const wish = sampleWish({ width: { by: 'stitches', count: 36 }, height: { by: 'r
 
 describe('to end a piece at the last good place', () => {
   it('in the middle of row 19, whole bands of four: three rows less at 16, and what is done of row 19 comes out', () => {
-    const found = endSooner(wish, 36, costs, { rows: 18, runs: 3 }, 12);
+    const found = endSooner(must(prepare(wish)), 36, costs, { rows: 18, runs: 3 }, 12);
     expect(found?.rows).toBe(16);
     expect([found?.out.rows, found?.out.cells]).toEqual([2, 2 * 36 + 12]);
     // Two whole rows and a third of one.
@@ -25,18 +28,22 @@ describe('to end a piece at the last good place', () => {
   });
 
   it('spares what was still to be worked from here: 26 rows less the third that is done', () => {
-    const found = endSooner(wish, 36, costs, { rows: 18, runs: 3 }, 12);
+    const found = endSooner(must(prepare(wish)), 36, costs, { rows: 18, runs: 3 }, 12);
     expect(found?.spared.seconds).toBeCloseTo(132 * (26 - 1 / 3), 9);
     expect(found?.spared.metres[1]).toBeCloseTo(0.3 * (26 - 1 / 3), 9);
   });
 
   it('at a good place nothing whole comes out; before the first there is none', () => {
-    expect(endSooner(wish, 36, costs, { rows: 20, runs: 0 }, 0)?.out).toMatchObject({ rows: 0, cells: 0, seconds: 0 });
-    expect(endSooner(wish, 36, costs, { rows: 3, runs: 1 }, 4)).toBeUndefined();
+    expect(endSooner(must(prepare(wish)), 36, costs, { rows: 20, runs: 0 }, 0)?.out).toMatchObject({
+      rows: 0,
+      cells: 0,
+      seconds: 0,
+    });
+    expect(endSooner(must(prepare(wish)), 36, costs, { rows: 3, runs: 1 }, 4)).toBeUndefined();
   });
 
   it('blocks on the diagonal do not end at a row', () => {
     const flags = sampleWish({ pattern: { key: 'signal-flag' }, edges: 'whole', ending: 'any' });
-    expect(endSooner(flags, 12, costs, { rows: 18, runs: 0 }, 0)).toBeUndefined();
+    expect(endSooner(must(prepare(flags)), 12, costs, { rows: 18, runs: 0 }, 0)).toBeUndefined();
   });
 });

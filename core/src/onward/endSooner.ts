@@ -1,7 +1,6 @@
 import { admits } from '../fit/progression.ts';
 import { heightRule } from '../fit/up.ts';
-import type { Wish } from '../formats/wish.ts';
-import { prepare } from '../plan/prepare.ts';
+import type { Prepared } from '../plan/prepare.ts';
 import { sizeAt } from '../plan/sizes.ts';
 import type { Position } from '../progress/progress.ts';
 import type { WorkCosts } from '../work/inHand.ts';
@@ -25,16 +24,13 @@ export interface EndSooner {
  * @param stitches what its width counts @param done cells worked in the row in hand
  */
 export function endSooner(
-  wish: Wish,
+  prepared: Prepared,
   stitches: number,
   costs: WorkCosts,
   stands: Position,
   done: number,
 ): EndSooner | undefined {
-  const read = prepare(wish);
-  if (!read.ok) return undefined;
-  const prepared = read.value;
-  const { bound, technique } = prepared;
+  const { bound, technique, wish } = prepared;
   if (technique.courses || prepared.foundation.circle) return undefined;
   const rule = heightRule(bound, technique, wish.ending);
   let rows = stands.rows;

@@ -1,5 +1,7 @@
 import { planWish } from '../plan/plan.ts';
+import { prepare } from '../plan/prepare.ts';
 import { sampleWish } from '../plan/sampleWish.ts';
+
 import { must } from '../problem.ts';
 import { openEnd } from './openEnd.ts';
 
@@ -42,7 +44,7 @@ describe('an open end', () => {
     const { wish } = plan.prepared;
     const { stitches, fabric } = plan.piece;
     const held = { ...costs, seconds: new Array<number>(fabric.courses).fill(9) };
-    const at = (diagonals: number) => openEnd(wish, stitches, diagonals, held, []);
+    const at = (diagonals: number) => openEnd(must(prepare(wish)), stitches, diagonals, held, []);
     // Blocks of 2 cm, whole flags of six blocks across: six diagonals grow to 12 × 12 cm.
     expect([at(6)?.width.mid, at(6)?.height.mid, at(6)?.next]).toEqual([120, 120, 12]);
     // At its full width only the height grows, a block a diagonal.
@@ -52,25 +54,25 @@ describe('an open end', () => {
   });
 
   it('is at each whole band of four rows: 20 rows of 5.56 mm are 11.1 cm, and 24 come next', () => {
-    const end = openEnd(wish(), 36, 20, costs, []);
+    const end = openEnd(must(prepare(wish())), 36, 20, costs, []);
     expect(end?.next).toBe(24);
     expect(end?.width.mid).toBeCloseTo(225, 6);
     expect(end?.height.mid).toBeCloseTo(111.11, 2);
-    expect([18, 19, 21, 0].map((rows) => openEnd(wish(), 36, rows, costs, []))).toEqual([
+    expect([18, 19, 21, 0].map((rows) => openEnd(must(prepare(wish())), 36, rows, costs, []))).toEqual([
       undefined,
       undefined,
       undefined,
       undefined,
     ]);
-    expect(openEnd(wish(), 36, 44, costs, [])?.next).toBeUndefined();
+    expect(openEnd(must(prepare(wish())), 36, 44, costs, [])?.next).toBeUndefined();
   });
 
   it('tells whether the yarn lasts to the next, where it is known what there is', () => {
-    expect(openEnd(wish(), 36, 20, costs, [])?.lasts[0]?.chance).toBeUndefined();
+    expect(openEnd(must(prepare(wish())), 36, 20, costs, [])?.lasts[0]?.chance).toBeUndefined();
     // Of 85 m ten are used, and two come.
-    expect(openEnd(wish(1), 36, 20, costs, [])?.lasts[1]?.chance).toBeGreaterThan(0.99);
+    expect(openEnd(must(prepare(wish(1))), 36, 20, costs, [])?.lasts[1]?.chance).toBeGreaterThan(0.99);
     const dear = { ...costs, metres: [0, 1].map(() => new Array<number>(44).fill(5)) };
     // A hundred metres of a ball of 85 are gone by the rule.
-    expect(openEnd(wish(1), 36, 20, dear, [])?.lasts[0]?.chance).toBeLessThan(0.1);
+    expect(openEnd(must(prepare(wish(1))), 36, 20, dear, [])?.lasts[0]?.chance).toBeLessThan(0.1);
   });
 });

@@ -2,8 +2,7 @@ import type { Estimate } from '../estimate.ts';
 import { admits } from '../fit/progression.ts';
 import { heightRule } from '../fit/up.ts';
 import type { Weighing } from '../formats/logEntry.ts';
-import type { Wish } from '../formats/wish.ts';
-import { type Prepared, prepare } from '../plan/prepare.ts';
+import type { Prepared } from '../plan/prepare.ts';
 import { sizeAt } from '../plan/sizes.ts';
 import { blocksHigh } from '../techniques/cornerToCorner.ts';
 import { colourQuestions } from '../work/colourQuestions.ts';
@@ -30,16 +29,14 @@ export interface OpenEnd {
  * @param stitches what its width counts @param rows worked
  */
 export function openEnd(
-  wish: Wish,
+  prepared: Prepared,
   stitches: number,
   rows: number,
   costs: WorkCosts,
   weighings: readonly Weighing[],
 ): OpenEnd | undefined {
-  const read = prepare(wish);
-  if (!read.ok || rows < 1) return undefined;
-  const prepared = read.value;
-  const { bound, technique } = prepared;
+  if (rows < 1) return undefined;
+  const { bound, technique, wish } = prepared;
   const rule = heightRule(bound, technique, wish.ending);
   if (technique.key === 'corner-to-corner') return openCorner(prepared, stitches, rows, costs);
   if (technique.courses || prepared.foundation.circle || !admits(rule, rows)) return undefined;

@@ -2,7 +2,7 @@ import { admits } from '../fit/progression.ts';
 import { heightRule } from '../fit/up.ts';
 import type { Wish } from '../formats/wish.ts';
 import { coursesFor } from '../lay/courses.ts';
-import { prepare } from '../plan/prepare.ts';
+import { prepareCloth } from '../plan/made.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import { cornersOf } from './corner.ts';
 import { type Draft, Onward, type RestKind, type RestPlan, type WorkInHand } from './restPlan.ts';
@@ -157,7 +157,7 @@ function otherFinishes(onward: Onward, planned: Draft): Draft[] {
  * from the row in hand with the strands as they hang. What is worked stays; a row begun is worked to its end.
  */
 export function restPlans(work: WorkInHand): Result<RestPlan[]> {
-  const prepared = prepare(work.wish);
+  const prepared = prepareCloth(work.wish, work.cloth);
   if (!prepared.ok) return prepared;
   const onward = new Onward(work, prepared.value);
   const { fabric } = work.cloth;

@@ -10,11 +10,11 @@ import { cellsIn, type Fabric } from '../lay/fabric.ts';
 import { lay } from '../lay/lay.ts';
 import { type Handwork, handworkOf, handworkOfFinish } from '../pace/hours.ts';
 import { type OwnPace, secondsBy } from '../pace/ownPace.ts';
-import { handBelief } from '../plan/piece.ts';
-import { type Prepared, prepare } from '../plan/prepare.ts';
+import { prepareCloth } from '../plan/made.ts';
+import { costsOfWish, handBelief } from '../plan/piece.ts';
+import type { Prepared } from '../plan/prepare.ts';
 import { sizeAt } from '../plan/sizes.ts';
 import type { Position } from '../progress/progress.ts';
-import { costsFor } from '../route/costs.ts';
 import { cutShort } from '../route/cutShort.ts';
 import { goOn } from '../route/goOn.ts';
 import { CUT } from '../route/moves.ts';
@@ -158,9 +158,8 @@ export class Onward {
     const { cloth } = this.work;
     const { strands } = cloth;
     // A technique may know but one way with the idle colour, whatever was wished.
-    const { gauge, wish } = this.prepared;
-    const size = { stitchWidth: gauge.stitchWidth.mid, rowHeight: gauge.rowHeight.mid };
-    const costs = costsFor(wish.policy, wish.floats && !wish.smallChildren, size, wish.weaving);
+    const { wish } = this.prepared;
+    const costs = costsOfWish(this.prepared);
     const divided = strands.colourOf.some((colour, strand) => colour !== strand);
     if (divided) {
       const same = sameCourses(cloth.fabric, fabric);
@@ -174,7 +173,7 @@ export class Onward {
   /** Proves and measures what the rest could lead to; nothing where it does not hold together. */
   plan({ kind, wish, fabric, rows, stays }: Draft): RestPlan | undefined {
     const { bound, foundation } = this.work.cloth;
-    const prepared = prepare(wish, this.prepared.told);
+    const prepared = prepareCloth(wish, this.work.cloth, this.prepared.told);
     if (!prepared.ok) return undefined;
     const { technique } = prepared.value;
     if (!checkFabric(fabric, { bound, technique, foundation }).ok) return undefined;
@@ -182,7 +181,7 @@ export class Onward {
     if (!strands) return undefined;
     const proof = checkStrands(chartOf(fabric), { totals: [], bobbins: [], ...strands });
     if (!proof.ok) return undefined;
-    const cloth = { fabric, strands, bound, foundation };
+    const cloth = { ...this.work.cloth, fabric, strands, bound, foundation };
     const costs = costsOfWork(prepared.value, cloth);
     const rip = stays < this.stays ? ripBack(this.costs, this.work.stands, this.done, stays) : undefined;
     const colours = this.coloursOf(costs, rip, stays);

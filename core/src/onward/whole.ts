@@ -4,8 +4,8 @@ import type { Wish } from '../formats/wish.ts';
 import { forecastError, tailMetres } from '../measure/forecast.ts';
 import { handworkOf } from '../pace/hours.ts';
 import { secondsBy, unknownPace } from '../pace/ownPace.ts';
+import { prepareCloth } from '../plan/made.ts';
 import { handBelief } from '../plan/piece.ts';
-import { prepare } from '../plan/prepare.ts';
 import { sizeAt } from '../plan/sizes.ts';
 import { good, type Result } from '../problem.ts';
 import { costsOfWork, metresToEnd } from '../work/inHand.ts';
@@ -28,9 +28,10 @@ export interface PlanFigures {
 
 /** What a begun plan comes to, for setting it beside another one of the same work. */
 export function planFigures(wish: Wish, begun: FrozenWork): Result<PlanFigures> {
-  const [read, thawed] = [prepare(wish), thaw(begun)];
-  if (!read.ok) return read;
+  const thawed = thaw(begun);
   if (!thawed.ok) return thawed;
+  const read = prepareCloth(wish, thawed.value);
+  if (!read.ok) return read;
   const [prepared, cloth] = [read.value, thawed.value];
   const { gauge, technique, yarns } = prepared;
   const costs = costsOfWork(prepared, cloth);

@@ -23,7 +23,7 @@ import { yarnFigures } from '../measure/yarn.ts';
 import { type Handwork, handworkOf, handworkOfFabric, handworkOfFinish } from '../pace/hours.ts';
 import { secondsBy, unknownPace } from '../pace/ownPace.ts';
 import { good, type Result } from '../problem.ts';
-import { costsFor } from '../route/costs.ts';
+import { costsFor, type StrandCosts } from '../route/costs.ts';
 import { chartOf } from '../route/ofFabric.ts';
 import { route } from '../route/route.ts';
 import type { Strands } from '../route/strands.ts';
@@ -49,13 +49,20 @@ export interface Piece {
   readonly time: Estimate;
 }
 
+/** The prices of bridges under the wish's policy, at its gauge. */
+export function costsOfWish({ wish, gauge }: Prepared): StrandCosts {
+  const size = { stitchWidth: gauge.stitchWidth.mid, rowHeight: gauge.rowHeight.mid };
+  return costsFor(wish.policy, wish.floats && !wish.smallChildren, size, wish.weaving);
+}
+
 /** The way of the strands through a fabric under the wish's policy. */
 export function routePiece(prepared: Prepared, fabric: Fabric): Strands {
-  const { wish, gauge } = prepared;
-  const size = { stitchWidth: gauge.stitchWidth.mid, rowHeight: gauge.rowHeight.mid };
-  const costs = costsFor(wish.policy, wish.floats && !wish.smallChildren, size, wish.weaving);
-  const { policy } = wish;
-  return route(chartOf(fabric), costs, policy === 'carry-always' || policy === 'bobbins' ? policy : 'least-cost');
+  const { policy } = prepared.wish;
+  return route(
+    chartOf(fabric),
+    costsOfWish(prepared),
+    policy === 'carry-always' || policy === 'bobbins' ? policy : 'least-cost',
+  );
 }
 
 /** What is known of the maker's yarn in this work: more where the swatch was weighed. */
@@ -79,8 +86,18 @@ export function makePiece(prepared: Prepared, stitches: number, rows: number): R
   const strands = routePiece(prepared, fabric);
   const routed = checkStrands(chartOf(fabric), strands);
   if (!routed.ok) return routed;
+  return good(measured(prepared, { fabric, strands }, stitches, rows));
+}
+
+/** What a laid and routed cloth comes to. @param stitches what its widths count @param rows as the wish counts them */
+export function measured(
+  prepared: Prepared,
+  { fabric, strands }: { readonly fabric: Fabric; readonly strands: Strands },
+  stitches: number,
+  rows: number,
+): Piece {
   const finish = finishParts(finishRequest(prepared, fabric));
-  const { gauge, yarns } = prepared;
+  const { gauge, yarns, technique, foundation, wish } = prepared;
   const { sure, pieces } = wish;
   const yarn = measure({
     fabric,
@@ -100,7 +117,7 @@ export function makePiece(prepared: Prepared, stitches: number, rows: number): R
     [handworkOfFinish(0, ends), pieces],
     ...finish.map((part) => [handworkOfFinish(part.stitches, part.ends), part.times] as const),
   ]);
-  return good({
+  return {
     stitches,
     rows,
     fabric,
@@ -111,7 +128,7 @@ export function makePiece(prepared: Prepared, stitches: number, rows: number): R
     ends,
     hands,
     time: secondsBy(wish.pace ?? unknownPace, hands),
-  });
+  };
 }
 
 /** What measuring needs to know of a cloth and the way of its strands, at the wish's gauge and in its yarns. */

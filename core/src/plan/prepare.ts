@@ -230,42 +230,77 @@ function chosenColours(wish: Wish, pattern: StitchPattern): number | undefined {
   return pattern.fewestColours < pattern.mostColours ? wish.yarns.length : undefined;
 }
 
+/** What is wrong with a wish whatever it is made as: told together with what is wrong with its pattern. */
+function unmade(wish: Wish): Problem[] {
+  const problems: Problem[] = [];
+  readWidth(wish, problems);
+  readHeight(wish, problems);
+  if (wish.tolerance !== undefined) readLength(wish.tolerance, wish, 'tolerance', problems, leastTolerance);
+  readGauge(wish, problems);
+  return problems;
+}
+
 /** Turns a wish into figures, or gives every problem of it at once. @param told how it is told, in its own units unless said */
 export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepared> {
+  const problems: Problem[] = [];
+  const written = patternOf(wish);
+  const found = written.ok ? madeAsWished(written.value, wish) : written;
+  if (!found.ok) return refused(...unmade(wish), ...found.problems);
+  const bound = bindPattern(found.value, { ...wish.pattern, colours: chosenColours(wish, found.value) });
+  const technique = techniqueOf(found.value);
+  if (!bound.ok) problems.push(...bound.problems.map((problem) => at('pattern', problem)));
+  if (!technique.ok) problems.push(...technique.problems.map((problem) => at('pattern.key', problem)));
+  if (!bound.ok || !technique.ok) return refused(...unmade(wish), ...problems);
+  const foundation = chooseFoundation(waysOf(technique.value, bound.value, wish), wish.foundation);
+  if (!foundation.ok) problems.push(...foundation.problems.map((problem) => at('foundation', problem)));
+  problems.push(...cautionsThatStop(wish), ...sumProblems(bound.value), ...loopProblems(wish, technique.value));
+  const made = { bound: bound.value, technique: technique.value };
+  // Where it cannot begin as it is wished the other problems are told all the same.
+  const [usual] = waysOf(technique.value, bound.value, wish);
+  const begun = foundation.ok ? foundation.value : (findFoundation(usual as string) as Foundation);
+  const read = prepareMade(wish, told, { ...made, foundation: begun });
+  const all = [...problems, ...(read.ok ? [] : read.problems)];
+  return all.length || !read.ok ? refused(...all) : read;
+}
+
+/** The gauge that a cloth was begun with. */
+export interface BegunGauge {
+  /** As worked, and as finished. */
+  readonly worked: Gauge;
+  readonly finished: Gauge;
+}
+
+/** What a wish is made as: its pattern with all choices, its technique, and the way it begins. */
+export type MadeAs = Pick<Prepared, 'bound' | 'technique' | 'foundation'>;
+
+/**
+ * The rest of a wish turned into figures, where it is settled what is made.
+ * @param begun the gauge of a cloth that is on the hook, which nothing moves any more
+ */
+export function prepareMade(wish: Wish, told: ToldUnit, made: MadeAs, begun?: BegunGauge): Result<Prepared> {
+  const { bound, technique, foundation } = made;
   const problems: Problem[] = [];
   const width = readWidth(wish, problems);
   const height = readHeight(wish, problems);
   const tolerance =
     wish.tolerance === undefined ? undefined : readLength(wish.tolerance, wish, 'tolerance', problems, leastTolerance);
   const counted = readGauge(wish, problems);
-  const written = patternOf(wish);
-  if (!written.ok) return refused(...problems, ...written.problems);
-  const found = madeAsWished(written.value, wish);
-  if (!found.ok) return refused(...problems, ...found.problems);
-  const bound = bindPattern(found.value, { ...wish.pattern, colours: chosenColours(wish, found.value) });
-  const technique = techniqueOf(found.value);
-  if (!bound.ok) problems.push(...bound.problems.map((problem) => at('pattern', problem)));
-  if (!technique.ok) problems.push(...technique.problems.map((problem) => at('pattern.key', problem)));
-  if (!bound.ok || !technique.ok) return refused(...problems);
-  const foundation = chooseFoundation(waysOf(technique.value, bound.value, wish), wish.foundation);
-  if (!foundation.ok) problems.push(...foundation.problems.map((problem) => at('foundation', problem)));
-  const yarns = readYarns(wish, bound.value, problems);
-  const finish = readFinish(wish, bound.value, problems);
-  problems.push(...cautionsThatStop(wish), ...sumProblems(bound.value), ...loopProblems(wish, technique.value));
-  if (!foundation.ok || problems.length) return refused(...problems);
-  const gauge = counted?.worked ?? typicalFor(wish, bound.value, technique.value, yarns);
-  const finished = counted?.washed ?? (wish.wash ? washed(gauge, wish.wash) : gauge);
-  const sc = singleCrochetOf(finished, technique.value.gaugeKey(bound.value), (yarns[0] as Yarn).weight);
+  const yarns = readYarns(wish, bound, problems);
+  const finish = readFinish(wish, bound, problems);
+  if (problems.length) return refused(...problems);
+  const gauge = begun?.worked ?? counted?.worked ?? typicalFor(wish, bound, technique, yarns);
+  const finished = begun?.finished ?? counted?.washed ?? (wish.wash ? washed(gauge, wish.wash) : gauge);
+  const sc = singleCrochetOf(finished, technique.gaugeKey(bound), (yarns[0] as Yarn).weight);
   return good({
     wish: {
       ...wish,
-      policy: technique.value.policy ?? wish.policy,
-      edges: edgesFor(wish.edges, bound.value, technique.value),
+      policy: technique.policy ?? wish.policy,
+      edges: edgesFor(wish.edges, bound, technique),
     },
     told,
-    bound: bound.value,
-    technique: technique.value,
-    foundation: foundation.value,
+    bound,
+    technique,
+    foundation,
     gauge,
     finished,
     sc,
@@ -274,6 +309,6 @@ export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepare
     width,
     height,
     tolerance,
-    increases: foundation.value.circle ? (wish.increases ?? flattest(gauge, foundation.value, sc)) : undefined,
+    increases: foundation.circle ? (wish.increases ?? flattest(gauge, foundation, sc)) : undefined,
   });
 }

@@ -5,7 +5,7 @@ import { carryCost, cutCost, type StrandCosts } from './costs.ts';
 import { Linker } from './link.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, MoveList } from './moves.ts';
 import { OwnCells } from './ownCells.ts';
-import type { Strands, StrandTotals } from './strands.ts';
+import type { Strands, StrandTotals, StrandWay } from './strands.ts';
 
 /** As needed: every gap is bridged in the cheapest way. docs/strand-routing.md. Linear in stitches. */
 function asNeeded(chart: Chart, costs: StrandCosts, moves: MoveList, own?: OwnCells): number[] {
@@ -160,6 +160,16 @@ export function finished(
   const totals = countAgain(chart, costs, moves, cost, carries);
   const bobbins = bobbinsOf(chart, colourOf, whole.colourCount);
   return { chart, colourOf, moves, totals, bobbins, inside: carries.inside };
+}
+
+/** The sums of a way that is known by its moves alone. */
+export function counted(way: StrandWay, costs: StrandCosts): Strands {
+  const { chart, colourOf, moves } = way;
+  const used = new Set(chart.colours);
+  const cost = Array.from({ length: chart.colourCount }, (_, strand) => (used.has(strand) ? cutCost(costs) : 0));
+  const colours = Math.max(...colourOf) + 1;
+  const whole = colourOf.every((colour, strand) => colour === strand) ? chart : { ...chart, colourCount: colours };
+  return { ...way, ...finished(whole, chart, colourOf, costs, moves, cost) };
 }
 
 /** The strands of one colour counted together. */

@@ -269,8 +269,8 @@ const table: Readonly<Record<StitchKey, readonly [height: number, words: Words, 
   'fpdc@other': [
     2,
     [
-      'fpdc around B',
-      'fptr around B',
+      'fpdc around the B post',
+      'fptr around the B post',
       `front post ${double} around the post of B`,
       `raised front ${treble} around the post of B`,
     ],

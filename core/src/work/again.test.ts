@@ -37,7 +37,11 @@ describe('the same again', () => {
     const { again } = finished([end({ width: '24.75 cm', height: '24.44' })]);
     expect(again.title).toBe('Galley cloth, again');
     expect(again.choice).toBeUndefined();
-    expect(again.width).toEqual({ by: 'repeats', count: 9 });
+    // The piece that was made: 36 stitches and 44 rows, not what was once wished for.
+    expect([again.width, again.height]).toEqual([
+      { by: 'stitches', count: 36 },
+      { by: 'rows', count: 44 },
+    ]);
     // A tenth wider: 36 stitches over 36 × 6.25 × 1.1 mm; 44 rows over 44 × 5.556 mm.
     expect(again.gauge).toEqual({
       from: 'counted',
@@ -45,6 +49,24 @@ describe('the same again', () => {
       rows: { count: 44, over: '24.44 cm' },
     });
     expect(must(planWish(again)).width.width.mid).toBeCloseTo(247.5, 6);
+  });
+
+  it('brings along what was to be changed next time, each thing once', () => {
+    const told = { ...end({}), next: 'Start the border one round earlier.' } as LogEntry;
+    const { again } = finished([told], { lessons: ['Chain looser.', 'Start the border one round earlier.'] });
+    expect(again.lessons).toEqual(['Chain looser.', 'Start the border one round earlier.']);
+    expect(wishSchema.parse(again)).toEqual(again);
+  });
+
+  it('makes rows that its ending would refuse, and a pattern that the book no longer has', () => {
+    const wish = sampleWish({ width: { by: 'stitches', count: 36 }, height: { by: 'rows', count: 42 }, ending: 'any' });
+    const plan = must(planWish(wish));
+    const cloth = must(thaw(freeze(plan)));
+    const choice = { stitches: 36, rows: 42 };
+    const gone = { ...wish, ending: 'as-begun' as const, pattern: { key: 'gone-from-the-book' }, choice };
+    const again = wishAgain({ wish: gone, cloth, entries: [], pace: unknownPace });
+    expect(again.ending).toBe('any');
+    expect([...must(planWish(again)).piece.fabric.colours]).toEqual([...plan.piece.fabric.colours]);
   });
 
   it('knows that a border belongs to the size', () => {

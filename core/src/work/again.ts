@@ -1,12 +1,17 @@
 import { type Belief, firstBelief, type Reading } from '../calibrate/belief.ts';
+import { admits } from '../fit/progression.ts';
+import { heightRule } from '../fit/up.ts';
 import type { ThawedWork } from '../formats/frozen.ts';
 import { type LogEntry, weighingsIn } from '../formats/logEntry.ts';
 import type { Wish } from '../formats/wish.ts';
 import type { Fabric } from '../lay/fabric.ts';
 import type { OwnPace } from '../pace/ownPace.ts';
+import { printPattern } from '../patterns/print.ts';
+import { prepareCloth } from '../plan/made.ts';
 import { handBelief } from '../plan/piece.ts';
 import { type Prepared, prepare } from '../plan/prepare.ts';
 import { sizeAt } from '../plan/sizes.ts';
+import { techniqueOf } from '../techniques/register.ts';
 import { parseLength } from '../units/length.ts';
 import { costsOfWork, metresToEnd } from './inHand.ts';
 import { colourNow } from './weighed.ts';
@@ -19,20 +24,64 @@ export interface Taught {
   readonly pace: OwnPace;
 }
 
-/** A wish for the same again, with the gauge the piece came out with, the hand's pace, and what its yarn weighed. */
+/**
+ * A wish for the piece that was made: its pattern, its stitches and rows, at the gauge it came out with, with the hand's
+ * pace, what its yarn weighed, and what was to be changed next time.
+ */
 export function wishAgain(taught: Taught): Wish {
-  const { choice: _size, ...kept } = taught.wish;
+  const { choice: _size, ...kept } = { ...taught.wish, ...countsOf(taught) };
   const title = `${kept.title.slice(0, 73)}, again`;
   const pace = taught.pace.acts.length ? taught.pace : kept.pace;
-  const wish: Wish = { ...kept, title, gauge: gaugeOf(taught), ...(pace ? { pace } : {}) };
+  const lessons = lessonsOf(taught);
+  const wish: Wish = {
+    ...kept,
+    title,
+    gauge: gaugeOf(taught),
+    ...(pace ? { pace } : {}),
+    ...(lessons.length ? { lessons } : {}),
+  };
   const reading = readingOf(taught, wish);
   return reading && wish.gauge.from === 'counted' ? { ...wish, gauge: { ...wish.gauge, weighed: reading } } : wish;
+}
+
+/** What was to be changed next time: as told at the end, and what had been told before and was kept. */
+function lessonsOf({ wish, entries }: Taught): string[] {
+  const told = entries.flatMap((entry) => (entry.kind === 'end' && entry.next ? [entry.next] : []));
+  return [...new Set([...(wish.lessons ?? []), ...told])].slice(-20);
+}
+
+/**
+ * Pattern, foundation and counts of the cloth that was made, whatever its wish had asked for. Rows that its ending would
+ * refuse are let end where they did.
+ */
+function countsOf({ wish, cloth }: Taught): Pick<Wish, 'pattern' | 'foundation' | 'width' | 'height' | 'ending'> {
+  const { bound, fabric, foundation } = cloth;
+  const rows = wish.choice?.rows ?? fabric.courses;
+  const written = printPattern(bound.pattern);
+  const asked = prepare(wish);
+  const same = asked.ok && printPattern(asked.value.bound.pattern) === written;
+  const technique = techniqueOf(bound.pattern);
+  const ends = technique.ok && admits(heightRule(bound, technique.value, wish.ending), rows);
+  return {
+    pattern: same
+      ? wish.pattern
+      : {
+          text: written,
+          numbers: { ...bound.numbers },
+          ...(bound.pattern.stitches.length ? { stitch: bound.stitch } : {}),
+          ...(bound.loops === 'both' ? {} : { loops: bound.loops }),
+        },
+    foundation: foundation.key,
+    width: { by: 'stitches', count: fabric.count },
+    height: { by: 'rows', count: rows },
+    ending: ends ? wish.ending : 'any',
+  };
 }
 
 /** The gauge of the wish, drawn to the size that was measured at the end; a finished piece is the best swatch. */
 function gaugeOf({ wish, cloth, entries }: Taught): Wish['gauge'] {
   const end = entries.findLast((entry) => entry.kind === 'end');
-  const prepared = prepare(wish);
+  const prepared = prepareCloth(wish, cloth);
   if (!end || !prepared.ok) return wish.gauge;
   const { fabric } = cloth;
   const planned = sizeAt(prepared.value, fabric.count, wish.choice?.rows ?? fabric.courses);
@@ -69,7 +118,7 @@ function drawn({ wish, gauge, finished }: Prepared, { count, courses }: Fabric, 
 
 /** What the balls of the work say of the hand at the gauge of the new wish; nothing where none was weighed. */
 function readingOf({ cloth, entries }: Taught, wish: Wish): Reading | undefined {
-  const prepared = prepare(wish);
+  const prepared = prepareCloth(wish, { ...cloth, gauge: undefined });
   const weighings = weighingsIn(entries);
   if (!prepared.ok || !weighings.length) return undefined;
   const costs = costsOfWork(prepared.value, cloth);

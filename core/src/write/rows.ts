@@ -206,9 +206,21 @@ export function closingWords(close: RowClose | undefined, wording: Wording): str
     : `${slip} into the edge stitch${drawn}`;
 }
 
+/** Clusters worked to the end of a run; the stitches at the edges are none. */
+function clustersTo(course: WorkedCourse, run: WorkedRun): number {
+  let clusters = 0;
+  for (const each of course.runs) {
+    if (stitchKind(codeOf(each.kinds[0] as StitchKey)).standsFor === 'cluster') clusters += each.count;
+    if (each === run) break;
+  }
+  return clusters;
+}
+
 /** The number of the stitch, cluster or block at which a run ends. */
 function lastOfRun(course: WorkedCourse, run: WorkedRun): number {
-  if (countedIn(course) !== 'stitches') return run.from + run.count - 1;
+  const cells = countedIn(course);
+  if (cells === 'blocks') return run.from + run.count - 1;
+  if (cells === 'clusters') return clustersTo(course, run);
   let stitches = 0;
   for (const each of course.runs) {
     for (let n = 0; n < each.count; n++)
@@ -231,6 +243,9 @@ export function changeOfRun(course: WorkedCourse, run: WorkedRun, wording: Wordi
       ? `open the next diagonal with its chain in ${changeTo}`
       : `open block ${run.from + run.count} with its chain in ${changeTo}`;
   }
+  if (last && course.last.kind === 'edge-dc')
+    return `finish the ${stitchWord('edge-dc', wording.terms, wording.style)} in ${changeTo}`;
+  if (run.kinds[0] === 'edge-ch3') return `finish the ch 3 of the edge in ${changeTo}`;
   if (last) return `finish the last ${stitchWord(course.last.kind, wording.terms, wording.style)} in ${changeTo}`;
   const cell = countedIn(course) === 'clusters' ? 'cluster' : 'stitch';
   return `finish ${cell} ${lastOfRun(course, run)} in ${changeTo}`;

@@ -136,7 +136,7 @@ describe('rows of each technique, as a maker reads them', () => {
     );
     expect(row(4).start).toBe('turn; take up the loop of A, ch 1');
     expect(row(5).start).toBe('do not turn; take up the loop of B, ch 1');
-    expect(row(9).work).toBe('in B: 1 sc, (1 fpsc, 1 fpdc around B) × 4, 1 fpsc, 1 sc');
+    expect(row(9).work).toBe('in B: 1 sc, (1 fpsc, 1 fpdc around the B post) × 4, 1 fpsc, 1 sc');
     expect([row(8).close, row(9).close]).toEqual(['fasten off A', '']);
     expect([1, 2, 3, 4, 5, 6].map((n) => row(n).side)).toEqual(['RS', 'WS', 'WS', 'RS', 'RS', 'WS']);
   });

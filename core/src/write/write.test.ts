@@ -91,7 +91,9 @@ describe('the runs of a row', () => {
     expect(writeRow(request, 1).start).toBe(
       `chain ${plan.piece.stitches + 1} in A; first hdc in the 3rd chain from the hook`,
     );
-    expect(writeRow(request, 1).work).toMatch(/^2 skipped chains \(the first hdc\) A, 3 hdc A, \(4 hdc B, 4 hdc A\) × 4/);
+    expect(writeRow(request, 1).work).toMatch(
+      /^2 skipped chains \(the first hdc\) A, 3 hdc A, \(4 hdc B, 4 hdc A\) × 4/,
+    );
   });
 
   it('of two stitches by turns are told as pairs, and an odd one by itself', () => {

@@ -6,7 +6,7 @@ import {
   type OwnPace,
   paceOfSessions,
   planWish,
-  prepare,
+  prepareCloth,
   type Session,
   secondsBy,
   sessionsOfWork,
@@ -27,8 +27,9 @@ interface Known {
 
 function knownOf({ wish, begun }: WorkDetail): Known | undefined {
   const cloth = begun ? thaw(begun) : undefined;
-  const prepared = prepare(wish);
-  if (!cloth?.ok || !prepared.ok) return undefined;
+  if (!cloth?.ok) return undefined;
+  const prepared = prepareCloth(wish, cloth.value);
+  if (!prepared.ok) return undefined;
   return { cloth: cloth.value, costs: costsOfWork(prepared.value, cloth.value) };
 }
 

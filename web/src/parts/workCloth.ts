@@ -3,7 +3,7 @@ import {
   type Fabric,
   type Foundation,
   planWish,
-  prepare,
+  prepareWork,
   type ThawedWork,
   thaw,
 } from '@puntada/core';
@@ -15,6 +15,8 @@ export interface WorkCloth {
   readonly strands: ThawedWork['strands'];
   readonly bound: BoundPattern;
   readonly foundation: Foundation;
+  /** The gauge it was begun with. */
+  readonly gauge?: ThawedWork['gauge'];
   readonly shades: readonly string[];
   /** Stitch width over row height. */
   readonly proportion: number;
@@ -23,7 +25,7 @@ export interface WorkCloth {
 /** The cloth of a work; nothing where no size of its wish can be laid. */
 export function workCloth(work: Work): WorkCloth | undefined {
   const { wish, begun } = work;
-  const prepared = prepare(wish);
+  const prepared = prepareWork(work);
   const proportion = prepared.ok ? prepared.value.gauge.stitchWidth.mid / prepared.value.gauge.rowHeight.mid : 1.1;
   if (begun) {
     const back = thaw(begun);

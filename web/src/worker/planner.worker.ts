@@ -10,6 +10,7 @@ import {
   type Lasting,
   type LogEntry,
   lasting,
+  type MadeWork,
   makePiece,
   type PatternFacts,
   type PlanDocument,
@@ -20,7 +21,9 @@ import {
   planDocument,
   planFigures,
   planWish,
+  planWork,
   prepare,
+  prepareWork,
   type RestPlan,
   type Result,
   readShape,
@@ -95,11 +98,11 @@ function measureSizes(message: MeasureMessage): PieceFigures[] {
   });
 }
 
-/** The whole plan of a wish as its open document, or what is in the way. */
-function planWhole(wish: unknown, terms: Terms, hand: Hand, told: ToldUnit): Result<PlanDocument> {
-  const read = readShape(wishSchema, wish);
+/** The whole plan of a work as its open document, or what is in the way: of the cloth on the hook once it is begun. */
+function planWhole(work: MadeWork, terms: Terms, hand: Hand, told: ToldUnit): Result<PlanDocument> {
+  const read = readShape(wishSchema, work.wish);
   if (!read.ok) return read;
-  const plan = planWish(read.value, told);
+  const plan = planWork({ wish: read.value, begun: work.begun }, told);
   return plan.ok ? { ok: true, value: planDocument(plan.value, terms, hand) } : plan;
 }
 
@@ -256,14 +259,14 @@ function oneRepeat(key: string, terms: Terms, hand: Hand): string[] {
 /** What a work holds, course by course and off the hook; nothing where it cannot be laid. */
 function workCosts(work: Work): WorkCosts | undefined {
   const cloth = workCloth(work);
-  const prepared = prepare(work.wish);
+  const prepared = prepareWork(work);
   return cloth && prepared.ok ? costsOfWork(prepared.value, cloth) : undefined;
 }
 
 /** Whether the yarn of a begun work lasts; nothing where it is not known what there is. */
 function lastingOf(work: Work, weighings: readonly Weighing[]): Lasting[] {
   const costs = work.begun ? workCosts(work) : undefined;
-  const prepared = prepare(work.wish);
+  const prepared = prepareWork(work);
   return costs && prepared.ok ? lasting(colourQuestions(prepared.value, costs, weighings), work.progress) : [];
 }
 

@@ -1,4 +1,4 @@
-import type { PlanDocument, Problem, Wish } from '@puntada/core';
+import type { MadeWork, PlanDocument, Problem } from '@puntada/core';
 import { startTransition, useEffect, useState } from 'react';
 import { usePreferences } from '../api/api.ts';
 import { planner } from './planner.ts';
@@ -10,11 +10,11 @@ interface Planned {
   readonly busy: boolean;
 }
 
-/** The whole plan of a wish, made in the worker; what comes late for an older wish is dropped. */
-export function usePlanDocument(wish: Wish | undefined): Planned {
+/** The whole plan of a work, made in the worker; what comes late for an older one is dropped. */
+export function usePlanDocument(work: MadeWork | undefined): Planned {
   const { terms, hand, told } = usePreferences();
   const [planned, setPlanned] = useState<Planned>({ document: undefined, problems: [], busy: true });
-  const key = wish ? JSON.stringify(wish) : '';
+  const key = work ? JSON.stringify({ wish: work.wish, begun: work.begun ?? null }) : '';
   useEffect(() => {
     if (!key) return;
     let current = true;

@@ -16,7 +16,7 @@ export default function FinishView() {
   const { id = '' } = useParams();
   const { data, error } = useWorkQuery(id);
   const work = useArrived(data);
-  const { document, problems } = usePlanDocument(work?.wish);
+  const { document, problems } = usePlanDocument(work);
   return (
     <>
       <Head title={work?.wish.title ?? 'Finish'} under="Off the hook: closing, border, seams, ends">

@@ -5,7 +5,7 @@ import {
   lengthNumber,
   type Measuring,
   parseLength,
-  prepare,
+  prepareCloth,
   unitWord,
 } from '@puntada/core';
 import { useMemo, useState } from 'react';
@@ -25,7 +25,7 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
   const [tried, setTried] = useState(false);
   const { units } = work.wish;
   const planned = useMemo(() => {
-    const prepared = prepare(work.wish);
+    const prepared = prepareCloth(work.wish, cloth);
     return prepared.ok ? clothAsWorked(prepared.value, cloth.fabric) : undefined;
   }, [work.wish, cloth]);
   const measures = log.entries.filter((entry): entry is Measuring => entry.kind === 'measure').toReversed();

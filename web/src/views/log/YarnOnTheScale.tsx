@@ -6,7 +6,7 @@ import {
   endsAtText,
   narrowing,
   parseMass,
-  prepare,
+  prepareCloth,
   type Result,
   type Weighing,
   yarnLengthNumber,
@@ -35,9 +35,9 @@ export function YarnOnTheScale({
   const { wish, progress } = work;
   const { told } = usePreferences();
   const questions = useMemo(() => {
-    const prepared = prepare(wish);
+    const prepared = prepareCloth(wish, cloth);
     return prepared.ok ? colourQuestions(prepared.value, costs, log.entries) : [];
-  }, [wish, costs, log]);
+  }, [wish, cloth, costs, log]);
   return (
     <section aria-label="Yarn">
       <h2 className="border-b border-ink pb-1 text-[19px]">Yarn on the scale</h2>

@@ -1,4 +1,5 @@
 import { chanceText, type PlanDocument, type Wish } from '@puntada/core';
+import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -42,15 +43,18 @@ function NeedOfWork({ work }: { work: Work }) {
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-4 pb-10">
         <DraftProblems draft={draft} />
-        <Need id={work.id} draft={draft} settled={settled} />
+        <Need work={work} draft={draft} settled={settled} />
       </main>
     </>
   );
 }
 
-function Need({ id, draft, settled }: { id: string; draft: PlanDraft; settled: boolean }) {
+function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled: boolean }) {
+  const { id, begun } = work;
   const { wish } = draft;
-  const { document, problems, busy } = usePlanDocument(wish);
+  // Once it is begun it is the cloth on the hook that takes its yarn.
+  const planned = useMemo(() => ({ wish: begun ? work.wish : wish, begun }), [begun, work.wish, wish]);
+  const { document, problems, busy } = usePlanDocument(planned);
   if (problems.length) return <Problems problems={problems} />;
   if (!document) return <p className="py-4 text-soft">Laying, routing and measuring…</p>;
   return (

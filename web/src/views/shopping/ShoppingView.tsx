@@ -124,7 +124,7 @@ function usePlans(works: readonly WorkSummary[]): ReadonlyMap<string, PlanDocume
     let current = true;
     const go = async () => {
       for (const work of works) {
-        const answer = await planner.planWhole(work.wish, terms, hand, told);
+        const answer = await planner.planWhole({ wish: work.wish }, terms, hand, told);
         if (!current) return;
         if (answer.ok) setPlans((before) => new Map(before).set(work.id, answer.value));
       }

@@ -1,4 +1,12 @@
-import { chanceText, courseWord, finishedText, openEnd, type WorkCosts, weighingsIn } from '@puntada/core';
+import {
+  chanceText,
+  courseWord,
+  finishedText,
+  openEnd,
+  prepareCloth,
+  type WorkCosts,
+  weighingsIn,
+} from '@puntada/core';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { usePreferences, type Work } from '../../api/api.ts';
@@ -18,8 +26,11 @@ export function OpenEndBand({ work, cloth, costs, rows }: Props) {
   const { data: log } = useLogQuery(work.id);
   const { fabric } = cloth;
   const end = useMemo(() => {
-    return openEnd(work.wish, fabric.count, rows, costs, weighingsIn(log?.entries ?? []));
-  }, [work.wish, fabric.count, rows, costs, log]);
+    const prepared = prepareCloth(work.wish, cloth);
+    return prepared.ok
+      ? openEnd(prepared.value, fabric.count, rows, costs, weighingsIn(log?.entries ?? []))
+      : undefined;
+  }, [work.wish, cloth, fabric.count, rows, costs, log]);
   if (!end) return null;
   const word = courseWord(fabric.making).toLowerCase();
   const known = end.lasts.filter((each) => each.chance !== undefined);

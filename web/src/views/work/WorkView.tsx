@@ -70,7 +70,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const steps = useSteps(cloth, counter);
   const costs = useWorkCosts(work);
   const { data: log } = useLogQuery(work.id, { refetchOnMountOrArgChange: true });
-  const lasts = useLasting(work.wish, costs, log, position.rows);
+  const lasts = useLasting(work.wish, cloth, costs, log, position.rows);
   const [reading, changeReading] = useReading();
   useAwake(reading.awake);
   const said = row ? `${spokenRun(row.run, terms)}${row.at === 0 ? `, ${word} ${row.course.number}` : ''}` : '';

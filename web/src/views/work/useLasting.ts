@@ -1,17 +1,19 @@
-import { colourQuestions, type Lasting, lasting, prepare, type Wish, type WorkCosts } from '@puntada/core';
+import { colourQuestions, type Lasting, lasting, prepareCloth, type Wish, type WorkCosts } from '@puntada/core';
 import { useMemo } from 'react';
 import type { WorkLog } from '../../api/records.ts';
+import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 
 /** Whether each colour of a work lasts, row by row. @param rows worked */
 export function useLasting(
   wish: Wish,
+  cloth: WorkCloth,
   costs: WorkCosts | undefined,
   log: WorkLog | undefined,
   rows: number,
 ): readonly Lasting[] {
   const questions = useMemo(() => {
-    const prepared = costs && log ? prepare(wish) : undefined;
+    const prepared = costs && log ? prepareCloth(wish, cloth) : undefined;
     return prepared?.ok && costs && log ? colourQuestions(prepared.value, costs, log.entries) : [];
-  }, [wish, costs, log]);
+  }, [wish, cloth, costs, log]);
   return useMemo(() => lasting(questions, { rows, runs: 0 }), [questions, rows]);
 }

@@ -1,6 +1,7 @@
 import {
   endSooner,
   lengthNumber,
+  prepareCloth,
   type RipCost,
   ripBack,
   unitWord,
@@ -22,10 +23,10 @@ interface Props extends HelpProps {
 /** What each way out costs in stitches, minutes and yarn: to rip the row, to live with it, or to end the piece sooner. */
 export function Rescue({ work, cloth, position, done, counted, costs, row }: Props) {
   const { told } = usePreferences();
-  const sooner = useMemo(
-    () => endSooner(work.wish, cloth.fabric.count, costs, position, done),
-    [work.wish, cloth, costs, position, done],
-  );
+  const sooner = useMemo(() => {
+    const prepared = prepareCloth(work.wish, cloth);
+    return prepared.ok ? endSooner(prepared.value, cloth.fabric.count, costs, position, done) : undefined;
+  }, [work.wish, cloth, costs, position, done]);
   const undo = ripBack(costs, position, done, position.rows);
   const metres = (each: readonly number[]) =>
     each.map((length, i) => `${yarnLengthNumber(length, told)} ${cloth.bound.colours[i]}`).join(' + ');
