@@ -1,4 +1,4 @@
-import { spawnSync } from 'node:child_process';
+import { spawn, spawnSync } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
@@ -90,6 +90,23 @@ describe('the headless door', () => {
       encoding: 'utf8',
     });
     expect(sheet.stdout).toContain('# Proof sheet: ');
+  });
+
+  it('is read whole by a slow reader: a blanket of far more than 64 KiB through a pipe', async () => {
+    const blanket = { ...JSON.parse(wish), width: { by: 'stitches', count: 204 }, height: { by: 'rows', count: 300 } };
+    const child = spawn(process.execPath, ['tools/run.mjs', 'plan', '-'], {
+      cwd: root,
+      env: { ...process.env, NODE_OPTIONS: '', INIT_CWD: root },
+      stdio: ['pipe', 'pipe', 'ignore'],
+    });
+    child.stdin.end(JSON.stringify(blanket));
+    let text = '';
+    for await (const part of child.stdout) {
+      text += part;
+      await new Promise((done) => setTimeout(done, 5));
+    }
+    expect(text.length).toBeGreaterThan(200_000);
+    expect(JSON.parse(text).rows).toHaveLength(300);
   });
 
   it('a file that is not there, and no file at all, are problems too', () => {

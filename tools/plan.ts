@@ -18,9 +18,20 @@ import {
 } from '@puntada/core';
 
 /** The headless door: a wish as JSON in, its plan as JSON out, or a list of problems and exit code 2. */
+/** What is to be printed, and the exit code: thrown to the end of the script, which alone writes and lets the process end. */
+class Printed extends Error {
+  readonly text: string;
+  readonly code: number;
+
+  constructor(text: string, code: number) {
+    super('printed');
+    this.text = text;
+    this.code = code;
+  }
+}
+
 function refuse(problems: readonly Problem[]): never {
-  process.stdout.write(`${JSON.stringify({ problems }, null, 2)}\n`);
-  process.exit(2);
+  throw new Printed(JSON.stringify({ problems }, null, 2), 2);
 }
 
 function accept<T>(result: Result<T>): T {
@@ -50,26 +61,7 @@ const flags = new Set(given.filter((word) => word.startsWith('--')));
 const [path] = given.filter((word) => !word.startsWith('--'));
 
 function print(text: string): never {
-  process.stdout.write(`${text}\n`);
-  process.exit(0);
-}
-
-const stray = [...flags].find((flag) => !known.includes(flag));
-if (stray) {
-  refuse([{ code: 'field-unknown', path: stray, message: `There is no option ${stray}.`, hint: usage }]);
-}
-if (flags.has('--list')) {
-  print(JSON.stringify({ patterns: patternBook.map((pattern) => must(bookEntry(pattern))) }, null, 2));
-}
-if (path === undefined) {
-  refuse([
-    {
-      code: 'field-missing',
-      path: '',
-      message: 'No wish was given.',
-      hint: `${usage} docs/plan-format.md tells what a wish holds.`,
-    },
-  ]);
+  throw new Printed(text, 0);
 }
 
 /** The wish with the largest size chosen that its drawer makes. */
@@ -78,8 +70,39 @@ function asLargeAsCanBe(wish: Wish): Wish {
   return { ...wish, choice: { stitches: width.stitches, rows: height.rows } };
 }
 
-const terms: Terms = flags.has('--uk') ? 'UK' : 'US';
-const hand: Hand = flags.has('--left') ? 'left' : 'right';
-const read = accept(readJson(wishSchema, readText(path)));
-const plan = accept(planWish(flags.has('--largest') ? asLargeAsCanBe(read) : read));
-print(flags.has('--proof') ? proofSheet(plan, terms, hand) : JSON.stringify(planDocument(plan, terms, hand), null, 2));
+function run(): never {
+  const stray = [...flags].find((flag) => !known.includes(flag));
+  if (stray) {
+    refuse([{ code: 'field-unknown', path: stray, message: `There is no option ${stray}.`, hint: usage }]);
+  }
+  if (flags.has('--list')) {
+    print(JSON.stringify({ patterns: patternBook.map((pattern) => must(bookEntry(pattern))) }, null, 2));
+  }
+  if (path === undefined) {
+    refuse([
+      {
+        code: 'field-missing',
+        path: '',
+        message: 'No wish was given.',
+        hint: `${usage} docs/plan-format.md tells what a wish holds.`,
+      },
+    ]);
+  }
+
+  const terms: Terms = flags.has('--uk') ? 'UK' : 'US';
+  const hand: Hand = flags.has('--left') ? 'left' : 'right';
+  const read = accept(readJson(wishSchema, readText(path)));
+  const plan = accept(planWish(flags.has('--largest') ? asLargeAsCanBe(read) : read));
+  print(
+    flags.has('--proof') ? proofSheet(plan, terms, hand) : JSON.stringify(planDocument(plan, terms, hand), null, 2),
+  );
+}
+
+try {
+  run();
+} catch (done) {
+  if (!(done instanceof Printed)) throw done;
+  // The process ends by itself once all of it is read, however slow the reader is.
+  process.exitCode = done.code;
+  process.stdout.write(`${done.text}\n`);
+}

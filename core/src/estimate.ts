@@ -47,13 +47,13 @@ export function printEstimate(
 ): string {
   const { low, high } = estimate;
   if (estimate.source !== 'typical' && always === 'single') return `${write(estimate.mid)} ${unit}`;
-  // What is certain to the last digit shown is no range.
-  if (estimate.source !== 'typical' && write(low) === write(high)) return `${write(low)} ${unit}`;
   const mark = estimate.source === 'typical' ? ' typical' : '';
+  // A range whose ends are written alike is one figure: certain to the last digit, or about so much.
+  if (write(low) === write(high)) return `${low === high && !mark ? '' : 'about '}${write(low)} ${unit}${mark}`;
   return `${printRange(low, high, write)} ${unit}${mark}`;
 }
 
-/** `34–40`; where both ends are written alike the high end is drawn one last digit up, so a range stays a range. */
+/** `34–40`, or the one figure where both ends are written alike. */
 export function printRange(low: number, high: number, write: (value: number) => string): string {
-  return `${write(low)}–${write(high)}`;
+  return write(low) === write(high) ? write(low) : `${write(low)}–${write(high)}`;
 }

@@ -16,6 +16,21 @@ export function lengthText(estimate: Estimate, units: ToldUnit): string {
   return printEstimate(estimate, (mm) => lengthNumber(mm, units), unitWord(units), 'single');
 }
 
+/** The widths of a tube: as it lies flat and all the way round, or across its circle. */
+interface TubeWidths {
+  readonly flat: Estimate;
+  readonly around: Estimate;
+  readonly diameter: Estimate;
+}
+
+/** Both widths of a tube: `30.0 cm flat, 60.0 cm around`. @param measure which of them is told first */
+export function tubeText(tube: TubeWidths, measure: keyof TubeWidths, units: ToldUnit): string {
+  const word = { flat: 'flat', around: 'around', diameter: 'across' };
+  const told = (each: keyof TubeWidths) => lengthText(tube[each], units).replace(/( typical)?$/, ` ${word[each]}$1`);
+  const second = measure === 'around' ? 'flat' : 'around';
+  return `${told(measure).replace(/ typical$/, '')}, ${told(second)}`;
+}
+
 /** Width × height with one unit: `22.5 × 24.4 cm`. */
 export function sizeText(width: Estimate, height: Estimate, units: ToldUnit): string {
   const write = (mm: number) => lengthNumber(mm, units);

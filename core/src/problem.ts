@@ -18,6 +18,8 @@ export const problemCodes = {
   'pattern-not-laid': 'the pattern is to be made in a way that its technique has not',
   'pattern-sum': 'the runs of a pattern row do not add up to its repeat',
   'text-unreadable': 'a written row cannot be read back',
+  'cannot-be-read': 'something stored has a shape that this version does not know',
+  'many-ends': 'the idle strands leave more ends than a maker expects',
   leans: 'figures worked so will slant',
   'not-safe': 'what is wished for could hurt someone',
   'not-enough-yarn': 'the yarn in the drawer makes no whole piece',

@@ -16,6 +16,7 @@ import { scaleRoutes } from './scale/routes.ts';
 import { simulatedScale } from './scale/simulated.ts';
 import { scheduleRoutes } from './schedule/routes.ts';
 import { swatchRoutes } from './swatches/routes.ts';
+import { unreadRoutes } from './unread/routes.ts';
 import { workRoutes } from './works/routes.ts';
 
 export interface AppParts {
@@ -73,6 +74,7 @@ export function createApp({ db, log, pages }: AppParts): Express {
     '/api/schedule',
     scheduleRoutes(db, () => new Date()),
   );
+  app.use('/api/unread', unreadRoutes(db));
   app.use('/api/plan', planRoutes());
   app.use('/api', () => {
     throw new Refusal(404, [

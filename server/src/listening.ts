@@ -23,17 +23,17 @@ export interface Listening {
   close(): Promise<void>;
 }
 
-/** Starts a server with a real PGlite in a folder of its own. */
-export async function listen(): Promise<Listening> {
-  const folder = await freshFolder();
-  const database = await openDatabase(folder);
+/** Starts a server with a real PGlite in a folder of its own. @param opened on this database instead */
+export async function listen(opened?: OpenDatabase): Promise<Listening> {
+  const folder = opened ? undefined : await freshFolder();
+  const database = opened ?? (await openDatabase(folder as string));
   const app = createApp({ db: database.db, log: pino({ level: 'silent' }) });
   const server = await new Promise<Server>((done) => {
     const listening = app.listen(0, '127.0.0.1', () => done(listening));
   });
   const { port } = server.address() as AddressInfo;
   return {
-    folder,
+    folder: folder ?? '',
     port,
     database,
     async ask(method, path, body, headers = {}) {
@@ -48,7 +48,7 @@ export async function listen(): Promise<Listening> {
     async close() {
       server.close();
       await database.close();
-      rmSync(folder, { recursive: true, force: true });
+      if (folder) rmSync(folder, { recursive: true, force: true });
     },
   };
 }

@@ -1,16 +1,21 @@
 import type { Estimate } from '../estimate.ts';
-import { ballsText, differenceText, gramsText, hoursText, lengthText, metresText } from '../figures.ts';
+import { ballsText, differenceText, gramsText, hoursText, lengthText, metresText, tubeText } from '../figures.ts';
 import { endsOnPiece } from '../finish/endsOnPiece.ts';
 import { foldedBand } from '../finish/finish.ts';
+import { baseFor, usualIncrease } from '../lay/base.ts';
 import { trueRepeat } from '../lay/repeat.ts';
 import { metresByCourse } from '../measure/byCourse.ts';
 import { measureNext } from '../measure/next.ts';
 import { ballEnds } from '../measure/runsOut.ts';
 import { yarnFigures } from '../measure/yarn.ts';
+import { printOrder } from '../patterns/order.ts';
 import { cautionsFor } from '../plan/cautions.ts';
+import { hookAdvice, hookWords } from '../plan/hookAdvice.ts';
+import { itemsIn, measureOf } from '../plan/items.ts';
 import { handBelief } from '../plan/piece.ts';
 import { type Plan, writing } from '../plan/plan.ts';
 import { comparePolicies, contrastOf } from '../plan/policies.ts';
+import type { Prepared } from '../plan/prepare.ts';
 import { savings } from '../plan/stash.ts';
 import { strandLedger } from '../route/ledger.ts';
 import { halfTwists, untwistWords } from '../route/twists.ts';
@@ -43,7 +48,19 @@ function tellers(plan: Plan) {
   };
 }
 
-function headOf(plan: Plan): Pick<PlanDocument, 'pattern' | 'foundation' | 'technique'> {
+function circleOf({ prepared, width }: Plan) {
+  const { increases, foundation } = prepared;
+  const { rounds, adjusting, ...base } = baseFor(width.stitches, increases ?? usualIncrease(foundation.stitch));
+  return { increases: base.increases, rounds: [...rounds], adjusting };
+}
+
+function hookOf(prepared: Prepared): PlanDocument['hook'] {
+  const advice = hookAdvice(prepared);
+  const { usual, used } = advice;
+  return { usual, ...(used === undefined ? {} : { used }), advice: hookWords(advice) };
+}
+
+function headOf(plan: Plan): Pick<PlanDocument, 'pattern' | 'foundation' | 'hook' | 'technique'> {
   const { prepared, sizes, width } = plan;
   const { bound, foundation, technique, wish } = prepared;
   const { pattern } = bound;
@@ -57,6 +74,8 @@ function headOf(plan: Plan): Pick<PlanDocument, 'pattern' | 'foundation' | 'tech
       made: pattern.made,
       colours: [...bound.colours],
       trueRepeat: trueRepeat(bound, technique),
+      ...(pattern.order ? { order: printOrder(pattern.order) } : {}),
+      loops: bound.loops,
       ends: pattern.ends,
       careful: pattern.careful,
       multiple: sizes.across.multiples.works,
@@ -71,7 +90,9 @@ function headOf(plan: Plan): Pick<PlanDocument, 'pattern' | 'foundation' | 'tech
       firstInto: foundation.firstInto,
       turningChains: foundation.turn,
       turningChainCounts: foundation.counted,
+      ...(foundation.circle ? { circle: circleOf(plan) } : {}),
     },
+    hook: hookOf(prepared),
     technique: { ...technique.words },
   };
 }
@@ -89,7 +110,18 @@ function sizesOf(plan: Plan): Pick<PlanDocument, 'gauge' | 'size' | 'widths' | '
       rows: height.rows,
       courses: piece.fabric.courses,
       pieces: wish.pieces,
+      items: itemsIn(wish, width.tube !== undefined),
       width: mm(width.width),
+      ...(width.tube
+        ? {
+            tube: {
+              flat: mm(width.tube.flat),
+              around: mm(width.tube.around),
+              diameter: mm(width.tube.diameter),
+              text: tubeText(width.tube, measureOf(wish), prepared.told),
+            },
+          }
+        : {}),
       height: mm(height.height),
       differenceWidth: off(width.width, width.difference),
       differenceHeight: off(height.height, height.difference),
@@ -188,6 +220,7 @@ function strandsOf(plan: Plan): Pick<PlanDocument, 'strands' | 'policies'> {
       minutes: Math.round(each.minutes),
       thickness: [...each.thickness],
       showThrough: rounded(each.show, 1),
+      ...(each.sameAs ? { sameAs: each.sameAs } : {}),
     })),
   };
 }
@@ -227,7 +260,12 @@ function foldedOf(plan: Plan): PlanDocument['folded'] {
   const diameter = Math.max(...prepared.yarns.map((yarn) => yarnFigures(yarn).diameter));
   const { mm } = tellers(plan);
   const of = (size: 'low' | 'mid' | 'high') =>
-    foldedBand({ width: width.width[size], height: height.height[size] }, folds, prepared.wish.pieces, diameter);
+    foldedBand(
+      { width: (width.tube?.flat ?? width.width)[size], height: height.height[size] },
+      folds,
+      prepared.wish.pieces,
+      diameter,
+    );
   const [low, mid, high] = [of('low'), of('mid'), of('high')];
   const told = (part: 'width' | 'height' | 'band') =>
     mm({ low: low[part], mid: mid[part], high: high[part], source: width.width.source });
@@ -268,11 +306,12 @@ export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'righ
     ...sizesOf(plan),
     colours: coloursOf(plan),
     ...strandsOf(plan),
-    finish: piece.finish.map(({ name, colour, stitches, ends, steps }) => ({
+    finish: piece.finish.map(({ name, colour, stitches, ends, times, steps }) => ({
       name,
       colour: bound.colours[colour] ?? '',
       stitches,
       ends,
+      times,
       steps: steps.map(told),
     })),
     time: timeOf(piece.time),

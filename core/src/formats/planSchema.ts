@@ -18,6 +18,7 @@ const problemSchema = z.strictObject({
   message: z.string(),
   hint: z.string(),
   instead: z.array(z.number()).readonly().optional(),
+  anywhere: z.number().optional(),
 });
 
 /** What the headless door prints for a plan. */
@@ -35,6 +36,8 @@ export const planDocumentSchema = z.strictObject({
     made: z.string(),
     colours: z.array(z.string()),
     trueRepeat: z.number().int().describe('courses after which stitch, colour and direction come back'),
+    order: z.string().optional().describe('colours row by row'),
+    loops: z.string(),
     ends: z.string(),
     careful: z.string(),
     multiple: multipleSchema.describe('counts on which the pattern can be worked'),
@@ -50,7 +53,12 @@ export const planDocumentSchema = z.strictObject({
     firstInto: z.number().int(),
     turningChains: z.number().int(),
     turningChainCounts: z.boolean(),
+    circle: z
+      .strictObject({ increases: z.number().int(), rounds: z.array(z.number().int()), adjusting: z.number().int() })
+      .optional()
+      .describe('the rounds of the circle on which the sides stand'),
   }),
+  hook: z.strictObject({ usual: z.number(), used: z.number().optional(), advice: z.array(z.string()) }),
   size: z.strictObject({
     stitches: z.number().int().describe('what the widths of the pattern count, as `counts` says'),
     counts: z.string(),
@@ -60,6 +68,11 @@ export const planDocumentSchema = z.strictObject({
     pieces: z.number().int(),
     width: figureSchema,
     height: figureSchema,
+    tube: z
+      .strictObject({ flat: figureSchema, around: figureSchema, diameter: figureSchema, text: z.string() })
+      .optional()
+      .describe('the widths of what is worked in rounds'),
+    items: z.number().int().describe('how many items are joined of the pieces'),
     differenceWidth: z.string(),
     differenceHeight: z.string(),
     edgesAlike: z.boolean(),
@@ -127,6 +140,7 @@ export const planDocumentSchema = z.strictObject({
       minutes: z.number(),
       thickness: z.array(z.number().int()),
       showThrough: z.number(),
+      sameAs: z.string().optional().describe('another way that comes to the very same'),
     }),
   ),
   technique: z.strictObject({ change: z.string(), lookOver: z.string(), height: z.string(), idle: z.string() }),
@@ -136,6 +150,7 @@ export const planDocumentSchema = z.strictObject({
       colour: z.string(),
       stitches: z.number().int(),
       ends: z.number().int(),
+      times: z.number().int().describe('how often it is done: for each piece, or for each item'),
       steps: z.array(z.string()),
     }),
   ),

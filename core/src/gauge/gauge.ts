@@ -1,7 +1,6 @@
 import type { Estimate, Source } from '../estimate.ts';
 import { spread } from '../estimate.ts';
-import { withHook } from './changes.ts';
-import { type GaugeKey, typicalPer100, typicalYarns, type WeightClass } from './typical.ts';
+import { type GaugeKey, typicalPer100, type WeightClass } from './typical.ts';
 
 /** The size of one stitch in the cloth as worked. */
 export interface Gauge {
@@ -64,15 +63,13 @@ export function widening(diameter: number, stitchWidth: number): number {
 /**
  * Typical gauge of a weight class: for use until something is measured.
  * @param strand diameter in mm of a strand carried inside throughout, or 0 for none
- * @param hook mm, where it is another than the usual one of the weight
  */
-export function typicalGauge(key: GaugeKey, weight: WeightClass, strand: number, hook?: number): Gauge {
+export function typicalGauge(key: GaugeKey, weight: WeightClass, strand: number): Gauge {
   const [stitches, rows] = typicalPer100(key, weight);
   const wider = strand > 0 ? widening(strand, 100 / stitches) : 0;
-  const gauge: Gauge = {
+  return {
     stitchWidth: typicalSize(stitches, 0.1, 1 + wider),
     rowHeight: typicalSize(rows, strand > 0 ? 0.2 : 0.1, 1 + wider / 2),
     source: 'typical',
   };
-  return hook === undefined ? gauge : withHook(gauge, typicalYarns[weight].hook, hook);
 }

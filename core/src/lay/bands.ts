@@ -3,15 +3,8 @@ import { evaluate } from '../patterns/count.ts';
 import { onceRows } from '../patterns/rows.ts';
 import type { Technique } from '../techniques/technique.ts';
 import { runsForward } from './fabric.ts';
+import type { RowColours } from './rowColours.ts';
 import { spreadRow, type TurnedRow, turnRows } from './rows.ts';
-
-/** One row of a cloth as far as its colours go. */
-export interface RowColours {
-  /** The colours across one whole width, as they lie. */
-  readonly colours: string;
-  /** A row that closes the cloth is a band of its own. */
-  readonly closes: boolean;
-}
 
 /** The least width that holds whole repeats, in cells. */
 function leastWidth({ across: { works }, repeatStitches }: BoundPattern): number {

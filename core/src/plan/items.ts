@@ -1,5 +1,7 @@
 import type { TubeMeasure } from '../fit/across.ts';
 import type { Item, Wish, WishInput } from '../formats/wish.ts';
+import type { Policy } from '../route/costs.ts';
+import type { Technique } from '../techniques/technique.ts';
 
 /** What an item usually is: the wish as it stands before the maker has said more. */
 export interface ItemPreset {
@@ -187,6 +189,12 @@ export function coverFor(insert: number): number {
  */
 export function flapCover(face: number, flap: number): number {
   return 2 * face + flap;
+}
+
+/** What is usually done with the idle strands: one-row stripes of a blanket are carried, or their ends have no end. */
+export function policyOf(item: Item, technique: Pick<Technique, 'ordered' | 'policy'>): Policy {
+  const own = technique.policy ?? presetOf(item).wish.policy;
+  return own ?? (technique.ordered && item === 'blanket' ? 'carry-always' : 'as-needed');
 }
 
 /** The preset of an item. */

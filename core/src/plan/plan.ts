@@ -7,6 +7,7 @@ import type { WriteRequest } from '../write/rows.ts';
 import { StrandBook } from '../write/strandOrders.ts';
 import type { Hand, Terms } from '../write/terms.ts';
 import { makePiece, type Piece } from './piece.ts';
+import { manyEndsOf } from './policies.ts';
 import { type Prepared, prepare } from './prepare.ts';
 import { fitSizes, type Sizes, sizeAt } from './sizes.ts';
 
@@ -49,8 +50,25 @@ export function planWish(wish: Wish, told: ToldUnit = wish.units): Result<Plan> 
     width: size.value.width,
     height: size.value.height,
     piece: piece.value,
-    warnings: sizes.value.warnings,
+    warnings: [...sizes.value.warnings, ...endsProblem(prepared.value, piece.value)],
   });
+}
+
+/** A word on many ends, with what carrying would cost instead. */
+function endsProblem(prepared: Prepared, piece: Piece): Problem[] {
+  const many = manyEndsOf(prepared, piece);
+  if (!many) return [];
+  const { carried } = many;
+  const more = Math.max(0, carried.extraMetres - many.extraMetres);
+  const spared = Math.max(0, many.minutes - carried.minutes);
+  return [
+    {
+      code: 'many-ends',
+      path: 'policy',
+      message: `As needed leaves ${many.ends} ends to weave in, ${Math.round(many.perSquareMetre)} to a square metre.`,
+      hint: `Carry always leaves ${carried.ends}: it takes about ${more.toFixed(0)} m more yarn and spares ${spared.toFixed(0)} minutes.`,
+    },
+  ];
 }
 
 /** What `writeRow` needs of a plan. */

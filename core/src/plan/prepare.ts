@@ -13,9 +13,10 @@ import {
 } from '../fit/foundation.ts';
 import type { WishedHeight } from '../fit/up.ts';
 import type { Wish } from '../formats/wish.ts';
-import { washed } from '../gauge/changes.ts';
+import { washed, withHook } from '../gauge/changes.ts';
 import { type Gauge, typicalGauge } from '../gauge/gauge.ts';
 import { singleCrochetOf } from '../gauge/singleCrochet.ts';
+import { typicalYarns } from '../gauge/typical.ts';
 import { usualIncrease } from '../lay/base.ts';
 import { type Yarn, yarnFigures } from '../measure/yarn.ts';
 import { type BoundPattern, bindPattern } from '../patterns/bind.ts';
@@ -91,7 +92,8 @@ function typicalFor(wish: Wish, bound: BoundPattern, technique: Technique, yarns
   const carries = carriesInside(bound, technique, wish.policy);
   const main = yarns[0] as Yarn;
   const strand = carries ? Math.max(...yarns.map((yarn) => yarnFigures(yarn).diameter)) : 0;
-  return typicalGauge(technique.gaugeKey(bound), main.weight, strand, wish.hook);
+  const typical = typicalGauge(technique.gaugeKey(bound), main.weight, strand);
+  return wish.hook === undefined ? typical : withHook(typical, typicalYarns[main.weight].hook, wish.hook);
 }
 
 function readWidth(wish: Wish, problems: Problem[]): WishedWidth {

@@ -1,7 +1,7 @@
 import type { Foundation, FoundationKey } from '../fit/foundation.ts';
 import type { GaugeKey } from '../gauge/typical.ts';
-import type { RowColours } from '../lay/bands.ts';
 import type { Cells, Fabric } from '../lay/fabric.ts';
+import type { RowColours } from '../lay/rowColours.ts';
 import type { LayRequest } from '../lay/rows.ts';
 import type { YarnPath } from '../measure/yarnPerStitch.ts';
 import type { BoundPattern } from '../patterns/bind.ts';

@@ -139,7 +139,6 @@ class Maker {
   /** Tops of the last two rows, in the order in which they were worked. */
   private below: Top[] = [];
   private below2: Top[] = [];
-  private base: Top[] = [];
   private foundation = '';
   private hand = '';
   private chains = 0;
@@ -180,15 +179,12 @@ class Maker {
     const colour = items[0]?.colour as string;
     const turned = this.begin(start, items, number, colour);
     const under = turned ? this.below.toReversed() : this.below;
-    const under2 = this.below2;
     const made = this.stitches(items, under, number, turned);
     this.colours(items, changes, close, number, rows);
-    this.closing(close, items, number, rows);
+    this.closing(close, items, number);
     this.total(end, items);
     this.below2 = under;
     this.below = made;
-    if (number === 1) this.base = made;
-    void under2;
   }
 
   private grammar(sentence: string): void {
@@ -390,9 +386,7 @@ class Maker {
     turned: boolean,
   ): void {
     if (!top) return;
-    // What lies two rows below in the same place: the row below that was met in this row's own order.
-    const two = (turned ? this.below2.toReversed() : this.below2)[at];
-    const way = this.twoBelow(at, number, turned) ?? two;
+    const way = this.twoBelow(at, turned);
     if (stitch.place === 'top')
       must(top.kind !== 'ch', 'a stitch goes into the top of a chain that is to be worked round');
     if (stitch.place === 'space') must(top.kind === 'ch' || top.kind === 'space', 'there is no chain space below');
@@ -409,7 +403,7 @@ class Maker {
   }
 
   /** The row two below as this row meets it. `below2` is kept as the row below met it. */
-  private twoBelow(at: number, _number: number, turned: boolean): Top | undefined {
+  private twoBelow(at: number, turned: boolean): Top | undefined {
     const met = turned ? this.below2.toReversed() : this.below2;
     return met[at];
   }
@@ -531,7 +525,7 @@ class Maker {
     return /\binc$/.test(words) ? 2 * many : many;
   }
 
-  private closing(close: string, items: readonly Item[], number: number, rows: number): void {
+  private closing(close: string, items: readonly Item[], number: number): void {
     const sl = this.say('sl st', 'ss');
     if (this.word === 'Round') {
       must(close.startsWith(`${sl} in the `), 'the round is never joined');
@@ -552,7 +546,6 @@ class Maker {
       bridge === close.startsWith(`${sl} into the edge stitch`),
       'a bridge ends with a slip stitch into the edge stitch',
     );
-    void rows;
   }
 
   private total(end: string, items: readonly Item[]): void {

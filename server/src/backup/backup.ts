@@ -1,9 +1,10 @@
 import { createHash } from 'node:crypto';
 import type { PGlite } from '@electric-sql/pglite';
-import { drawerYarnSchema, swatchSchema } from '@puntada/core';
+import { drawerYarnSchema, swatchSchema, thaw } from '@puntada/core';
 import { z } from 'zod';
 import { type Db, rows } from '../db/database.ts';
-import { keptWork, readWorks, restoreWork, when } from './keptWork.ts';
+import { preferencesSchema } from '../preferences/schema.ts';
+import { keptWork, readWorks, restoreUnread, restoreWork, storedLog, unreadWork, when } from './keptWork.ts';
 
 const id = z.uuid();
 
@@ -15,9 +16,15 @@ const contents = z.strictObject({
   drafts: z.array(z.strictObject({ id, title: z.string(), form: z.record(z.string(), z.unknown()) })),
   /** Minutes of each day of the week, Monday first. */
   evenings: z.array(z.number().int().min(0).max(1440)).length(7).nullable().default(null),
-  preferences: z
-    .strictObject({ units: z.string(), terms: z.string(), hand: z.string(), fractions: z.string() })
-    .nullable(),
+  preferences: preferencesSchema.nullable(),
+  /** What the version that made the backup could not read itself: put back as it was kept. */
+  unread: z
+    .strictObject({
+      works: z.array(unreadWork),
+      drawer: z.array(z.strictObject({ id, revision: z.number().int().min(1), yarn: z.unknown() })),
+      swatches: z.array(z.strictObject({ id, revision: z.number().int().min(1), swatch: z.unknown() })),
+    })
+    .default({ works: [], drawer: [], swatches: [] }),
 });
 type Contents = z.output<typeof contents>;
 
@@ -39,16 +46,32 @@ export function sealOf(of: unknown): string {
 
 const any = z.record(z.string(), z.unknown());
 
+/** What this version can read, and what it cannot: both go along. */
+function parted<T>(schema: z.ZodType, all: readonly T[]): { read: T[]; unread: T[] } {
+  const reads = all.map((each) => schema.safeParse(each).success);
+  return { read: all.filter((_, i) => reads[i]), unread: all.filter((_, i) => !reads[i]) };
+}
+
 /** Reads everything in one transaction, so that it fits together. */
 export function makeBackup(db: PGlite, madeAt: Date): Promise<Backup> {
   return db.transaction(async (tx) => {
+    const { works, drawer, swatches } = contents.shape;
+    const [kept, yarns, cloths] = [
+      parted(works.element, await readWorks(tx)),
+      parted(drawer.element, await rows(tx, any, 'select id, revision, yarn from drawer order by id')),
+      parted(swatches.element, await rows(tx, any, 'select id, revision, swatch from swatches order by id')),
+    ];
+    const unreadWorks = await Promise.all(
+      kept.unread.map(async (work) => ({ ...work, log: await storedLog(tx, String(work.id)) })),
+    );
     const everything = {
-      works: await readWorks(tx),
-      drawer: await rows(tx, any, 'select id, revision, yarn from drawer order by id'),
-      swatches: await rows(tx, any, 'select id, revision, swatch from swatches order by id'),
+      works: kept.read,
+      drawer: yarns.read,
+      swatches: cloths.read,
       drafts: await rows(tx, any, 'select id, title, form from drafts order by id'),
       evenings: (await rows(tx, any, 'select minutes from evenings'))[0]?.minutes ?? null,
       preferences: (await rows(tx, any, 'select units, terms, hand, fractions from preferences'))[0] ?? null,
+      unread: { works: unreadWorks, drawer: yarns.unread, swatches: cloths.unread },
     };
     return {
       format: 'puntada-backup',
@@ -64,7 +87,10 @@ export function makeBackup(db: PGlite, madeAt: Date): Promise<Backup> {
 export function openBackup(backup: Backup): Contents | string {
   if (sealOf(backup.contents) !== backup.seal) return 'Its seal does not fit: the file was cut short or changed.';
   const read = contents.safeParse(backup.contents);
-  if (read.success) return read.data;
+  if (read.success) {
+    const broken = read.data.works.find(({ begun }) => begun && !thaw(begun).ok);
+    return broken ? `The cloth of ${broken.wish.title} does not hold together.` : read.data;
+  }
   const [first] = read.error.issues;
   return `At ${first?.path.join('.')}: ${first?.message}`;
 }
@@ -86,14 +112,15 @@ export async function restoreBackup(tx: Db, contents: Contents): Promise<void> {
     await tx.query(`delete from ${table}`);
   }
   for (const work of contents.works) await restoreWork(tx, work);
-  for (const { id: own, revision, yarn } of contents.drawer) {
+  for (const work of contents.unread.works) await restoreUnread(tx, work);
+  for (const { id: own, revision, yarn } of [...contents.drawer, ...contents.unread.drawer]) {
     await tx.query('insert into drawer (id, revision, yarn) values ($1, $2, $3)', [
       own,
       revision,
       JSON.stringify(yarn),
     ]);
   }
-  for (const { id: own, revision, swatch } of contents.swatches) {
+  for (const { id: own, revision, swatch } of [...contents.swatches, ...contents.unread.swatches]) {
     const values = [own, revision, JSON.stringify(swatch)];
     await tx.query('insert into swatches (id, revision, swatch) values ($1, $2, $3)', values);
   }

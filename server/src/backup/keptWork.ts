@@ -78,6 +78,44 @@ export async function readWorks(tx: Db, only?: string) {
 
 /** Puts one work where there is none of its id; its ticks go their own way afterwards. */
 export async function restoreWork(tx: Db, work: KeptWork): Promise<void> {
+  await insertWork(tx, work);
+  await addLog(tx, work.id, work.log);
+  for (const plan of work.former) await keepFormer(tx, work.id, plan);
+}
+
+/**
+ * Puts back a work that this version cannot read, just as it was kept. Only what finds it again is looked at: its id, its
+ * state and its times.
+ */
+export const unreadWork = z.looseObject({
+  id,
+  state: z.enum(['wished', 'begun', 'finished']),
+  revision: z.number().int().min(1),
+  createdAt: when,
+  changedAt: when,
+  archived: z.boolean(),
+  notice: z.string().nullable(),
+  due: z.iso.date().nullable().default(null),
+  wish: z.unknown(),
+  begun: z.unknown(),
+  ticks: z.array(tickSchema).default([]),
+  /** Entries as they are stored, each with what finds it again. */
+  log: z.array(z.strictObject({ id, at: z.number().int(), entry: z.unknown() })).default([]),
+});
+
+/** Puts it where there is none of its id. */
+export async function restoreUnread(tx: Db, work: z.output<typeof unreadWork>): Promise<void> {
+  await insertWork(tx, work);
+  for (const { id: own, at, entry } of work.log) await insertEntry(tx, work.id, own, at, entry);
+}
+
+/** The log of a work as it is stored. */
+export async function storedLog(tx: Db, workId: string) {
+  const found = await rows(tx, any, 'select id, at, entry from log where work_id = $1 order by at, id', [workId]);
+  return found.map((each) => ({ id: each.id, at: Number(each.at), entry: each.entry }));
+}
+
+async function insertWork(tx: Db, work: Omit<z.output<typeof unreadWork>, 'log' | 'ticks'>): Promise<void> {
   await tx.query(
     `insert into works (id, state, revision, wish, begun, archived, notice, due, created_at, changed_at)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
@@ -85,8 +123,8 @@ export async function restoreWork(tx: Db, work: KeptWork): Promise<void> {
       work.id,
       work.state,
       work.revision,
-      JSON.stringify(work.wish),
-      work.begun && JSON.stringify(work.begun),
+      JSON.stringify(work.wish ?? null),
+      work.begun ? JSON.stringify(work.begun) : null,
       work.archived,
       work.notice,
       work.due,
@@ -94,18 +132,18 @@ export async function restoreWork(tx: Db, work: KeptWork): Promise<void> {
       work.changedAt,
     ],
   );
-  await addLog(tx, work.id, work.log);
-  for (const plan of work.former) await keepFormer(tx, work.id, plan);
+}
+
+async function insertEntry(tx: Db, workId: string, own: string, at: number, entry: unknown): Promise<void> {
+  await tx.query('insert into log (work_id, id, at, entry) values ($1, $2, $3, $4) on conflict do nothing', [
+    workId,
+    own,
+    at,
+    JSON.stringify(entry),
+  ]);
 }
 
 /** Adds what is not yet in the log of a work. */
 export async function addLog(tx: Db, workId: string, log: KeptWork['log']): Promise<void> {
-  for (const entry of log) {
-    await tx.query('insert into log (work_id, id, at, entry) values ($1, $2, $3, $4) on conflict do nothing', [
-      workId,
-      entry.id,
-      entry.at,
-      JSON.stringify(entry),
-    ]);
-  }
+  for (const entry of log) await insertEntry(tx, workId, entry.id, entry.at, entry);
 }

@@ -34,8 +34,9 @@ export function backupRoutes(db: PGlite, now: () => Date): Router {
       await db.transaction(async (tx) => {
         await restoreBackup(tx, contents);
         // The ticks go the same way as when they were made, so that progress follows from them again.
-        for (const work of contents.works) if (work.ticks.length) await addTicks(tx, work.id, work.ticks);
-        for (const work of contents.works) {
+        for (const work of [...contents.works, ...contents.unread.works])
+          if (work.ticks.length) await addTicks(tx, work.id, work.ticks);
+        for (const work of [...contents.works, ...contents.unread.works]) {
           await tx.query('update works set changed_at = $2 where id = $1', [work.id, work.changedAt]);
         }
       });

@@ -1,7 +1,8 @@
 import type { PGlite } from '@electric-sql/pglite';
 import { Router } from 'express';
 import { z } from 'zod';
-import { row, rows } from '../db/database.ts';
+import { row } from '../db/database.ts';
+import { readable } from '../db/readable.ts';
 import { bodyOf, handler } from '../http/answers.ts';
 import { idOf, missing } from '../http/records.ts';
 
@@ -28,7 +29,7 @@ export function draftRoutes(db: PGlite): Router {
   router.get(
     '/',
     handler(async (_request, response) => {
-      response.json((await rows(db, draftRow, `${columns} order by changed_at desc, id`)).map(told));
+      response.json((await readable(db, draftRow, `${columns} order by changed_at desc, id`)).read.map(told));
     }),
   );
 

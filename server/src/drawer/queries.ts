@@ -1,14 +1,22 @@
 import { randomUUID } from 'node:crypto';
 import type { DrawerYarn } from '@puntada/core';
 import type { z } from 'zod';
-import { type Db, row, rows } from '../db/database.ts';
+import { type Db, row } from '../db/database.ts';
+import { readable, type UnreadRow } from '../db/readable.ts';
 import { drawerRow } from './schema.ts';
 
 export type StoredYarn = z.output<typeof drawerRow>;
 
-/** All yarns, by line and shade. */
-export function listDrawer(db: Db): Promise<StoredYarn[]> {
-  return rows(db, drawerRow, "select id, revision, yarn from drawer order by yarn ->> 'line', yarn ->> 'name', id");
+const all = "select id, revision, yarn from drawer order by yarn ->> 'line', yarn ->> 'name', id";
+
+/** All yarns that can be read, by line and shade. */
+export async function listDrawer(db: Db): Promise<StoredYarn[]> {
+  return (await readable(db, drawerRow, all)).read;
+}
+
+/** Yarns that this version cannot read. */
+export async function unreadYarns(db: Db): Promise<UnreadRow[]> {
+  return (await readable(db, drawerRow, all)).unread;
 }
 
 export function findYarn(db: Db, id: string): Promise<StoredYarn | undefined> {

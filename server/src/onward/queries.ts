@@ -1,6 +1,7 @@
 import { type FrozenWork, frozenSchema, type RestKind, restKinds, type Wish, wishSchema } from '@puntada/core';
 import { z } from 'zod';
-import { type Db, rows } from '../db/database.ts';
+import type { Db } from '../db/database.ts';
+import { readable } from '../db/readable.ts';
 import type { WorkDetail } from '../works/queries.ts';
 
 const formerRow = z.object({
@@ -24,14 +25,14 @@ export interface FormerPlan {
 
 /** The plans a work has left, the latest first. */
 export async function formerPlans(db: Db, workId: string): Promise<FormerPlan[]> {
-  const found = await rows(
+  const { read } = await readable(
     db,
     formerRow,
     `select revision, wish, begun, rows_worked, left_for, left_at from former_plans
      where work_id = $1 order by revision desc`,
     [workId],
   );
-  return found.map((each) => ({
+  return read.map((each) => ({
     revision: each.revision,
     wish: each.wish,
     begun: each.begun,

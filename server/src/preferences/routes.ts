@@ -1,15 +1,8 @@
 import type { PGlite } from '@electric-sql/pglite';
 import { Router } from 'express';
-import { z } from 'zod';
 import { row } from '../db/database.ts';
 import { bodyOf, handler } from '../http/answers.ts';
-
-const preferences = z.strictObject({
-  units: z.enum(['cm', 'in'], 'Choose cm or in.'),
-  terms: z.enum(['US', 'UK'], 'Choose US or UK.'),
-  hand: z.enum(['right', 'left'], 'Choose right or left.'),
-  fractions: z.enum(['quarters', 'decimals'], 'Choose quarters or decimals.').default('quarters'),
-});
+import { preferencesSchema } from './schema.ts';
 
 /** How the maker reads: units and their fractions, terms and hand. */
 export function preferenceRoutes(db: PGlite): Router {
@@ -18,7 +11,7 @@ export function preferenceRoutes(db: PGlite): Router {
   router.get(
     '/',
     handler(async (_request, response) => {
-      const stored = await row(db, preferences, 'select units, terms, hand, fractions from preferences');
+      const stored = await row(db, preferencesSchema, 'select units, terms, hand, fractions from preferences');
       response.json(stored ?? { units: 'cm', terms: 'US', hand: 'right', fractions: 'quarters' });
     }),
   );
@@ -26,7 +19,7 @@ export function preferenceRoutes(db: PGlite): Router {
   router.put(
     '/',
     handler(async (request, response) => {
-      const { units, terms, hand, fractions } = bodyOf(preferences, request);
+      const { units, terms, hand, fractions } = bodyOf(preferencesSchema, request);
       await db.query(
         `insert into preferences (units, terms, hand, fractions) values ($1, $2, $3, $4)
          on conflict (one) do update set units = excluded.units, terms = excluded.terms, hand = excluded.hand,

@@ -29,10 +29,10 @@ describe('the schedule', () => {
     await server.ask('PUT', `/schedule/due/${fresh}`, { due: '2026-12-05' });
     const { body } = await server.ask('GET', '/schedule');
     expect(body.works.map((each: { id: string }) => each.id)).toEqual([fresh, half]);
-    // A row of 36 sc with eight changes takes a steady hand 4 + 36 · 3 + 8 · 2.5 = 132 s.
-    expect(body.works[0].left.mid).toBeCloseTo(44 * 132, 6);
+    // A row of 36 sc with eight changes takes a steady hand 4 + 36 · 3 + 8 · 5 = 152 s.
+    expect(body.works[0].left.mid).toBeCloseTo(44 * 152, 6);
     expect(body.works[1]).toMatchObject({ rows: 22 });
-    expect(body.works[1].left.mid).toBeCloseTo(22 * 132, 6);
+    expect(body.works[1].left.mid).toBeCloseTo(22 * 152, 6);
   });
 
   it('a wish counts once it is due, and no more when that is taken away', async () => {
@@ -53,8 +53,8 @@ describe('the schedule', () => {
   it('tells the pace of the hand from all works, also those that are finished', async () => {
     expect((await own.ask('GET', '/schedule/pace')).body).toEqual({ ratio: 1, sd: 0.2, acts: [] });
     const id = await begunCloth(own);
-    // Rows of 132 s each, every 198 s, to the last of the 44.
-    const ticks = Array.from({ length: 44 }, (_, row) => tick(at(row), at(row + 1), 1_700_000_000_000 + row * 198_000));
+    // Rows of 152 s each, every 228 s, to the last of the 44.
+    const ticks = Array.from({ length: 44 }, (_, row) => tick(at(row), at(row + 1), 1_700_000_000_000 + row * 228_000));
     expect((await own.ask('POST', `/works/${id}/ticks`, { ticks })).status).toBe(200);
     const { body } = await own.ask('GET', '/schedule/pace');
     // One evening weighs 0.04 ÷ (0.04 + 0.0625) against the steady hand.
@@ -66,24 +66,24 @@ describe('the schedule', () => {
       0,
     );
     expect(whole).toBeCloseTo(1, 9);
-    expect(body.acts[0].share).toBeCloseTo(108 / 132, 9);
+    expect(body.acts[0].share).toBeCloseTo(108 / 152, 9);
   });
 
   it('leaves out the minutes in which a work was laid down, however short', async () => {
     const id = await begunCloth(server);
     const start = 1_700_000_000_000;
-    // Rows of 132 s each; after the eleventh, fifteen minutes pass.
-    const when = (row: number) => start + row * 132_000 + (row > 11 ? 15 * 60_000 : 0);
+    // Rows of 152 s each; after the eleventh, fifteen minutes pass.
+    const when = (row: number) => start + row * 152_000 + (row > 11 ? 15 * 60_000 : 0);
     const ticks = Array.from({ length: 22 }, (_, row) => tick(at(row), at(row + 1), when(row + 1)));
     await server.ask('POST', `/works/${id}/ticks`, { ticks });
     const left = async () => {
       const { works } = (await server.ask('GET', '/schedule')).body;
       return works.find((each: { id: string }) => each.id === id).left.mid;
     };
-    expect(await left()).toBeGreaterThan(22 * 132 * 1.05);
+    expect(await left()).toBeGreaterThan(22 * 152 * 1.05);
     const entry = { kind: 'pause', id: '5f0c8a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d', at: when(11) + 1000 };
     expect((await server.ask('POST', `/works/${id}/log`, { entry })).status).toBe(201);
-    expect(await left()).toBeCloseTo(22 * 132, 6);
+    expect(await left()).toBeCloseTo(22 * 152, 6);
   });
 
   it('stays in a backup', async () => {

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import type { Swatch } from '@puntada/core';
 import type { z } from 'zod';
-import { type Db, row, rows } from '../db/database.ts';
+import { type Db, row } from '../db/database.ts';
+import { readable, type UnreadRow } from '../db/readable.ts';
 import { swatchRow } from './schema.ts';
 
 /** A swatch as the API tells it. */
@@ -18,9 +19,14 @@ function told({ id, revision, swatch, changed_at }: z.output<typeof swatchRow>):
   return { id, revision, swatch, changedAt: changed_at.toISOString() };
 }
 
-/** All swatches, the latest changed first. */
+/** All swatches that can be read, the latest changed first. */
 export async function listSwatches(db: Db): Promise<StoredSwatch[]> {
-  return (await rows(db, swatchRow, `${columns} order by changed_at desc, id`)).map(told);
+  return (await readable(db, swatchRow, `${columns} order by changed_at desc, id`)).read.map(told);
+}
+
+/** Swatches that this version cannot read. */
+export async function unreadSwatches(db: Db): Promise<UnreadRow[]> {
+  return (await readable(db, swatchRow, `${columns} order by changed_at desc, id`)).unread;
 }
 
 export async function findSwatch(db: Db, id: string): Promise<StoredSwatch | undefined> {

@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import type { FrozenWork, Position, Wish } from '@puntada/core';
-import type { z } from 'zod';
-import { type Db, row, rows } from '../db/database.ts';
+import { type FrozenWork, frozenSchema, type Position, type Problem, type Wish } from '@puntada/core';
+import { z } from 'zod';
+import { type Db, rows } from '../db/database.ts';
+import { readable, whyUnread } from '../db/readable.ts';
+import { Refusal } from '../http/answers.ts';
 import { begunRow, workRow } from './schema.ts';
 
 /** A work as the API tells it. */
@@ -51,17 +53,70 @@ function summary(found: z.output<typeof workRow>): WorkSummary {
   };
 }
 
-/** All works, the latest changed first. */
+const latestFirst = 'order by works.changed_at desc, works.id';
+
+/** All works that can be read, the latest changed first. */
 export async function listWorks(db: Db): Promise<WorkSummary[]> {
-  const found = await rows(db, workRow, `select ${columns} ${from} order by works.changed_at desc, works.id`);
-  return found.map(summary);
+  const broken = await brokenCloths(db);
+  const { read } = await readable(db, workRow, `select ${columns} ${from} ${latestFirst}`);
+  return read.filter(({ id }) => !broken.has(id)).map(summary);
 }
 
+const clothMark = z.object({ id: z.uuid(), mark: z.string() });
+/** What is in the way of cloths that were looked at before, by their marks; nothing is in the way of most. */
+const knownCloths = new Map<string, Problem | undefined>();
+
+/** Works whose cloth on the hook cannot be read, with why. Each cloth is looked at once. */
+async function brokenCloths(db: Db): Promise<Map<string, Problem>> {
+  const marks = await rows(db, clothMark, 'select id, md5(begun::text) as mark from works where begun is not null');
+  const fresh = marks.filter(({ mark }) => !knownCloths.has(mark)).map(({ id }) => id);
+  if (fresh.length) {
+    const { rows: found } = await db.query<{ begun: unknown; mark: string }>(
+      'select begun, md5(begun::text) as mark from works where id = any($1::uuid[])',
+      [fresh],
+    );
+    for (const { begun, mark } of found) knownCloths.set(mark, whyUnread(frozenSchema, begun));
+  }
+  const broken = new Map<string, Problem>();
+  for (const { id, mark } of marks) {
+    const problem = knownCloths.get(mark);
+    if (problem) broken.set(id, problem);
+  }
+  return broken;
+}
+
+/** A work that is stored and cannot be read. */
+export interface UnreadWork {
+  readonly id: string;
+  readonly title: string;
+  readonly problem: Problem;
+}
+
+/** Works that this version cannot read, the latest changed first. */
+export async function unreadWorks(db: Db): Promise<UnreadWork[]> {
+  const broken = await brokenCloths(db);
+  const sql = `select ${columns}, works.wish ->> 'title' as title ${from} ${latestFirst}`;
+  const { read, unread } = await readable(db, workRow.extend({ title: z.string() }), sql);
+  const cloths = read.flatMap(({ id, title }) => {
+    const problem = broken.get(id);
+    return problem ? [{ id, title, problem }] : [];
+  });
+  const wishes = unread.map(({ row: { id, title }, problem }) => ({
+    id: String(id),
+    title: typeof title === 'string' ? title : 'A work without a name',
+    problem,
+  }));
+  return [...wishes, ...cloths];
+}
+
+/** One work with its cloth. @throws Refusal 422 where it is stored and cannot be read */
 export async function findWork(db: Db, id: string): Promise<WorkDetail | undefined> {
-  const found = await row(db, workRow, `select ${columns} ${from} where works.id = $1`, [id]);
-  if (!found) return undefined;
-  const begun = await row(db, begunRow, 'select begun from works where id = $1', [id]);
-  return { ...summary(found), begun: begun?.begun ?? null };
+  const { read, unread } = await readable(db, workRow, `select ${columns} ${from} where works.id = $1`, [id]);
+  if (unread[0]) throw new Refusal(422, [unread[0].problem]);
+  if (!read[0]) return undefined;
+  const begun = await readable(db, begunRow, 'select begun from works where id = $1', [id]);
+  if (begun.unread[0]) throw new Refusal(422, [begun.unread[0].problem]);
+  return { ...summary(read[0]), begun: begun.read[0]?.begun ?? null };
 }
 
 /** Stores a new wish. @returns its id */

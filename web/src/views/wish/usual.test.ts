@@ -16,7 +16,7 @@ describe('what is usual', () => {
 
   it('an item brings its size, its name and what it asks for', () => {
     expect(usualSize('potholder', 'cm')).toEqual(['20', '20']);
-    expect(usualTitle('bag')).toBe('New bag of two panels');
+    expect(usualTitle('bag')).toBe('New bag');
     expect(usualFinish('bag', 'in')).toMatchObject({ pieces: '2', strapKind: 'sc along', strapDrop: '11 in' });
   });
 });

@@ -1,0 +1,40 @@
+import type { PGlite } from '@electric-sql/pglite';
+import { Router } from 'express';
+import type { UnreadRow } from '../db/readable.ts';
+import { unreadYarns } from '../drawer/queries.ts';
+import { handler } from '../http/answers.ts';
+import { unreadEntries } from '../log/queries.ts';
+import { unreadSwatches } from '../swatches/queries.ts';
+import { unreadWorks } from '../works/queries.ts';
+
+/** The name by which a maker knows a stored document, as far as it has one. */
+function titleOf(document: unknown): string {
+  const { title, name, line } = (document ?? {}) as Record<string, unknown>;
+  return [title, line, name].find((each): each is string => typeof each === 'string') ?? 'without a name';
+}
+
+function told(document: string) {
+  return ({ row, problem }: UnreadRow) => ({ id: String(row.id), title: titleOf(row[document]), problem });
+}
+
+/** What is stored and cannot be read by this version: shown where it stands, and kept as it is. */
+export function unreadRoutes(db: PGlite): Router {
+  const router = Router();
+
+  router.get(
+    '/',
+    handler(async (_request, response) => {
+      response.json({
+        works: await unreadWorks(db),
+        yarns: (await unreadYarns(db)).map(told('yarn')),
+        swatches: (await unreadSwatches(db)).map(told('swatch')),
+        entries: (await unreadEntries(db)).map((unread) => ({
+          ...told('entry')(unread),
+          work: String(unread.row.work_id),
+        })),
+      });
+    }),
+  );
+
+  return router;
+}

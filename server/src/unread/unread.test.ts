@@ -1,0 +1,167 @@
+import { execFileSync } from 'node:child_process';
+import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { brotliDecompressSync } from 'node:zlib';
+import { planWork, prepareWork } from '@puntada/core';
+import { sealOf } from '../backup/backup.ts';
+import { openDatabase } from '../db/open.ts';
+import { type Listening, listen } from '../listening.ts';
+import { at, begunCloth, galleyCloth, tick } from '../sampleWorks.ts';
+
+const fixtures = new URL('../../fixtures/', import.meta.url);
+
+describe('a document that this version does not know', () => {
+  let server: Listening;
+  beforeAll(async () => {
+    server = await listen();
+  }, 60000);
+  afterAll(() => server.close());
+
+  it('stands as one that cannot be read, with why, and everything else goes on', async () => {
+    const [good, newer, older] = [await begunCloth(server, 4), await begunCloth(server), await begunCloth(server)];
+    const { db } = server.database;
+    await db.query(`update works set wish = wish || '{"title": "From next year", "loft": 3}' where id = $1`, [newer]);
+    await db.query(`update works set begun = begun || '{"version": 0}' where id = $1`, [older]);
+    const { status, body: list } = await server.ask('GET', '/works');
+    expect([status, list.map(({ id }: { id: string }) => id)]).toEqual([200, [good]]);
+    const { body: unread } = await server.ask('GET', '/unread');
+    const told = new Map<string, { title: string; problem: { code: string; message: string } }>(
+      unread.works.map((each: { id: string }) => [each.id, each]),
+    );
+    expect(told.get(newer)).toMatchObject({ title: 'From next year', problem: { code: 'cannot-be-read' } });
+    expect(told.get(newer)?.problem.message).toContain('“loft”');
+    expect(told.get(older)?.problem.message).toContain('At version');
+    // One that is asked for by name says why; the schedule, the pace and the log of the others are there.
+    expect((await server.ask('GET', `/works/${newer}`)).body.problems[0].code).toBe('cannot-be-read');
+    const { body: schedule } = await server.ask('GET', '/schedule');
+    expect(schedule.works.map(({ id }: { id: string }) => id)).toEqual([good]);
+    expect((await server.ask('GET', '/schedule/pace')).status).toBe(200);
+    const more = await server.ask('POST', `/works/${good}/ticks`, { ticks: [tick(at(4), at(5), 99)] });
+    expect(more.body.progress).toEqual({ rows: 5, runs: 0 });
+  });
+
+  it('in the drawer, in the swatch book or in a log it leaves the others where they are', async () => {
+    const { db } = server.database;
+    const yarn = { line: 'Tidewool', name: 'Foam', shade: '#eeeeee', weight: 4, fibre: 'wool', balls: 2 };
+    const { body: made } = await server.ask('POST', '/drawer', { yarn });
+    await server.ask('POST', '/drawer', { yarn: { ...yarn, name: 'Slate' } });
+    await db.query(`update drawer set yarn = yarn || '{"fibre": "moonlight"}' where id = $1`, [made.id]);
+    expect((await server.ask('GET', '/drawer')).body.map((each: { yarn: { name: string } }) => each.yarn.name)).toEqual(
+      ['Slate'],
+    );
+    const id = await begunCloth(server);
+    const note = { id: '5f0c8a52-3a7b-4c3e-9d0a-0a6f5a1c2b3e', at: 7, kind: 'note', row: 2, text: 'Kettle.' };
+    await server.ask('POST', `/works/${id}/log`, { entry: note });
+    await db.query(
+      `insert into log (work_id, id, at, entry) values ($1, 'aaaaaaaa-3a7b-4c3e-9d0a-0a6f5a1c2b3e', 8, '{"kind": "song"}')`,
+      [id],
+    );
+    expect((await server.ask('GET', `/works/${id}/log`)).body.entries).toEqual([note]);
+    const { body: unread } = await server.ask('GET', '/unread');
+    expect([unread.yarns.length, unread.entries.length, unread.entries[0].work]).toEqual([1, 1, id]);
+    expect(unread.yarns[0].title).toBe('Tidewool');
+  });
+
+  it('goes along in a backup and comes back as it was', async () => {
+    const { body: backup } = await server.ask('GET', '/backup');
+    // The two works, and the one whose log has an entry that is not known.
+    expect([backup.contents.unread.works.length, backup.contents.unread.drawer.length]).toEqual([3, 1]);
+    const before = (await server.ask('GET', '/unread')).body;
+    const { status } = await server.ask('POST', '/backup/restore', backup);
+    expect(status).toBe(200);
+    const after = (await server.ask('GET', '/unread')).body;
+    expect([after.works, after.yarns]).toEqual([before.works, before.yarns]);
+    expect((await server.ask('GET', '/backup')).body.seal).toBe(backup.seal);
+  });
+
+  it('is refused by a restore where reading would refuse it', async () => {
+    const { body: backup } = await server.ask('GET', '/backup');
+    const before = (await server.ask('GET', '/backup')).body.seal;
+    const changed = (change: (contents: Record<string, unknown>) => void) => {
+      const contents = structuredClone(backup.contents);
+      change(contents);
+      return server.ask('POST', '/backup/restore', { ...backup, contents, seal: sealOf(contents) });
+    };
+    const ell = await changed((contents) => {
+      contents.preferences = { units: 'ell', terms: 'US', hand: 'right', fractions: 'quarters' };
+    });
+    expect([ell.status, ell.body.problems[0].message]).toEqual([422, expect.stringContaining('preferences.units')]);
+    const torn = await changed((contents) => {
+      const [work] = contents.works as { begun: { rows: string[] } }[];
+      if (work) work.begun.rows[0] = '35 sc A';
+    });
+    expect([torn.status, torn.body.problems[0].message]).toEqual([
+      422,
+      expect.stringContaining('does not hold together'),
+    ]);
+    expect((await server.ask('GET', '/backup')).body.seal).toBe(before);
+    expect((await server.ask('GET', '/preferences')).status).toBe(200);
+  });
+});
+
+describe('a bench that was laid out by the version before', () => {
+  const folder = mkdtempSync(join(tmpdir(), 'puntada-old-'));
+  afterAll(() => rmSync(folder, { recursive: true, force: true }));
+
+  it('opens with every work, each to be planned, worked and finished as it was begun', async () => {
+    const archive = join(folder, 'bench.tar');
+    writeFileSync(archive, brotliDecompressSync(readFileSync(new URL('ferry-house-version-1.tar.br', fixtures))));
+    execFileSync('tar', ['-xf', archive, '-C', folder]);
+    const database = await openDatabase(folder);
+    const server = await listen(database);
+    const { body: works } = await server.ask('GET', '/works');
+    expect(works).toHaveLength(19);
+    expect((await server.ask('GET', '/unread')).body.works).toEqual([]);
+    for (const { id } of works) {
+      const { body: work } = await server.ask('GET', `/works/${id}`);
+      const read = prepareWork(work);
+      expect([work.wish.title, read.ok ? '' : read.problems[0]?.message]).toEqual([work.wish.title, '']);
+      const plan = planWork(work);
+      expect([work.wish.title, plan.ok ? '' : plan.problems[0]?.message]).toEqual([work.wish.title, '']);
+      if (!work.begun || !plan.ok) continue;
+      // The cloth on the hook is the one that was begun: its rows, its stitches, its place.
+      expect([plan.value.piece.fabric.courses, plan.value.piece.stitches]).toEqual([
+        work.size.rows,
+        work.size.stitches,
+      ]);
+      if (work.state !== 'begun') continue;
+      const next = { rows: work.progress.rows + 1, runs: 0 };
+      const answer = await server.ask('POST', `/works/${id}/ticks`, {
+        ticks: [tick(work.progress, next, Date.now() + 60_000)],
+      });
+      expect(answer.body.progress).toEqual(next);
+    }
+    // Two nets were begun without a base row, and go on so; a new wish for them has one.
+    const nets = works.find(({ wish }: { wish: { pattern: { key: string } } }) => wish.pattern.key === 'two-nets');
+    const { body: net } = await server.ask('GET', `/works/${nets.id}`);
+    const [old, fresh] = [planWork(net), planWork({ wish: { ...net.wish, choice: undefined, ending: 'any' } })];
+    expect([old.ok && old.value.piece.fabric.making, fresh.ok && fresh.value.piece.fabric.making]).toEqual([
+      'paired',
+      'netted',
+    ]);
+    await server.close();
+  }, 60000);
+
+  it('comes in from its backup too', async () => {
+    const server = await listen();
+    const backup = readFileSync(new URL('ferry-house-version-1.backup.json', fixtures), 'utf8');
+    const { status, body } = await server.ask('POST', '/backup/restore', backup);
+    expect([status, body.works]).toEqual([200, 19]);
+    expect((await server.ask('GET', '/works')).body).toHaveLength(19);
+    await server.close();
+  }, 60000);
+});
+
+describe('beginning a work', () => {
+  it('twice at once begins it once, and both are told how it stands', async () => {
+    const server = await listen();
+    const { body: made } = await server.ask('POST', '/works', { wish: galleyCloth });
+    const begin = () => server.ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
+    const answers = await Promise.all([begin(), begin()]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, 409]);
+    expect(answers.find(({ status }) => status === 409)?.body.fresh.state).toBe('begun');
+    expect((await server.ask('GET', `/works/${made.id}`)).body.revision).toBe(2);
+    await server.close();
+  }, 60000);
+});
