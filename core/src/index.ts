@@ -88,7 +88,7 @@ export * from './stitches/kinds.ts';
 export * from './swatch/hooks.ts';
 export * from './swatch/readings.ts';
 export * from './swatch/strips.ts';
-export { techniqueOf, techniques } from './techniques/register.ts';
+export { makingsOf, techniqueOf, techniques } from './techniques/register.ts';
 export type { Technique } from './techniques/technique.ts';
 export * from './units/amount.ts';
 export * from './units/length.ts';

@@ -1,4 +1,5 @@
 import { type DrawerYarn, drawerYarnSchema } from '../formats/drawerYarn.ts';
+import { fibreWords, mainFibre, readBlend } from '../gauge/fibres.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import { numberOrText } from '../units/amount.ts';
 import { parseLabel } from '../units/yarn.ts';
@@ -28,7 +29,7 @@ export function toRow(yarn: DrawerYarn): Record<(typeof drawerColumns)[number], 
     shade: yarn.name,
     colour: yarn.shade,
     lot: yarn.lot,
-    fibre: yarn.fibre,
+    fibre: yarn.blend ? fibreWords(yarn) : yarn.fibre,
     weight: String(yarn.weight),
     'metres a ball': text(yarn.ballMetres),
     'grams a ball': text(yarn.ballGrams),
@@ -46,6 +47,13 @@ const columnOf: Readonly<Record<string, string>> = {
   parts: 'part balls g',
 };
 
+/** A cell with one fibre, or with a blend as `60 % cotton, 40 % acrylic`. */
+function fibreOf(cell: string): object {
+  const blend = readBlend(cell);
+  if (blend && blend.length > 1) return { fibre: mainFibre(blend), blend };
+  return { fibre: cell.trim().toLowerCase() };
+}
+
 function readRow(row: Row, line: number): Result<DrawerYarn> {
   const label = row.label?.trim() ? parseLabel(row.label) : undefined;
   if (label && !label.ok) return refused(...label.problems.map((each) => ({ ...each, path: `line ${line}, label` })));
@@ -55,7 +63,7 @@ function readRow(row: Row, line: number): Result<DrawerYarn> {
     name: row.shade ?? '',
     shade: row.colour?.trim() || '#8a8a8a',
     lot: row.lot ?? '',
-    fibre: row.fibre?.trim().toLowerCase(),
+    ...fibreOf(row.fibre ?? ''),
     weight: numberOrText(row.weight ?? ''),
     ballMetres: label ? label.value.metres : numberOrText(row['metres a ball'] ?? ''),
     ballGrams: label ? label.value.grams : numberOrText(row['grams a ball'] ?? ''),

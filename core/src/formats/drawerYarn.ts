@@ -1,7 +1,7 @@
 import { z } from 'zod';
 import { yarnSchema } from './wish.ts';
 
-const { weight, fibre, ballMetres, ballGrams, shade } = yarnSchema.shape;
+const { weight, fibre, blend, ballMetres, ballGrams, shade } = yarnSchema.shape;
 const words = (most: number) => z.string().trim().max(most, `That has ${most} letters at most.`);
 
 /** A yarn of the drawer: what its label says, and how much of it there is. */
@@ -14,6 +14,7 @@ export const drawerYarnSchema = z.strictObject({
   lot: words(40).default(''),
   weight,
   fibre,
+  blend,
   ballMetres,
   ballGrams,
   balls: z

@@ -73,9 +73,9 @@ const blendSchema = z
       fibre: z.enum(fibres, `Choose one of: ${fibres.join(', ')}.`),
       percent: z.number('The percent must be a number.').positive('A part of a blend has more than 0 %.').max(100),
     }),
+    `Write each fibre of the blend after its percent: 60 cotton, 40 acrylic. Known are ${fibres.join(', ')}.`,
   )
-  .min(2, 'A blend has two fibres at least.')
-  .max(5, 'Five fibres at most.')
+  .refine((parts) => parts.length >= 2 && parts.length <= 5, 'A blend has two to five fibres.')
   .refine(
     (parts) => Math.abs(parts.reduce((sum, { percent }) => sum + percent, 0) - 100) < 0.5,
     'The parts of a blend come to 100 %.',

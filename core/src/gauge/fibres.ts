@@ -67,6 +67,25 @@ export function melts(yarn: Spun): boolean {
   return meltingPart(yarn) >= meltsFrom;
 }
 
+/**
+ * What a label says of a blend: `60 cotton, 40 acrylic`, with or without `%`. `readBlend(fibreWords(b))` is `b` again.
+ * @returns nothing where a part has no percent or is no fibre that is known
+ */
+export function readBlend(text: string): FibrePart[] | undefined {
+  const parts = text.split(/[,;/+]/).map((part) => /^\s*(\d+(?:\.\d+)?)\s*%?\s*(.+?)\s*$/.exec(part));
+  const read = parts.map((part) => {
+    const name = part?.[2]?.toLowerCase();
+    const fibre = fibres.find((each) => each === name || fibreFacts[each].name === name);
+    return fibre ? { fibre, percent: Number(part?.[1]) } : undefined;
+  });
+  return read.every((part) => part !== undefined) ? read : undefined;
+}
+
+/** The fibre that a blend has most of: its metres stand for those of the whole. */
+export function mainFibre(blend: readonly FibrePart[]): Fibre {
+  return [...blend].sort((a, b) => b.percent - a.percent)[0]?.fibre ?? 'cotton';
+}
+
 /** `70 % cotton, 30 % acrylic`, or the one fibre. */
 export function fibreWords({ fibre, blend }: Spun): string {
   if (!blend?.length) return fibreFacts[fibre].name;

@@ -9,7 +9,7 @@ import type { ToldUnit } from '../units/length.ts';
 import { costsOfWish, measured } from './piece.ts';
 import { type Plan, planWish } from './plan.ts';
 import { type Prepared, prepare, prepareMade } from './prepare.ts';
-import { fitSizes, sizeAt } from './sizes.ts';
+import { fitSizes, type Sizes, sizeAt } from './sizes.ts';
 
 /** A work as it is stored: its wish, and the cloth on the hook once it is begun. */
 export interface MadeWork {
@@ -53,12 +53,16 @@ export function planWork({ wish, begun }: MadeWork, told: ToldUnit = wish.units)
     wish: { ...prepared.wish, ending: 'any' },
   });
   // Its size may be one that today's rules would not offer: then it is the only one there is to tell.
-  const offered = sizes.ok
-    ? sizes.value
-    : {
-        across: { offers: [size.width], chosen: size.width, multiples: multipleWords(prepared), warnings: [] },
-        up: { offers: [size.height], chosen: size.height, warnings: [] },
-        warnings: [],
-      };
+  const offered = sizes.ok ? sizes.value : onlySize(prepared, fabric.count, rows);
   return good({ prepared, sizes: offered, ...size, piece, warnings: [] });
+}
+
+/** The one size of a cloth that is on the hook: there is nothing left to choose. @param rows as the wish counts them */
+export function onlySize(prepared: Prepared, stitches: number, rows: number): Sizes {
+  const { width, height } = sizeAt(prepared, stitches, rows);
+  return {
+    across: { offers: [width], chosen: width, multiples: multipleWords(prepared), warnings: [] },
+    up: { offers: [height], chosen: height, warnings: [] },
+    warnings: [],
+  };
 }

@@ -50,12 +50,12 @@ export function planWish(wish: Wish, told: ToldUnit = wish.units): Result<Plan> 
     width: size.value.width,
     height: size.value.height,
     piece: piece.value,
-    warnings: [...sizes.value.warnings, ...endsProblem(prepared.value, piece.value)],
+    warnings: [...sizes.value.warnings, ...endsWarning(prepared.value, piece.value)],
   });
 }
 
-/** A word on many ends, with what carrying would cost instead. */
-function endsProblem(prepared: Prepared, piece: Piece): Problem[] {
+/** A word on many ends, with what carrying would cost instead; nothing where they are few. */
+export function endsWarning(prepared: Prepared, piece: Piece): Problem[] {
   const many = manyEndsOf(prepared, piece);
   if (!many) return [];
   const { carried } = many;

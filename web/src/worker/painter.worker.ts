@@ -1,9 +1,18 @@
-import { courseWord, type Fabric, type LayRequest, layPiece, must, type Terms, techniqueOf } from '@puntada/core';
+import {
+  coursesFor,
+  courseWord,
+  type Fabric,
+  type LayRequest,
+  layPiece,
+  must,
+  type Terms,
+  techniqueOf,
+} from '@puntada/core';
 import { expose, transfer } from 'comlink';
 import type { Work } from '../api/api.ts';
 import type { ClothLook } from '../parts/cloth/clothLook.ts';
 import { type CourseSpan, clothPicture } from '../parts/cloth/paintCloth.ts';
-import { type FittedLook, paintFitted } from '../parts/cloth/paintFitted.ts';
+import { type FittedLook, paintBase, paintFitted } from '../parts/cloth/paintFitted.ts';
 import { paintSample, type SampleRequest } from '../parts/cloth/paintSample.ts';
 import { paintStrip, type StripLook } from '../parts/cloth/paintStrip.ts';
 import { nextStep } from '../parts/nextStep.ts';
@@ -60,16 +69,27 @@ function courses(fabric: Fabric, look: ClothLook, span: CourseSpan): ImageBitmap
 
 type MatRequest = Omit<LayRequest, 'courses'> & { readonly rows: number };
 
+/** A cloth as it lies, and the circle on which its sides stand where it has one. */
+export interface Lying {
+  readonly picture: ImageBitmap;
+  readonly base: ImageBitmap | undefined;
+}
+
+/** @param across px of the circle below, where there is one */
+export type LyingLook = FittedLook & { readonly across: number };
+
 /** A cloth of so many stitches and rows, laid and painted at the very size at which it will lie on the mat. */
-function onMat({ rows, ...request }: MatRequest, look: FittedLook): ImageBitmap {
+function onMat({ rows, ...request }: MatRequest, look: LyingLook): Lying {
   const technique = must(techniqueOf(request.bound.pattern));
-  const courses = technique.courses?.(request.stitches, rows) ?? rows;
-  return handOver(paintFitted(layPiece({ ...request, courses }), technique.key, look));
+  const courses = coursesFor({ ...request, technique }, request.stitches, rows);
+  return fitted(layPiece({ ...request, courses }), look);
 }
 
 /** A fabric, painted at the very size at which it will lie. */
-function fitted(fabric: Fabric, technique: string, look: FittedLook): ImageBitmap {
-  return handOver(paintFitted(fabric, technique, look));
+function fitted(fabric: Fabric, look: LyingLook): Lying {
+  const picture = paintFitted(fabric, look).transferToImageBitmap();
+  const base = paintBase(fabric, look, look.across)?.transferToImageBitmap();
+  return transfer({ picture, base }, base ? [picture, base] : [picture]);
 }
 
 const painter = { cloth, strip, sample, courses, onMat, fitted };

@@ -4,16 +4,22 @@ import {
   compareStrips,
   costsOfWork,
   type Estimate,
+  endsWarning,
   type Fabric,
   findPattern,
   type Hand,
+  type HookAdvice,
+  hookAdvice,
   type Lasting,
   type LogEntry,
   lasting,
   type MadeWork,
   makePiece,
+  makingsOf,
+  measureOf,
   type PatternFacts,
   type PlanDocument,
+  type Problem,
   paceOfSessions,
   patternBook,
   patternFacts,
@@ -36,6 +42,8 @@ import {
   type Terms,
   type Tick,
   type ToldUnit,
+  type TubeMeasure,
+  type TubeSize,
   type Weighing,
   type WorkCosts,
   weighingsIn,
@@ -98,6 +106,27 @@ function measureSizes(message: MeasureMessage): PieceFigures[] {
   });
 }
 
+/** What is to be said of the ends of one size. */
+function endsOf({ wish, sizes }: MeasureMessage): Problem[] {
+  const read = request.parse({ wish, sizes });
+  const prepared = prepare(read.wish);
+  if (!prepared.ok) return [];
+  return read.sizes.flatMap(({ stitches, rows }) => {
+    const piece = makePiece(prepared.value, stitches, rows);
+    return piece.ok ? endsWarning(prepared.value, piece.value) : [];
+  });
+}
+
+/** The figures of a work whose cloth is on the hook; nothing where that cannot be read. */
+function figuresOfWork(work: MadeWork): PieceFigures | undefined {
+  const plan = planWork(work);
+  if (!plan.ok) return undefined;
+  const { piece } = plan.value;
+  const ends = piece.yarn.reduce((sum, need) => sum + need.ends, 0);
+  const { fabric, rows, share, yarn, time } = piece;
+  return { stitches: fabric.count, rows, share, yarn, ends, time };
+}
+
 /** The whole plan of a work as its open document, or what is in the way: of the cloth on the hook once it is begun. */
 function planWhole(work: MadeWork, terms: Terms, hand: Hand, told: ToldUnit): Result<PlanDocument> {
   const read = readShape(wishSchema, work.wish);
@@ -137,7 +166,12 @@ function comparePatterns(wish: unknown, keys: readonly string[]): PatternFigures
   return keys.flatMap((key) => {
     const pattern = findPattern(key);
     if (!pattern.ok) return [];
-    const own = read.value.pattern.key === key ? read.value.pattern : { key };
+    // In rounds if it is in rounds and the pattern can be.
+    const { made } = read.value.pattern;
+    const own =
+      read.value.pattern.key === key
+        ? read.value.pattern
+        : { key, ...(made && makingsOf[pattern.value.technique].includes(made) ? { made } : {}) };
     const { yarns } = read.value;
     const spare = yarns[yarns.length - 1];
     const needed = pattern.value.colours.map(
@@ -188,6 +222,9 @@ export interface PreviewFigures {
   readonly strap: { readonly drop: number; readonly width: number; readonly colour: number } | undefined;
   readonly ring: number | undefined;
   readonly cautions: readonly string[];
+  readonly hook: HookAdvice;
+  /** Both widths of what is worked in rounds. */
+  readonly tube: { readonly widths: TubeSize; readonly measure: TubeMeasure } | undefined;
 }
 
 /** Plans the nearest size of a wish for a look at it. */
@@ -215,6 +252,8 @@ function preview(wish: unknown): Result<PreviewFigures> {
       behind: Math.min(2, prepared.wish.pieces - 1),
       strap: finish.strap && { drop: finish.strap.drop, width: finish.strap.width, colour: finish.strap.colour },
       ring: finish.ring,
+      hook: hookAdvice(prepared),
+      tube: width.tube && { widths: width.tube, measure: measureOf(prepared.wish) },
       cautions: cautionsFor(prepared.wish).map((caution) => caution.text),
     },
   };
@@ -294,6 +333,8 @@ const planner = {
   preview,
   strips,
   measureSizes,
+  endsOf,
+  figuresOfWork,
   planWhole,
   largestOf,
   comparePatterns,

@@ -1,5 +1,5 @@
-import { bindPattern, findFoundation, findPattern, layPiece, must, techniqueOf } from '@puntada/core';
-import { faceOf, placeOf, shapeOf } from './clothLayout.ts';
+import { bindPattern, findFoundation, findPattern, inRounds, layPiece, must, techniqueOf } from '@puntada/core';
+import { faceOf, liesDouble, placeOf, shapeOf } from './clothLayout.ts';
 
 function laid(key: string, stitches: number, rows: number, way?: string) {
   const pattern = must(findPattern(key));
@@ -29,6 +29,20 @@ describe('how cells lie on the face that is seen', () => {
     const fabric = laid(key, stitches, rows);
     expect(shapeOf(fabric)).toBe(shape);
     expect(faceOf(fabric)).toEqual({ across, up });
+  });
+
+  it('a tube on a circle has its rounds drawn out to the width of the sides', () => {
+    const pattern = must(findPattern('block-check'));
+    const bound = must(bindPattern(inRounds(pattern, 'rounds')));
+    const foundation = findFoundation('circle-sc');
+    if (!foundation) throw new Error('no circle');
+    // 6 increases a round: 24 stitches after 4 rounds, then 5 rounds of side.
+    const fabric = layPiece({ bound, foundation, edges: 'whole', stitches: 24, courses: 9, increases: 6 });
+    expect(shapeOf(fabric)).toBe('based');
+    expect(liesDouble(fabric)).toBe(true);
+    expect(faceOf(fabric)).toEqual({ across: 24, up: 9 });
+    expect(placeOf(fabric, 'based', 0, 1)).toEqual({ at: 4, width: 4 });
+    expect(placeOf(fabric, 'based', 5, 1)).toEqual({ at: 1, width: 1 });
   });
 
   it('clusters of the second row lie half a cluster on, with half ones at the edges', () => {

@@ -1,17 +1,28 @@
-import { cellsIn, codeOf, courseCells, type Fabric, stitchKind } from '@puntada/core';
+import { baseCourses, cellsIn, codeOf, courseCells, type Fabric, isRoundMaking, stitchKind } from '@puntada/core';
 
 const between = codeOf('hdc@between');
 
-/** How the cells of a fabric lie on the face that is seen. */
-export type ClothShape = 'grid' | 'brick' | 'clusters' | 'blocks' | 'circle';
+/**
+ * How the cells of a fabric lie on the face that is seen. `based` is a tube on a circle: where it is shown as one cloth,
+ * the rounds of the circle are drawn out to the width of the sides.
+ */
+export type ClothShape = 'grid' | 'brick' | 'clusters' | 'blocks' | 'circle' | 'based';
 
 export function shapeOf(fabric: Fabric): ClothShape {
   if (fabric.making === 'diagonals') return 'blocks';
+  const base = baseCourses(fabric);
+  if (base > 0) return base === fabric.courses ? 'circle' : 'based';
   const second = stitchKind(fabric.kinds[(fabric.starts[1] as number) - 1] as number);
   const next = fabric.courses > 1 ? courseCells(fabric, 1).kinds : undefined;
   if (next?.includes(between)) return 'brick';
   if (second.standsFor === 'cluster' || second.key === 'edge-dc') return 'clusters';
+  // A wedge circle begins with a counted chain.
   return second.key === 'dc@ring' ? 'circle' : 'grid';
+}
+
+/** Whether it lies double, so that half of each round is seen. */
+export function liesDouble(fabric: Fabric): boolean {
+  return isRoundMaking(fabric.making) && shapeOf(fabric) !== 'circle';
 }
 
 /** Size of the seen face, in stitch widths and row heights of its gauge. A circle is measured in row heights both ways. */
@@ -28,6 +39,10 @@ export function placeOf(fabric: Fabric, shape: ClothShape, course: number, x: nu
   if (shape === 'brick') {
     const half = course % 2 ? 0.5 : 0;
     return { at: x + half - 0.25, width: 1 };
+  }
+  if (shape === 'based') {
+    const width = fabric.stitches / cellsIn(fabric, course);
+    return { at: x * width, width };
   }
   if (shape !== 'clusters') return { at: x, width: 1 };
   const odd = course % 2 === 1;

@@ -219,12 +219,23 @@ export const deepDrawings: Partial<Record<StitchKey, Drawing>> = {
   'dc@front2': deep,
   fpdc: deep,
   bpdc: deep,
+  'fpdc@other': deep,
+  'dc@base-front': deep,
+  'dc@base-behind': deep,
   'sc@back': backLoop,
   fleck,
 };
 
 /** Stitches that reach down over the row below. */
-export const deepKinds: ReadonlySet<StitchKey> = new Set<StitchKey>(['dc@below2', 'dc@front2', 'fpdc', 'bpdc']);
+export const deepKinds: ReadonlySet<StitchKey> = new Set<StitchKey>([
+  'dc@below2',
+  'dc@front2',
+  'fpdc',
+  'bpdc',
+  'fpdc@other',
+  'dc@base-front',
+  'dc@base-behind',
+]);
 
 /** Stitches that lie on another, which is seen around them. */
 export const clearKinds: ReadonlySet<StitchKey> = new Set<StitchKey>([...deepKinds, 'fleck']);

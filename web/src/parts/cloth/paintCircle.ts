@@ -1,4 +1,4 @@
-import { cellsIn, type Fabric, stitchKind } from '@puntada/core';
+import { cellsIn, type Fabric, type StitchKey, stitchKind } from '@puntada/core';
 import type { ClothLook } from './clothLook.ts';
 import { shadesOf } from './shades.ts';
 import { stitchTile, tileCells } from './stitchTile.ts';
@@ -18,12 +18,13 @@ export function paintCircle(ctx: Canvas2d, fabric: Fabric, look: ClothLook, work
     const outer = (course + 1) * cellHeight;
     let at = 0;
     for (let x = 0; x < cells; x++) {
-      const { makes } = stitchKind(fabric.kinds[start + x] as number);
+      const { makes, height } = stitchKind(fabric.kinds[start + x] as number);
+      const stitch = height < 1.2 ? 'sc' : height < 1.8 ? 'hdc' : 'dc';
       const shade = look.shades[fabric.colours[start + x] as number] ?? '#888888';
       for (let n = 0; n < makes; n++) {
         // A round's first stitch stands a little further on than the one below it: the wedges curl.
         const angle = way * ((2 * Math.PI * (at + 0.5)) / whole + course * 0.05);
-        paintStitch(ctx, shade, middle, outer, angle, (2 * Math.PI) / whole, cellHeight, at);
+        paintStitch(ctx, { stitch, shade }, middle, outer, angle, (2 * Math.PI) / whole, cellHeight, at);
         at++;
       }
     }
@@ -32,7 +33,7 @@ export function paintCircle(ctx: Canvas2d, fabric: Fabric, look: ClothLook, work
 
 function paintStitch(
   ctx: Canvas2d,
-  shade: string,
+  { stitch, shade }: { readonly stitch: StitchKey; readonly shade: string },
   middle: number,
   outer: number,
   angle: number,
@@ -49,7 +50,7 @@ function paintStitch(
   ctx.fill();
   const width = Math.max(2, Math.round(outer * share));
   if (width < 3 || height < 4) return;
-  const tile = stitchTile('dc', 'RS', shade, width, height);
+  const tile = stitchTile(stitch, 'RS', shade, width, height);
   ctx.save();
   ctx.clip();
   ctx.translate(middle, middle);

@@ -99,6 +99,9 @@ function paintStepped(ctx: Canvas2d, fabric: Fabric, look: ClothLook, span: Cour
   }
 }
 
+/** Posts that are worked at the back of the cloth, as it faces the maker. */
+const behind = new Set<StitchKey>(['bpdc', 'dc@base-behind']);
+
 const layered = new Set<StitchKey>([...deepKinds, 'fleck', 'ch']);
 
 /** Whether some stitches lie over others, so that cells are painted one by one. */
@@ -114,7 +117,7 @@ function paintPlaced(ctx: Canvas2d, fabric: Fabric, look: ClothLook, span: Cours
   const shape = shapeOf(fabric);
   const { across } = faceOf(fabric);
   const mirrored = (look.hand === 'right') === (look.face !== 'WS');
-  const mesh = fabric.making === 'paired';
+  const mesh = fabric.making === 'paired' || fabric.making === 'netted';
   const put = (
     kind: StitchKey,
     side: Side,
@@ -149,7 +152,7 @@ function paintPlaced(ctx: Canvas2d, fabric: Fabric, look: ClothLook, span: Cours
       }
       put(kind, side, shade, left, y, wide, 2 * cellHeight, x);
       // A post behind the other mesh is crossed by its chain.
-      if (mesh && (kind === 'bpdc') === facesRight(course, 'paired')) {
+      if (mesh && behind.has(kind) === facesRight(course, fabric.making)) {
         const below = look.shades[fabric.colours[(fabric.starts[course - 1] as number) + x] as number] ?? '#888888';
         put('ch', side, below, left, y + cellHeight, wide, cellHeight, x);
       }

@@ -1,6 +1,7 @@
 import {
   type DrawerYarn,
   drawerColumns,
+  fibreWords,
   freeOf,
   metresInDrawer,
   type Problem,
@@ -182,7 +183,7 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
           {yarn.line}, {yarn.name}
         </h2>
         <p className="text-[15px] text-soft">
-          {typicalYarns[yarn.weight].name.replace(/ \(.*/, '')} {yarn.fibre} · {labelLine(yarn)}
+          {typicalYarns[yarn.weight].name.replace(/ \(.*/, '')} {fibreWords(yarn)} · {labelLine(yarn)}
           {yarn.lot ? ` · lot ${yarn.lot}` : ''}
           {yarn.price === undefined ? '' : ` · ${yarn.price.toFixed(2)} a ball`}
         </p>

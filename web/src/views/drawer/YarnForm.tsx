@@ -1,10 +1,8 @@
-import { type DrawerYarn, parseLabel, typicalYarns, type WeightClass } from '@puntada/core';
+import { type DrawerYarn, fibreFacts, fibres, parseLabel, typicalYarns, weightClasses } from '@puntada/core';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';
 import { readYarn, type YarnValues } from './yarnForm.ts';
-
-const weights = [1, 2, 3, 4, 5, 6] as const satisfies readonly WeightClass[];
 
 interface Props {
   readonly start: YarnValues;
@@ -68,18 +66,21 @@ export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) 
       </div>
       <div className="grid grid-cols-2 gap-3">
         <SelectField {...field('weight', 'Weight')}>
-          {weights.map((weight) => (
+          {weightClasses.map((weight) => (
             <option key={weight} value={weight}>
               {weight} {typicalYarns[weight].name.replace(/ \(.*/, '')}
             </option>
           ))}
         </SelectField>
         <SelectField {...field('fibre', 'Fibre')}>
-          <option value="cotton">cotton</option>
-          <option value="acrylic">acrylic</option>
-          <option value="wool">wool</option>
+          {fibres.map((fibre) => (
+            <option key={fibre} value={fibre}>
+              {fibreFacts[fibre].name}
+            </option>
+          ))}
         </SelectField>
       </div>
+      <TextField {...field('blend', 'Blend, if it is one')} placeholder="60 cotton, 40 acrylic" />
       <div className="grid grid-cols-3 gap-3">
         <TextField {...field('balls', 'Whole balls')} inputMode="numeric" className="count" />
         <TextField {...field('parts', 'Part balls, g')} placeholder="31 12.5" className="count" />

@@ -1,4 +1,12 @@
-import { type DrawerYarn, drawerYarnSchema, numberOrText, type Problem } from '@puntada/core';
+import {
+  type DrawerYarn,
+  drawerYarnSchema,
+  fibreWords,
+  mainFibre,
+  numberOrText,
+  type Problem,
+  readBlend,
+} from '@puntada/core';
 
 /** A yarn of the drawer as its form holds it: all as typed. */
 export interface YarnValues {
@@ -8,6 +16,8 @@ export interface YarnValues {
   readonly lot: string;
   readonly weight: string;
   readonly fibre: string;
+  /** As its label says it; empty for one fibre. */
+  readonly blend: string;
   readonly ballMetres: string;
   readonly ballGrams: string;
   readonly balls: string;
@@ -22,6 +32,7 @@ export const emptyYarn: YarnValues = {
   lot: '',
   weight: '4',
   fibre: 'cotton',
+  blend: '',
   ballMetres: '',
   ballGrams: '',
   balls: '1',
@@ -38,6 +49,7 @@ export function toValues(yarn: DrawerYarn): YarnValues {
     lot: yarn.lot,
     weight: String(yarn.weight),
     fibre: yarn.fibre,
+    blend: yarn.blend ? fibreWords(yarn) : '',
     ballMetres: text(yarn.ballMetres),
     ballGrams: text(yarn.ballGrams),
     balls: String(yarn.balls),
@@ -52,8 +64,11 @@ type Read =
 
 /** The yarn a form comes to, or a sentence for each field that will not do. */
 export function readYarn(values: YarnValues): Read {
+  const parts = values.blend.trim() ? readBlend(values.blend) : undefined;
   const read = drawerYarnSchema.safeParse({
     ...values,
+    ...(parts ? { fibre: mainFibre(parts) } : {}),
+    blend: values.blend.trim() ? (parts ?? values.blend) : undefined,
     weight: numberOrText(values.weight),
     ballMetres: numberOrText(values.ballMetres),
     ballGrams: numberOrText(values.ballGrams),

@@ -1,4 +1,4 @@
-import { type Hand, type PlanDocument, parseLength, type Wish } from '@puntada/core';
+import { type Hand, type PlanDocument, parseLength, presetOf, type Wish } from '@puntada/core';
 import { usePreferences } from '../../api/api.ts';
 
 const box = { width: 400, height: 330, room: 56 };
@@ -6,7 +6,7 @@ const box = { width: 400, height: 330, room: 56 };
 /** Where border, seam, strap, ring and ends go, on an outline of the piece. */
 export function FinishDrawing({ document, wish }: { document: PlanDocument; wish: Wish }) {
   const middle = (figure: { low: number; high: number }) => (figure.low + figure.high) / 2;
-  const [wide, high] = [middle(document.size.width), middle(document.size.height)];
+  const [wide, high] = [middle(document.size.tube?.flat ?? document.size.width), middle(document.size.height)];
   const strap = wish.finish?.strap;
   // Its drop to the scale of the bag; as it hangs, the strap stands over the top by so much.
   const read = strap ? parseLength(strap.drop, wish.units) : undefined;
@@ -19,7 +19,8 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
   const has = (name: string) => document.finish.some((part) => part.name.includes(name));
   const round = document.pattern.technique === 'wedge-circle';
   const rim = has('border') ? 9 : 0;
-  const tube = document.pattern.technique === 'tube';
+  const tube = document.size.tube !== undefined;
+  const seam = seamPath(document, wish, { x, y, w, h });
   const { hand } = usePreferences();
   const ends = document.endPlaces;
   const behind = ends.some((each) => each.behind);
@@ -54,13 +55,7 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
         />
       ) : null}
       {has('seam') ? (
-        <path
-          d={tube ? `M ${x} ${y} H ${x + w}` : `M ${x} ${y} V ${y + h} H ${x + w} V ${y}`}
-          fill="none"
-          className="stroke-verdigris"
-          strokeWidth="5"
-          strokeDasharray="7 4"
-        />
+        <path d={seam} fill="none" className="stroke-verdigris" strokeWidth="5" strokeDasharray="7 4" />
       ) : null}
       {has('ring') ? <circle cx={x} cy={y - 13} r="12" className="fill-none stroke-ink" strokeWidth="4" /> : null}
       {has('closing') ? <path d={`M ${x} ${y} H ${x + w}`} className="stroke-ink" strokeWidth="5" /> : null}
@@ -76,7 +71,7 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
       ))}
       <g className="fill-soft text-[13px]">
         <Label x={x + w / 2} y={y + h + 24}>
-          {footOf(document.pattern.technique, hand)}
+          {footOf(document, hand)}
         </Label>
         {rim ? (
           <Label x={x + w / 2} y={y + rim + 20}>
@@ -98,9 +93,23 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
   );
 }
 
+/** The sides that are really open, and so are closed: a ring above and below, a round on a chain above, panels at three or four. */
+function seamPath(
+  { size, foundation }: PlanDocument,
+  wish: Wish,
+  { x, y, w, h }: { x: number; y: number; w: number; h: number },
+): string {
+  const { mouth, sides } = presetOf(wish.item);
+  const [top, foot] = [`M ${x} ${y} H ${x + w}`, `M ${x} ${y + h} H ${x + w}`];
+  if (size.tube) return [mouth ? '' : top, foundation.key.startsWith('ring') ? foot : ''].join(' ');
+  const edges = `M ${x} ${y} V ${y + h} M ${x + w} ${y} V ${y + h}`;
+  if (wish.finish?.flap) return edges;
+  return `${edges} ${foot}${sides === 4 ? ` ${top}` : ''}`;
+}
+
 /** What lies along the foot of the drawing. */
-function footOf(technique: string, hand: Hand): string {
-  if (technique === 'tube') return 'around the chain';
+function footOf({ pattern: { technique }, size, foundation }: PlanDocument, hand: Hand): string {
+  if (size.tube) return foundation.circle ? 'on its circle' : 'round 1';
   if (technique === 'wedge-circle') return 'last round';
   return technique === 'corner-to-corner' ? `begun in the ${hand} corner` : 'row 1';
 }

@@ -2,16 +2,19 @@ import {
   type HeightOffer,
   lengthNumber,
   lengthText,
+  measureOf,
   type Prepared,
   type Sizes,
+  type ThawedWork,
   type ToldUnit,
+  tubeText,
   unitWord,
   type WidthOffer,
 } from '@puntada/core';
 import { type KeyboardEvent, memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { useBox } from '../../parts/useWidth.ts';
 import { Edge } from './Edge.tsx';
-import { type MatGeometry, matGeometry, nearestNotch, stepNotch } from './matGeometry.ts';
+import { lyingWidth, type MatGeometry, matGeometry, nearestNotch, stepNotch } from './matGeometry.ts';
 import { type ClothOnMat, paintClothOnMat, paintMat } from './paintMat.ts';
 import { Tape, tapeThickness } from './Tape.tsx';
 import { type DrawnCloth, useClothPicture } from './useClothPicture.ts';
@@ -22,6 +25,8 @@ interface Props {
   readonly width: WidthOffer;
   readonly height: HeightOffer;
   readonly units: ToldUnit;
+  /** What is on the hook, once it is begun. */
+  readonly cloth: ThawedWork | undefined;
   readonly onWidth: (offer: WidthOffer) => void;
   readonly onHeight: (offer: HeightOffer) => void;
 }
@@ -35,15 +40,18 @@ export function Mat(props: Props) {
   const wish = wishedSize(prepared, width, height);
   const { strap } = prepared.finish;
   const above = strap ? strap.drop + strap.width : 0;
+  // As wide as the largest one, so that nothing moves while an edge is dragged.
+  const below = prepared.foundation.circle ? Math.max(...widths.map((offer) => offer.tube?.diameter.mid ?? 0)) : 0;
   const mat = useMemo(
-    () => matGeometry(box.width - tapeThickness.left, box.height - tapeThickness.top, widths, heights, wish, above),
-    [box.width, box.height, widths, heights, wish, above],
+    () =>
+      matGeometry(box.width - tapeThickness.left, box.height - tapeThickness.top, widths, heights, wish, above, below),
+    [box.width, box.height, widths, heights, wish, above, below],
   );
   const typical = prepared.gauge.source === 'typical';
   const notchesAcross = widths.map((offer) => ({
     key: offer.stitches,
-    at: mat.originX + offer.width.mid * mat.scale,
-    label: typical ? String(offer.stitches) : notchLabel(offer.width.mid, units),
+    at: mat.originX + lyingWidth(offer).mid * mat.scale,
+    label: typical ? String(offer.stitches) : notchLabel(lyingWidth(offer).mid, units),
     long: offer.alike,
     chosen: offer.stitches === width.stitches,
   }));
@@ -114,14 +122,14 @@ export function Mat(props: Props) {
             <WishLabel mat={mat} prepared={prepared} width={width} height={height} units={units} />
             <Edge
               label="Width"
-              text={`${width.stitches} ${prepared.technique.width.word}, ${lengthText(width.width, units)}`}
+              text={`${width.stitches} ${prepared.technique.width.word}, ${widthText(prepared, width, units)}`}
               orientation="horizontal"
               index={widths.findIndex((offer) => offer.stitches === width.stitches)}
               count={widths.length}
-              x={mat.originX + width.width.mid * mat.scale}
+              x={mat.originX + lyingWidth(width).mid * mat.scale}
               y={mat.originY - (height.height.mid * mat.scale) / 2}
               onDrag={(x) => {
-                const near = nearestNotch(widths, (offer) => offer.width.mid, (x - mat.originX) / mat.scale);
+                const near = nearestNotch(widths, (offer) => lyingWidth(offer).mid, (x - mat.originX) / mat.scale);
                 if (near && near.stitches !== width.stitches) onWidth(near);
               }}
             />
@@ -131,7 +139,7 @@ export function Mat(props: Props) {
               orientation="vertical"
               index={heights.findIndex((offer) => offer.rows === height.rows)}
               count={heights.length}
-              x={mat.originX + (width.width.mid * mat.scale) / 2}
+              x={mat.originX + (lyingWidth(width).mid * mat.scale) / 2}
               y={mat.originY - height.height.mid * mat.scale}
               onDrag={(_x, y) => {
                 const near = nearestNotch(heights, (offer) => offer.height.mid, (mat.originY - y) / mat.scale);
@@ -150,6 +158,17 @@ function notchLabel(mm: number, units: ToldUnit): string {
   return units === 'cm' && mm >= 999.5 ? String(Math.round(mm / 10)) : lengthNumber(mm, units);
 }
 
+/** The width, both of them where it is a tube. */
+function widthText({ wish }: Prepared, { width, tube }: WidthOffer, units: ToldUnit): string {
+  return tube ? tubeText(tube, measureOf(wish), units) : lengthText(width, units);
+}
+
+/** The wished width as the cloth lies, mm; nothing where the wish is a count. */
+function wishedFlat({ width: wished }: Prepared, offer: WidthOffer): number | undefined {
+  if (wished.by !== 'length') return undefined;
+  return (wished.mm * lyingWidth(offer).mid) / offer.width.mid;
+}
+
 /** What heights count. */
 export function rowWord({ bound }: Prepared): string {
   const { made } = bound.pattern;
@@ -164,12 +183,12 @@ function choose<T>(offers: readonly T[], isIt: (offer: T) => boolean, take: (off
 
 /** The wish in mm, or the chosen size where the wish is a count; the same object while nothing changes. */
 function wishedSize(prepared: Prepared, width: WidthOffer, height: HeightOffer): { width: number; height: number } {
-  const across = prepared.width.by === 'length' ? prepared.width.mm : 0;
+  const across = wishedFlat(prepared, width) ?? 0;
   const up = prepared.height.by === 'length' ? prepared.height.mm : 0;
-  const key = `${across || width.width.mid} ${up || height.height.mid}`;
+  const key = `${across || lyingWidth(width).mid} ${up || height.height.mid}`;
   const known = wishes.get(key);
   if (known) return known;
-  const made = { width: across || width.width.mid, height: up || height.height.mid };
+  const made = { width: across || lyingWidth(width).mid, height: up || height.height.mid };
   if (wishes.size > 50) wishes.clear();
   wishes.set(key, made);
   return made;
@@ -220,11 +239,12 @@ function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height:
           behind: Math.min(2, prepared.wish.pieces - 1),
           strap: strap && { drop: strap.drop, width: strap.width, shade: prepared.yarns[strap.colour]?.shade },
           rimShade: border ? prepared.yarns[border.colour]?.shade : undefined,
-          width: width.width.mid,
+          width: lyingWidth(width).mid,
+          base: drawn?.base && { picture: drawn.base, across: width.tube?.diameter.mid ?? 0 },
           height: height.height.mid,
-          widthRange: [width.width.low, width.width.high],
+          widthRange: [lyingWidth(width).low, lyingWidth(width).high],
           heightRange: [height.height.low, height.height.high],
-          wishWidth: prepared.width.by === 'length' ? prepared.width.mm : undefined,
+          wishWidth: wishedFlat(prepared, width),
           wishHeight: prepared.height.by === 'length' ? prepared.height.mm : undefined,
           tolerance: prepared.tolerance,
         },
@@ -250,6 +270,8 @@ function cropOf({ picture, stitches, rows, hand, anew }: DrawnCloth, across: num
   };
 }
 
+const measureWords = { flat: 'flat', around: 'around', diameter: 'across' } as const;
+
 /** What the chalk outline is, in words beside it. */
 function WishLabel({
   mat,
@@ -261,7 +283,7 @@ function WishLabel({
   const { width: across, height: up, technique } = prepared;
   const round = technique.key === 'wedge-circle';
   if (across.by !== 'length' || up.by !== 'length') return null;
-  const right = Math.max(across.mm, width.width.high) * mat.scale;
+  const right = Math.max(wishedFlat(prepared, width) ?? 0, lyingWidth(width).high) * mat.scale;
   const top = mat.originY - up.mm * mat.scale;
   const roomRight = mat.width - mat.originX - right > 120;
   const place = roomRight
@@ -272,6 +294,7 @@ function WishLabel({
       wish {lengthNumber(across.mm, units)}
       {round ? '' : ` × ${lengthNumber(up.mm, units)}`} {unitWord(units)}
       {round ? ' across' : ''}
+      {width.tube ? ` (${measureWords[measureOf(prepared.wish)]})` : ''}
     </p>
   );
 }

@@ -2,14 +2,20 @@ import {
   asWideAsHigh,
   chooseSizes,
   fitSizes,
+  good,
   type HeightOffer,
+  isTube,
+  onlySize,
   type Prepared,
-  prepare,
+  prepareWork,
   type Sizes,
+  type ThawedWork,
+  type ToldUnit,
+  thaw,
   type WidthOffer,
   type Wish,
 } from '@puntada/core';
-import { useEffect, useMemo } from 'react';
+import { useEffect, useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -21,6 +27,9 @@ import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { type PlanDraft, usePlanDraft } from '../../parts/usePlanDraft.ts';
+import { useRested } from '../../parts/useRested.ts';
+import { planner } from '../../worker/planner.ts';
+import { useAnswer } from '../../worker/useAnswer.ts';
 import { sizeKey, useFigures } from '../../worker/useFigures.ts';
 import { Alternatives } from './Alternatives.tsx';
 import { BallSteps } from './BallSteps.tsx';
@@ -53,6 +62,17 @@ function chosenOffers(prepared: Prepared, wish: Wish, sizes: Sizes): { width: Wi
   return asWideAsHigh(prepared, { width, height });
 }
 
+/** What there is to fit: every size near a wish, or the one size of a cloth that is on the hook. */
+function fitOf(work: Work, wish: Wish, told: ToldUnit) {
+  const prepared = prepareWork({ wish, begun: work.begun }, told);
+  if (!prepared.ok) return { problems: prepared.problems };
+  const back = work.begun ? thaw(work.begun) : undefined;
+  if (!back?.ok) return { prepared: prepared.value, sizes: fitSizes(prepared.value) };
+  const { fabric } = back.value;
+  const only = onlySize(prepared.value, fabric.count, wish.choice?.rows ?? fabric.courses);
+  return { prepared: prepared.value, sizes: good(only), cloth: back.value };
+}
+
 function MatOfWork({ work }: { work: Work }) {
   const draft = usePlanDraft(work);
   const { told } = usePreferences();
@@ -60,29 +80,46 @@ function MatOfWork({ work }: { work: Work }) {
   const settled = work.state !== 'wished';
   // The choice alone moves no notch, so it is left out of what the sizes hang on.
   const rulesKey = JSON.stringify({ ...wish, choice: undefined });
+  const rows = settled ? wish.choice?.rows : undefined;
   const fit = useMemo(() => {
-    const prepared = prepare(JSON.parse(rulesKey) as Wish, told);
-    return prepared.ok ? { prepared: prepared.value, sizes: fitSizes(prepared.value) } : undefined;
-  }, [rulesKey, told]);
+    const bare = JSON.parse(rulesKey) as Wish;
+    const { choice } = work.wish;
+    return fitOf(work, rows === undefined || !choice ? bare : { ...bare, choice }, told);
+  }, [rulesKey, told, work, rows]);
   const craft = useCraftWords();
-  const sizes = fit?.sizes.ok ? fit.sizes.value : undefined;
+  const sizes = fit.sizes?.ok ? fit.sizes.value : undefined;
+  const refused = fit.problems ?? (fit.sizes.ok ? [] : fit.sizes.problems);
+  const anywhere = refused.some((problem) => problem.anywhere !== undefined);
   return (
     <>
-      <Head title={wish.title} under={fit ? craft(patternLine(fit.prepared)) : undefined}>
+      <Head title={wish.title} under={fit.prepared ? craft(patternLine(fit.prepared)) : undefined}>
         <DraftHead draft={draft} settled={settled} />
         <Stages work={work} here="size" />
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-3 pb-8">
         <Notice text={work.notice} />
         <DraftProblems draft={draft} />
-        {fit && !fit.sizes.ok ? (
+        {refused.length ? (
           <div className="grid max-w-[70ch] gap-4 py-4">
-            <Problems problems={fit.sizes.problems} />
-            <ButtonLink to={`/works/${work.id}/wish`}>Change the wish</ButtonLink>
+            <Problems problems={refused} />
+            <div className="flex flex-wrap gap-3">
+              <ButtonLink to={`/works/${work.id}/wish`}>Change the wish</ButtonLink>
+              {anywhere && !settled ? (
+                <Button onClick={() => draft.change({ ending: 'any', choice: undefined })}>Let it end anywhere</Button>
+              ) : null}
+            </div>
           </div>
         ) : null}
-        {fit && sizes ? (
-          <SizeChooser work={work} prepared={fit.prepared} sizes={sizes} wish={wish} draft={draft} settled={settled} />
+        {fit.prepared && sizes ? (
+          <SizeChooser
+            work={work}
+            prepared={fit.prepared}
+            sizes={sizes}
+            wish={wish}
+            draft={draft}
+            settled={settled}
+            cloth={fit.cloth}
+          />
         ) : null}
       </main>
     </>
@@ -103,6 +140,8 @@ function patternLine(prepared: Prepared): string {
   return `${bound.pattern.name}${blocks}, ${prepared.technique.name}`;
 }
 
+const ownEnter = 'button, a, input, select, textarea, [role="dialog"], [role="radio"], [contenteditable]';
+
 interface ChooserProps {
   readonly work: Work;
   readonly prepared: Prepared;
@@ -110,36 +149,56 @@ interface ChooserProps {
   readonly wish: Wish;
   readonly draft: PlanDraft;
   readonly settled: boolean;
+  /** What is on the hook. */
+  readonly cloth: ThawedWork | undefined;
 }
 
-function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserProps) {
+function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: ChooserProps) {
   const navigate = useNavigate();
   const { told: units } = usePreferences();
   const [begin, beginning] = useBeginWorkMutation();
   const { width, height } = useMemo(() => chosenOffers(prepared, wish, sizes), [prepared, wish, sizes]);
   const chosen = { stitches: width.stitches, rows: height.rows };
   const isCircle = prepared.technique.key === 'wedge-circle';
-  const choices = useMemo(() => chooseSizes(prepared, sizes), [prepared, sizes]);
+  const choices = useMemo(() => (settled ? [] : chooseSizes(prepared, sizes)), [prepared, sizes, settled]);
   const counted = prepared.yarns.every((yarn) => yarn.ballGrams !== undefined);
-  const steps = counted && cellsOf(sizes) < quickCells ? sizes.up.offers : [];
-  const wanted = [
-    chosen,
-    ...choices.map((choice) => ({ stitches: choice.width.stitches, rows: choice.height.rows })),
-    ...steps.slice(0, 40).map((offer) => ({ stitches: width.stitches, rows: offer.rows })),
-  ];
+  const steps = !settled && counted && cellsOf(sizes) < quickCells ? sizes.up.offers : [];
+  const wanted = settled
+    ? []
+    : [
+        chosen,
+        ...choices.map((choice) => ({ stitches: choice.width.stitches, rows: choice.height.rows })),
+        ...steps.slice(0, 40).map((offer) => ({ stitches: width.stitches, rows: offer.rows })),
+      ];
   const figures = useFigures(wish, wanted);
+  const askOwn = useMemo(() => (settled ? () => planner.figuresOfWork(work) : undefined), [settled, work]);
+  const own = useAnswer(askOwn);
+  // To count what every other way would cost is dear: only where the size rests.
+  const endsKey = useRested(
+    settled ? '' : JSON.stringify({ wish: { ...wish, choice: undefined }, sizes: [chosen] }),
+    400,
+  );
+  const askEnds = useMemo(() => (endsKey ? () => planner.endsOf(JSON.parse(endsKey)) : undefined), [endsKey]);
+  const ends = useAnswer(askEnds);
   const choose = (part: Partial<typeof chosen>) => {
     if (!settled) draft.change({ choice: { ...chosen, ...part } });
   };
+  // Whether it was asked for already: what is pressed twice begins once.
+  const asked = useRef(false);
+  const canBegin = !settled && !beginning.isLoading && draft.state !== 'saving';
   const start = async () => {
+    if (!canBegin || asked.current) return;
+    asked.current = true;
     draft.handOver();
     const answer = await begin({ id: work.id, revision: draft.revision, wish: { ...wish, choice: chosen } });
     if (answer.data) navigate(`/works/${work.id}/work`);
+    else asked.current = false;
   };
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       const target = event.target as HTMLElement | null;
-      if (event.key !== 'Enter' || settled || target?.closest('button, a, input, select')) return;
+      // A key held down is one press, and what has its own Enter keeps it.
+      if (event.key !== 'Enter' || event.repeat || target?.closest(ownEnter)) return;
       void start();
     };
     window.addEventListener('keydown', onKey);
@@ -168,21 +227,28 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
           width={width}
           height={height}
           units={units}
+          cloth={cloth}
           onWidth={(offer) => choose({ stitches: offer.stitches })}
           onHeight={(offer) => choose({ rows: offer.rows })}
         />
-        <p className="mt-2 text-[14px] text-soft">
-          Drag an edge, or press ← → ↑ ↓ on it. Long notches: {isCircle ? '' : 'both edges alike, '}ends as it began.
-        </p>
+        {settled ? null : (
+          <p className="mt-2 text-[14px] text-soft">
+            Drag an edge, or press ← → ↑ ↓ on it. Long notches:{' '}
+            {isCircle ? '' : `${isTube(prepared) ? 'each face begins a repeat' : 'both edges alike'}, `}ends as it
+            began.
+          </p>
+        )}
         <div className="mt-3">
-          <Alternatives
-            choices={choices}
-            figures={figures}
-            chosen={chosen}
-            units={units}
-            prepared={prepared}
-            onChoose={(choice) => choose({ stitches: choice.width.stitches, rows: choice.height.rows })}
-          />
+          {settled ? null : (
+            <Alternatives
+              choices={choices}
+              figures={figures}
+              chosen={chosen}
+              units={units}
+              prepared={prepared}
+              onChoose={(choice) => choose({ stitches: choice.width.stitches, rows: choice.height.rows })}
+            />
+          )}
           {steps.length ? (
             <BallSteps
               heights={steps.slice(0, 40)}
@@ -197,13 +263,13 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
         </div>
       </div>
       <div className="grid content-start gap-4 pt-1">
-        <Problems problems={sizes.warnings} kind="warning" />
+        <Problems problems={[...sizes.warnings, ...(ends ?? [])]} kind="warning" />
         <Ticket
           prepared={prepared}
           sizes={sizes}
           width={width}
           height={height}
-          figures={figures.get(sizeKey(chosen))}
+          figures={settled ? own : figures.get(sizeKey(chosen))}
           units={units}
         />
         {settled ? null : <FromDrawer wish={wish} onTake={choose} />}
@@ -217,7 +283,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled }: ChooserPro
               kind="next"
               shortcut="Enter"
               onClick={start}
-              disabled={beginning.isLoading || draft.state === 'saving'}
+              disabled={!canBegin}
               className="w-full justify-between text-[19px]"
             >
               {width.chains ? `Begin: chain ${width.chains}` : 'Begin: make a ring'}

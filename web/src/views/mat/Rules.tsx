@@ -3,6 +3,8 @@ import {
   type EdgeRule,
   type EndRule,
   edgesDiffer,
+  isRoundMaking,
+  isTube,
   type LengthUnit,
   mayBeCentred,
   type Policy,
@@ -29,17 +31,19 @@ interface Props {
 export const Rules = memo(function Rules({ edges: edge, ending, policy, tolerance, units, ...rest }: Props) {
   const { bound, technique, onChange } = rest;
   const circle = technique.key === 'wedge-circle';
-  const lastWords = circle ? 'Last round' : 'Last row';
+  const round = isRoundMaking(bound.pattern.made);
+  const lastWords = round ? 'Last round' : 'Last row';
   const differ = !circle && edgesDiffer(bound);
+  const tube = isTube(rest);
   const edges: readonly { value: EdgeRule; words: string }[] = [
-    { value: 'mirrored', words: 'Alike' },
-    { value: 'whole', words: `Whole ${bound.across.word}` },
+    { value: 'mirrored', words: tube ? 'Each begins a repeat' : 'Alike' },
+    { value: 'whole', words: tube ? 'As it comes' : `Whole ${bound.across.word}` },
     ...(mayBeCentred(bound, technique) ? [{ value: 'centred' as const, words: 'Centred' }] : []),
   ];
   const endings: readonly { value: EndRule; words: string }[] = [
     { value: 'as-begun', words: 'As begun' },
     { value: 'whole', words: `Whole ${bound.up.word}` },
-    { value: 'any', words: circle ? 'Any round' : 'Any row' },
+    { value: 'any', words: round ? 'Any round' : 'Any row' },
   ];
   const policies: readonly { value: Policy; words: string }[] = [
     { value: 'as-needed', words: 'Carry as needed' },
@@ -51,10 +55,10 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, toleranc
   return (
     <div className="flex flex-wrap gap-x-6 gap-y-2 pb-3">
       {differ ? (
-        <Rule label={<Term name="edges alike">Side edges</Term>}>
+        <Rule label={tube ? 'Both faces' : <Term name="edges alike">Side edges</Term>}>
           <Choice
             small
-            label="Side edges"
+            label={tube ? 'Both faces' : 'Side edges'}
             value={edge}
             options={edges}
             onChange={(next) => onChange({ edges: next, choice: undefined })}

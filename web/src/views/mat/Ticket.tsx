@@ -5,6 +5,7 @@ import {
   type HeightOffer,
   hoursText,
   lengthText,
+  measureOf,
   metresText,
   type Prepared,
   printLength,
@@ -12,6 +13,8 @@ import {
   sidesOff,
   sourceWords,
   type ToldUnit,
+  type TubeMeasure,
+  type TubeSize,
   type WidthOffer,
   type YarnNeed,
 } from '@puntada/core';
@@ -53,7 +56,8 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
         </p>
         <p className="pb-0.5 leading-tight">
           <span className="block text-[18px] font-semibold">
-            {width.chains ? <Term name="foundation chain">chains</Term> : 'a ring'} in {first?.letter}
+            {width.chains ? <Term name="foundation chain">chains</Term> : foundation.circle ? 'a magic ring' : 'a ring'}{' '}
+            in {first?.letter}
           </span>
           <span className="text-[15px] text-soft">{foundation.name}</span>
         </p>
@@ -67,14 +71,15 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
           note={height.asBegun ? 'ends as it began' : undefined}
         />
         <Line
-          term={round ? 'Diameter' : 'Width'}
+          term={round ? 'Diameter' : widthTerm(prepared, width)}
           value={lengthText(width.width, units)}
           note={wishNote(prepared.width.by, width.width, width.difference, units)}
           off={off.includes('width') ? allowed : undefined}
         />
+        {width.tube ? <SecondWidth of={width.tube} measure={measureOf(prepared.wish)} units={units} /> : null}
         {round ? null : (
           <Line
-            term="Height"
+            term={foundation.circle ? 'Height of the sides' : 'Height'}
             value={lengthText(height.height, units)}
             note={wishNote(prepared.height.by, height.height, height.difference, units)}
             off={off.includes('height') ? allowed : undefined}
@@ -110,6 +115,22 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
   );
 }
 
+const widthTerms: Readonly<Record<TubeMeasure, string>> = {
+  flat: 'Width, lying flat',
+  around: 'All the way round',
+  diameter: 'Across its circle',
+};
+
+function widthTerm({ wish }: Prepared, { tube }: WidthOffer): string {
+  return tube ? widthTerms[measureOf(wish)] : 'Width';
+}
+
+/** The other width of a tube: it is wished for one way, and lies or goes round the other. */
+function SecondWidth({ of, measure, units }: { of: TubeSize; measure: TubeMeasure; units: ToldUnit }) {
+  const other = measure === 'around' ? 'flat' : 'around';
+  return <Line term={widthTerms[other]} value={lengthText(of[other], units)} />;
+}
+
 const cellWords: Readonly<Record<string, string>> = { granny: 'clusters', 'corner-to-corner': 'blocks' };
 
 function capital(word: string): string {
@@ -142,7 +163,8 @@ function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>
       </p>
       {alike.stitches === works.stitches ? null : (
         <p className="text-[14px]">
-          <Term name="edges alike">Edges alike</Term>: {alike.stitches.slice(2)}; chains {bare(alike.chains)}.
+          {width.tube ? 'Each face begins a repeat' : <Term name="edges alike">Edges alike</Term>}:{' '}
+          {alike.stitches.slice(2)}; chains {bare(alike.chains)}.
         </p>
       )}
     </div>

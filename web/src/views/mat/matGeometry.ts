@@ -1,4 +1,4 @@
-import type { HeightOffer, WidthOffer } from '@puntada/core';
+import type { Estimate, HeightOffer, WidthOffer } from '@puntada/core';
 
 /** Where things lie on the mat, px from the top left corner of the mat itself. */
 export interface MatGeometry {
@@ -13,9 +13,15 @@ export interface MatGeometry {
 
 const margin = 30;
 
+/** How wide it lies: half of the round where it is a tube, whatever its width is told by. */
+export function lyingWidth({ width, tube }: WidthOffer): Estimate {
+  return tube?.flat ?? width;
+}
+
 /**
  * Fits the largest notch and the wish on the mat, so that nothing is scaled while an edge is dragged.
  * @param above room for what stands over the cloth, such as a strap, mm
+ * @param below room for the circle on which its sides stand, mm
  */
 export function matGeometry(
   width: number,
@@ -24,12 +30,19 @@ export function matGeometry(
   heights: readonly HeightOffer[],
   wish: { readonly width: number; readonly height: number },
   above = 0,
+  below = 0,
 ): MatGeometry {
-  const wide = Math.max(wish.width, ...widths.map((offer) => offer.width.mid)) * 1.03;
-  const high = Math.max(wish.height, ...heights.map((offer) => offer.height.mid)) * 1.03 + above;
+  const wide = Math.max(wish.width, ...widths.map((offer) => lyingWidth(offer).mid)) * 1.03;
+  const high = Math.max(wish.height, ...heights.map((offer) => offer.height.mid)) * 1.03 + above + below;
   const scale = Math.max(0.01, Math.min((width - 2 * margin) / wide, (height - 2 * margin) / high));
   const spareX = width - 2 * margin - wide * scale;
-  return { width, height, scale, originX: Math.round(margin + Math.max(0, spareX) / 2), originY: height - margin };
+  return {
+    width,
+    height,
+    scale,
+    originX: Math.round(margin + Math.max(0, spareX) / 2),
+    originY: Math.round(height - margin - below * scale),
+  };
 }
 
 /** The offer whose size is nearest to a place on the mat. @param mm from the origin */

@@ -58,6 +58,8 @@ export interface ClothOnMat {
   /** How far gauge may move the edges, mm; nothing where it is certain. */
   readonly widthRange: readonly [number, number];
   readonly heightRange: readonly [number, number];
+  /** The circle on which its sides stand, mm across: it lies below them, as cut out. */
+  readonly base: undefined | { readonly picture: ImageBitmap; readonly across: number };
   /** A circle casts a round shadow and is wished for as one. */
   readonly round: boolean;
   /** How many more of it lie under it. */
@@ -96,7 +98,11 @@ export function paintClothOnMat(ctx: CanvasRenderingContext2D, mat: MatGeometry,
   const place = { x, y: bottom - height, width, height };
   if (cloth.strap) paintStrap(ctx, cloth.strap, place, px);
   paintUnder(ctx, cloth.behind, cloth.round, place, dpr);
-  const { picture, crop } = cloth;
+  const { picture, crop, base } = cloth;
+  if (base) {
+    const across = base.across * px;
+    ctx.drawImage(base.picture, x + (width - across) / 2, bottom, across, across);
+  }
   const rim = cloth.rim * px;
   if (!picture) {
     ctx.fillStyle = paper;

@@ -1,4 +1,4 @@
-import { chanceText, type PlanDocument, type Wish } from '@puntada/core';
+import { chanceText, type PlanDocument, type Problem, type Wish } from '@puntada/core';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';
@@ -66,6 +66,12 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
       </ul>
       <section className="mt-8">
         <h2 className="border-b border-ink pb-1 text-[19px]">The idle colour, one way or another</h2>
+        <div className="pt-3">
+          <Problems
+            problems={document.warnings.filter(({ code }) => code === 'many-ends') as Problem[]}
+            kind="warning"
+          />
+        </div>
         <Policies document={document} settled={settled} onTake={(policy) => draft.change({ policy })} />
         <div className="mt-3">
           <ButtonLink to={`/works/${id}/strips`}>Try the ways on test strips</ButtonLink>

@@ -50,6 +50,9 @@ export function Policies({ document, settled, onTake }: Props) {
                   >
                     {way.name}
                   </button>
+                  {way.sameAs ? (
+                    <p className="px-2 pb-1.5 text-[14px] text-soft">the same here as “{way.sameAs}”</p>
+                  ) : null}
                 </th>
                 <Cell>about {way.extraMetres.toFixed(0)} m</Cell>
                 <Cell>{way.ends}</Cell>

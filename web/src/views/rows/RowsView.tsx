@@ -19,8 +19,10 @@ import { problemsOf, usePreferences, useSetPreferencesMutation, useWorkQuery, ty
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { useCraftWords } from '../../parts/Craft.tsx';
 import { shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { Problems } from '../../parts/Problems.tsx';
+import { AddNote, useNotes } from '../../parts/RowNotes.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
@@ -53,6 +55,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const [setPreferences] = useSetPreferencesMutation();
   const { terms, hand } = preferences;
   const { fabric, bound, foundation } = cloth;
+  const notes = useNotes(work.id);
   const begun = work.state !== 'wished';
   const inHand = begun && work.progress.rows < fabric.courses ? work.progress.rows + 1 : undefined;
   const [selected, setSelected] = useState(inHand ?? 1);
@@ -159,12 +162,13 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             hanging={hangs ? request.strands : undefined}
           />
           {after ? (
-            <WrittenRows request={request} selected={selected} inHand={inHand} onSelect={setSelected} />
+            <WrittenRows request={request} selected={selected} inHand={inHand} onSelect={setSelected} notes={notes} />
           ) : (
             <div />
           )}
         </div>
         <div className="flex flex-wrap items-start justify-between gap-x-8">
+          <AddNote workId={work.id} row={selected} word={courseWord(fabric.making).toLowerCase()} />
           <Legend fabric={fabric} terms={terms} />
           <Why fabric={fabric} bound={bound} number={selected} terms={terms} />
         </div>
@@ -202,15 +206,18 @@ function Why({ fabric, bound, number, terms }: { fabric: Fabric; bound: BoundPat
 function Legend({ fabric, terms }: { fabric: Fabric; terms: Terms }) {
   const words = useMemo(() => {
     const kinds = [...new Set(fabric.kinds)].map((code) => stitchKind(code).key);
-    return legend(kinds, terms).filter((each) => each.abbreviation !== each.words);
+    return legend(kinds, terms).filter((each) => each.abbreviation !== each.words || each.made);
   }, [fabric, terms]);
+  const told = useCraftWords();
   if (!words.length) return null;
   return (
     <dl className="flex flex-wrap gap-x-6 gap-y-1 pt-3 text-[14px]">
-      {words.map(({ abbreviation, words: whole }) => (
+      {words.map(({ abbreviation, words: whole, made }) => (
         <div key={abbreviation} className="flex gap-1.5">
           <dt className="font-mono font-medium">{abbreviation}</dt>
-          <dd className="text-soft">{whole}</dd>
+          <dd className="text-soft">
+            {[whole === abbreviation ? '' : whole, made ? told(made) : ''].filter(Boolean).join(': ')}
+          </dd>
         </div>
       ))}
     </dl>

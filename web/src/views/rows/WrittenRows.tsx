@@ -2,16 +2,18 @@ import { type AdviceRequest, beginningAdvice, rowAdvice, writeRow } from '@punta
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
 import { useCraftWords } from '../../parts/Craft.tsx';
+import { NotesOf, type useNotes } from '../../parts/RowNotes.tsx';
 
 interface Props {
   readonly request: AdviceRequest;
   readonly selected: number;
   readonly inHand: number | undefined;
   readonly onSelect: (row: number) => void;
+  readonly notes: ReturnType<typeof useNotes>;
 }
 
 /** Every row in words. Only the rows in sight are written. */
-export function WrittenRows({ request, selected, inHand, onSelect }: Props) {
+export function WrittenRows({ request, selected, inHand, onSelect, notes }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const count = request.fabric.courses;
   const list = useVirtualizer({
@@ -57,6 +59,7 @@ export function WrittenRows({ request, selected, inHand, onSelect }: Props) {
               selected={item.index + 1 === selected}
               inHand={item.index + 1 === inHand}
               onSelect={onSelect}
+              notes={notes.get(item.index + 1)}
             />
           </div>
         ))}
@@ -71,9 +74,10 @@ interface RowProps {
   readonly selected: boolean;
   readonly inHand: boolean;
   readonly onSelect: (row: number) => void;
+  readonly notes: Parameters<typeof NotesOf>[0]['notes'];
 }
 
-function Row({ request, number, selected, inHand, onSelect }: RowProps) {
+function Row({ request, number, selected, inHand, onSelect, notes }: RowProps) {
   const row = writeRow(request, number);
   const told = useCraftWords();
   const advice = rowAdvice(request, number);
@@ -100,6 +104,7 @@ function Row({ request, number, selected, inHand, onSelect }: RowProps) {
       <div className="min-w-0 text-[16px] leading-snug">
         <p className="text-soft">{row.start}</p>
         <p className="font-mono text-[17px] font-medium">{row.work}</p>
+        {row.close ? <p className="mt-1 text-[15px]">Then {row.close}.</p> : null}
         {row.change ? <p className="mt-1 text-[15px]">{upper(row.change)}.</p> : null}
         {row.strands.map((order) => (
           <p key={order} className="text-[15px]">
@@ -112,6 +117,7 @@ function Row({ request, number, selected, inHand, onSelect }: RowProps) {
           </p>
         ))}
         <p className="mt-1 text-[15px] text-soft">At its end: {row.end}.</p>
+        <NotesOf notes={notes} />
         {advice.ahead.map(told).map((words) => (
           <p key={words} className="text-[15px] font-medium text-verdigris">
             {words}

@@ -1,4 +1,4 @@
-import { cellsIn, type Fabric, type Hand, runsForward, stitchKind } from '@puntada/core';
+import { baseCourses, cellsIn, type Fabric, type Hand, runsForward, sidesOf, stitchKind } from '@puntada/core';
 import { faceOf, placeOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { onShade } from '../../parts/cloth/shades.ts';
 import { type ChartLook, footer, gutter } from './chartLook.ts';
@@ -53,12 +53,16 @@ function paintRowChart(ctx: Ctx, fabric: Fabric, look: ChartLook, view: Viewport
   const firstPlace = Math.max(0, Math.floor((view.left - gutter) / cell));
   const { across } = faceOf(fabric);
   const lastPlace = Math.min(Math.ceil(across), Math.ceil((view.left + view.width - gutter) / cell));
-  const mixed = new Set(fabric.kinds.subarray(0, 4 * fabric.stitches)).size > 1;
+  const mixed = new Set(sidesOf(fabric).kinds.subarray(0, 4 * fabric.stitches)).size > 1;
+  // The rounds of a circle are drawn out to the width of the sides that stand on it.
+  const based = baseCourses(fabric);
+  const level = shape === 'grid' || shape === 'based';
   for (let row = firstRow; row <= lastRow; row++) {
-    if (shape === 'grid') paintRow(ctx, fabric, look, row, firstPlace, lastPlace, mixed);
+    if (level && row > based) paintRow(ctx, fabric, look, row, firstPlace, lastPlace, mixed);
     else paintOffsetRow(ctx, fabric, look, row);
   }
-  if (shape === 'grid') paintLines(ctx, fabric, look, firstRow, lastRow, firstPlace, lastPlace);
+  const firstLevel = Math.max(firstRow, based + 1);
+  if (level && firstLevel <= lastRow) paintLines(ctx, fabric, look, firstLevel, lastRow, firstPlace, lastPlace);
   if (shape === 'grid') for (let row = firstRow; row <= lastRow; row++) paintHanging(ctx, fabric, look, row);
   paintSelected(ctx, fabric, look);
   for (let row = firstRow; row <= lastRow; row++) paintRowNumber(ctx, fabric, look, row);

@@ -1,4 +1,5 @@
 import {
+  fibreWords,
   findPattern,
   leastSide,
   numberOrText,
@@ -134,13 +135,14 @@ export default function NewSwatch() {
                   onPick={(stored) => {
                     if (!stored)
                       return setYarns(own.map((each) => (each === yarn ? { ...yarn, drawer: undefined } : each)));
-                    const { name, shade, weight, fibre, ballMetres, ballGrams } = stored.yarn;
+                    const { name, shade, weight, fibre, blend, ballMetres, ballGrams } = stored.yarn;
                     const next = {
                       letter: yarn.letter,
                       name,
                       shade,
                       weight,
                       fibre,
+                      blend,
                       ballMetres,
                       ballGrams,
                       drawer: stored.id,
@@ -149,7 +151,7 @@ export default function NewSwatch() {
                   }}
                 />
                 <p className="mt-1 text-[15px] text-soft">
-                  {yarn.letter}: {yarn.name}, weight {yarn.weight}, {yarn.fibre}
+                  {yarn.letter}: {yarn.name}, weight {yarn.weight}, {fibreWords(yarn)}
                 </p>
               </div>
             ))}

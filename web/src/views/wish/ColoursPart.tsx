@@ -1,4 +1,14 @@
-import { bindPattern, findPattern, parseLabel, smallestRun, typicalYarns, type WeightClass } from '@puntada/core';
+import {
+  bindPattern,
+  fibreFacts,
+  fibres,
+  fibreWords,
+  findPattern,
+  parseLabel,
+  smallestRun,
+  typicalYarns,
+  weightClasses,
+} from '@puntada/core';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import type { StoredYarn } from '../../api/records.ts';
@@ -7,8 +17,6 @@ import { YarnPicker } from '../../parts/YarnPicker.tsx';
 import { Contrast } from './Contrast.tsx';
 import { Field, FieldError, Part } from './Field.tsx';
 import type { WishFormValues } from './wishForm.ts';
-
-const weights = [1, 2, 3, 4, 5, 6] as const satisfies readonly WeightClass[];
 
 /** The yarns: from the drawer or typed, with what the label says as far as there is one. */
 export function ColoursPart() {
@@ -25,10 +33,22 @@ export function ColoursPart() {
     set('shade', shade);
     set('weight', String(weight));
     set('fibre', fibre);
+    set('blend', stored.yarn.blend ? fibreWords(stored.yarn) : '');
     set('ballMetres', text(ballMetres));
     set('ballGrams', text(ballGrams));
     set('balls', String(balls));
     set('partGrams', parts.length ? String(parts.reduce((sum, grams) => sum + grams, 0)) : '');
+  };
+  /** The yarn takes a letter, and the yarn that had it takes its own: what they are stays with them. */
+  const deal = (i: number, letter: string) => {
+    const own = yarns[i];
+    const other = yarns.findIndex((yarn) => yarn.letter === letter);
+    if (!own || other < 0 || other === i) return;
+    const dealt = yarns.map((yarn, j) => {
+      if (j === i) return { ...(yarns[other] as typeof yarn), letter: own.letter };
+      return j === other ? { ...own, letter } : yarn;
+    });
+    setValue('yarns', dealt, { shouldDirty: true });
   };
   return (
     <Part title="Yarns" hint="A is the lighter. Leave the label empty if it is lost.">
@@ -48,16 +68,18 @@ export function ColoursPart() {
             <div className="grid gap-3 sm:grid-cols-[minmax(0,1fr)_145px_104px_74px_74px]">
               <Field name={`yarns.${i}.name`} label={`Name of ${yarn.letter}`} />
               <Select name={`yarns.${i}.weight`} label="Weight">
-                {weights.map((weight) => (
+                {weightClasses.map((weight) => (
                   <option key={weight} value={weight}>
                     {weight} {typicalYarns[weight].name.replace(/ \(.*/, '')}
                   </option>
                 ))}
               </Select>
               <Select name={`yarns.${i}.fibre`} label="Fibre">
-                <option value="cotton">cotton</option>
-                <option value="acrylic">acrylic</option>
-                <option value="wool">wool</option>
+                {fibres.map((fibre) => (
+                  <option key={fibre} value={fibre}>
+                    {fibreFacts[fibre].name}
+                  </option>
+                ))}
               </Select>
               <Field name={`yarns.${i}.ballMetres`} label="m a ball" inputMode="decimal" className="count" />
               <Field name={`yarns.${i}.ballGrams`} label="g a ball" inputMode="decimal" className="count" />
@@ -77,6 +99,28 @@ export function ColoursPart() {
                   <Field name={`yarns.${i}.partGrams`} label="Part ball, g" inputMode="decimal" className="count" />
                 </div>
                 {yarn.drawer ? null : <LabelLine index={i} />}
+                <div className="w-[230px]">
+                  <Field name={`yarns.${i}.blend`} label="Blend, if it is one" placeholder="60 cotton, 40 acrylic" />
+                </div>
+                {yarns.length > 1 ? (
+                  <div className="w-[96px]">
+                    <label htmlFor={`deal-${i}`} className="label">
+                      Letter
+                    </label>
+                    <select
+                      id={`deal-${i}`}
+                      className="field"
+                      value={yarn.letter}
+                      onChange={(event) => deal(i, event.target.value)}
+                    >
+                      {yarns.map(({ letter }) => (
+                        <option key={letter} value={letter}>
+                          {letter}
+                        </option>
+                      ))}
+                    </select>
+                  </div>
+                ) : null}
               </div>
             </div>
           </div>

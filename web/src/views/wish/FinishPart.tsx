@@ -1,19 +1,21 @@
 import type { Item } from '@puntada/core';
 import type { ReactNode } from 'react';
 import { useFormContext } from 'react-hook-form';
+import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { Field, Part } from './Field.tsx';
-import type { WishFormValues } from './wishForm.ts';
+import { isTubeForm, type WishFormValues } from './wishForm.ts';
 
 const asksStrap: readonly Item[] = ['bag', 'bag panel'];
 const asksRing: readonly Item[] = ['potholder'];
 const asksSeam: readonly Item[] = ['bag', 'cushion cover', 'potholder'];
-const asksBorder: readonly Item[] = ['blanket', 'mat', 'dishcloth', 'cushion cover'];
+const asksBorder: readonly Item[] = ['blanket', 'mat', 'round mat', 'dishcloth', 'cushion cover'];
 
 /** What is done when the cloth is off the hook: each item asks only what belongs to it. */
 export function FinishPart() {
-  const { watch } = useFormContext<WishFormValues>();
-  const { item, yarns, strapKind, border } = watch();
+  const { watch, setValue } = useFormContext<WishFormValues>();
+  const { item, yarns, strapKind, border, weaving, flap, seam, units, pattern, made, foundation } = watch();
+  const tube = isTubeForm({ pattern, made });
   const told = useCraftWords();
   const shows = (items: readonly Item[]) => items.includes(item);
   return (
@@ -65,13 +67,23 @@ export function FinishPart() {
           </>
         ) : null}
         {shows(asksSeam) ? (
-          <Select name="seam" label={item === 'bag' ? 'Panels joined with' : 'Closed with'} width="w-[168px]">
+          <Select name="seam" label={tube ? 'Closed with' : joinWords(item, flap)} width="w-[196px]">
             <option value="">nothing</option>
             <option value="sc">{told('sc through both')}</option>
             <option value="slip stitch">slip stitch</option>
             <option value="whipped">whip stitch</option>
             <option value="mattress">mattress stitch</option>
           </Select>
+        ) : null}
+        {item === 'cushion cover' && !tube ? (
+          <div className="w-[150px]">
+            <Field
+              name="flap"
+              label="Flap, if one cloth"
+              placeholder={units === 'cm' ? '10 cm' : '4 in'}
+              className="count text-[18px]"
+            />
+          </div>
         ) : null}
         <Select name="wash" label="First washing" width="w-[196px]">
           <option value="">is not reckoned with</option>
@@ -80,6 +92,25 @@ export function FinishPart() {
           <option value="wool-blocked">wool, wet blocked</option>
           <option value="superwash-tumbled">superwash, tumbled</option>
         </Select>
+        {shows(asksSeam) && seam ? (
+          <p className="max-w-[62ch] basis-full text-[14px] text-soft">
+            {closedWhere({ item, tube, flap, onChain: !foundation || foundation.startsWith('both') })}
+          </p>
+        ) : null}
+        <div className="basis-full">
+          <p className="label">Weaving in ends</p>
+          <Choice
+            label="Weaving in ends"
+            value={weaving}
+            options={[
+              { value: 'hate', words: 'I would rather not' },
+              { value: 'usual', words: 'It is part of it' },
+              { value: 'easy', words: 'I like it' },
+            ]}
+            onChange={(next) => setValue('weaving', next, { shouldDirty: true })}
+          />
+          <p className="mt-1 text-[14px] text-soft">The fewer you want, the more is carried instead of cut.</p>
+        </div>
         <div className="flex basis-full flex-wrap gap-x-8 gap-y-2">
           <Tick name="closing">{told('A plain closing row of sc')}</Tick>
           <Tick name="smallChildren">For a small child</Tick>
@@ -87,6 +118,39 @@ export function FinishPart() {
       </div>
     </Part>
   );
+}
+
+function joinWords(item: Item, flap: string): string {
+  if (item === 'bag') return 'Panels joined with';
+  return flap.trim() || item === 'potholder' ? 'Closed with' : 'Panels joined with';
+}
+
+/** Which sides are really open, and so are closed. */
+function closedWhere({
+  item,
+  tube,
+  flap,
+  onChain,
+}: {
+  item: Item;
+  tube: boolean;
+  flap: string;
+  onChain: boolean;
+}): string {
+  if (tube && item === 'bag')
+    return onChain
+      ? 'In rounds on both sides of a chain: nothing is left to join.'
+      : 'A ring is open below: its lower edge is closed.';
+  if (tube) {
+    return onChain
+      ? 'On both sides of a chain its lower end is closed already: one seam, at the top.'
+      : 'A ring is open below and above: two seams.';
+  }
+  if (item === 'cushion cover' && flap.trim()) return 'One cloth, folded over with its flap: two sides are closed.';
+  if (item === 'cushion cover') return 'Two panels: three sides, then the insert, then the fourth.';
+  return item === 'bag'
+    ? 'Two panels at three sides; the mouth stays open.'
+    : 'The cloth is folded and its sides are closed.';
 }
 
 function Select({

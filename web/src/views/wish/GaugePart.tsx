@@ -1,4 +1,12 @@
-import { findPattern, type LengthUnit, readNumber, type Swatch, swatchFigures } from '@puntada/core';
+import {
+  findPattern,
+  type HookAdvice,
+  hookWords,
+  type LengthUnit,
+  readNumber,
+  type Swatch,
+  swatchFigures,
+} from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
@@ -13,8 +21,11 @@ import { planner } from '../../worker/planner.ts';
 import { Field, Part } from './Field.tsx';
 import { readWish, type WishFormValues } from './wishForm.ts';
 
-/** The hook and the gauge: of a swatch in the book, counted elsewhere, or typical until there is one. */
-export function GaugePart() {
+/**
+ * The hook and the gauge: of a swatch in the book, counted elsewhere, or typical until there is one.
+ * @param advice what is known of the hook for this wish; nothing while it cannot be planned
+ */
+export function GaugePart({ advice }: { advice: HookAdvice | undefined }) {
   const craft = useCraftWords();
   const { watch, setValue } = useFormContext<WishFormValues>();
   const { gaugeFrom } = watch();
@@ -49,6 +60,7 @@ export function GaugePart() {
             }}
           />
         </div>
+        {advice ? <p className="max-w-[62ch] text-[15px] text-soft">{hookWords(advice).map(craft).join(' ')}</p> : null}
         {gaugeFrom === 'counted' ? (
           <div className="flex flex-wrap gap-x-10 gap-y-4">
             <Pair count="stitchCount" span="stitchSpan" what="Stitches" />

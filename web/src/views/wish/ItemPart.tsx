@@ -3,7 +3,7 @@ import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
 import { takePattern } from './takePattern.ts';
-import { usualFinish, usualNumbers, usualSize, usualTitle } from './usual.ts';
+import { usualFinish, usualMade, usualNumbers, usualSize, usualTitle } from './usual.ts';
 import type { WishFormValues } from './wishForm.ts';
 
 /** What it is to be. Choosing it sets what people usually make, unless the size was touched. */
@@ -19,11 +19,17 @@ export function ItemPart() {
     const pattern = patternBook.find((each) => each.key === watch('pattern'));
     const technique = pattern?.technique;
     const offered = presetOf(item).techniques;
-    // What lies double is made as a tube unless the maker chooses otherwise.
-    if (!technique || !offered.includes(technique) || (offered[0] === 'tube' && technique !== 'tube')) {
+    if (!technique || !offered.includes(technique)) {
       const first = patternBook.find((each) => each.technique === offered[0]);
       if (first) takePattern({ setValue, watch }, first.key);
-    } else if (pattern && !formState.dirtyFields.numbers) setValue('numbers', usualNumbers(item, pattern));
+    } else if (pattern) {
+      if (!formState.dirtyFields.numbers) setValue('numbers', usualNumbers(item, pattern));
+      // What lies double is made in rounds unless the maker chooses otherwise.
+      setValue('made', usualMade(item, pattern));
+      setValue('foundation', '');
+    }
+    setValue('across', '');
+    setValue('ending', presetOf(item).wish.ending ?? 'as-begun');
     const { dirtyFields } = formState;
     if (dirtyFields.width || dirtyFields.height || watch('widthBy') !== 'length') return;
     const [width, height] = usualSize(item, units);

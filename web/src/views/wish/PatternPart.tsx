@@ -1,15 +1,22 @@
 import {
   type BoundPattern,
+  beginsSmall,
   bindPattern,
+  type Foundation,
   findFoundation,
+  inRounds,
+  isRoundMaking,
+  makingsOf,
   patternBook,
   presetOf,
   type StitchPattern,
   techniqueOf,
   techniques,
+  tubeBegins,
+  waysOf,
 } from '@puntada/core';
 import { ToggleGroup } from 'radix-ui';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { arrowsAtOnce } from '../../parts/arrowsAtOnce.ts';
 import { Choice } from '../../parts/Choice.tsx';
@@ -18,7 +25,7 @@ import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Field, FieldError, Part } from './Field.tsx';
 import { takePattern } from './takePattern.ts';
 import { usualYarn } from './usual.ts';
-import type { WishFormValues } from './wishForm.ts';
+import { isOnCircle, lettersOf, type WishFormValues } from './wishForm.ts';
 
 /** The stitch pattern, drawn in the maker's own colours, with the numbers it leaves open. */
 export function PatternPart() {
@@ -88,20 +95,100 @@ export function PatternPart() {
   );
 }
 
-function boundOf(pattern: StitchPattern, stitch: string): BoundPattern | undefined {
+/** Whether stitches go into a chain that is as long as the piece is wide. */
+function beginsOnChain(way: string | undefined): boolean {
+  const found = way === undefined ? undefined : findFoundation(way);
+  return found !== undefined && !beginsSmall(found) && found.beyond + found.firstInto > 0;
+}
+
+function boundOf(
+  pattern: StitchPattern,
+  { stitch, made }: Pick<WishFormValues, 'stitch' | 'made'>,
+): BoundPattern | undefined {
   const own = pattern.stitches.includes(stitch) ? { stitch } : {};
-  const bound = bindPattern(pattern, own);
+  const bound = bindPattern(made ? inRounds(pattern, made) : pattern, own);
   return bound.ok ? bound.value : undefined;
 }
 
-/** What a pattern leaves open: its numbers, colours and stitch, and how the first row begins. */
+const makingWords: Readonly<Partial<Record<StitchPattern['made'], string>>> = {
+  flat: 'rows, turned',
+  'right-side': 'rows, all from the right side',
+  'turned-rounds': 'rounds, turned after each',
+  rounds: 'rounds, never turned',
+};
+
+/** How it is begun, in the words of what comes of it: a round leaves both ends open, one, or has a bottom. */
+function wayWords(way: Foundation): string {
+  const begins = tubeBegins(way);
+  if (begins === 'ring') return 'the chain joined to a ring: open below and above';
+  if (begins === 'chain') return 'both sides of the chain: closed below';
+  if (begins === 'circle') return 'a flat circle, then straight sides';
+  return way.name;
+}
+
+/** In rows, or in rounds where the technique can be: in rounds it lies double, and the right side is outside. */
+function Making({ pattern }: { pattern: StitchPattern }) {
+  const { watch, setValue } = useFormContext<WishFormValues>();
+  const makings = [pattern.made, ...makingsOf[pattern.technique].filter((each) => each !== pattern.made)].filter(
+    (each) => each === pattern.made || isRoundMaking(each),
+  );
+  if (makings.length < 2 || pattern.technique === 'wedge-circle') return null;
+  return (
+    <div className="w-full">
+      <p className="label">Made in</p>
+      <Choice
+        label="Made in rows or rounds"
+        value={watch('made') || pattern.made}
+        options={makings.map((value) => ({ value, words: makingWords[value] ?? value }))}
+        onChange={(next) => {
+          setValue('made', next === pattern.made ? '' : (next as WishFormValues['made']), { shouldDirty: true });
+          setValue('foundation', '');
+        }}
+      />
+    </div>
+  );
+}
+
+/** Colours row by row in the maker's own order; a yarn comes for each letter that it names. */
+function OrderOfRows() {
+  const { watch, setValue } = useFormContext<WishFormValues>();
+  const { order, yarns } = watch();
+  const letters = lettersOf(order)?.join('');
+  const have = yarns.map((yarn) => yarn.letter).join('');
+  useEffect(() => {
+    if (!letters || letters === have) return;
+    const now = watch('yarns');
+    setValue(
+      'yarns',
+      [...letters].map((letter) => now.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)),
+    );
+  }, [letters, have, watch, setValue]);
+  return (
+    <div className="w-full max-w-[420px]">
+      <Field
+        name="order"
+        label="Order of rows of your own"
+        placeholder="A A A | B A | A A"
+        autoComplete="off"
+        className="count"
+      />
+      <p className="mt-1 text-[14px] text-soft">
+        One letter a row: opening | what repeats | closing. Or only what repeats.
+      </p>
+    </div>
+  );
+}
+
+/** What a pattern leaves open: its numbers, colours and stitch, whether it is in rounds, and how it begins. */
 function Numbers({ pattern }: { pattern: StitchPattern }) {
   const { watch, setValue, register } = useFormContext<WishFormValues>();
-  const { stitch, yarns } = watch();
+  const values = watch();
+  const { stitch, yarns, item, order, made } = values;
   const told = useCraftWords();
   const technique = techniqueOf(pattern);
-  const bound = boundOf(pattern, stitch);
-  const ways = technique.ok && bound ? technique.value.foundations(bound) : [];
+  const bound = boundOf(pattern, values);
+  const ways = technique.ok && bound ? waysOf(technique.value, bound, { item }) : [];
+  const round = isRoundMaking(made || pattern.made);
   const { fewestColours: fewest, mostColours: most } = pattern;
   const letters = [...'ABCDEFGH'];
   return (
@@ -117,7 +204,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
           />
         </div>
       ))}
-      {fewest < most ? (
+      {fewest < most && !order.trim() ? (
         <div>
           <p className="label">Colours</p>
           <Choice
@@ -152,20 +239,57 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
           />
         </div>
       ) : null}
+      <Making pattern={pattern} />
       {ways.length > 1 ? (
-        <div className="w-full max-w-[620px]">
+        <div className="w-full max-w-[420px]">
           <label htmlFor="foundation" className="label">
-            The first {told(bound?.stitch ?? '')} goes into
+            {round ? 'Begun with' : <>The first {told(bound?.stitch ?? '')} goes into</>}
           </label>
           <select id="foundation" className="field" {...register('foundation')}>
             {ways.map((way, i) => (
               <option key={way} value={i === 0 ? '' : way}>
-                {findFoundation(way)?.name}
+                {told(wayWords(findFoundation(way) as Foundation))}
               </option>
             ))}
           </select>
         </div>
       ) : null}
+      {isOnCircle(values) ? (
+        <div className="w-[190px]">
+          <Field
+            name="increases"
+            label="Increases a round"
+            placeholder="lies flattest"
+            inputMode="numeric"
+            className="count"
+          />
+        </div>
+      ) : null}
+      {beginsOnChain(values.foundation || ways[0]) ? (
+        <div className="w-[200px]">
+          <label htmlFor="into" className="label">
+            Into the chain’s
+          </label>
+          <select id="into" className="field" {...register('into')}>
+            <option value="one loop">one loop</option>
+            <option value="two loops">two loops</option>
+            <option value="back bump">back bump</option>
+          </select>
+        </div>
+      ) : null}
+      {technique.ok && technique.value.loops ? (
+        <div className="w-[200px]">
+          <label htmlFor="loops" className="label">
+            Into the rows’
+          </label>
+          <select id="loops" className="field" {...register('loops')}>
+            <option value="both">both loops</option>
+            <option value="back">back loop only</option>
+            <option value="front">front loop only</option>
+          </select>
+        </div>
+      ) : null}
+      {technique.ok && technique.value.ordered && !pattern.chart.length ? <OrderOfRows /> : null}
     </div>
   );
 }

@@ -1,11 +1,14 @@
-import { courseWord, finishedText, type Result } from '@puntada/core';
+import { courseWord, finishedText, type Problem, type Result, sidesOf, tubeText } from '@puntada/core';
 import { useEffect, useRef } from 'react';
+import { useFormContext } from 'react-hook-form';
 import { usePreferences } from '../../api/api.ts';
+import { Button } from '../../parts/Button.tsx';
 import { Craft } from '../../parts/Craft.tsx';
-import { faceOf } from '../../parts/cloth/clothLayout.ts';
+import { faceOf, liesDouble } from '../../parts/cloth/clothLayout.ts';
 import { paintRing, paintStrap, paintUnder } from '../../parts/cloth/paintOutfit.ts';
 import { Figure } from '../../parts/Figure.tsx';
 import { easel } from '../../worker/painter.ts';
+import type { Lying } from '../../worker/painter.worker.ts';
 import type { PreviewFigures } from '../../worker/planner.worker.ts';
 import type { WishFormValues } from './wishForm.ts';
 
@@ -31,19 +34,24 @@ export function Preview({ answer, values }: { answer: Result<PreviewFigures> | u
     if (!plan) return clear();
     const { cloth, fabric, strap, ring } = plan;
     const room = 34;
-    // What stands over the cloth takes room too.
+    const sides = sidesOf(fabric);
+    // What stands over the cloth takes room too, and the circle below it.
     const above = (strap ? strap.drop + strap.width : 0) + (ring ?? 0) / 3;
-    const scale = Math.min((box.width - room) / cloth.width, (box.height - room) / (cloth.height + above)) * dpr;
+    const below = plan.tube && fabric.courses > sides.courses ? plan.tube.widths.diameter.mid : 0;
+    const scale =
+      Math.min((box.width - room) / cloth.width, (box.height - room) / (cloth.height + above + below)) * dpr;
     const [w, h] = [cloth.width * scale, cloth.height * scale];
-    const face = faceOf(fabric);
+    const face = faceOf(sides);
     const own = shades.split(',');
-    const look = { shades: own, hand, perStitch: w / face.across, perRow: h / face.up };
+    // A tube lies double: half of its round is seen.
+    const perStitch = (liesDouble(fabric) ? 2 : 1) * (w / face.across);
+    const look = { shades: own, hand, perStitch, perRow: h / face.up, across: below * scale };
     let current = true;
     // The wish's size is drawn whole, whatever of it is seen when it is worn or laid flat.
-    void easel.fitted(fabric, '', look).then((picture) => {
+    void easel.fitted(fabric, look).then((lying) => {
       if (!current) return;
       clear();
-      layWithBorder(ctx, plan, own, picture, { w, h, scale, dpr, above });
+      layWithBorder(ctx, plan, own, lying, { w, h, scale, dpr, above, below });
     });
     return () => {
       current = false;
@@ -65,6 +73,7 @@ export function Preview({ answer, values }: { answer: Result<PreviewFigures> | u
             <p className="mt-0.5 leading-tight">
               <Figure text={finishedText(plan.width, plan.height, told, plan.round)} className="text-[21px]" />
             </p>
+            {plan.tube ? <p className="text-[15px]">{tubeText(plan.tube.widths, plan.tube.measure, told)}</p> : null}
             <p className="text-[15px]">
               {plan.chains ? (
                 <>
@@ -85,13 +94,44 @@ export function Preview({ answer, values }: { answer: Result<PreviewFigures> | u
           </>
         ) : null}
         {first ? (
-          <p className="text-[15px] text-brick">
-            <span aria-hidden>✕ </span>
-            {first.message} <span className="text-ink">{first.hint}</span>
-          </p>
+          <>
+            <p className="text-[15px] text-brick">
+              <span aria-hidden>✕ </span>
+              {first.message} <span className="text-ink">{first.hint}</span>
+            </p>
+            <WayOut problem={first} />
+          </>
         ) : null}
       </div>
     </section>
+  );
+}
+
+/** The counts that would do instead of a refused one, and the ending that would take it, each a press away. */
+function WayOut({ problem }: { problem: Problem }) {
+  const { setValue, watch } = useFormContext<WishFormValues>();
+  const { instead, anywhere, code } = problem;
+  if (!instead?.length) return null;
+  const up = code === 'rows-illegal';
+  const take = (count: number) => {
+    const [by, field] = up ? (['heightBy', 'height'] as const) : (['widthBy', 'width'] as const);
+    const own = up ? 'rows' : watch('widthBy') === 'chain' ? 'chain' : 'stitches';
+    setValue(by, own, { shouldDirty: true });
+    setValue(field, String(count), { shouldDirty: true, shouldValidate: true });
+  };
+  return (
+    <div className="mt-2 flex flex-wrap gap-2">
+      {instead.map((count) => (
+        <Button key={count} onClick={() => take(count)}>
+          Take {count}
+        </Button>
+      ))}
+      {up && anywhere !== undefined ? (
+        <Button kind="quiet" onClick={() => setValue('ending', 'any', { shouldDirty: true })}>
+          Let it end anywhere
+        </Button>
+      ) : null}
+    </div>
   );
 }
 
@@ -100,12 +140,19 @@ function layWithBorder(
   ctx: CanvasRenderingContext2D,
   { border, round, behind, strap, ring }: PreviewFigures,
   shades: readonly string[],
-  picture: ImageBitmap,
-  { w, h, scale, dpr, above }: { w: number; h: number; scale: number; dpr: number; above: number },
+  { picture, base }: Lying,
+  {
+    w,
+    h,
+    scale,
+    dpr,
+    above,
+    below,
+  }: { w: number; h: number; scale: number; dpr: number; above: number; below: number },
 ): void {
   const rim = border ? border.depth * scale : 0;
   const x = (ctx.canvas.width - w) / 2;
-  const y = (ctx.canvas.height - h + above * scale) / 2;
+  const y = (ctx.canvas.height - h + (above - below) * scale) / 2;
   const place = { x: x - rim, y: y - rim, width: w + 2 * rim, height: h + 2 * rim };
   if (!round) {
     ctx.fillStyle = 'rgb(0 0 0 / 0.3)';
@@ -118,5 +165,6 @@ function layWithBorder(
     ctx.fillRect(x - rim, y - rim, w + 2 * rim, h + 2 * rim);
   }
   ctx.drawImage(picture, x, y, w, h);
+  if (base) ctx.drawImage(base, (ctx.canvas.width - below * scale) / 2, y + h, below * scale, below * scale);
   if (ring) paintRing(ctx, ring, shades[0] ?? '#888888', place, scale);
 }

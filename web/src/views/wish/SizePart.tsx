@@ -1,20 +1,52 @@
-import { patternBook, techniqueOf } from '@puntada/core';
+import { courseWord, inRounds, measureOf, patternBook, techniqueOf } from '@puntada/core';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Drop } from './Drop.tsx';
 import { Field, Part } from './Field.tsx';
 import { Insert } from './Insert.tsx';
 import { bedOf, bedSize, beds, forSmallChildren, upWord, usualSize } from './usual.ts';
-import { isCircle, type WishFormValues } from './wishForm.ts';
+import { isCircle, isTubeForm, type WishFormValues } from './wishForm.ts';
 
 function upper(word: string): string {
   return word.replace(/^./, (letter) => letter.toUpperCase());
 }
 
+const measureWords = {
+  flat: 'laid flat',
+  round: 'all the way round',
+  diameter: 'across its circle',
+} as const;
+type TubeWidth = keyof typeof measureWords;
+
+const endWords = {
+  'as-begun': 'In the colour it began with',
+  whole: 'With a whole repeat',
+  any: 'Anywhere',
+} as const;
+
+/** What the width of a tube means: half of the round, all of it, or across the circle. */
+function TubeMeasure() {
+  const { watch, setValue } = useFormContext<WishFormValues>();
+  const { item, across } = watch();
+  const usual = measureOf({ item, across: undefined });
+  const now: TubeWidth = across || (usual === 'around' ? 'round' : usual);
+  return (
+    <div>
+      <p className="label">It is in rounds: the width is measured</p>
+      <Choice
+        label="The width is measured"
+        value={now}
+        options={(Object.keys(measureWords) as TubeWidth[]).map((value) => ({ value, words: measureWords[value] }))}
+        onChange={(next) => setValue('across', next, { shouldDirty: true })}
+      />
+    </div>
+  );
+}
+
 /** How big, in lengths or in counts; or what a chain already made would come to. */
 export function SizePart() {
   const { watch, setValue, register } = useFormContext<WishFormValues>();
-  const { units, widthBy, heightBy, item, pattern: key, width, height } = watch();
+  const { units, widthBy, heightBy, item, pattern: key, width, height, made, ending } = watch();
   const pattern = patternBook.find((each) => each.key === key);
   const blocks = pattern?.across.word ?? 'repeats';
   const bands = pattern?.up.word ?? 'repeats';
@@ -22,6 +54,8 @@ export function SizePart() {
   const technique = pattern ? techniqueOf(pattern) : undefined;
   const counted = technique?.ok ? technique.value.width.word : 'stitches';
   const round = isCircle(key);
+  const tube = isTubeForm({ pattern: key, made });
+  const course = pattern ? courseWord((made ? inRounds(pattern, made) : pattern).made).toLowerCase() : 'row';
   // Begun with one block, whatever its width.
   const cornered = pattern?.technique === 'corner-to-corner';
   const widths = {
@@ -32,7 +66,7 @@ export function SizePart() {
   } as const;
   const heights = {
     length: { label: round ? 'Diameter' : upper(upWord(item)), after: units, start: usualHeight },
-    rows: round ? { label: 'Rounds', after: 'rounds', start: '11' } : { label: 'Rows', after: 'rows', start: '44' },
+    rows: { label: upper(`${course}s`), after: `${course}s`, start: round ? '11' : '44' },
     repeats: { label: `${upper(bands)} up`, after: bands, start: '11' },
   } as const;
   // A unit that was typed needs no second one behind it.
@@ -70,7 +104,7 @@ export function SizePart() {
                   ]
                 : [
                     { value: 'length', words: `A ${upWord(item)}` },
-                    { value: 'rows', words: 'Rows' },
+                    { value: 'rows', words: upper(`${course}s`) },
                     { value: 'repeats', words: upper(bands) },
                   ]
             }
@@ -81,6 +115,7 @@ export function SizePart() {
           />
         </div>
         {item === 'cushion cover' ? <Insert /> : null}
+        {tube && widthBy === 'length' ? <TubeMeasure /> : null}
         {item === 'strap' ? <Drop /> : null}
         {item === 'blanket' && widthBy === 'length' && heightBy === 'length' ? (
           <div>
@@ -137,6 +172,18 @@ export function SizePart() {
               onChange={(next) => setValue('units', next, { shouldDirty: true })}
             />
           </div>
+        </div>
+        <div>
+          <p className="label">The last {course} ends</p>
+          <Choice
+            label="Where it may end"
+            value={ending}
+            options={(Object.keys(endWords) as (keyof typeof endWords)[]).map((value) => ({
+              value,
+              words: endWords[value],
+            }))}
+            onChange={(next) => setValue('ending', next, { shouldDirty: true })}
+          />
         </div>
         <label className="flex min-h-11 w-fit cursor-pointer items-center gap-2.5 text-[16px]">
           <input type="checkbox" className="size-5 accent-ink" {...register('open')} />

@@ -71,6 +71,24 @@ const keptWords: Readonly<Record<KeptState, string>> = {
   away: 'Not kept: the server is away. Trying again…',
 };
 
+/** What the last one taught: “to change next time” of the work that this one follows. */
+function Lessons({ of }: { of: readonly string[] }) {
+  if (!of.length) return null;
+  return (
+    <section
+      aria-label="To change this time"
+      className="mt-5 border-l-4 border-ochre bg-ochre-pale px-3 py-2 text-[15px]"
+    >
+      <h2 className="text-[16px] font-semibold">To change this time, as you noted on the last one</h2>
+      <ul className="mt-1 list-disc pl-5">
+        {of.map((lesson) => (
+          <li key={lesson}>{lesson}</li>
+        ))}
+      </ul>
+    </section>
+  );
+}
+
 interface FormProps {
   readonly work: Work | undefined;
   readonly draftId: string | undefined;
@@ -163,6 +181,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
       >
         <form onSubmit={save} noValidate aria-label="Wish">
           {work ? <Notice text={work.notice} /> : null}
+          <Lessons of={work?.wish.lessons ?? []} />
           <fieldset disabled={frozen} className="min-w-0">
             {ready ? (
               <>
@@ -170,7 +189,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
                 <SizePart />
                 <PatternPart />
                 <ColoursPart />
-                <GaugePart />
+                <GaugePart advice={answer?.ok ? answer.value.hook : undefined} />
                 <FinishPart />
               </>
             ) : null}

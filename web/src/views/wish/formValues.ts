@@ -1,4 +1,4 @@
-import type { Day, Item, Wish } from '@puntada/core';
+import type { Day, Fibre, Item, Wish } from '@puntada/core';
 
 export type CountedGauge = Extract<Wish['gauge'], { from: 'counted' }>;
 
@@ -18,6 +18,18 @@ export interface WishFormValues {
   pattern: string;
   stitch: string;
   foundation: string;
+  /** Made in rounds where the pattern is not written so; empty as it is written. */
+  made: '' | NonNullable<Wish['pattern']['made']>;
+  /** What the width of a tube means; empty as the item is usually measured. */
+  across: '' | NonNullable<Wish['across']>;
+  /** Colours row by row; empty in the order of the pattern. */
+  order: string;
+  loops: NonNullable<Wish['pattern']['loops']>;
+  into: Wish['into'];
+  /** Increases a round of the circle under sides; empty for the flattest. */
+  increases: string;
+  ending: Wish['ending'];
+  weaving: NonNullable<Wish['weaving']>;
   numbers: Record<string, string>;
   gaugeFrom: 'typical' | 'counted' | 'swatch';
   /** The gauge of the swatch that was taken, whole. */
@@ -33,7 +45,9 @@ export interface WishFormValues {
     name: string;
     shade: string;
     weight: string;
-    fibre: 'cotton' | 'acrylic' | 'wool';
+    fibre: Fibre;
+    /** As a label says it; empty for one fibre. */
+    blend: string;
     ballMetres: string;
     ballGrams: string;
     balls: string;
@@ -53,5 +67,7 @@ export interface WishFormValues {
   strapKind: '' | 'chain cord' | 'sc along' | 'sc across' | 'hdc' | 'dc' | 'bought';
   strapDrop: string;
   strapWidth: string;
+  /** Of a cover in one cloth; empty for none. */
+  flap: string;
   seam: '' | 'whipped' | 'mattress' | 'slip stitch' | 'sc';
 }

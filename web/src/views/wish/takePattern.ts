@@ -1,6 +1,6 @@
 import { findPattern } from '@puntada/core';
 import type { UseFormReturn } from 'react-hook-form';
-import { usualNumbers, usualYarn } from './usual.ts';
+import { usualMade, usualNumbers, usualYarn } from './usual.ts';
 import type { WishFormValues } from './wishForm.ts';
 
 /** Takes another pattern into the wish: its usual numbers, and a yarn for each of its colours. */
@@ -13,6 +13,9 @@ export function takePattern(
   const { colours } = found.value;
   const kept = watch('yarns');
   setValue('pattern', key, { shouldDirty: true });
+  setValue('made', usualMade(watch('item'), found.value));
+  setValue('order', '');
+  setValue('loops', 'both');
   setValue('foundation', '');
   setValue('numbers', usualNumbers(watch('item'), found.value));
   setValue(

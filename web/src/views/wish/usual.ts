@@ -1,4 +1,4 @@
-import { type Item, presetOf, type StitchPattern, type Wish } from '@puntada/core';
+import { type Item, isRoundMaking, makingsOf, presetOf, type StitchPattern, type Wish } from '@puntada/core';
 import type { WishFormValues } from './formValues.ts';
 
 /** Stitches and rows of a block on what is narrow, at most. */
@@ -9,6 +9,16 @@ export function usualNumbers(item: Item, pattern: StitchPattern): Record<string,
   const of = ({ usual, least }: StitchPattern['numbers'][number]) =>
     item === 'strap' ? Math.min(usual, Math.max(least, smallBlock)) : usual;
   return Object.fromEntries(pattern.numbers.map((each) => [each.name, String(of(each))]));
+}
+
+/** How an item is made in a pattern: what lies double is made in rounds where it can be. Empty as it is written. */
+export function usualMade(
+  item: Item,
+  { technique, made }: Pick<StitchPattern, 'technique' | 'made'>,
+): WishFormValues['made'] {
+  if (!presetOf(item).rounds || isRoundMaking(made)) return '';
+  const round = makingsOf[technique].find((each) => each === 'rounds' || each === 'turned-rounds');
+  return (round as WishFormValues['made'] | undefined) ?? '';
 }
 
 /** What a wish is called before it has a name. */
@@ -76,13 +86,14 @@ export function usualFinish(item: Item, units: Wish['units']): FinishValues {
     strapKind: wish.finish?.strap?.kind ?? '',
     strapDrop: long(28, '11 in'),
     strapWidth: long(3, '1 1/4 in'),
+    flap: '',
     seam: wish.finish?.seam ?? '',
   };
 }
 
 type FinishValues = Pick<
   WishFormValues,
-  'pieces' | 'border' | 'closing' | 'ring' | 'strapKind' | 'strapDrop' | 'strapWidth' | 'seam'
+  'pieces' | 'border' | 'closing' | 'ring' | 'strapKind' | 'strapDrop' | 'strapWidth' | 'flap' | 'seam'
 >;
 
 /** Yarns to begin with, as many as a pattern has colours. */
@@ -91,6 +102,10 @@ const usualYarns = [
   ['B', 'Ferry blue', '#24476b'],
   ['C', 'Rope', '#c08a4a'],
   ['D', 'Kelp', '#2f5a45'],
+  ['E', 'Signal red', '#b2452f'],
+  ['F', 'Slate', '#5b6b75'],
+  ['G', 'Sea pink', '#d9a0a8'],
+  ['H', 'Peat', '#4a3a2c'],
 ] as const;
 
 /** One yarn as a new form holds it. */
@@ -102,6 +117,7 @@ export function usualYarn(letter: string): WishFormValues['yarns'][number] {
     shade,
     weight: '4',
     fibre: 'cotton',
+    blend: '',
     ballMetres: '',
     ballGrams: '',
     balls: '',

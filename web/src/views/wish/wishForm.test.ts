@@ -1,12 +1,88 @@
 import { itemPresets, patternBook, planWish, readShape, type Wish, wishSchema } from '@puntada/core';
-import { usualFinish, usualNumbers, usualSize, usualYarn } from './usual.ts';
-import { fieldOf, formSchema, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
+import { usualFinish, usualMade, usualNumbers, usualSize, usualYarn } from './usual.ts';
+import { fieldOf, formSchema, lettersOf, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
 
 function wishOf(form: WishFormValues): Wish {
   const read = readShape(wishSchema, toWish(form));
   if (!read.ok) throw new Error(read.problems.map((problem) => `${problem.path}: ${problem.message}`).join('\n'));
   return read.value;
 }
+
+describe('what is made in rounds', () => {
+  const cushion = (change: Partial<WishFormValues>): WishFormValues => ({
+    ...newWish('cm'),
+    ...usualFinish('cushion cover', 'cm'),
+    item: 'cushion cover',
+    width: '40',
+    height: '40',
+    ...change,
+  });
+
+  it('a cover and a potholder go round where the pattern can, and a mosaic one in rounds that are not turned', () => {
+    const made = (key: string) => {
+      const pattern = patternBook.find((each) => each.key === key);
+      return pattern && usualMade('cushion cover', pattern);
+    };
+    expect(made('block-check')).toBe('turned-rounds');
+    expect(made('tide-marks')).toBe('rounds');
+    expect(made('rope-coil')).toBe('');
+    expect(made('net-floats')).toBe('');
+  });
+
+  it('is wished for flat, around or across, and only then', () => {
+    expect(wishOf(cushion({ made: 'rounds', across: 'round' }))).toMatchObject({
+      across: 'round',
+      pattern: { made: 'rounds' },
+    });
+    expect(wishOf(cushion({ across: 'round' })).across).toBeUndefined();
+    // A flat cover of one cloth has a flap, a round one none.
+    expect(wishOf(cushion({ flap: '10 cm' })).finish?.flap).toBe('10 cm');
+    expect(wishOf(cushion({ flap: '10 cm', made: 'rounds' })).finish?.flap).toBeUndefined();
+  });
+
+  it('goes into its form and back unchanged', () => {
+    const wish = wishOf(
+      cushion({
+        pattern: 'houndstooth',
+        numbers: {},
+        made: 'rounds',
+        foundation: 'circle-sc',
+        increases: '6',
+        across: 'diameter',
+        order: 'A | B A | A',
+        loops: 'both',
+        into: 'back bump',
+        ending: 'any',
+        weaving: 'hate',
+        yarns: [usualYarn('A'), { ...usualYarn('B'), blend: '60 cotton, 40 acrylic' }],
+      }),
+    );
+    expect(wish.yarns[1]).toMatchObject({
+      fibre: 'cotton',
+      blend: [
+        { fibre: 'cotton', percent: 60 },
+        { fibre: 'acrylic', percent: 40 },
+      ],
+    });
+    expect(wishOf(toForm(wish))).toEqual(wish);
+    expect(toWish(toForm(wish), wish)).toMatchObject(wish);
+  });
+
+  it('says at its place what cannot be read of a blend', () => {
+    const read = formSchema.safeParse(
+      cushion({ yarns: [usualYarn('A'), { ...usualYarn('B'), blend: 'half and half' }] }),
+    );
+    expect(read.error?.issues.map((issue) => [issue.path.join('.'), issue.message.slice(0, 31)])).toEqual([
+      ['yarns.1.blend', 'Write each fibre of the blend a'],
+    ]);
+  });
+
+  it('an order of rows has its own colours', () => {
+    expect(lettersOf('A A | B C | A')).toEqual(['A', 'B', 'C']);
+    expect(lettersOf('A | B')).toBeUndefined();
+    expect(lettersOf('')).toBeUndefined();
+  });
+});
 
 describe('a new wish', () => {
   it('can be planned at once, for every item, pattern and unit', () => {
@@ -37,7 +113,11 @@ describe('a new wish', () => {
     expect(wishOf(newWish('cm')).policy).toBe('carry-always');
     expect(wishOf({ ...newWish('cm'), item: 'blanket' }).policy).toBe('as-needed');
     const before = { ...wishOf(newWish('cm')), policy: 'cut-always', edges: 'centred', ending: 'any' } as Wish;
-    expect(toWish(newWish('cm'), before)).toMatchObject({ policy: 'cut-always', edges: 'centred', ending: 'any' });
+    expect(toWish({ ...newWish('cm'), ending: 'any' }, before)).toMatchObject({
+      policy: 'cut-always',
+      edges: 'centred',
+      ending: 'any',
+    });
   });
 });
 

@@ -1,17 +1,25 @@
 import {
+  fibreWords,
   findPattern,
+  isRoundMaking,
   itemPresets,
   lengthReads,
+  lettersIn,
+  mainFibre,
   numberOrText,
+  policyOf,
   presetOf,
   type Result,
+  readBlend,
+  readOrder,
   readShape,
+  techniqueOf,
   type Wish,
   wishSchema,
 } from '@puntada/core';
 import { z } from 'zod';
 import type { WishFormValues } from './formValues.ts';
-import { upWord, usualFinish, usualNumbers, usualSize, usualTitle, usualYarn } from './usual.ts';
+import { upWord, usualFinish, usualMade, usualNumbers, usualSize, usualTitle, usualYarn } from './usual.ts';
 
 export type { WishFormValues } from './formValues.ts';
 
@@ -29,6 +37,14 @@ export function newWish(units: Wish['units'], patternKey?: string): WishFormValu
     pattern: 'block-check',
     stitch: 'sc',
     foundation: '',
+    made: '',
+    across: '',
+    order: '',
+    loops: 'both',
+    into: 'one loop',
+    increases: '',
+    ending: presetOf('dishcloth').wish.ending ?? 'as-begun',
+    weaving: 'usual',
     numbers: { b: '4', r: '4' },
     gaugeFrom: 'typical',
     swatchGauge: undefined,
@@ -62,6 +78,8 @@ function wishIn(key: string, units: Wish['units']): WishFormValues {
     width,
     height,
     pattern: key,
+    made: usualMade(item, pattern),
+    ending: presetOf(item).wish.ending ?? 'as-begun',
     stitch: pattern.stitches[0] ?? 'sc',
     numbers: usualNumbers(item, pattern),
     yarns: pattern.colours.map(usualYarn),
@@ -76,6 +94,24 @@ function dropEmpty<T extends object>(value: T): T {
 export function isCircle(pattern: string): boolean {
   const found = findPattern(pattern);
   return found.ok && found.value.technique === 'wedge-circle';
+}
+
+/** Whether the piece is a tube, by its pattern or by the maker's choice; a circle is none. */
+export function isTubeForm({ pattern, made }: Pick<WishFormValues, 'pattern' | 'made'>): boolean {
+  const found = findPattern(pattern);
+  return found.ok && !isCircle(pattern) && isRoundMaking(made || found.value.made);
+}
+
+/** Whether it stands on a round bottom, by its item or by the beginning that was chosen. */
+export function isOnCircle(form: Pick<WishFormValues, 'pattern' | 'made' | 'item' | 'foundation'>): boolean {
+  if (!isTubeForm(form)) return false;
+  return form.foundation ? form.foundation.startsWith('circle') : presetOf(form.item).begin === 'circle';
+}
+
+/** The colours that an order names, once it can be read. */
+export function lettersOf(order: string): string[] | undefined {
+  const read = order.trim() ? readOrder(order) : undefined;
+  return read?.ok ? lettersIn(read.value) : undefined;
 }
 
 /** A circle is as wide as it is high: its one size stands in the height. */
@@ -103,11 +139,20 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
     finish: _finish,
     wash: _wash,
     hook: _hook,
+    across: _across,
+    increases: _increases,
+    weaving: _weaving,
     ...kept
   } = before ?? {};
   const preset = presetOf(form.item).wish;
+  const technique = known ? techniqueOf(known) : undefined;
   // One rule and an even, strong cloth for what is scrubbed with; thinner and softer for all else.
-  const policy = before?.policy ?? preset.policy ?? 'as-needed';
+  const policy = before?.policy ?? (technique?.ok ? policyOf(form.item, technique.value) : 'as-needed');
+  const chosen = {
+    made: form.made || undefined,
+    order: form.order.trim() || undefined,
+    loops: form.loops === 'both' ? undefined : form.loops,
+  };
   return dropEmpty({
     ...kept,
     title: form.title,
@@ -121,8 +166,16 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
       form.heightBy === 'length'
         ? { by: 'length', length: form.height }
         : { by: form.heightBy, count: numberOrText(form.height) },
-    pattern: before?.pattern.text === undefined ? dropEmpty({ key: form.pattern, stitch, numbers }) : before.pattern,
+    pattern: dropEmpty(
+      before?.pattern.text === undefined
+        ? { key: form.pattern, stitch, numbers, ...chosen }
+        : { ...before.pattern, ...chosen },
+    ),
     foundation: form.foundation || undefined,
+    into: form.into,
+    increases: isOnCircle(form) ? numberOrText(form.increases) : undefined,
+    across: isTubeForm(form) ? form.across || undefined : undefined,
+    weaving: form.weaving === 'usual' ? undefined : form.weaving,
     gauge: gaugeOf(form, before),
     hook: numberOrText(form.hook),
     yarns: form.yarns.map((yarn) =>
@@ -130,6 +183,7 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
         ...before?.yarns.find(({ letter }) => letter === yarn.letter),
         ...yarn,
         weight: Number(yarn.weight),
+        ...blendOf(yarn),
         ballMetres: numberOrText(yarn.ballMetres),
         ballGrams: numberOrText(yarn.ballGrams),
         balls: numberOrText(yarn.balls),
@@ -139,7 +193,7 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
     ),
     policy,
     edges: before?.edges ?? preset.edges,
-    ending: before?.ending ?? preset.ending,
+    ending: form.ending,
     pieces: numberOrText(form.pieces) ?? 1,
     border: bordered(form, before),
     closing: form.closing,
@@ -148,6 +202,14 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
     open: form.open || undefined,
     finish: finishOf(form, before),
   });
+}
+
+/** A blend that can be read decides the fibre; one that cannot is passed on as typed. */
+function blendOf({ fibre, blend }: WishFormValues['yarns'][number]): object {
+  // A wish kept half done by an earlier version has no blend.
+  if (!blend?.trim()) return { fibre, blend: undefined };
+  const parts = readBlend(blend);
+  return parts ? { fibre: mainFibre(parts), blend: parts } : { fibre, blend };
 }
 
 function gaugeOf(form: WishFormValues, before: Wish | undefined): unknown {
@@ -171,8 +233,9 @@ function finishOf(form: WishFormValues, before: Wish | undefined): unknown {
   const strap = form.strapKind
     ? { ...before?.finish?.strap, kind: form.strapKind, drop: form.strapDrop, width: form.strapWidth }
     : undefined;
+  const flap = form.item === 'cushion cover' && !isTubeForm(form) ? form.flap || undefined : undefined;
   const outside = form.seam ? before?.finish?.outside : undefined;
-  const finish = dropEmpty({ ring: form.ring || undefined, strap, seam: form.seam || undefined, outside });
+  const finish = dropEmpty({ ring: form.ring || undefined, strap, seam: form.seam || undefined, flap, outside });
   return Object.keys(finish).length ? finish : undefined;
 }
 
@@ -192,6 +255,14 @@ export function toForm(wish: Wish): WishFormValues {
     pattern: wish.pattern.key ?? usual.pattern,
     stitch: wish.pattern.stitch ?? usual.stitch,
     foundation: wish.foundation ?? '',
+    made: wish.pattern.made ?? '',
+    across: wish.across ?? '',
+    order: wish.pattern.order ?? '',
+    loops: wish.pattern.loops ?? 'both',
+    into: wish.into,
+    increases: wish.increases === undefined ? '' : String(wish.increases),
+    ending: wish.ending,
+    weaving: wish.weaving ?? 'usual',
     numbers: Object.fromEntries(
       Object.entries(wish.pattern.numbers ?? usual.numbers).map(([name, n]) => [name, String(n)]),
     ),
@@ -212,6 +283,7 @@ export function toForm(wish: Wish): WishFormValues {
       shade: yarn.shade,
       weight: String(yarn.weight),
       fibre: yarn.fibre,
+      blend: yarn.blend ? fibreWords(yarn) : '',
       ballMetres: yarn.ballMetres === undefined ? '' : String(yarn.ballMetres),
       ballGrams: yarn.ballGrams === undefined ? '' : String(yarn.ballGrams),
       balls: yarn.balls === undefined ? '' : String(yarn.balls),
@@ -229,6 +301,7 @@ export function toForm(wish: Wish): WishFormValues {
     strapKind: wish.finish?.strap?.kind ?? '',
     strapDrop: wish.finish?.strap?.drop ?? usual.strapDrop,
     strapWidth: wish.finish?.strap?.width ?? usual.strapWidth,
+    flap: wish.finish?.flap ?? '',
     seam: wish.finish?.seam ?? '',
   };
 }
@@ -255,6 +328,7 @@ export function fieldOf(path: string): string {
     'gauge.rows': 'rowCount',
     'border.rounds': 'border',
     'finish.ring': 'ring',
+    'finish.flap': 'flap',
     'finish.strap.drop': 'strapDrop',
     'finish.strap.width': 'strapWidth',
     'pattern.key': 'pattern',

@@ -1,4 +1,4 @@
-import { workCourse } from '@puntada/core';
+import { courseWord, workCourse } from '@puntada/core';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, useFinishWorkMutation, type Work } from '../../api/api.ts';
@@ -11,6 +11,7 @@ export function AllWorked({ work, cloth, waiting }: { work: Work; cloth: WorkClo
   const [finish, finishing] = useFinishWorkMutation();
   const navigate = useNavigate();
   const last = workCourse(cloth.fabric, cloth.bound, cloth.foundation, cloth.fabric.courses - 1);
+  const word = courseWord(cloth.fabric.making).toLowerCase();
   const [wanted, setWanted] = useState(false);
   const { id, revision } = work;
   useEffect(() => {
@@ -20,10 +21,12 @@ export function AllWorked({ work, cloth, waiting }: { work: Work; cloth: WorkClo
   }, [wanted, waiting, finish, id, revision, navigate]);
   return (
     <section className="grid max-w-[60ch] content-start gap-4 p-6 text-[19px]">
-      <h2 className="text-[34px]">All {cloth.fabric.courses} rows are worked</h2>
+      <h2 className="text-[34px]">
+        All {cloth.fabric.courses} {word}s are worked
+      </h2>
       <p>
-        {last.stitches} stitches should stand in the last row. Cut 15 cm, draw the end through the last loop, and weave
-        each end in inside its own colour.
+        {last.stitches} stitches should stand in the last {word}. Cut 15 cm, draw the end through the last loop, and
+        weave each end in inside its own colour.
       </p>
       <p className="flex flex-wrap gap-3">
         <ButtonLink to={`/works/${id}/finish`}>See what is done off the hook</ButtonLink>

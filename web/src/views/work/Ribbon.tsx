@@ -3,7 +3,7 @@ import type { MouseEvent } from 'react';
 import { runStitches } from '../../parts/runWords.ts';
 import { useWidth } from '../../parts/useWidth.ts';
 import { yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
-import { closeWords } from './closeWords.ts';
+import { closeWords, kindWords } from './closeWords.ts';
 
 interface Props {
   readonly course: WorkedCourse;
@@ -48,7 +48,7 @@ export function Ribbon({ course, done, terms, hand, shadeOf, onDone }: Props) {
         <button
           type="button"
           onClick={onDone}
-          aria-label={`${currentWords(current, terms)}. Run done`}
+          aria-label={`${currentWords(course, current, terms)}. Run done`}
           className={`${yarnClass(current.colour)} flex min-h-[212px] min-w-0 flex-1 flex-wrap items-center justify-center gap-x-8 gap-y-2 rounded-md border-4 border-paper px-3 sm:px-6 py-3 text-left outline-4 outline-ink -outline-offset-0 m-1`}
           style={yarnStyle(shadeOf(current.colour))}
         >
@@ -63,7 +63,7 @@ export function Ribbon({ course, done, terms, hand, shadeOf, onDone }: Props) {
               <span className="count">{current.colour}</span>
             </span>
             <span className="mt-1 block text-[30px] font-semibold">{kindWords(current, terms)}</span>
-            <span className="mt-1 block text-[24px]">{closeWords(current, terms)}</span>
+            <span className="mt-1 block text-[24px]">{closeWords(course, current, terms)}</span>
           </span>
         </button>
       ) : null}
@@ -108,10 +108,6 @@ function Small({
   );
 }
 
-function kindWords(run: WorkedRun, terms: Terms): string {
-  return run.kinds.length > 1 ? `${runStitches(run, terms)} by turns` : runStitches(run, terms);
-}
-
-function currentWords(run: WorkedRun, terms: Terms): string {
-  return `${run.count} ${kindWords(run, terms)} in ${run.colour}, ${closeWords(run, terms)}`;
+function currentWords(course: WorkedCourse, run: WorkedRun, terms: Terms): string {
+  return `${run.count} ${kindWords(run, terms)} in ${run.colour}, ${closeWords(course, run, terms)}`;
 }

@@ -1,4 +1,4 @@
-import { countedIn, countedStitch, type Hand, stitchWord, type Terms, turnAfter } from '@puntada/core';
+import { closingWords, countedIn, type Hand, stitchWord, summedStitch, type Terms, turnAfter } from '@puntada/core';
 import type { RowInHand } from './useRowInHand.ts';
 
 interface Props {
@@ -15,6 +15,7 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
   const turn = turnAfter(strands.twists, at);
   const twists = strands.twists[at] ?? 0;
   const counted = countedIn(course);
+  const close = closingWords(course.close, { terms });
   const kinds = course.byKind.length > 1 || counted === 'clusters';
   return (
     <aside
@@ -29,7 +30,7 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
         {kinds ? (
           <Line
             term="Of which"
-            value={course.byKind.map(({ kind, count }) => countedStitch(count, kind, terms)).join(', ')}
+            value={course.byKind.map(({ kind, count }) => summedStitch(count, kind, terms)).join(', ')}
           />
         ) : null}
         {course.byColour.length > 1 ? (
@@ -38,7 +39,10 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
             value={course.byColour.map(({ count }) => count).join(' / ')}
           />
         ) : null}
-        <Line term="Last stitch" value={`${stitchWord(course.last.kind, terms)} in ${course.last.colour}`} />
+        {course.close?.kind === 'slip' ? null : (
+          <Line term="Last stitch" value={`${stitchWord(course.last.kind, terms)} in ${course.last.colour}`} />
+        )}
+        {close ? <Line term="Ended with" value={close} /> : null}
         <Line term="Then" value={next ?? 'fasten off'} />
         {turn ? (
           <>

@@ -1,9 +1,11 @@
-import { countedIn, leftIn } from '@puntada/core';
+import { closingWords, countedIn, howMade, leftIn, stitchWord, type Terms } from '@puntada/core';
+import { useState } from 'react';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import type { RowInHand } from './useRowInHand.ts';
 
 interface Props {
   readonly row: RowInHand;
+  readonly terms: Terms;
   /** What a course is called: Row, Round or Diagonal. */
   readonly word: string;
   /** What to do with the strand that was laid down, by the maker's school. */
@@ -11,8 +13,13 @@ interface Props {
 }
 
 /** What is told beside the run in hand: idle strands, the row below, what is left, what to mind. */
-export function RunWords({ row: { course, at, idle, below, hints }, word, tug }: Props) {
+export function RunWords({ row: { course, run, at, idle, below, hints }, terms, word, tug }: Props) {
   const told = useCraftWords();
+  const close = at === course.runs.length - 1 ? closingWords(course.close, { terms }) : '';
+  const made = run.kinds.flatMap((kind) => {
+    const how = howMade(kind);
+    return how ? [{ stitch: stitchWord(kind, terms), how }] : [];
+  });
   return (
     <>
       <p className="flex flex-wrap gap-x-8 gap-y-1 pt-3 text-[24px] leading-tight">
@@ -25,14 +32,39 @@ export function RunWords({ row: { course, at, idle, below, hints }, word, tug }:
             {below}
           </span>
         ) : null}
+        {close ? <span>Then {close}</span> : null}
         {tug ? <span className="text-ochre">{tug}</span> : null}
         <span className="text-soft">
           <span className="count font-medium">{leftIn(course, at)}</span> {countedIn(course)} left in the{' '}
           {word.toLowerCase()}
         </span>
+        {made.length ? <HowMade of={made} /> : null}
       </p>
       {/* Kept free where nothing is to be told, so that the cloth below does not jump. */}
       <p className="min-h-[25px] pt-1 text-[17px] leading-tight text-soft">{told(hints.join(' '))}</p>
+    </>
+  );
+}
+
+/** How the stitches of the run are made, a tap away. */
+function HowMade({ of }: { of: readonly { readonly stitch: string; readonly how: string }[] }) {
+  const [open, setOpen] = useState(false);
+  const told = useCraftWords();
+  return (
+    <>
+      <button
+        type="button"
+        aria-expanded={open}
+        onClick={() => setOpen(!open)}
+        className="min-h-11 text-[17px] underline underline-offset-4"
+      >
+        How {of.map(({ stitch }) => stitch).join(' and ')} is made
+      </button>
+      {open ? (
+        <span className="basis-full border-l-4 border-verdigris bg-verdigris-pale px-3 py-1.5 text-[17px]">
+          {of.map(({ stitch, how }) => `${stitch}: ${told(how)}`).join('. ')}.
+        </span>
+      ) : null}
     </>
   );
 }

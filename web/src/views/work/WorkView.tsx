@@ -7,6 +7,7 @@ import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { LastingWords } from '../../parts/LastingWords.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { NotesOf, useNotes } from '../../parts/RowNotes.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
@@ -71,9 +72,12 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const costs = useWorkCosts(work);
   const { data: log } = useLogQuery(work.id, { refetchOnMountOrArgChange: true });
   const lasts = useLasting(work.wish, cloth, costs, log, position.rows);
+  const notes = useNotes(work.id);
   const [reading, changeReading] = useReading();
   useAwake(reading.awake);
-  const said = row ? `${spokenRun(row.run, terms)}${row.at === 0 ? `, ${word} ${row.course.number}` : ''}` : '';
+  const said = row
+    ? `${spokenRun(row.course, row.run, terms)}${row.at === 0 ? `, ${word} ${row.course.number}` : ''}`
+    : '';
   useEffect(() => {
     if (reading.aloud && said) speaker.say(said);
   }, [reading.aloud, said]);
@@ -107,7 +111,14 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 shadeOf={shadeOf}
                 onDone={lettingGo(steps.run)}
               />
-              <RunWords row={row} word={word} tug={tugWords(reading.tug, row.course, row.at, row.idle.length > 0)} />
+              <NotesOf notes={notes.get(row.course.number)} />
+              <RunWords
+                key={`${row.course.number} ${row.at}`}
+                terms={terms}
+                row={row}
+                word={word}
+                tug={tugWords(reading.tug, row.course, row.at, row.idle.length > 0)}
+              />
             </section>
             <section className="grid min-h-[220px] flex-1 lg:grid-cols-[minmax(0,1fr)_330px]">
               <WorkedCloth

@@ -173,10 +173,12 @@ function paintRowInHand(ctx: CanvasRenderingContext2D, props: Props, place: Plac
   const { fabric, shades, hand, rows, stitchesDone, stitchesInHand } = props;
   const { left, rowTop: top, cellWidth, cellHeight, face, dpr } = place;
   const width = faceOf(fabric).across * cellWidth;
-  const from = (stitches: number) => (hand === 'right' ? left + width - stitches * cellWidth : left);
+  // The rounds of a circle under sides are drawn out to the width of these.
+  const each = place.shape === 'based' ? width / cellsIn(fabric, rows) : cellWidth;
+  const from = (stitches: number) => (hand === 'right' ? left + width - stitches * each : left);
   ctx.save();
   ctx.beginPath();
-  ctx.rect(from(stitchesDone), top, stitchesDone * cellWidth, cellHeight);
+  ctx.rect(from(stitchesDone), top, stitchesDone * each, cellHeight);
   ctx.clip();
   ctx.translate(left, top);
   paintCloth(ctx, fabric, { shades, hand, cellWidth, cellHeight, face }, { from: rows, to: rows + 1 });
@@ -186,11 +188,10 @@ function paintRowInHand(ctx: CanvasRenderingContext2D, props: Props, place: Plac
   ctx.setLineDash([3 * dpr, 4 * dpr]);
   ctx.strokeRect(left, top, width, cellHeight);
   ctx.setLineDash([]);
-  const x =
-    hand === 'right' ? left + width - (stitchesDone + stitchesInHand) * cellWidth : left + stitchesDone * cellWidth;
+  const x = hand === 'right' ? left + width - (stitchesDone + stitchesInHand) * each : left + stitchesDone * each;
   ctx.strokeStyle = '#ffffff';
   ctx.lineWidth = 3 * dpr;
-  ctx.strokeRect(x, top - dpr, stitchesInHand * cellWidth, cellHeight + 2 * dpr);
+  ctx.strokeRect(x, top - dpr, stitchesInHand * each, cellHeight + 2 * dpr);
 }
 
 /** The diagonal in hand: the blocks already made in their colour, the run in hand outlined, the rest still empty. */
