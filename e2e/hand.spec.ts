@@ -31,7 +31,7 @@ test('the ribbon runs the way the hand works', async ({ page, server }) => {
   expect(left.next).toBeGreaterThan(left.current);
   // In UK terms a single crochet is a double.
   await expect(page.getByRole('complementary')).toContainText('dc in A');
-  await expect(page.getByText('chain 37 in A; first dc in the 2nd chain from the hook')).toBeVisible();
+  await expect(page.getByText('chain 37 in A; skip 1 chain, first dc in the 2nd chain from the hook')).toBeVisible();
 });
 
 test('a row of one run is told as pairs, and its last stitch is named', async ({ page, server }) => {

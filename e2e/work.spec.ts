@@ -10,7 +10,7 @@ test('the run in hand, the change announced, and what there should be at the end
   await expect(page.getByTestId('run-count')).toHaveText('4');
   await expect(page.getByText('close the 4th in B')).toBeVisible();
   await expect(page.getByText('B: carry it inside', { exact: true }).last()).toBeVisible();
-  await expect(page.getByText('chain 37 in A; first sc in the 2nd chain from the hook')).toBeVisible();
+  await expect(page.getByText('chain 37 in A; skip 1 chain, first sc in the 2nd chain from the hook')).toBeVisible();
   const end = page.getByRole('complementary', { name: 'At the end of row 1' });
   await expect(end).toContainText('36');
   await expect(end).toContainText('20 / 16');

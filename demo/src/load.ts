@@ -73,6 +73,13 @@ function withShelves({ wish, swatch: title, fromDrawer }: DemoWork, shelves: She
 /** Ticks that the server takes at a time. */
 const most = 400;
 
+async function keepLog(base: string, id: string, { log = [] }: DemoWork): Promise<void> {
+  for (const [i, entry] of log.entries()) {
+    const at = Date.now() - (log.length - i) * 60_000;
+    await ask(base, `/works/${id}/log`, { entry: { ...entry, id: randomUUID(), at } });
+  }
+}
+
 async function layOut(base: string, demo: DemoWork, shelves: Shelves): Promise<void> {
   const { rowsWorked, runsWorked = 0, rowMinutes = 4, dueIn } = demo;
   const work = await ask<Work>(base, '/works', { wish: withShelves(demo, shelves) });
@@ -80,7 +87,10 @@ async function layOut(base: string, demo: DemoWork, shelves: Shelves): Promise<v
     const due = dayAfter(new Date().toLocaleDateString('sv-SE'), dueIn);
     await ask(base, `/schedule/due/${work.id}`, { due }, 'PUT');
   }
-  if (rowsWorked === undefined) return;
+  if (rowsWorked === undefined) {
+    await keepLog(base, work.id, demo);
+    return;
+  }
   await ask(base, `/works/${work.id}/begin`, { revision: work.revision, wish: work.wish });
   const now = Date.now();
   const rowTime = rowMinutes * 60_000;
@@ -102,10 +112,7 @@ async function layOut(base: string, demo: DemoWork, shelves: Shelves): Promise<v
   for (let i = 0; i < ticks.length; i += most) {
     await ask(base, `/works/${work.id}/ticks`, { ticks: ticks.slice(i, i + most) });
   }
-  for (const [i, entry] of (demo.log ?? []).entries()) {
-    const at = now - ((demo.log?.length ?? 0) - i) * 60_000;
-    await ask(base, `/works/${work.id}/log`, { entry: { ...entry, id: randomUUID(), at } });
-  }
+  await keepLog(base, work.id, demo);
   if (demo.finished) await ask(base, `/works/${work.id}/finish`, { revision: 2 });
 }
 

@@ -316,6 +316,97 @@ export const scenario: readonly DemoWork[] = [
   },
   {
     wish: {
+      title: 'Cushion for the wheelhouse bench',
+      item: 'cushion cover',
+      width: { by: 'length', length: '40 cm' },
+      height: { by: 'length', length: '40 cm' },
+      pattern: { key: 'tide-marks', made: 'rounds' },
+      gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 17, over: '10 cm' } },
+      yarns: [oat, ferryBlue],
+      finish: { seam: 'slip stitch' },
+    },
+    rowsWorked: 9,
+  },
+  {
+    wish: {
+      title: 'Houndstooth potholder for the bread oven',
+      item: 'potholder',
+      width: { by: 'length', length: '20 cm' },
+      height: { by: 'length', length: '20 cm' },
+      pattern: { key: 'houndstooth', made: 'turned-rounds' },
+      gauge: { from: 'counted', stitches: { count: 14, over: '10 cm' }, rows: { count: 11, over: '10 cm' } },
+      yarns: [oat, kelp],
+      finish: { ring: '6 cm', seam: 'slip stitch' },
+    },
+  },
+  {
+    wish: {
+      title: 'Basket for mooring pegs',
+      item: 'basket',
+      width: { by: 'length', length: '18 cm' },
+      height: { by: 'length', length: '14 cm' },
+      pattern: { key: 'block-check', made: 'rounds', numbers: { b: 4, r: 4 } },
+      gauge: { from: 'counted', stitches: { count: 15, over: '10 cm' }, rows: { count: 16, over: '10 cm' } },
+      yarns: [rope, buoyRed],
+      policy: 'carry-always',
+    },
+    rowsWorked: 6,
+  },
+  {
+    wish: {
+      title: 'Cosy for the big teapot',
+      item: 'cosy',
+      width: { by: 'length', length: '48 cm' },
+      height: { by: 'length', length: '16 cm' },
+      pattern: { key: 'coil-linen' },
+      gauge: { from: 'counted', stitches: { count: 17, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
+      yarns: [
+        oat,
+        {
+          ...kelp,
+          fibre: 'linen',
+          blend: [
+            { fibre: 'linen', percent: 55 },
+            { fibre: 'cotton', percent: 45 },
+          ],
+        },
+      ],
+    },
+  },
+  {
+    wish: {
+      title: 'Watch scarf out of five scraps',
+      item: 'scarf',
+      width: { by: 'length', length: '20 cm' },
+      height: { by: 'length', length: '150 cm' },
+      pattern: { key: 'houndstooth', order: 'A A | B A C A D A E A | A' },
+      gauge: { from: 'typical' },
+      yarns: [
+        { ...wetSlate, letter: 'A' },
+        { ...foam, letter: 'B', partGrams: 60 },
+        { ...lamplight, letter: 'C', partGrams: 45 },
+        { ...foam, letter: 'D', name: 'Buoy red', shade: '#a8352c', partGrams: 38 },
+        { ...foam, letter: 'E', name: 'Kelp', shade: '#2f5a45', partGrams: 52 },
+      ],
+      policy: 'carry-always',
+      weaving: 'hate',
+    },
+    log: [{ kind: 'note', row: 3, text: 'The red is the shortest scrap: weigh it before it comes again.' }],
+  },
+  {
+    wish: {
+      title: 'Lantern blanket in three shades',
+      item: 'blanket',
+      width: { by: 'length', length: '90 cm' },
+      height: { by: 'length', length: '110 cm' },
+      pattern: { key: 'lantern-diamonds' },
+      gauge: { from: 'typical' },
+      yarns: [foam, wetSlate, lamplight],
+      border: { rounds: 2, colour: 'B' },
+    },
+  },
+  {
+    wish: {
       title: 'Strap for the bread bag',
       item: 'strap',
       width: { by: 'length', length: '4 cm' },

@@ -1,11 +1,13 @@
 import { type MultipleWords, multipleWords } from '../fit/arithmetic.ts';
 import { type Foundation, findFoundation } from '../fit/foundation.ts';
+import { canEndAsBegun, heightRule } from '../fit/up.ts';
 import { isDerived } from '../gauge/typical.ts';
 import { trueRepeat } from '../lay/repeat.ts';
 import { type BoundMultiple, type BoundPattern, bindPattern, type PatternChoice } from '../patterns/bind.ts';
 import type { StitchPattern } from '../patterns/model.ts';
 import { good, type Result } from '../problem.ts';
 import { techniqueOf } from '../techniques/register.ts';
+import type { Technique } from '../techniques/technique.ts';
 
 /** What a pattern states of itself, with its numbers put in. */
 export interface BookEntry {
@@ -73,7 +75,7 @@ export function bookEntry(pattern: StitchPattern, choice: PatternChoice = {}): R
     stitches: pattern.stitches,
     colours: coloursOf(pattern),
     multiples: multipleWords({ bound: bound.value, technique: technique.value, foundation }),
-    rows: { works: rowWords(bound.value.up.works), alike: rowWords(bound.value.up.alike) },
+    rows: { works: rowWords(bound.value.up.works), alike: asBegunWords(bound.value, technique.value) },
     idle: technique.value.words.idle,
     trueRepeat: trueRepeat(bound.value, technique.value),
     foundations: ways.map((way) => ({ key: way.key, name: way.name, turningChain: turningChain(way) })),
@@ -88,6 +90,30 @@ export function bookEntry(pattern: StitchPattern, choice: PatternChoice = {}): R
 
 function rowWords({ multiple, extra }: BoundMultiple): string {
   return multiple === 1 ? `any from ${Math.max(1, extra)}` : `a multiple of ${multiple}${extra ? ` + ${extra}` : ''}`;
+}
+
+/** The rows that end as begun, read off the laid cloth: `a multiple of 8 + 4`, `any odd number`, or that none does. */
+function asBegunWords(bound: BoundPattern, technique: Technique): string {
+  if (!canEndAsBegun(bound, technique)) return 'none: it ends whole instead';
+  const { step, offset, least, remainders } = heightRule(bound, technique, 'as-begun');
+  if (!remainders) return rowWords({ multiple: step, extra: step === 1 ? least : offset % step });
+  const period = shortestPeriod(step, remainders);
+  const within = [...new Set(remainders.map((each) => each % period))];
+  if (period === 1) return `any from ${least}`;
+  if (period === 2) return within[0] === 1 ? 'any odd number' : 'any even number';
+  const last = within.pop();
+  const extra = within.length ? `${within.join(', ')} or ${last}` : last;
+  return `a multiple of ${period}${extra ? ` + ${extra}` : ''}`;
+}
+
+/** The least step in which remainders by a greater one come again: 1 and 4 by 6 are 1 by 3. */
+function shortestPeriod(step: number, remainders: readonly number[]): number {
+  for (let period = 1; period < step; period++) {
+    if (step % period) continue;
+    const within = new Set(remainders.map((each) => each % period));
+    if (within.size * (step / period) === remainders.length) return period;
+  }
+  return step;
 }
 
 function edgesOf({ across }: BoundPattern): string {

@@ -1,5 +1,7 @@
 import type { TubeMeasure } from '../fit/across.ts';
 import type { Item, Wish, WishInput } from '../formats/wish.ts';
+import { rowColours } from '../lay/bands.ts';
+import type { BoundPattern } from '../patterns/bind.ts';
 import type { Policy } from '../route/costs.ts';
 import type { Technique } from '../techniques/technique.ts';
 
@@ -191,10 +193,21 @@ export function flapCover(face: number, flap: number): number {
   return 2 * face + flap;
 }
 
+/** Rows that are looked at to tell stripes of one row. */
+const looked = 12;
+
+/** Whether its colours change at most rows, so that a strand seldom waits at the edge where it is wanted. */
+function hasOneRowStripes(bound: BoundPattern, technique: Technique): boolean {
+  if (!technique.ordered) return false;
+  const rows = rowColours(bound, technique, looked).map(({ colours }) => colours);
+  const changes = rows.filter((colour, i) => i > 0 && colour !== rows[i - 1]).length;
+  return changes > looked / 2;
+}
+
 /** What is usually done with the idle strands: one-row stripes of a blanket are carried, or their ends have no end. */
-export function policyOf(item: Item, technique: Pick<Technique, 'ordered' | 'policy'>): Policy {
+export function policyOf(item: Item, bound: BoundPattern, technique: Technique): Policy {
   const own = technique.policy ?? presetOf(item).wish.policy;
-  return own ?? (technique.ordered && item === 'blanket' ? 'carry-always' : 'as-needed');
+  return own ?? (item === 'blanket' && hasOneRowStripes(bound, technique) ? 'carry-always' : 'as-needed');
 }
 
 /** The preset of an item. */

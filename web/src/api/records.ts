@@ -4,6 +4,7 @@ import type {
   LogEntry,
   OwnPace,
   Pending,
+  Problem,
   RestKind,
   Swatch,
   Tick,
@@ -65,6 +66,17 @@ export interface Schedule {
 }
 
 /** A wish that is still being typed. */
+/** Something that is stored and this version cannot read. */
+export interface UnreadDocument {
+  readonly id: string;
+  readonly title: string;
+  readonly problem: Problem;
+  /** The work that an entry of a log belongs to. */
+  readonly work?: string;
+}
+
+type Unread = Readonly<Record<'works' | 'yarns' | 'swatches' | 'entries', readonly UnreadDocument[]>>;
+
 export interface Draft {
   readonly id: string;
   readonly title: string;
@@ -89,6 +101,7 @@ function keptHere(waiting: WaitingEntry): boolean {
 /** The records behind the plans: the drawer, the swatch book and half-typed wishes. */
 const records = api.injectEndpoints({
   endpoints: (build) => ({
+    unread: build.query<Unread, void>({ query: () => '/unread', keepUnusedDataFor: 0 }),
     drawer: build.query<StoredYarn[], void>({ query: () => '/drawer', providesTags: ['Drawer'] }),
     addYarn: build.mutation<StoredYarn, DrawerYarn>({
       query: (yarn) => ({ url: '/drawer', method: 'POST', body: { yarn } }),
@@ -201,6 +214,7 @@ const records = api.injectEndpoints({
 
 export const {
   useDrawerQuery,
+  useUnreadQuery,
   useAddYarnMutation,
   useAddYarnsMutation,
   useChangeYarnMutation,

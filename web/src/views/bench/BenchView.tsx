@@ -7,6 +7,7 @@ import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { Unread } from '../../parts/Unread.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useGrowing } from '../../parts/useGrowing.ts';
 import { WorkRow } from './WorkRow.tsx';
@@ -44,6 +45,7 @@ export default function BenchView() {
         <HalfDone drafts={half} />
         <Group title="Wished for" works={firstOf(wished, drawn - begun.length)} first={begun.length === 0} />
         <Group title="Finished" works={firstOf(finished, drawn - begun.length - wished.length)} first={false} />
+        <Unread kind="works" />
         {works && works.length === 0 ? (
           <p className="max-w-[44ch] py-10 text-[18px]">
             Nothing on the bench yet. Start with a wish: what it is to be, about how big, and in which two colours.

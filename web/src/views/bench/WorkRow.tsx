@@ -60,7 +60,7 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
   const action =
     state === 'wished' ? 'Choose the size' : left === 0 ? 'Look at it' : `Work ${word} ${progress.rows + 1}`;
   return (
-    <li className="[contain-intrinsic-size:auto_150px] [content-visibility:auto] grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 gap-y-3 border-b border-rule py-4 lg:grid-cols-[300px_minmax(0,1fr)_176px]">
+    <li className="[contain-intrinsic-block-size:auto_150px] [content-visibility:auto] grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 gap-y-3 border-b border-rule py-4 lg:grid-cols-[300px_minmax(0,1fr)_176px]">
       <div className="min-w-0">
         <h3 className="line-clamp-2 text-[20px]">
           <Link to={`/works/${summary.id}/${place}`} className="no-underline hover:underline">

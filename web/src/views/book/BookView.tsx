@@ -157,7 +157,7 @@ export default function BookView() {
           {shown.slice(0, drawn).map(({ pattern, entry }) => (
             <li
               key={pattern.key}
-              className="-m-1.5 min-w-0 p-1.5 [contain-intrinsic-size:auto_390px] [content-visibility:auto]"
+              className="-m-1.5 min-w-0 p-1.5 [contain-intrinsic-block-size:auto_390px] [content-visibility:auto]"
             >
               <Link to={`/book/${pattern.key}?${query}`} className="group block rounded-md no-underline">
                 <PatternPicture pattern={pattern.key} shades={shadesOf(pattern)} side={258} />

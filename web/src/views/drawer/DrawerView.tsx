@@ -30,6 +30,7 @@ import { Button } from '../../parts/Button.tsx';
 import { download } from '../../parts/download.ts';
 import { FileField } from '../../parts/FileField.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { Unread } from '../../parts/Unread.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { yarnStyle } from '../../parts/YarnChip.tsx';
 import { YarnForm } from './YarnForm.tsx';
@@ -65,6 +66,7 @@ export default function DrawerView() {
         <div className="min-w-0">
           {error ? <Problems problems={problemsOf(error)} /> : null}
           {isLoading ? <p className="text-soft">Opening the drawer…</p> : null}
+          <Unread kind="yarns" />
           {yarns && !yarns.length ? (
             <p className="max-w-[46ch] text-[18px]">
               The drawer is empty. Put in what you have, label or not, or bring in a table of it.

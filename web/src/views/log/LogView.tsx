@@ -20,6 +20,7 @@ import { useLogQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { Unread } from '../../parts/Unread.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth } from '../../parts/useWorkCloth.ts';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
@@ -53,10 +54,14 @@ export default function LogView() {
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1280px] px-6 pt-5 pb-12">
         <Problems problems={refusal} />
+        <Unread kind="entries" work={id} />
         {work && work.state === 'wished' ? (
-          <p className="text-[17px]">
-            Nothing is logged yet: <Link to={`/works/${id}/size`}>choose its size and begin it</Link>.
-          </p>
+          <div className="grid max-w-[70ch] gap-6">
+            <p className="text-[17px]">
+              Nothing is worked yet: <Link to={`/works/${id}/size`}>choose its size and begin it</Link>.
+            </p>
+            {log ? <Notes work={work} log={log} /> : null}
+          </div>
         ) : null}
         {work && log && cloth && costs && work.state !== 'wished' ? (
           <Log work={work} log={log} cloth={cloth} costs={costs} />

@@ -209,18 +209,31 @@ function Legend({ fabric, terms }: { fabric: Fabric; terms: Terms }) {
     return legend(kinds, terms).filter((each) => each.abbreviation !== each.words || each.made);
   }, [fabric, terms]);
   const told = useCraftWords();
+  const [open, setOpen] = useState(false);
   if (!words.length) return null;
   return (
-    <dl className="flex flex-wrap gap-x-6 gap-y-1 pt-3 text-[14px]">
-      {words.map(({ abbreviation, words: whole, made }) => (
-        <div key={abbreviation} className="flex gap-1.5">
-          <dt className="font-mono font-medium">{abbreviation}</dt>
-          <dd className="text-soft">
-            {[whole === abbreviation ? '' : whole, made ? told(made) : ''].filter(Boolean).join(': ')}
-          </dd>
-        </div>
-      ))}
-    </dl>
+    <div className="flex flex-wrap items-center gap-x-6">
+      <dl className="flex max-w-[100ch] flex-wrap items-center gap-x-6 gap-y-1 pt-2 text-[14px]">
+        {words.map(({ abbreviation, words: whole, made }) => (
+          <div key={abbreviation} className="flex gap-1.5">
+            <dt className="font-mono font-medium">{abbreviation}</dt>
+            <dd className="text-soft">
+              {[whole === abbreviation ? '' : whole, made && open ? told(made) : ''].filter(Boolean).join(': ')}
+            </dd>
+          </div>
+        ))}
+      </dl>
+      {words.some(({ made }) => made) ? (
+        <button
+          type="button"
+          aria-expanded={open}
+          onClick={() => setOpen(!open)}
+          className="min-h-11 text-[15px] underline underline-offset-4"
+        >
+          How they are made
+        </button>
+      ) : null}
+    </div>
   );
 }
 

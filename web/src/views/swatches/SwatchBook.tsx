@@ -10,6 +10,7 @@ import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
+import { Unread } from '../../parts/Unread.tsx';
 import { planner } from '../../worker/planner.ts';
 import type { SwatchWork } from '../../worker/swatchWork.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
@@ -61,6 +62,7 @@ export default function SwatchBook() {
             </table>
           </div>
         ) : null}
+        <Unread kind="swatches" />
         {swatches ? <WhichHook swatches={swatches} over={over} span={span} /> : null}
       </main>
     </>

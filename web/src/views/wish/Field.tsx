@@ -51,7 +51,7 @@ export function Field({ name, label, after, hideLabel = false, className = '', .
 /** A part of the wish: a question at the left, its answer at the right. */
 export function Part({ title, hint, children }: { title: React.ReactNode; hint?: string; children: React.ReactNode }) {
   return (
-    <section className="grid gap-x-8 gap-y-3 border-b border-rule py-6 [contain-intrinsic-size:auto_300px] [content-visibility:auto] md:grid-cols-[170px_minmax(0,1fr)]">
+    <section className="grid gap-x-8 gap-y-3 border-b border-rule py-6 [contain-intrinsic-block-size:auto_300px] [content-visibility:auto] md:grid-cols-[170px_minmax(0,1fr)]">
       <div>
         <h2 className="text-[19px]">{title}</h2>
         {hint ? <p className="mt-1 text-[14px] text-soft">{hint}</p> : null}

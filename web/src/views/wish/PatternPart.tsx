@@ -72,7 +72,7 @@ export function PatternPart() {
           <ToggleGroup.Item
             key={each.key}
             value={each.key}
-            className="flex items-center gap-4 rounded-md border border-edge bg-white p-2 [contain-intrinsic-size:auto_122px] [content-visibility:auto] text-left hover:bg-sheet data-[state=on]:border-ink data-[state=on]:outline-2 data-[state=on]:outline-ink"
+            className="flex items-center gap-4 rounded-md border border-edge bg-white p-2 [contain-intrinsic-block-size:auto_122px] [content-visibility:auto] text-left hover:bg-sheet data-[state=on]:border-ink data-[state=on]:outline-2 data-[state=on]:outline-ink"
           >
             <PatternPicture
               pattern={each.key}
@@ -135,9 +135,9 @@ function Making({ pattern }: { pattern: StitchPattern }) {
   if (makings.length < 2 || pattern.technique === 'wedge-circle') return null;
   return (
     <div className="w-full">
-      <p className="label">Made in</p>
+      <p className="label">Rows or rounds</p>
       <Choice
-        label="Made in rows or rounds"
+        label="Rows or rounds"
         value={watch('made') || pattern.made}
         options={makings.map((value) => ({ value, words: makingWords[value] ?? value }))}
         onChange={(next) => {
@@ -164,7 +164,7 @@ function OrderOfRows() {
     );
   }, [letters, have, watch, setValue]);
   return (
-    <div className="w-full max-w-[420px]">
+    <div className="w-[420px] max-w-full">
       <Field
         name="order"
         label="Order of rows of your own"
@@ -241,7 +241,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       ) : null}
       <Making pattern={pattern} />
       {ways.length > 1 ? (
-        <div className="w-full max-w-[420px]">
+        <div className="w-[420px] max-w-full">
           <label htmlFor="foundation" className="label">
             {round ? 'Begun with' : <>The first {told(bound?.stitch ?? '')} goes into</>}
           </label>
@@ -268,7 +268,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       {beginsOnChain(values.foundation || ways[0]) ? (
         <div className="w-[200px]">
           <label htmlFor="into" className="label">
-            Into the chain’s
+            Into the chain’s loops
           </label>
           <select id="into" className="field" {...register('into')}>
             <option value="one loop">one loop</option>
@@ -280,7 +280,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       {technique.ok && technique.value.loops ? (
         <div className="w-[200px]">
           <label htmlFor="loops" className="label">
-            Into the rows’
+            Into the rows’ loops
           </label>
           <select id="loops" className="field" {...register('loops')}>
             <option value="both">both loops</option>

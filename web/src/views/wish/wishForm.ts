@@ -1,4 +1,5 @@
 import {
+  bindPattern,
   fibreWords,
   findPattern,
   isRoundMaking,
@@ -13,6 +14,7 @@ import {
   readBlend,
   readOrder,
   readShape,
+  type StitchPattern,
   techniqueOf,
   type Wish,
   wishSchema,
@@ -145,9 +147,8 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
     ...kept
   } = before ?? {};
   const preset = presetOf(form.item).wish;
-  const technique = known ? techniqueOf(known) : undefined;
   // One rule and an even, strong cloth for what is scrubbed with; thinner and softer for all else.
-  const policy = before?.policy ?? (technique?.ok ? policyOf(form.item, technique.value) : 'as-needed');
+  const policy = before?.policy ?? usualPolicy(form, known);
   const chosen = {
     made: form.made || undefined,
     order: form.order.trim() || undefined,
@@ -202,6 +203,15 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
     open: form.open || undefined,
     finish: finishOf(form, before),
   });
+}
+
+/** What is done with the idle strands of a new wish, by its item and its stripes. */
+function usualPolicy({ item, order }: WishFormValues, pattern: StitchPattern | undefined): Wish['policy'] {
+  if (!pattern) return 'as-needed';
+  const read = order.trim() ? readOrder(order) : undefined;
+  const bound = bindPattern(read?.ok ? { ...pattern, order: read.value } : pattern);
+  const technique = techniqueOf(pattern);
+  return bound.ok && technique.ok ? policyOf(item, bound.value, technique.value) : 'as-needed';
 }
 
 /** A blend that can be read decides the fibre; one that cannot is passed on as typed. */

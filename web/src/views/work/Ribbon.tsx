@@ -7,6 +7,8 @@ import { closeWords, kindWords } from './closeWords.ts';
 
 interface Props {
   readonly course: WorkedCourse;
+  /** What a course is called: Row, Round or Diagonal. */
+  readonly word: string;
   /** Runs of this row already worked. */
   readonly done: number;
   readonly terms: Terms;
@@ -23,7 +25,7 @@ function neighbours(width: number): readonly [number, number] {
 }
 
 /** The row in hand as a ribbon of runs, in the direction of the hand; the run in hand is what is read from afar. */
-export function Ribbon({ course, done, terms, hand, shadeOf, onDone }: Props) {
+export function Ribbon({ course, word, done, terms, hand, shadeOf, onDone }: Props) {
   const { runs } = course;
   const [box, width] = useWidth<HTMLElement>();
   const [shownBefore, shownAfter] = neighbours(width || 1000);
@@ -37,7 +39,7 @@ export function Ribbon({ course, done, terms, hand, shadeOf, onDone }: Props) {
   return (
     <section
       ref={box}
-      aria-label={`Row ${course.number}, run ${done + 1} of ${runs.length}`}
+      aria-label={`${word} ${course.number}, run ${done + 1} of ${runs.length}`}
       className={`flex items-stretch gap-2 overflow-hidden ${flow}`}
     >
       {hiddenBefore > 0 && shownBefore > 0 ? <More count={hiddenBefore} /> : null}

@@ -105,6 +105,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               ) : null}
               <Ribbon
                 course={row.course}
+                word={word}
                 done={row.at}
                 terms={terms}
                 hand={hand}

@@ -1,0 +1,138 @@
+import { begunCloth, expect, test, wishedCloth } from './server.ts';
+
+test('once it is begun every screen tells the cloth on the hook, its colours swapped on the way', async ({
+  page,
+  server,
+}) => {
+  const id = await begunCloth(server, { title: 'Turned about' });
+  const ticks = Array.from({ length: 16 }, (_, row) => ({
+    id: crypto.randomUUID(),
+    at: Date.now() - (20 - row) * 150_000,
+    from: { rows: row, runs: 0 },
+    to: { rows: row + 1, runs: 0 },
+  }));
+  await server.post(`/works/${id}/ticks`, { ticks });
+  await page.goto(`${server.address}/works/${id}/size`);
+  const ticket = page.getByRole('region', { name: 'Ticket of this size' });
+  // 11 bands of 4 rows, 20 + 16 and 16 + 20 by turns: 4 (6 × 20 + 5 × 16) = 800 of A.
+  await expect(ticket.getByText(/^800 stitches/)).toBeVisible();
+  await page.goto(`${server.address}/works/${id}/onward`);
+  await page
+    .getByRole('row')
+    .filter({ hasText: /[Ss]wap/ })
+    .getByRole('button')
+    .click();
+  await page.getByRole('button', { name: 'Go on this way' }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 17');
+  // Four bands as they were, 4 (2 × 20 + 2 × 16) = 288 of A; of the seven to come four have 16 of A now, and three 20:
+  // 4 (4 × 16 + 3 × 20) = 496. In all 784, and 800 of B.
+  await page.goto(`${server.address}/works/${id}/size`);
+  await expect(ticket.locator('li').first()).toContainText('784 stitches');
+  await expect(ticket.locator('li').nth(1)).toContainText('800 stitches');
+  await page.goto(`${server.address}/works/${id}/rows`);
+  await expect(page.getByRole('option', { selected: true })).toContainText('B, ');
+  await expect(page.getByRole('option', { selected: true })).toContainText('(16 A, 20 B)');
+  await page.goto(`${server.address}/works/${id}/yarn`);
+  await expect(page.getByRole('row', { name: /^stitches/ }).first()).toBeVisible();
+  await page.goto(`${server.address}/works/${id}/finish`);
+  await expect(page.getByText(/ends in a piece/)).toBeVisible();
+  const handed = await server.get<{ plan?: { colours: { letter: string; stitches: number }[] } }>(`/handover/${id}`);
+  const counts = JSON.stringify(handed).match(/"stitches":(784|800)\b/g) ?? [];
+  expect(new Set(counts)).toEqual(new Set(['"stitches":784', '"stitches":800']));
+});
+
+test('Enter on the mat begins once, and not while it may not', async ({ page, server }) => {
+  const id = await wishedCloth(server, { title: 'Begun once' });
+  let begun = 0;
+  await page.route('**/begin', async (route) => {
+    begun++;
+    await new Promise((done) => setTimeout(done, 600));
+    await route.continue();
+  });
+  await page.goto(`${server.address}/works/${id}/size`);
+  await expect(page.getByRole('button', { name: 'Begin: chain 37' })).toBeEnabled();
+  await page.evaluate(() => {
+    const press = (repeat: boolean) =>
+      document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, repeat }));
+    // A key that is held down, then two presses in one moment.
+    press(true);
+    press(false);
+    press(false);
+  });
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  expect(begun).toBe(1);
+  expect((await server.get<{ revision: number }>(`/works/${id}`)).revision).toBe(2);
+});
+
+test('a note is written before the work is begun, and comes back at its row', async ({ page, server }) => {
+  const id = await wishedCloth(server, { title: 'Noted before' });
+  await page.goto(`${server.address}/works/${id}/rows`);
+  await page.getByRole('listbox').focus();
+  await page.keyboard.press('ArrowDown');
+  await page.getByLabel('Note at row 2').fill('Loosely here: the edge drew in last time.');
+  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await expect(page.getByRole('option').nth(1)).toContainText('Loosely here');
+  await page.goto(`${server.address}/works/${id}/size`);
+  await page.getByRole('button', { name: 'Begin: chain 37' }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  await expect(page.getByText('Loosely here')).toHaveCount(0);
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('row-number')).toHaveText('Row 2');
+  await expect(page.getByText('Loosely here: the edge drew in last time.')).toBeVisible();
+});
+
+test('refused rows offer their neighbours and to end anywhere, where they are asked for', async ({ page, server }) => {
+  await page.goto(`${server.address}/wish`);
+  await page.getByRole('radio', { name: 'Rows', exact: true }).click();
+  await page.getByLabel('Rows', { exact: true }).first().fill('42');
+  const preview = page.getByRole('region', { name: 'What it would come to' });
+  // Bands of 4 that end as they began: 8k + 4.
+  await expect(preview.getByRole('button', { name: 'Take 36' })).toBeVisible();
+  await expect(preview.getByRole('button', { name: 'Take 44' })).toBeVisible();
+  await preview.getByRole('button', { name: 'Let it end anywhere' }).click();
+  await expect(page.getByRole('radio', { name: 'Anywhere' })).toBeChecked();
+  await expect(preview).toContainText('42 rows');
+});
+
+test('yarns take one another’s letters: what they are stays with them', async ({ page, server }) => {
+  await page.goto(`${server.address}/wish`);
+  await page.getByLabel('Name of A').fill('Oat of the first lot');
+  await page.getByLabel('Letter').first().selectOption('B');
+  await expect(page.getByLabel('Name of B')).toHaveValue('Oat of the first lot');
+  await expect(page.getByLabel('Name of A')).toHaveValue('Ferry blue');
+});
+
+test('what this version cannot read stands on the bench with why, and everything else goes on', async ({
+  page,
+  server,
+}) => {
+  const id = await begunCloth(server, { title: 'Still here' });
+  const backup = await server.get<{ contents: Record<string, unknown> }>('/backup');
+  expect(backup.contents).toHaveProperty('works');
+  await page.route('**/api/unread', (route) =>
+    route.fulfill({
+      json: {
+        works: [
+          {
+            id,
+            title: 'From next year',
+            problem: {
+              code: 'cannot-be-read',
+              path: 'wish.loft',
+              message: 'The wish of this work has a field “loft” that this version does not know.',
+              hint: 'Nothing of it is lost: open it with the version that wrote it.',
+            },
+          },
+        ],
+        yarns: [],
+        swatches: [],
+        entries: [],
+      },
+    }),
+  );
+  await page.goto(server.address);
+  const unread = page.getByRole('region', { name: 'What cannot be read' });
+  await expect(unread).toContainText('From next year');
+  await expect(unread).toContainText('“loft”');
+  await expect(page.getByRole('heading', { name: 'Still here' })).toBeVisible();
+});
