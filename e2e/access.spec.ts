@@ -143,7 +143,7 @@ test('a whole plan by keyboard alone, from the bench to its finish and its first
   // One tab stop for all items; the arrows choose among them.
   await tabTo(page, page.getByRole('radio', { name: 'Dishcloth' }));
   await page.keyboard.press('End');
-  await expect(page.getByRole('radio', { name: 'Cosy' })).toBeFocused();
+  await expect(page.getByRole('radio', { name: 'Cosy', exact: true })).toBeFocused();
   await page.keyboard.press('Home');
   await take(page.getByRole('radio', { name: 'Blanket' }));
   await type('What you call it', 'Blanket without a mouse');

@@ -17,11 +17,7 @@ test('once it is begun every screen tells the cloth on the hook, its colours swa
   // 11 bands of 4 rows, 20 + 16 and 16 + 20 by turns: 4 (6 × 20 + 5 × 16) = 800 of A.
   await expect(ticket.getByText(/^800 stitches/)).toBeVisible();
   await page.goto(`${server.address}/works/${id}/onward`);
-  await page
-    .getByRole('row')
-    .filter({ hasText: /[Ss]wap/ })
-    .getByRole('button')
-    .click();
+  await page.getByRole('row').filter({ hasText: 'Colours changed about from here' }).getByRole('button').click();
   await page.getByRole('button', { name: 'Go on this way' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 17');
   // Four bands as they were, 4 (2 × 20 + 2 × 16) = 288 of A; of the seven to come four have 16 of A now, and three 20:
@@ -69,7 +65,7 @@ test('a note is written before the work is begun, and comes back at its row', as
   await page.goto(`${server.address}/works/${id}/rows`);
   await page.getByRole('listbox').focus();
   await page.keyboard.press('ArrowDown');
-  await page.getByLabel('Note at row 2').fill('Loosely here: the edge drew in last time.');
+  await page.getByRole('textbox', { name: 'Note at row 2' }).fill('Loosely here: the edge drew in last time.');
   await page.getByRole('button', { name: 'Keep', exact: true }).click();
   await expect(page.getByRole('option').nth(1)).toContainText('Loosely here');
   await page.goto(`${server.address}/works/${id}/size`);
@@ -135,4 +131,26 @@ test('what this version cannot read stands on the bench with why, and everything
   await expect(unread).toContainText('From next year');
   await expect(unread).toContainText('“loft”');
   await expect(page.getByRole('heading', { name: 'Still here' })).toBeVisible();
+});
+
+test('what the last one taught stands over the wish of the next', async ({ page, server }) => {
+  const id = await wishedCloth(server, { title: 'Galley cloth, again', lessons: ['Half a millimetre up.'] });
+  await page.goto(`${server.address}/works/${id}/wish`);
+  await expect(page.getByRole('region', { name: 'To change this time' })).toContainText('Half a millimetre up.');
+});
+
+test('a hook moves a typical size, and how a special stitch is made is a tap away', async ({ page, server }) => {
+  await page.goto(`${server.address}/wish`);
+  await expect(page.getByText('5 mm is usual for this weight.', { exact: false })).toBeVisible();
+  await page.getByLabel('Hook, mm').fill('6');
+  await expect(page.getByText(/typical size is moved to a hook of 6 mm/)).toBeVisible();
+  const id = await begunCloth(server, { pattern: { key: 'two-nets' }, ending: 'whole', edges: 'whole' });
+  await page.goto(`${server.address}/works/${id}/work`);
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('row-number')).toHaveText('Row 3');
+  await page.keyboard.press('Space');
+  await page.keyboard.press('Space');
+  await page.getByRole('button', { name: /^How dc .* is made$/ }).click();
+  await expect(page.getByText(/the stitch of the base row that A left free/).first()).toBeVisible();
 });

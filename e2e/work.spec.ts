@@ -15,7 +15,7 @@ test('the run in hand, the change announced, and what there should be at the end
   await expect(end).toContainText('36');
   await expect(end).toContainText('20 / 16');
   await expect(end).toContainText('sc in A');
-  await expect(end).toContainText('ch 1 in A, turn');
+  await expect(end).toContainText('turn; ch 1 in A');
   await expect(end).toContainText('at this edge');
   await expect(end).toContainText('Turnclockwise, 1 half-twist');
   await expect(end).toContainText('Balls, left to rightA B');

@@ -95,7 +95,6 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
             stitches={figures?.share[i]}
             of={figures ? figures.share.reduce((sum, count) => sum + count, 0) : 1}
             units={units}
-            cells={cellWords[technique.key] ?? 'stitches'}
           />
         ))}
       </ul>
@@ -130,8 +129,6 @@ function SecondWidth({ of, measure, units }: { of: TubeSize; measure: TubeMeasur
   const other = measure === 'around' ? 'flat' : 'around';
   return <Line term={widthTerms[other]} value={lengthText(of[other], units)} />;
 }
-
-const cellWords: Readonly<Record<string, string>> = { granny: 'clusters', 'corner-to-corner': 'blocks' };
 
 function capital(word: string): string {
   return word.replace(/^./, (letter) => letter.toUpperCase());
@@ -203,12 +200,10 @@ interface YarnLineProps {
   readonly stitches: number | undefined;
   readonly of: number;
   readonly units: ToldUnit;
-  /** What is counted: stitches, or clusters and blocks. */
-  readonly cells: string;
 }
 
 /** One colour: what it takes, and its share of the cloth as a bar of its own yarn. */
-function YarnLine({ yarn, need, stitches, of, units, cells }: YarnLineProps) {
+function YarnLine({ yarn, need, stitches, of, units }: YarnLineProps) {
   const share = stitches === undefined ? 0 : stitches / of;
   return (
     <li className="flex items-start gap-3 border-t border-rule py-1.5 first:border-t-0">
@@ -220,7 +215,7 @@ function YarnLine({ yarn, need, stitches, of, units, cells }: YarnLineProps) {
         </p>
         <p className="flex justify-between gap-2 text-[14px] text-soft">
           <span>
-            {stitches ?? '…'} {cells}, {Math.round(share * 100)} %
+            {stitches ?? '…'} stitches, {Math.round(share * 100)} %
           </span>
           <span>
             {need?.balls ? ballsText(need.balls).replace(' typical', '') : null}

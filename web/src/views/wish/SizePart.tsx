@@ -85,7 +85,8 @@ export function SizePart() {
                   ? []
                   : [{ value: 'chain' as const, words: 'A chain already made' }]),
                 { value: 'stitches', words: upper(counted) },
-                { value: 'repeats', words: upper(blocks) },
+                // Where a repeat is called as what is counted, one of them is enough.
+                ...(blocks === counted ? [] : [{ value: 'repeats' as const, words: upper(blocks) }]),
               ]}
               onChange={(next) => {
                 setValue('widthBy', next, { shouldDirty: true });

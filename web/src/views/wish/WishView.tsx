@@ -177,7 +177,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
       </Head>
       <main
         id="main"
-        className="mx-auto grid w-full max-w-[1440px] gap-x-10 px-6 pb-10 lg:grid-cols-[minmax(0,1fr)_372px]"
+        className="mx-auto grid w-full max-w-[1440px] grid-cols-[minmax(0,1fr)] gap-x-10 px-6 pb-10 lg:grid-cols-[minmax(0,1fr)_372px]"
       >
         <form onSubmit={save} noValidate aria-label="Wish">
           {work ? <Notice text={work.notice} /> : null}

@@ -1,4 +1,4 @@
-import { cellsIn, type Fabric, facesRight, type Hand, runsForward } from '@puntada/core';
+import { baseCourses, cellsIn, type Fabric, facesRight, type Hand, runsForward, sidesOf } from '@puntada/core';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type ClothShape, faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { type CourseSpan, paintCloth } from '../../parts/cloth/paintCloth.ts';
@@ -25,9 +25,33 @@ const cover = 16;
 /** Mat round diagonals and rounds, px. */
 const rim = 14;
 
+/** What is seen of a cloth: of one that stands on a circle the circle until it is done, then the sides. */
+interface Seen extends Props {
+  /** Courses below what is seen. */
+  readonly below: number;
+}
+
+/** Both parts of a cloth on a circle, made once for the cloth. */
+function usePartsOf(fabric: Fabric): { base: number; circle: Fabric; sides: Fabric } {
+  return useMemo(() => {
+    const base = baseCourses(fabric);
+    return { base, circle: { ...fabric, courses: base }, sides: sidesOf(fabric) };
+  }, [fabric]);
+}
+
+function seenOf(props: Props, { base, circle, sides }: ReturnType<typeof usePartsOf>): Seen {
+  const { fabric, rows } = props;
+  if (base === 0 || base === fabric.courses) return { ...props, below: 0 };
+  if (rows <= base) return { ...props, fabric: circle, below: 0 };
+  return { ...props, fabric: sides, rows: rows - base, below: base };
+}
+
 /** The rows already worked, as they lie before the maker, the rows to come covered; or the other way about. */
-export function WorkedCloth(props: Props) {
-  const { fabric, rows, ahead } = props;
+export function WorkedCloth(whole: Props) {
+  const { fabric: wholeFabric, rows: wholeRows, ahead } = whole;
+  const parts = usePartsOf(wholeFabric);
+  const props = useMemo(() => seenOf(whole, parts), [whole, parts]);
+  const { fabric, rows } = props;
   const box = useBox<HTMLDivElement>();
   const { width, height } = box;
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -48,7 +72,7 @@ export function WorkedCloth(props: Props) {
       if (rows < fabric.courses) paintDiagonalInHand(ctx, props, place);
       return;
     }
-    if (lettered) paintLabels(ctx, place);
+    if (lettered) paintLabels(ctx, place, props.below);
     if (rows < fabric.courses) paintRowInHand(ctx, props, place);
   }, [props, place, worked, lettered, rows, fabric]);
   return (
@@ -56,7 +80,7 @@ export function WorkedCloth(props: Props) {
       <canvas
         ref={canvas}
         role="img"
-        aria-label={`${rows} of ${fabric.courses} rows worked; ${ahead ? 'they are' : 'the rest is'} covered`}
+        aria-label={`${wholeRows} of ${wholeFabric.courses} rows worked; ${ahead ? 'they are' : 'the rest is'} covered`}
         className="absolute inset-0"
         style={{ width, height }}
       />
@@ -154,7 +178,7 @@ function useLetters(): boolean {
   return come;
 }
 
-function paintLabels(ctx: CanvasRenderingContext2D, place: Place): void {
+function paintLabels(ctx: CanvasRenderingContext2D, place: Place, below: number): void {
   const shown = place.span.to - place.span.from;
   const every = place.cellHeight >= 15 * place.dpr ? 1 : 5;
   ctx.fillStyle = '#eef3ea';
@@ -162,7 +186,7 @@ function paintLabels(ctx: CanvasRenderingContext2D, place: Place): void {
   ctx.textBaseline = 'middle';
   ctx.font = `500 ${13 * place.dpr}px "Atkinson Hyperlegible Mono Variable", monospace`;
   for (let i = 0; i < shown; i++) {
-    const row = place.span.to - i;
+    const row = below + place.span.to - i;
     if (row % every) continue;
     ctx.fillText(String(row), place.left - 9 * place.dpr, place.top + (i + 0.5) * place.cellHeight);
   }
@@ -173,12 +197,10 @@ function paintRowInHand(ctx: CanvasRenderingContext2D, props: Props, place: Plac
   const { fabric, shades, hand, rows, stitchesDone, stitchesInHand } = props;
   const { left, rowTop: top, cellWidth, cellHeight, face, dpr } = place;
   const width = faceOf(fabric).across * cellWidth;
-  // The rounds of a circle under sides are drawn out to the width of these.
-  const each = place.shape === 'based' ? width / cellsIn(fabric, rows) : cellWidth;
-  const from = (stitches: number) => (hand === 'right' ? left + width - stitches * each : left);
+  const from = (stitches: number) => (hand === 'right' ? left + width - stitches * cellWidth : left);
   ctx.save();
   ctx.beginPath();
-  ctx.rect(from(stitchesDone), top, stitchesDone * each, cellHeight);
+  ctx.rect(from(stitchesDone), top, stitchesDone * cellWidth, cellHeight);
   ctx.clip();
   ctx.translate(left, top);
   paintCloth(ctx, fabric, { shades, hand, cellWidth, cellHeight, face }, { from: rows, to: rows + 1 });
@@ -188,10 +210,11 @@ function paintRowInHand(ctx: CanvasRenderingContext2D, props: Props, place: Plac
   ctx.setLineDash([3 * dpr, 4 * dpr]);
   ctx.strokeRect(left, top, width, cellHeight);
   ctx.setLineDash([]);
-  const x = hand === 'right' ? left + width - (stitchesDone + stitchesInHand) * each : left + stitchesDone * each;
+  const x =
+    hand === 'right' ? left + width - (stitchesDone + stitchesInHand) * cellWidth : left + stitchesDone * cellWidth;
   ctx.strokeStyle = '#ffffff';
   ctx.lineWidth = 3 * dpr;
-  ctx.strokeRect(x, top - dpr, stitchesInHand * each, cellHeight + 2 * dpr);
+  ctx.strokeRect(x, top - dpr, stitchesInHand * cellWidth, cellHeight + 2 * dpr);
 }
 
 /** The diagonal in hand: the blocks already made in their colour, the run in hand outlined, the rest still empty. */
