@@ -56,7 +56,9 @@ function sized(pattern: StitchPattern, wide: number, high: number) {
   const near = (count: number, { multiple, extra }: { multiple: number; extra: number }) =>
     Math.round((count - extra) / multiple) * multiple + extra;
   if (pattern.technique === 'wedge-circle') return wishFor(pattern, across.multiple, Math.round(high / 3));
-  return wishFor(pattern, near(many ? wide / 2 : wide, across), near(many ? high / 1.5 : high, up));
+  // A closing row comes after whole repeats and a base row.
+  const closing = pattern.technique === 'mesh' ? 3 : 0;
+  return wishFor(pattern, near(many ? wide / 2 : wide, across), near(many ? high / 1.5 : high, up) + closing);
 }
 
 function multipleOf(pattern: StitchPattern, way: 'across' | 'up') {

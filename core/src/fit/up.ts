@@ -2,6 +2,7 @@ import { added, type Estimate, times } from '../estimate.ts';
 import { colourPeriod, endsAsBegun, rowColours } from '../lay/bands.ts';
 import { type BoundMultiple, type BoundPattern, leastCommonMultiple } from '../patterns/bind.ts';
 import { evaluate } from '../patterns/count.ts';
+import type { StitchPattern } from '../patterns/model.ts';
 import type { RowOrder } from '../patterns/order.ts';
 import { good, type Problem, type Result, refused } from '../problem.ts';
 import type { Technique } from '../techniques/technique.ts';
@@ -76,19 +77,38 @@ export function isAsBegun(bound: BoundPattern, technique: Technique, rows: numbe
   return endsAsBegun(rowColours(bound, technique, rows));
 }
 
-/** The rows that end as begun, among those that another rule admits; nothing where none does. */
-function asBegunRule(bound: BoundPattern, technique: Technique, among: Progression): Progression | undefined {
+/** How the rows of a pattern end: by their remainder, once opening, closing and first band are behind. */
+interface Endings {
+  readonly from: number;
+  readonly period: number;
+  /** Remainders that end as begun. */
+  readonly asBegun: readonly number[];
+}
+
+/** Reads off, over one period, which rows end as begun. @param among the rows that can be worked at all */
+function readEndings(bound: BoundPattern, technique: Technique, among: Progression): Endings {
   const period = leastCommonMultiple(colourPeriod(bound), among.step);
-  // High enough that opening, closing and first band are behind.
   const from = among.least + period + onceCourses(bound) + orderedOnce(bound);
-  const found: number[] = [];
+  const asBegun: number[] = [];
   for (let rows = from; rows < from + period; rows++) {
-    if (admits(among, rows) && isAsBegun(bound, technique, rows)) found.push(rows % period);
+    if (admits(among, rows) && isAsBegun(bound, technique, rows)) asBegun.push(rows % period);
   }
-  if (!found.length) return undefined;
-  let { least } = among;
-  while (!(admits(among, least) && found.includes(least % period) && isAsBegun(bound, technique, least))) least++;
-  return remainders(period, found, least);
+  return { from, period, asBegun };
+}
+
+/** Whether so many rows end as begun, among those that can be worked: read off where they are few, else by their remainder. */
+function asBegunAt(bound: BoundPattern, technique: Technique, rows: number): boolean {
+  const { from, period, asBegun } = knownOf(bound, technique).endings;
+  return rows < from ? isAsBegun(bound, technique, rows) : asBegun.includes(rows % period);
+}
+
+/** The rows that end as begun; nothing where none does. */
+function asBegunRule(bound: BoundPattern, technique: Technique, { any, endings }: Known): Progression | undefined {
+  const { period, asBegun } = endings;
+  if (!asBegun.length) return undefined;
+  let { least } = any;
+  while (!(admits(any, least) && asBegun.includes(least % period) && isAsBegun(bound, technique, least))) least++;
+  return remainders(period, asBegun, least);
 }
 
 /** Rows of an order that are worked once. */
@@ -96,38 +116,62 @@ function orderedOnce({ pattern: { order } }: BoundPattern): number {
   return order ? order.opening.length + order.closing.length : 0;
 }
 
-const knownRules = new WeakMap<BoundPattern, Map<EndRule, Progression>>();
-
-/**
- * The row counts that an ending admits. Where no row ends as begun, as with a closing row in the other colour, a wish to
- * end so is a wish to end whole.
- */
-export function heightRule(bound: BoundPattern, technique: Technique, ending: EndRule): Progression {
-  const known = knownRules.get(bound) ?? new Map<EndRule, Progression>();
-  knownRules.set(bound, known);
-  const rule = known.get(ending) ?? ruleOf(bound, technique, ending);
-  known.set(ending, rule);
-  return rule;
+/** What is known of a pattern with its choices, so that it is read off its rows only once. */
+interface Known {
+  readonly whole: Progression;
+  readonly any: Progression;
+  readonly endings: Endings;
+  asBegun?: Progression;
 }
 
-function ruleOf(bound: BoundPattern, technique: Technique, ending: EndRule): Progression {
+const known = new WeakMap<BoundPattern, Known>();
+/** A pattern is bound anew with every keystroke: by its choices it is known again. */
+const knownByChoice = new WeakMap<StitchPattern, Map<string, Known>>();
+
+function knownOf(bound: BoundPattern, technique: Technique): Known {
+  const found = known.get(bound) ?? readOnce(bound, technique);
+  known.set(bound, found);
+  return found;
+}
+
+function readOnce(bound: BoundPattern, technique: Technique): Known {
+  const { pattern, numbers, stitch, colours } = bound;
+  const own = knownByChoice.get(pattern) ?? new Map<string, Known>();
+  knownByChoice.set(pattern, own);
+  const key = `${stitch} ${colours.join('')} ${JSON.stringify(numbers)}`;
+  const found = own.get(key) ?? read(bound, technique);
+  own.set(key, found);
+  return found;
+}
+
+function read(bound: BoundPattern, technique: Technique): Known {
   const own = technique.endings?.(bound);
   const { order } = bound.pattern;
   // The maker's own order is worked once at least, from its opening to its closing.
   const ordered = order ? orderedOnce(bound) + order.repeat.length : 0;
   const least = own?.least ?? Math.max(ordered, onceCourses(bound) + 1);
   const whole = own ? progression(own.whole.step, own.whole.offset, least) : wholeRule(bound, least);
-  if (ending === 'whole') return whole;
   // A closing row comes after a whole repeat, whatever the ending.
   const closes = bound.pattern.rows.some((row) => row.role === 'close');
   const any = own ? progression(own.any.step, own.any.offset, least) : closes ? whole : progression(1, 0, least);
-  return ending === 'any' ? any : (asBegunRule(bound, technique, any) ?? whole);
+  return { whole, any, endings: readEndings(bound, technique, any) };
+}
+
+/**
+ * The row counts that an ending admits. Where no row ends as begun, as with a closing row in the other colour, a wish to
+ * end so is a wish to end whole.
+ */
+export function heightRule(bound: BoundPattern, technique: Technique, ending: EndRule): Progression {
+  const own = knownOf(bound, technique);
+  if (ending === 'whole') return own.whole;
+  if (ending === 'any') return own.any;
+  own.asBegun ??= asBegunRule(bound, technique, own) ?? own.whole;
+  return own.asBegun;
 }
 
 /** Whether a cloth can end as it began at any height. */
 export function canEndAsBegun(bound: BoundPattern, technique: Technique): boolean {
-  const rule = heightRule(bound, technique, 'as-begun');
-  return isAsBegun(bound, technique, rule.least);
+  return knownOf(bound, technique).endings.asBegun.length > 0;
 }
 
 /** `11 bands × 4 = 44 rows`, where the count is so many repeats and the extra. */
@@ -175,7 +219,7 @@ function finishedHeight({ rowHeight, technique, beside }: UpRequest, rows: numbe
 /** The offer of one height; it is for the caller to know that the height is admitted. */
 export function offerHeight(request: UpRequest, rows: number): HeightOffer {
   const { bound, technique } = request;
-  const asBegun = isAsBegun(bound, technique, rows);
+  const asBegun = asBegunAt(bound, technique, rows);
   const height = finishedHeight(request, rows);
   const wished = request.wish.by === 'length' ? request.wish.mm : height.mid;
   return {

@@ -1,6 +1,6 @@
 import { chainsFor, type Foundation } from '../fit/foundation.ts';
 import { cellWorked, type Fabric, isRoundMaking } from '../lay/fabric.ts';
-import { eachRun, stitchesBetween } from '../route/chart.ts';
+import { behindLast, type Chart, firstOf, stitchesBetween } from '../route/chart.ts';
 import { CARRY, CUT, FLOAT, FLOAT_RISING } from '../route/moves.ts';
 import type { Strands, StrandWay } from '../route/strands.ts';
 import { type StitchKey, stitchKind, stitchKinds } from '../stitches/kinds.ts';
@@ -108,26 +108,32 @@ export function bridgesByCourse(
  * first of them. docs/strand-routing.md, “Metres”.
  */
 function pickUps({ moves, chart }: StrandWay): Uint8Array {
-  const uses = Array.from({ length: chart.colourCount }, () => new Int32Array(chart.rows + 1));
-  for (let row = 0; row < chart.rows; row++) {
-    for (const sum of uses) sum[row + 1] = sum[row] as number;
-    eachRun(chart, row, (strand) => {
-      const sum = uses[strand] as Int32Array;
-      sum[row + 1] = (sum[row] as number) + 1;
-    });
-  }
   const first = new Uint8Array(moves.length);
-  const lastGap = new Int32Array(chart.colourCount).fill(-1);
+  const last = new Int32Array(chart.colourCount).fill(-1);
   for (let i = 0; i < moves.length; i++) {
     const kind = moves.kind[i];
     if (kind === CUT || kind === CARRY) continue;
-    const strand = moves.colour[i] as number;
     // Within a row each float bridges a gap of its own; the other moves go up within one gap.
-    const gap = uses[strand]?.[(moves.row[i] as number) + (kind === FLOAT ? 1 : 0)] ?? 0;
-    if (kind === FLOAT || gap !== lastGap[strand]) first[i] = 1;
-    if (kind !== FLOAT) lastGap[strand] = gap;
+    if (kind === FLOAT) {
+      first[i] = 1;
+      continue;
+    }
+    const strand = moves.colour[i] as number;
+    const row = moves.row[i] as number;
+    const before = last[strand] as number;
+    if (before < 0 || isUsedBetween(chart, strand, before, row)) first[i] = 1;
+    last[strand] = row;
   }
   return first;
+}
+
+/** Whether a strand is worked in one of the rows from one up to another. */
+function isUsedBetween(chart: Chart, strand: number, from: number, to: number): boolean {
+  for (let row = from; row < to; row++) {
+    const base = row * chart.columns;
+    if (chart.colours.subarray(base + firstOf(chart, row), base + behindLast(chart, row)).includes(strand)) return true;
+  }
+  return false;
 }
 
 /** Length of a climb or a float, mm. @param pickedUp whether the strand is picked up with it */
