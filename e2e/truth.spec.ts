@@ -32,9 +32,6 @@ test('once it is begun every screen tells the cloth on the hook, its colours swa
   await expect(page.getByRole('row', { name: /^stitches/ }).first()).toBeVisible();
   await page.goto(`${server.address}/works/${id}/finish`);
   await expect(page.getByText(/ends in a piece/)).toBeVisible();
-  const handed = await server.get<{ plan?: { colours: { letter: string; stitches: number }[] } }>(`/handover/${id}`);
-  const counts = JSON.stringify(handed).match(/"stitches":(784|800)\b/g) ?? [];
-  expect(new Set(counts)).toEqual(new Set(['"stitches":784', '"stitches":800']));
 });
 
 test('Enter on the mat begins once, and not while it may not', async ({ page, server }) => {
@@ -146,8 +143,10 @@ test('a hook moves a typical size, and how a special stitch is made is a tap awa
   await expect(page.getByText(/typical size is moved to a hook of 6 mm/)).toBeVisible();
   const id = await begunCloth(server, { pattern: { key: 'two-nets' }, ending: 'whole', edges: 'whole' });
   await page.goto(`${server.address}/works/${id}/work`);
-  await page.keyboard.press('Enter');
-  await page.keyboard.press('Enter');
+  for (const row of [1, 2]) {
+    await expect(page.getByTestId('row-number')).toHaveText(`Row ${row}`);
+    await page.keyboard.press('Enter');
+  }
   await expect(page.getByTestId('row-number')).toHaveText('Row 3');
   await page.keyboard.press('Space');
   await page.keyboard.press('Space');

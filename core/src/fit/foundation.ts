@@ -118,7 +118,7 @@ const ways = {
     beyond: 4,
     firstInto: 2,
     turn: 1,
-    name: '2nd chain from the hook, for a base row of sc',
+    name: '2nd chain from the hook, for a base row',
   },
   'corner-6': { stitch: 'dc', each: 0, beyond: 6, firstInto: 4, turn: 6, name: 'a chain of 6 for the first block' },
   'magic-ring': { stitch: 'dc', each: 0, beyond: 0, firstInto: 0, turn: 3, counted: true, name: 'a magic ring' },
