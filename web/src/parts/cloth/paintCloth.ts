@@ -144,6 +144,13 @@ function paintPlaced(ctx: Canvas2d, fabric: Fabric, look: ClothLook, span: Cours
       const shade = look.shades[fabric.colours[start + x] as number] ?? '#888888';
       const left = Math.round((mirrored ? across - at - width : at) * cellWidth);
       const wide = Math.max(1, Math.round((mirrored ? across - at : at + width) * cellWidth) - left);
+      if (shape === 'based' && width >= 2) {
+        // A round of the circle is drawn out: as cloth of its stitch, not as stitches of that width.
+        const many = Math.round(width);
+        const each = Math.max(1, Math.round(wide / many));
+        for (let n = 0; n < many; n++) put(kind, side, shade, left + n * each, y, each, cellHeight, x + n);
+        continue;
+      }
       const deep = deepKinds.has(kind) && course > span.from;
       if (kind === 'fleck') put('sc', side, look.shades[0] ?? '#888888', left, y, wide, cellHeight, x);
       if (!deep) {
