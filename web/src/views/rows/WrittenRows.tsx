@@ -79,6 +79,8 @@ interface RowProps {
 
 function Row({ request, number, selected, inHand, onSelect, notes }: RowProps) {
   const row = writeRow(request, number);
+  // What draws the next colour in at the join is told with the join.
+  const change = row.close ? row.change.replace(/(^|; )draw the .*$/, '') : row.change;
   const told = useCraftWords();
   const advice = rowAdvice(request, number);
   const { foundation, fabric, into = 'one loop' } = request;
@@ -105,7 +107,7 @@ function Row({ request, number, selected, inHand, onSelect, notes }: RowProps) {
         <p className="text-soft">{row.start}</p>
         <p className="font-mono text-[17px] font-medium">{row.work}</p>
         {row.close ? <p className="mt-1 text-[15px]">Then {row.close}.</p> : null}
-        {row.change ? <p className="mt-1 text-[15px]">{upper(row.change)}.</p> : null}
+        {change ? <p className="mt-1 text-[15px]">{upper(change)}.</p> : null}
         {row.strands.map((order) => (
           <p key={order} className="text-[15px]">
             {upper(order)}.

@@ -1,17 +1,9 @@
 import { type StitchKey, stitchKinds } from '@puntada/core';
+import { deepKinds } from '../../parts/cloth/deepDrawings.ts';
 
 type Ctx = CanvasRenderingContext2D;
 
 const chains = new Set<StitchKey>(['hdc-ch2', 'dc-ch2', 'dc-ch3', 'ch', 'linen-edge']);
-const deep = new Set<StitchKey>([
-  'dc@below2',
-  'dc@front2',
-  'fpdc',
-  'bpdc',
-  'fpdc@other',
-  'dc@base-front',
-  'dc@base-behind',
-]);
 const inFront = new Set<StitchKey>(['fpdc', 'fpsc', 'fpdc@other', 'dc@base-front']);
 const behind = new Set<StitchKey>(['bpdc', 'dc@base-behind']);
 const increases = new Set<StitchKey>(['inc', 'inc-ch3', 'sc-inc', 'hdc-inc']);
@@ -51,7 +43,7 @@ export function stitchSign(ctx: Ctx, stitch: StitchKey, x: number, y: number, ce
   // the other tells a post in front from one behind.
   if (stitch.endsWith('@back')) bow(middle, y + cell * 0.76, arm * 0.7, 0, Math.PI);
   if (stitch.endsWith('@front')) bow(middle, y + cell * 0.88, arm * 0.7, Math.PI, 2 * Math.PI);
-  if (deep.has(stitch)) line(middle, low, middle, y + cell);
+  if (deepKinds.has(stitch)) line(middle, low, middle, y + cell);
   if (behind.has(stitch)) bow(middle + arm * 0.6, low, arm * 0.6, Math.PI, 0);
   if (inFront.has(stitch)) bow(middle - arm * 0.6, low, arm * 0.6, 0, Math.PI);
   ctx.stroke();
