@@ -227,11 +227,11 @@ export interface PreviewFigures {
   readonly tube: { readonly widths: TubeSize; readonly measure: TubeMeasure } | undefined;
 }
 
-/** Plans the nearest size of a wish for a look at it. */
-function preview(wish: unknown): Result<PreviewFigures> {
+/** Plans the nearest size of a wish for a look at it; of a work that is begun the cloth on the hook. */
+function preview(wish: unknown, begun?: MadeWork['begun']): Result<PreviewFigures> {
   const read = readShape(wishSchema, wish);
   if (!read.ok) return read;
-  const plan = planWish(read.value);
+  const plan = planWork({ wish: read.value, begun });
   if (!plan.ok) return plan;
   const { piece, width, height, prepared } = plan.value;
   const { technique, finished, finish, sc } = prepared;

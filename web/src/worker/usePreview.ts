@@ -1,23 +1,23 @@
-import type { Result } from '@puntada/core';
+import type { MadeWork, Result } from '@puntada/core';
 import { startTransition, useEffect, useState } from 'react';
 import { planner } from './planner.ts';
 import type { PreviewFigures } from './planner.worker.ts';
 
-/** What a wish would come to, planned in the worker a moment after the last change; the one before stays until then. */
-export function usePreview(wish: unknown): Result<PreviewFigures> | undefined {
+/** What a wish would come to, or what was begun of it, planned in the worker a moment after the last change; the one before stays until then. */
+export function usePreview(wish: unknown, begun?: MadeWork['begun']): Result<PreviewFigures> | undefined {
   const [answer, setAnswer] = useState<Result<PreviewFigures>>();
   const key = JSON.stringify(wish);
   useEffect(() => {
     let current = true;
     const timer = setTimeout(async () => {
-      const found = await planner.preview(JSON.parse(key));
+      const found = await planner.preview(JSON.parse(key), begun);
       if (current) startTransition(() => setAnswer(found));
     }, rest);
     return () => {
       current = false;
       clearTimeout(timer);
     };
-  }, [key]);
+  }, [key, begun]);
   return answer;
 }
 

@@ -95,6 +95,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
             stitches={figures?.share[i]}
             of={figures ? figures.share.reduce((sum, count) => sum + count, 0) : 1}
             units={units}
+            each={pieces > 1 ? ' a piece' : ''}
           />
         ))}
       </ul>
@@ -200,10 +201,12 @@ interface YarnLineProps {
   readonly stitches: number | undefined;
   readonly of: number;
   readonly units: ToldUnit;
+  /** Stitches are those of a piece, where there are several; yarn is that of all. */
+  readonly each: string;
 }
 
 /** One colour: what it takes, and its share of the cloth as a bar of its own yarn. */
-function YarnLine({ yarn, need, stitches, of, units }: YarnLineProps) {
+function YarnLine({ yarn, need, stitches, of, units, each }: YarnLineProps) {
   const share = stitches === undefined ? 0 : stitches / of;
   return (
     <li className="flex items-start gap-3 border-t border-rule py-1.5 first:border-t-0">
@@ -215,7 +218,7 @@ function YarnLine({ yarn, need, stitches, of, units }: YarnLineProps) {
         </p>
         <p className="flex justify-between gap-2 text-[14px] text-soft">
           <span>
-            {stitches ?? '…'} stitches, {Math.round(share * 100)} %
+            {stitches ?? '…'} stitches{each}, {Math.round(share * 100)} %
           </span>
           <span>
             {need?.balls ? ballsText(need.balls).replace(' typical', '') : null}

@@ -14,8 +14,15 @@ import type { WishFormValues } from './wishForm.ts';
 
 const box = { width: 372, height: 330 };
 
+interface Props {
+  readonly answer: Result<PreviewFigures> | undefined;
+  readonly values: WishFormValues;
+  /** It is on the hook, and no longer only wished for. */
+  readonly begun: boolean;
+}
+
 /** What the wish would come to: the nearest size, drawn to proportion, or what is still in its way. */
-export function Preview({ answer, values }: { answer: Result<PreviewFigures> | undefined; values: WishFormValues }) {
+export function Preview({ answer, values, begun }: Props) {
   const { hand, told } = usePreferences();
   const canvas = useRef<HTMLCanvasElement>(null);
   const plan = answer?.ok ? answer.value : undefined;
@@ -69,7 +76,9 @@ export function Preview({ answer, values }: { answer: Result<PreviewFigures> | u
       <div className="mt-3 min-h-[74px]" aria-live="polite">
         {plan ? (
           <>
-            <p className="text-[15px] text-soft">The nearest size the pattern allows</p>
+            <p className="text-[15px] text-soft">
+              {begun ? 'The cloth on the hook' : 'The nearest size the pattern allows'}
+            </p>
             <p className="mt-0.5 leading-tight">
               <Figure text={finishedText(plan.width, plan.height, told, plan.round)} className="text-[21px]" />
             </p>

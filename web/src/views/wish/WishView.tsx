@@ -111,7 +111,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
   const kept = useKeptDraft(form, draftId);
   // What is typed shows at once; the plan follows from the worker.
   const values = useDeferredValue(form.watch());
-  const answer = usePreview(toWish(values, work?.wish));
+  const answer = usePreview(work?.begun ? work.wish : toWish(values, work?.wish), work?.begun);
   const frozen = work !== undefined && work.state !== 'wished';
   const refusal = problemsOf(adding.error ?? changing.error ?? settingDue.error);
   // The form tells that it is ready in the middle of the first drawing; its parts are drawn after that, in small pieces.
@@ -196,7 +196,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
           </fieldset>
         </form>
         <aside className="lg:sticky lg:top-0 lg:self-start">
-          <Preview answer={answer} values={values} />
+          <Preview answer={answer} values={values} begun={frozen} />
           <div className="mt-4 grid gap-3">
             {frozen ? (
               <p className="text-[15px] text-soft">
