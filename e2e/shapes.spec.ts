@@ -173,3 +173,57 @@ test('a granny blanket in three colours: lantern diamonds, worked to the end', a
   // A plain row of A comes again after six.
   expect(rows % 6).toBe(1);
 });
+
+test('every choice of how it is made is kept: rounds, beginning, loops, measure, ending, ends, blend, flap', async ({
+  page,
+  server,
+}) => {
+  await wishFor(page, server.address, 'Cushion cover');
+  await expect(page.getByRole('radio', { name: 'rounds, turned after each' })).toBeChecked();
+  await page.getByLabel('Begun with').selectOption('ring-sc');
+  await page.getByLabel('Into the chain’s loops').selectOption('back bump');
+  await page.getByLabel('Into the rows’ loops').selectOption('back');
+  await page.getByRole('radio', { name: 'all the way round' }).click();
+  await page.getByLabel('Width', { exact: true }).fill('80');
+  await page.getByRole('radio', { name: 'With a whole repeat' }).click();
+  await page.getByLabel('Blend, if it is one').first().fill('60 cotton, 40 bamboo');
+  await page.getByRole('radio', { name: 'I would rather not' }).click();
+  await expect(page.getByText('A ring is open below and above: two seams.')).toBeVisible();
+  await layOnMat(page);
+  await expect(page.getByRole('slider', { name: 'Width' })).toHaveAttribute('aria-valuetext', /around, .* flat/);
+  const wishOf = async () => {
+    const id = /works\/([-0-9a-f]+)/.exec(page.url())?.[1];
+    return (await server.get<{ wish: Record<string, unknown> }>(`/works/${id}`)).wish;
+  };
+  expect(await wishOf()).toMatchObject({
+    pattern: { made: 'turned-rounds', loops: 'back' },
+    foundation: 'ring-sc',
+    into: 'back bump',
+    across: 'round',
+    ending: 'whole',
+    weaving: 'hate',
+  });
+  await goTo(page, 'Finish');
+  await expect(page.getByText(/Close the bottom through both edges of the first round/)).toBeVisible();
+  // The same flat, in one cloth with a flap.
+  await page.getByRole('navigation', { name: 'Stages of this work' }).getByRole('link', { name: 'Wish' }).click();
+  await page.getByRole('radio', { name: 'rows, turned' }).click();
+  await page.getByLabel('Width', { exact: true }).fill('40');
+  await page.getByLabel('Flap, if one cloth').fill('10 cm');
+  await expect(page.getByText('One cloth, folded over with its flap: two sides are closed.')).toBeVisible();
+  await layOnMat(page);
+  expect(await wishOf()).toMatchObject({ finish: { flap: '10 cm' } });
+  await goTo(page, 'Finish');
+  await expect(page.getByText(/lay the flap of 10.0 cm over the opening/)).toBeVisible();
+});
+
+test('a basket takes the increases that its maker wants, and says how the bottom will lie', async ({
+  page,
+  server,
+}) => {
+  await wishFor(page, server.address, 'Basket');
+  await countOnSwatch(page, '15', '16');
+  await page.getByLabel('Increases a round').fill('9');
+  await layOnMat(page);
+  await expect(page.getByText(/With 9 increases a round the bottom/)).toBeVisible();
+});
