@@ -29,6 +29,20 @@ describe('what is told beside a row', () => {
     expect(rowAdvice(counted.request, 2).markers[0]).toContain('top of the turning chain');
   });
 
+  it('of two nets the live loop of the other one, from the row in which both are there to the last in which they are', () => {
+    const nets = planned({
+      pattern: { key: 'two-nets' },
+      edges: 'whole',
+      ending: 'whole',
+      width: { by: 'stitches', count: 4 },
+    });
+    const held = 'Hold the live loop of the other mesh with a marker.';
+    const { rows } = nets.plan.piece;
+    const told = Array.from({ length: rows }, (_, i) => rowAdvice(nets.request, i + 1).markers.includes(held));
+    // Base row, first row of A, then both; in the closing row A is fastened off.
+    expect(told).toEqual([false, false, ...Array(rows - 3).fill(true), false]);
+  });
+
   it('one row ahead the end, and the last place where a colour is needed', () => {
     const { rows } = plan.piece;
     expect(rowAdvice(request, rows - 1).ahead[0]).toBe('One row to go. It ends well: after a whole band.');

@@ -47,8 +47,10 @@ function markersOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
   }
   if (technique.key === 'linen')
     words.push('Mark the space of the turning chain: the last sc of the next row goes there.');
-  else if (technique.key === 'mesh') words.push('Hold the live loop of the other mesh with a marker.');
-  else if (technique.key === 'corner-to-corner') return words;
+  else if (technique.key === 'mesh') {
+    // In the base row and the first of A there is no other net yet, and in the closing row no more.
+    if (course.number > 2 && course.close) words.push('Hold the live loop of the other mesh with a marker.');
+  } else if (technique.key === 'corner-to-corner') return words;
   else if (course.edgePost) {
     words.push('Mark the turning chain: the last stitch of the next row goes between the last post and it.');
   } else if (first === 'edge-ch3') {

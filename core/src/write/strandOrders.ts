@@ -117,7 +117,7 @@ export class StrandBook {
       const place = this.placeWords(strand.place) ?? `waiting after ${this.cell} ${strand.afterStitch}`;
       places.set(place, [...(places.get(place) ?? []), strand.colour]);
     }
-    return [...places].map(([place, colours]) => `${colours.join(' and ')} ${place}`);
+    return [...places].map(([place, colours]) => `${andList(colours)} ${place}`);
   }
 
   /** In rounds both ends of a course are the seam. */
@@ -235,4 +235,9 @@ function join(carried: readonly { from: number; to: number }[]): { from: number;
     else joined.push({ ...each });
   }
   return joined;
+}
+
+/** `A`, `A and B`, `A, B and C`. */
+function andList(words: readonly string[]): string {
+  return words.length < 3 ? words.join(' and ') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }
