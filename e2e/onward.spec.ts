@@ -93,6 +93,8 @@ test('the yarn runs short: the rest is planned anew, worked, and the cloth finis
     if (n < rows) await expect(page.getByTestId('row-number')).toHaveText(`Row ${n + 1}`);
   }
   await page.getByRole('button', { name: 'Mark it finished' }).click();
+  // The head of the work has this name too: it is finished when the bench is there again.
+  await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Short of blue' })).toBeVisible();
   const { state, size } = await server.get<{ state: string; size: { rows: number } }>(`/works/${id}`);
   expect([state, size.rows]).toEqual(['finished', rows]);
