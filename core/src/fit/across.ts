@@ -142,6 +142,7 @@ export function offerWidth(request: AcrossRequest, stitches: number): WidthOffer
   const width = finishedWidth(request, stitches);
   const wished = request.wish.by === 'length' ? request.wish.mm : width.mid;
   const tube = tubeSize(request, stitches);
+  const alike = isAlike(request, stitches);
   return {
     stitches,
     inRow: request.technique.width.stitches(stitches, request.foundation),
@@ -149,8 +150,8 @@ export function offerWidth(request: AcrossRequest, stitches: number): WidthOffer
     width,
     ...(tube ? { tube } : {}),
     difference: width.mid - wished,
-    alike: isAlike(request, stitches),
-    why: whyWidth(request, stitches, isAlike(request, stitches)),
+    alike,
+    why: whyWidth(request, stitches, alike),
   };
 }
 
