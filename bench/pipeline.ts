@@ -1,16 +1,6 @@
-import {
-  chartOf,
-  checkFabric,
-  checkStrands,
-  fitSizes,
-  layPiece,
-  measure,
-  must,
-  prepare,
-  routePiece,
-  type Wish,
-  wishSchema,
-} from '@puntada/core';
+import { must } from '@puntada/core/craft';
+import { chartOf, checkFabric, checkStrands, fitSizes, lay, measure, prepare, routePiece } from '@puntada/core/plan';
+import { type Wish, wishSchema } from '@puntada/core/records';
 import { median } from './timing.ts';
 
 /**
@@ -39,7 +29,7 @@ const wish: Wish = wishSchema.parse({
 
 const prepared = must(prepare(wish));
 const { bound, technique, foundation, gauge, yarns } = prepared;
-const laid = () => layPiece({ bound, foundation, edges: 'whole', stitches: 300, courses: 300 });
+const laid = () => lay({ bound, foundation, edges: 'whole', stitches: 300, courses: 300 });
 const fabric = laid();
 const strands = routePiece(prepared, fabric);
 

@@ -1,21 +1,7 @@
-import {
-  chartOf,
-  checkFabric,
-  checkStrands,
-  fitSizes,
-  layPiece,
-  measure,
-  must,
-  patternBook,
-  prepare,
-  printedRows,
-  routePiece,
-  type StitchPattern,
-  StrandBook,
-  techniques,
-  type WishInput,
-  wishSchema,
-} from '@puntada/core';
+import { must, patternBook, type StitchPattern, techniques } from '@puntada/core/craft';
+import { chartOf, checkFabric, checkStrands, fitSizes, lay, measure, prepare, routePiece } from '@puntada/core/plan';
+import { type WishInput, wishSchema } from '@puntada/core/records';
+import { printedRows, StrandBook } from '@puntada/core/words';
 import { median } from './timing.ts';
 
 /**
@@ -76,7 +62,7 @@ function benchOf(pattern: StitchPattern, wide: number, high: number, runs: numbe
   const stitches = sizes.across.chosen.stitches;
   const rows = sizes.up.chosen.rows;
   const courses = technique.courses?.(stitches, rows) ?? rows;
-  const laid = () => layPiece({ bound, foundation, edges: 'whole', stitches, courses });
+  const laid = () => lay({ bound, foundation, edges: 'whole', stitches, courses });
   const fabric = laid();
   const strands = routePiece(prepared, fabric);
   const chart = chartOf(fabric);

@@ -125,7 +125,7 @@ describe('the exported schemas', () => {
         join(root, 'tools/schema.ts'),
         `--outfile=${script}`,
         '--bundle',
-        `--alias:@puntada/core=${join(root, 'core/src/index.ts')}`,
+        `--alias:@puntada/core=${join(root, 'core/src')}`,
         '--format=esm',
         '--platform=node',
       ],

@@ -1,21 +1,8 @@
 import { readFileSync } from 'node:fs';
-import {
-  bookEntry,
-  type Hand,
-  largestFromStash,
-  must,
-  type Problem,
-  patternBook,
-  planDocument,
-  planWish,
-  prepare,
-  proofSheet,
-  type Result,
-  readJson,
-  type Terms,
-  type Wish,
-  wishSchema,
-} from '@puntada/core';
+import { must, type Problem, patternBook, type Result } from '@puntada/core/craft';
+import { bookEntry, largestFromStash, planWish, prepare } from '@puntada/core/plan';
+import { readJson, type Wish, wishSchema } from '@puntada/core/records';
+import { type Hand, planDocument, proofSheet, type Terms } from '@puntada/core/words';
 
 /** The headless door: a wish as JSON in, its plan as JSON out, or a list of problems and exit code 2. */
 /** What is to be printed, and the exit code: thrown to the end of the script, which alone writes and lets the process end. */

@@ -106,8 +106,13 @@ function buildServer() {
 
 /** One file of ours, packages left outside. */
 function bundle(from, to) {
-  const core = join(root, 'core/src/index.ts');
-  const args = [from, `--outfile=${to}`, '--bundle', '--packages=external', `--alias:@puntada/core=${core}`];
+  const args = [
+    from,
+    `--outfile=${to}`,
+    '--bundle',
+    '--packages=external',
+    `--alias:@puntada/core=${join(root, 'core/src')}`,
+  ];
   args.push('--format=esm', '--platform=node', '--target=node20', '--sourcemap', '--log-level=error');
   if (run(bin('esbuild'), args) !== 0) stop(`${from} could not be built.`);
 }
@@ -284,6 +289,7 @@ function playwright() {
 function lintAndTypes() {
   check('formatted and linted', bin('biome'), ['check', '.', '--log-level=warn']);
   check('types', bin('tsc'), ['-b']);
+  check('types of the tests', bin('tsc'), ['-p', 'tsconfig.tests.json']);
   check('dependency rule', bin('depcruise'), [
     '--config',
     '.dependency-cruiser.cjs',
@@ -294,6 +300,13 @@ function lintAndTypes() {
     'web/src',
     'demo/src',
     'tools',
+  ]);
+  check('rooms of core without circles', bin('depcruise'), [
+    '--config',
+    '.dependency-cruiser.rooms.cjs',
+    '--output-type',
+    'err',
+    'core/src',
   ]);
   check('nothing dead', bin('knip'), ['--no-progress']);
 }

@@ -1,5 +1,5 @@
 import { writeFileSync } from 'node:fs';
-import { patternSchema, planDocumentSchema, wishSchema } from '@puntada/core';
+import { patternSchema, planDocumentSchema, wishSchema } from '@puntada/core/records';
 import { z } from 'zod';
 
 /** Writes the JSON Schemas of the open formats to docs/schema, from the schemas that the doors use. */

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { type DrawerYarn, dayAfter, type Swatch, swatchGauge } from '@puntada/core';
+import type { DrawerYarn, Swatch } from '@puntada/core/records';
+import { dayAfter, swatchGauge } from '@puntada/core/work';
 import { type DemoWork, scenario } from './scenario.ts';
 import { drawer, halfTyped, swatches } from './shelves.ts';
 

@@ -1,4 +1,4 @@
-import type { WishInput } from '@puntada/core';
+import type { WishInput } from '@puntada/core/records';
 import { buoyRed, ferryBlue, foam, kelp, lamplight, oat, rope, wetSlate, wetSlateCotton } from './yarns.ts';
 
 /** One work of the demo and how far it has come. */

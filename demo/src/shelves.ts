@@ -1,4 +1,4 @@
-import type { DrawerYarn, Swatch } from '@puntada/core';
+import type { DrawerYarn, Swatch } from '@puntada/core/records';
 
 type Given<T> = { readonly [K in keyof T]?: T[K] | undefined };
 

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { readFileSync } from 'node:fs';
-import type { Position, Tick } from '@puntada/core';
+import type { Position, Tick } from '@puntada/core/work';
 import type { Listening } from './listening.ts';
 
 /** The galley cloth of the documents, for the tests: 36 stitches and 44 rows. */

@@ -1,6 +1,7 @@
 import { createHash } from 'node:crypto';
 import type { PGlite } from '@electric-sql/pglite';
-import { drawerYarnSchema, swatchSchema, thaw } from '@puntada/core';
+import { thaw } from '@puntada/core/plan';
+import { drawerYarnSchema, swatchSchema } from '@puntada/core/records';
 import { z } from 'zod';
 import { type Db, rows } from '../db/database.ts';
 import { preferencesSchema } from '../preferences/schema.ts';

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { PGlite } from '@electric-sql/pglite';
-import { StrandBook, thaw } from '@puntada/core';
+import { thaw } from '@puntada/core/plan';
+import { StrandBook } from '@puntada/core/words';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Db } from '../db/database.ts';

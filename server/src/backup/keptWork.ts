@@ -1,4 +1,5 @@
-import { frozenSchema, logEntrySchema, restKinds, tickSchema, wishSchema } from '@puntada/core';
+import { frozenSchema, logEntrySchema, tickSchema, wishSchema } from '@puntada/core/records';
+import { restKinds } from '@puntada/core/work';
 import { z } from 'zod';
 import { type Db, rows } from '../db/database.ts';
 import { formerPlans, keepFormer } from '../onward/queries.ts';

@@ -1,4 +1,5 @@
-import { type Problem, readShape } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
+import { readShape } from '@puntada/core/records';
 import type { z } from 'zod';
 import type { Db } from './database.ts';
 

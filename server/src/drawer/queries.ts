@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { DrawerYarn } from '@puntada/core';
+import type { DrawerYarn } from '@puntada/core/records';
 import type { z } from 'zod';
 import { type Db, row } from '../db/database.ts';
 import { readable, type UnreadRow } from '../db/readable.ts';

@@ -1,5 +1,5 @@
 import type { PGlite } from '@electric-sql/pglite';
-import { setAside } from '@puntada/core';
+import { setAside } from '@puntada/core/work';
 import { Router } from 'express';
 import { bodyOf, handler, Refusal } from '../http/answers.ts';
 import { idOf, missing, staleRecord } from '../http/records.ts';

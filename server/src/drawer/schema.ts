@@ -1,4 +1,4 @@
-import { drawerYarnSchema } from '@puntada/core';
+import { drawerYarnSchema } from '@puntada/core/records';
 import { z } from 'zod';
 
 export const drawerRow = z.object({ id: z.uuid(), revision: z.number().int(), yarn: drawerYarnSchema });

@@ -1,4 +1,5 @@
-import { type Problem, type Result, readShape } from '@puntada/core';
+import type { Problem, Result } from '@puntada/core/craft';
+import { readShape } from '@puntada/core/records';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
 

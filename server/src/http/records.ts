@@ -1,4 +1,4 @@
-import type { Problem } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
 import type { Request } from 'express';
 import { z } from 'zod';
 import { Refusal } from './answers.ts';

@@ -1,4 +1,4 @@
-import { type LogEntry, logEntrySchema, type Weighing, weighingsIn } from '@puntada/core';
+import { type LogEntry, logEntrySchema, type Weighing, weighingsIn } from '@puntada/core/records';
 import { z } from 'zod';
 import { type Db, rows } from '../db/database.ts';
 import { readable, type UnreadRow } from '../db/readable.ts';

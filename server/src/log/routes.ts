@@ -1,5 +1,5 @@
 import type { PGlite } from '@electric-sql/pglite';
-import { logEntrySchema } from '@puntada/core';
+import { logEntrySchema } from '@puntada/core/records';
 import { Router } from 'express';
 import { z } from 'zod';
 import { bodyOf, handler } from '../http/answers.ts';

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { must, type RestKind, restPlans, thaw, unknownPace } from '@puntada/core';
+import { must } from '@puntada/core/craft';
+import { thaw, unknownPace } from '@puntada/core/plan';
+import { type RestKind, restPlans } from '@puntada/core/work';
 import { type Listening, listen } from '../listening.ts';
 import { at, begunCloth, galleyCloth, tick } from '../sampleWorks.ts';
 

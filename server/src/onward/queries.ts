@@ -1,4 +1,5 @@
-import { type FrozenWork, frozenSchema, type RestKind, restKinds, type Wish, wishSchema } from '@puntada/core';
+import { type FrozenWork, frozenSchema, type Wish, wishSchema } from '@puntada/core/records';
+import { type RestKind, restKinds } from '@puntada/core/work';
 import { z } from 'zod';
 import type { Db } from '../db/database.ts';
 import { readable } from '../db/readable.ts';

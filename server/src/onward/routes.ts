@@ -1,5 +1,7 @@
 import type { PGlite } from '@electric-sql/pglite';
-import { type Problem, proveOnward, type Wish } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
+import type { Wish } from '@puntada/core/records';
+import { proveOnward } from '@puntada/core/work';
 import { Router } from 'express';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from '../works/find.ts';

@@ -1,4 +1,6 @@
-import { planDocument, planWish, wishSchema } from '@puntada/core';
+import { planWish } from '@puntada/core/plan';
+import { wishSchema } from '@puntada/core/records';
+import { planDocument } from '@puntada/core/words';
 import { Router } from 'express';
 import { accept, bodyOf, handler } from '../http/answers.ts';
 

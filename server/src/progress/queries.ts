@@ -1,4 +1,4 @@
-import { begun, type Position, reached, type Tick } from '@puntada/core';
+import { begun, type Position, reached, type Tick } from '@puntada/core/work';
 import { z } from 'zod';
 import { type Db, row, rows } from '../db/database.ts';
 import { progressRow, tickRow } from './schema.ts';

@@ -1,5 +1,8 @@
 import type { PGlite } from '@electric-sql/pglite';
-import { type FrozenWork, type Position, type Problem, type Tick, thaw, workCourse } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
+import { thaw, workCourse } from '@puntada/core/plan';
+import type { FrozenWork } from '@puntada/core/records';
+import type { Position, Tick } from '@puntada/core/work';
 import { type Request, Router } from 'express';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from '../works/find.ts';

@@ -1,4 +1,4 @@
-import { tickSchema } from '@puntada/core';
+import { tickSchema } from '@puntada/core/records';
 import { z } from 'zod';
 
 export const ticksBody = z.strictObject({ ticks: z.array(tickSchema).min(1).max(500) });

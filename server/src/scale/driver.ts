@@ -1,4 +1,4 @@
-import type { ScaleReading } from '@puntada/core';
+import type { ScaleReading } from '@puntada/core/records';
 
 /** What Puntada asks of a scale; a real one on a cable would answer the same. */
 export interface ScaleDriver {

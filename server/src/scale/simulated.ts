@@ -1,4 +1,4 @@
-import type { ScaleReading } from '@puntada/core';
+import type { ScaleReading } from '@puntada/core/records';
 import type { ScaleDriver } from './driver.ts';
 
 /** A scale that is only simulated: something is put on it, it swings, settles, and its battery fades. */

@@ -1,4 +1,4 @@
-import { type Day, dayAfter, evening, finishes, type Pending, secondsUntil, type Week } from '@puntada/core';
+import { type Day, dayAfter, evening, finishes, type Pending, secondsUntil, type Week } from '@puntada/core/work';
 import { createEvents, type EventAttributes } from 'ics';
 
 /** Evenings are told this far ahead, days. */

@@ -1,19 +1,14 @@
+import type { Estimate } from '@puntada/core/craft';
+import { type OwnPace, planWish, prepareCloth, secondsBy, type ThawedWork, thaw } from '@puntada/core/plan';
 import {
   cellsWorked,
   costsOfWork,
-  type Estimate,
   handworkOfRows,
-  type OwnPace,
   paceOfSessions,
-  planWish,
-  prepareCloth,
   type Session,
-  secondsBy,
   sessionsOfWork,
-  type ThawedWork,
-  thaw,
   type WorkCosts,
-} from '@puntada/core';
+} from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
 import { pausesOf } from '../log/queries.ts';
 import { ticksOf } from '../progress/queries.ts';

@@ -1,5 +1,5 @@
 import type { PGlite } from '@electric-sql/pglite';
-import { inTurn, type Pending } from '@puntada/core';
+import { inTurn, type Pending } from '@puntada/core/work';
 import { Router } from 'express';
 import { z } from 'zod';
 import { bodyOf, handler } from '../http/answers.ts';

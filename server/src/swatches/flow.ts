@@ -1,4 +1,7 @@
-import { metresText, type Plan, planWish, type Swatch, sizeText, type Wish, withSwatch } from '@puntada/core';
+import { type Plan, planWish } from '@puntada/core/plan';
+import type { Swatch, Wish } from '@puntada/core/records';
+import { metresText, sizeText } from '@puntada/core/words';
+import { withSwatch } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
 import { listWorks, noteChange } from '../works/queries.ts';
 

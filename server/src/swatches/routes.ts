@@ -1,5 +1,5 @@
 import type { PGlite } from '@electric-sql/pglite';
-import { planSwatch } from '@puntada/core';
+import { planSwatch } from '@puntada/core/work';
 import { Router } from 'express';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { idOf, missing, staleRecord } from '../http/records.ts';

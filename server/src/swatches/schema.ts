@@ -1,4 +1,4 @@
-import { swatchSchema } from '@puntada/core';
+import { swatchSchema } from '@puntada/core/records';
 import { z } from 'zod';
 
 export const swatchRow = z.object({

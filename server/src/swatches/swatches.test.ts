@@ -1,4 +1,4 @@
-import { swatchGauge } from '@puntada/core';
+import { swatchGauge } from '@puntada/core/work';
 import { type Listening, listen } from '../listening.ts';
 import { galleyCloth } from '../sampleWorks.ts';
 

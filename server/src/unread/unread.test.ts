@@ -3,7 +3,7 @@ import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliDecompressSync } from 'node:zlib';
-import { planWork, prepareWork } from '@puntada/core';
+import { planWork, prepareWork } from '@puntada/core/plan';
 import { sealOf } from '../backup/backup.ts';
 import { openDatabase } from '../db/open.ts';
 import { type Listening, listen } from '../listening.ts';

@@ -1,5 +1,7 @@
 import { randomUUID } from 'node:crypto';
-import { type FrozenWork, frozenSchema, type Position, type Problem, type Wish } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
+import { type FrozenWork, frozenSchema, type Wish } from '@puntada/core/records';
+import type { Position } from '@puntada/core/work';
 import { z } from 'zod';
 import { type Db, rows } from '../db/database.ts';
 import { readable, whyUnread } from '../db/readable.ts';

@@ -1,5 +1,6 @@
 import type { PGlite } from '@electric-sql/pglite';
-import { freeze, type Problem, planWish } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
+import { freeze, planWish } from '@puntada/core/plan';
 import { Router } from 'express';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from './find.ts';

@@ -1,4 +1,5 @@
-import { frozenSchema, outsideSchema, restKinds, wishSchema } from '@puntada/core';
+import { frozenSchema, outsideSchema, wishSchema } from '@puntada/core/records';
+import { restKinds } from '@puntada/core/work';
 import { z } from 'zod';
 
 export const workStates = ['wished', 'begun', 'finished'] as const;

@@ -1,4 +1,7 @@
-import type { Day, FrozenWork, Hand, LengthUnit, Position, Problem, Terms, Tick, ToldUnit, Wish } from '@puntada/core';
+import type { LengthUnit, Problem, ToldUnit } from '@puntada/core/craft';
+import type { FrozenWork, Wish } from '@puntada/core/records';
+import type { Hand, Terms } from '@puntada/core/words';
+import type { Day, Position, Tick } from '@puntada/core/work';
 import { createSelector } from '@reduxjs/toolkit';
 import { createApi } from '@reduxjs/toolkit/query/react';
 import { useSelector } from 'react-redux';

@@ -1,4 +1,4 @@
-import type { LogEntry } from '@puntada/core';
+import type { LogEntry } from '@puntada/core/records';
 import {
   deliverEntries,
   keepEntry,

@@ -1,4 +1,4 @@
-import { type LogEntry, logEntrySchema, readJson } from '@puntada/core';
+import { type LogEntry, logEntrySchema, readJson } from '@puntada/core/records';
 import { keysUnder, type Shelf } from './outbox.ts';
 
 /** Entries of the log that the server has not yet taken, kept in the browser's storage: one place each. */

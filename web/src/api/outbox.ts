@@ -1,4 +1,5 @@
-import { type Position, readJson, type Tick, tickSchema } from '@puntada/core';
+import { readJson, tickSchema } from '@puntada/core/records';
+import type { Position, Tick } from '@puntada/core/work';
 
 /**
  * Ticks that the server has not yet acknowledged, kept in the browser's storage: one entry each, so that two tabs

@@ -1,16 +1,7 @@
-import type {
-  DrawerYarn,
-  FrozenWork,
-  LogEntry,
-  OwnPace,
-  Pending,
-  Problem,
-  RestKind,
-  Swatch,
-  Tick,
-  Weighing,
-  Wish,
-} from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
+import type { OwnPace } from '@puntada/core/plan';
+import type { DrawerYarn, FrozenWork, LogEntry, Swatch, Weighing, Wish } from '@puntada/core/records';
+import type { Pending, RestKind, Tick } from '@puntada/core/work';
 import { api, type Work } from './api.ts';
 import { isAway } from './keptCopies.ts';
 import { dropEntry, keepEntry, type WaitingEntry, waitingEntriesOf, withWaiting } from './logOutbox.ts';

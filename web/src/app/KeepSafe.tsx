@@ -1,4 +1,4 @@
-import type { Problem } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
 import { useState } from 'react';
 import { problemsOf } from '../api/api.ts';
 import { useRestoreMutation, useTakeOverMutation } from '../api/records.ts';

@@ -1,4 +1,4 @@
-import { inTerms } from '@puntada/core';
+import { inTerms } from '@puntada/core/words';
 import { useCallback } from 'react';
 import { usePreferences } from '../api/api.ts';
 

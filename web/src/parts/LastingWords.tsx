@@ -1,4 +1,4 @@
-import { isShort, type Lasting, shortText } from '@puntada/core';
+import { isShort, type Lasting, shortText } from '@puntada/core/work';
 import { Link } from 'react-router';
 
 interface Props {

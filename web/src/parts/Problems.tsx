@@ -1,4 +1,4 @@
-import type { Problem } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
 import { OctagonX, TriangleAlert } from 'lucide-react';
 import { useCraftWords } from './Craft.tsx';
 

@@ -1,4 +1,4 @@
-import type { LogEntry } from '@puntada/core';
+import type { LogEntry } from '@puntada/core/records';
 import { StickyNote } from 'lucide-react';
 import { useState } from 'react';
 import { problemsOf } from '../api/api.ts';

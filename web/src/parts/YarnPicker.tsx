@@ -1,4 +1,4 @@
-import type { DrawerYarn } from '@puntada/core';
+import type { DrawerYarn } from '@puntada/core/records';
 import { type StoredYarn, useDrawerQuery } from '../api/records.ts';
 import { SelectField } from './TextField.tsx';
 

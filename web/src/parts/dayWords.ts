@@ -1,4 +1,4 @@
-import type { Day } from '@puntada/core';
+import type { Day } from '@puntada/core/work';
 
 const words = new Intl.DateTimeFormat('en-GB', { weekday: 'short', day: 'numeric', month: 'short', timeZone: 'UTC' });
 const withYear = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric', timeZone: 'UTC' });

@@ -1,4 +1,4 @@
-import type { LengthUnit } from '@puntada/core';
+import type { LengthUnit } from '@puntada/core/craft';
 
 /** Over how much a gauge is told, and what that is of 10 cm. */
 export function gaugeSpan(units: LengthUnit): { readonly words: string; readonly of10cm: number } {

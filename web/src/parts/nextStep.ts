@@ -1,4 +1,6 @@
-import { chainsFor, courseWord, type Terms, type WorkedCourse, workCourse } from '@puntada/core';
+import { chainsFor } from '@puntada/core/craft';
+import { type WorkedCourse, workCourse } from '@puntada/core/plan';
+import { courseWord, type Terms } from '@puntada/core/words';
 import type { Work } from '../api/api.ts';
 import { runLabel } from './runWords.ts';
 import type { WorkCloth } from './workCloth.ts';

@@ -1,4 +1,5 @@
-import { runWords, stitchWord, type Terms, type WorkedRun } from '@puntada/core';
+import type { WorkedRun } from '@puntada/core/plan';
+import { runWords, stitchWord, type Terms } from '@puntada/core/words';
 
 /** The stitches of a run, short: `sc`, or `sc, dc` where two take turns. */
 export function runStitches(run: WorkedRun, terms: Terms): string {

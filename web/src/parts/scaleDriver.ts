@@ -1,4 +1,4 @@
-import { type ScaleReading, scaleReadingSchema } from '@puntada/core';
+import { type ScaleReading, scaleReadingSchema } from '@puntada/core/records';
 
 /** What the driver needs of a scale and of a clock. */
 export interface ScalePort {

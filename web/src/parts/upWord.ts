@@ -1,4 +1,4 @@
-import { type BoundPattern, isRoundMaking } from '@puntada/core';
+import { type BoundPattern, isRoundMaking } from '@puntada/core/craft';
 
 /** What heights are counted in, in the plural. */
 export function upWord(made: BoundPattern['pattern']['made']): string {

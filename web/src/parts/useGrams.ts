@@ -1,4 +1,4 @@
-import { parseMass } from '@puntada/core';
+import { parseMass } from '@puntada/core/craft';
 import { useState } from 'react';
 
 /** A weight being typed. */

@@ -1,4 +1,5 @@
-import type { Problem, Wish } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
+import type { Wish } from '@puntada/core/records';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { problemsOf, useChangeWorkMutation, type Work } from '../api/api.ts';
 

@@ -1,12 +1,5 @@
-import {
-  type BoundPattern,
-  type Fabric,
-  type Foundation,
-  planWish,
-  prepareWork,
-  type ThawedWork,
-  thaw,
-} from '@puntada/core';
+import type { BoundPattern, Fabric, Foundation } from '@puntada/core/craft';
+import { planWish, prepareWork, type ThawedWork, thaw } from '@puntada/core/plan';
 import type { Work } from '../api/api.ts';
 
 /** What a work is made of, from its frozen fabric once it is begun, from the plan of its wish before. */

@@ -1,13 +1,6 @@
-import {
-  coursesFor,
-  courseWord,
-  type Fabric,
-  type LayRequest,
-  layPiece,
-  must,
-  type Terms,
-  techniqueOf,
-} from '@puntada/core';
+import { coursesFor, type Fabric, type LayRequest, must, techniqueOf } from '@puntada/core/craft';
+import { lay } from '@puntada/core/plan';
+import { courseWord, type Terms } from '@puntada/core/words';
 import { expose, transfer } from 'comlink';
 import type { Work } from '../api/api.ts';
 import type { ClothLook } from '../parts/cloth/clothLook.ts';
@@ -82,7 +75,7 @@ export type LyingLook = FittedLook & { readonly across: number };
 function onMat({ rows, ...request }: MatRequest, look: LyingLook): Lying {
   const technique = must(techniqueOf(request.bound.pattern));
   const courses = coursesFor({ ...request, technique }, request.stitches, rows);
-  return fitted(layPiece({ ...request, courses }), look);
+  return fitted(lay({ ...request, courses }), look);
 }
 
 /** A fabric, painted at the very size at which it will lie. */

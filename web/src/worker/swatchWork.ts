@@ -1,14 +1,8 @@
-import {
-  type Hand,
-  leastRepeats,
-  planDocument,
-  planSwatch,
-  type Result,
-  type Swatch,
-  swatchReading,
-  type Terms,
-  type YarnNeed,
-} from '@puntada/core';
+import type { Result } from '@puntada/core/craft';
+import type { YarnNeed } from '@puntada/core/plan';
+import type { Swatch } from '@puntada/core/records';
+import { type Hand, planDocument, type Terms } from '@puntada/core/words';
+import { leastRepeats, planSwatch, swatchReading } from '@puntada/core/work';
 import { upWord } from '../parts/upWord.ts';
 
 /** A count and what is counted, in the plural. */

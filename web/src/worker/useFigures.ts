@@ -1,4 +1,4 @@
-import type { Wish } from '@puntada/core';
+import type { Wish } from '@puntada/core/records';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { planner } from './planner.ts';
 import type { PieceFigures } from './planner.worker.ts';

@@ -1,4 +1,6 @@
-import type { MadeWork, PlanDocument, Problem } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
+import type { MadeWork } from '@puntada/core/plan';
+import type { PlanDocument } from '@puntada/core/records';
 import { startTransition, useEffect, useState } from 'react';
 import { usePreferences } from '../api/api.ts';
 import { planner } from './planner.ts';

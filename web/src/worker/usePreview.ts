@@ -1,4 +1,5 @@
-import type { MadeWork, Result } from '@puntada/core';
+import type { Result } from '@puntada/core/craft';
+import type { MadeWork } from '@puntada/core/plan';
 import { startTransition, useEffect, useState } from 'react';
 import { planner } from './planner.ts';
 import type { PreviewFigures } from './planner.worker.ts';

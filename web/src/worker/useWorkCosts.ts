@@ -1,4 +1,4 @@
-import type { WorkCosts } from '@puntada/core';
+import type { WorkCosts } from '@puntada/core/work';
 import { useMemo } from 'react';
 import type { Work } from '../api/api.ts';
 import { planner } from './planner.ts';

@@ -1,1 +1,1 @@
-export { patternBook } from '@puntada/core';
+export { patternBook } from '@puntada/core/craft';

@@ -1,1 +1,1 @@
-export { wishSchema } from '@puntada/core';
+export { wishSchema } from '@puntada/core/records';

@@ -1,4 +1,4 @@
-import type { Fabric } from '@puntada/core';
+import type { Fabric } from '@puntada/core/craft';
 import { contrast, onShade } from './shades.ts';
 import { isStepped, steppedTops } from './steps.ts';
 
@@ -8,7 +8,9 @@ function fabric(rows: readonly (readonly number[])[]): Fabric {
   return {
     making: 'flat',
     courses: rows.length,
+    count: stitches,
     stitches,
+    starts: Uint32Array.from({ length: rows.length + 1 }, (_, course) => course * stitches),
     kinds,
     colours: new Uint8Array(kinds.length),
     colourCount: 1,

@@ -1,4 +1,5 @@
-import { bindPattern, findFoundation, findPattern, inRounds, layPiece, must, techniqueOf } from '@puntada/core';
+import { bindPattern, findFoundation, findPattern, inRounds, must, techniqueOf } from '@puntada/core/craft';
+import { lay } from '@puntada/core/plan';
 import { faceOf, liesDouble, placeOf, shapeOf } from './clothLayout.ts';
 
 function laid(key: string, stitches: number, rows: number, way?: string) {
@@ -7,7 +8,7 @@ function laid(key: string, stitches: number, rows: number, way?: string) {
   const technique = must(techniqueOf(pattern));
   const foundation = findFoundation(way ?? (technique.foundations(bound)[0] as string));
   if (!foundation) throw new Error(`no foundation ${way}`);
-  return layPiece({
+  return lay({
     bound,
     foundation,
     edges: 'whole',
@@ -37,7 +38,7 @@ describe('how cells lie on the face that is seen', () => {
     const foundation = findFoundation('circle-sc');
     if (!foundation) throw new Error('no circle');
     // 6 increases a round: 24 stitches after 4 rounds, then 5 rounds of side.
-    const fabric = layPiece({ bound, foundation, edges: 'whole', stitches: 24, courses: 9, increases: 6 });
+    const fabric = lay({ bound, foundation, edges: 'whole', stitches: 24, courses: 9, increases: 6 });
     expect(shapeOf(fabric)).toBe('based');
     expect(liesDouble(fabric)).toBe(true);
     expect(faceOf(fabric)).toEqual({ across: 24, up: 9 });

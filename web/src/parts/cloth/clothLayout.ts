@@ -1,4 +1,4 @@
-import { baseCourses, cellsIn, codeOf, courseCells, type Fabric, isRoundMaking, stitchKind } from '@puntada/core';
+import { baseCourses, cellsIn, codeOf, courseCells, type Fabric, isRoundMaking, stitchKind } from '@puntada/core/craft';
 
 const between = codeOf('hdc@between');
 

@@ -1,4 +1,4 @@
-import type { Hand } from '@puntada/core';
+import type { Hand } from '@puntada/core/words';
 import type { Side } from './drawing.ts';
 
 /** How a fabric is to be seen. */

@@ -1,4 +1,4 @@
-import type { StitchKey } from '@puntada/core';
+import type { StitchKey } from '@puntada/core/craft';
 import type { Drawing } from './drawing.ts';
 import type { Pen } from './pen.ts';
 

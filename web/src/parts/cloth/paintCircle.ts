@@ -1,4 +1,4 @@
-import { cellsIn, type Fabric, type StitchKey, stitchKind } from '@puntada/core';
+import { cellsIn, type Fabric, type StitchKey, stitchKind } from '@puntada/core/craft';
 import type { ClothLook } from './clothLook.ts';
 import { shadesOf } from './shades.ts';
 import { stitchTile, tileCells } from './stitchTile.ts';

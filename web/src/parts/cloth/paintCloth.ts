@@ -1,4 +1,4 @@
-import { cellsIn, type Fabric, facesRight, type StitchKey, stitchKind } from '@puntada/core';
+import { cellsIn, type Fabric, facesRight, type StitchKey, stitchKind } from '@puntada/core/craft';
 import { faceOf, placeOf, shapeOf } from './clothLayout.ts';
 import type { ClothLook } from './clothLook.ts';
 import { deepKinds } from './deepDrawings.ts';

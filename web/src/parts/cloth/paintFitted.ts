@@ -1,4 +1,5 @@
-import { baseCourses, type Fabric, type Hand, sidesOf } from '@puntada/core';
+import { baseCourses, type Fabric, sidesOf } from '@puntada/core/craft';
+import type { Hand } from '@puntada/core/words';
 import { faceOf, liesDouble, shapeOf } from './clothLayout.ts';
 import { paintCircle } from './paintCircle.ts';
 import { clothPicture } from './paintCloth.ts';

@@ -4,12 +4,12 @@ import {
   chooseFoundation,
   type Fabric,
   findPattern,
-  type Hand,
-  layPiece,
   must,
   type StitchPattern,
   techniqueOf,
-} from '@puntada/core';
+} from '@puntada/core/craft';
+import { lay } from '@puntada/core/plan';
+import type { Hand } from '@puntada/core/words';
 import { faceOf, shapeOf } from './clothLayout.ts';
 import { clothPicture } from './paintCloth.ts';
 
@@ -49,7 +49,7 @@ function sampleOf(bound: BoundPattern): Fabric | undefined {
     : across.works.multiple;
   const rows = near(Math.max(high, Math.min(30, bound.repeatCourses * 2)), up.works);
   const courses = technique.courses?.(stitches, rows) ?? rows;
-  return layPiece({ bound, foundation: foundation.value, edges: 'whole', stitches, courses });
+  return lay({ bound, foundation: foundation.value, edges: 'whole', stitches, courses });
 }
 
 function boundOf({ pattern: key, numbers, stitch, shades }: SampleRequest): BoundPattern | undefined {

@@ -1,4 +1,5 @@
-import type { Fabric, Hand } from '@puntada/core';
+import type { Fabric } from '@puntada/core/craft';
+import type { Hand } from '@puntada/core/words';
 import { faceOf } from './clothLayout.ts';
 import { clothPicture } from './paintCloth.ts';
 

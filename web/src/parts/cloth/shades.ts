@@ -1,4 +1,4 @@
-import { lightOf, luminance } from '@puntada/core';
+import { lightOf, luminance } from '@puntada/core/craft';
 
 /** Shades of one yarn: how it looks where light falls on it, in its body, and in its hollows. */
 export interface Shades {

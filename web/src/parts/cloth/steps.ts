@@ -1,4 +1,4 @@
-import { type Fabric, stitchKind } from '@puntada/core';
+import { type Fabric, stitchKind } from '@puntada/core/craft';
 
 /** Whether two kinds of unlike height share a course; then each stitch stands on the one below, not on a line. */
 export function isStepped(fabric: Fabric): boolean {

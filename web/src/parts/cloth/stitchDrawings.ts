@@ -1,4 +1,4 @@
-import { type StitchKey, stitchKinds } from '@puntada/core';
+import { type StitchKey, stitchKinds } from '@puntada/core/craft';
 import { deepDrawings } from './deepDrawings.ts';
 import type { Draw, Drawing } from './drawing.ts';
 

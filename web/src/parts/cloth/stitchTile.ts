@@ -1,4 +1,4 @@
-import type { StitchKey } from '@puntada/core';
+import type { StitchKey } from '@puntada/core/craft';
 import { clearKinds } from './deepDrawings.ts';
 import type { Side } from './drawing.ts';
 import { Pen } from './pen.ts';

@@ -1,4 +1,4 @@
-import type { Wish } from '@puntada/core';
+import type { Wish } from '@puntada/core/records';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useAddWorkMutation, useArchiveWorkMutation, useWorkQuery, type WorkSummary } from '../../api/api.ts';

@@ -1,12 +1,5 @@
-import {
-  type BookEntry,
-  bookEntry,
-  must,
-  type PatternFacts,
-  patternBook,
-  type StitchPattern,
-  techniques,
-} from '@puntada/core';
+import { must, patternBook, type StitchPattern, techniques } from '@puntada/core/craft';
+import { type BookEntry, bookEntry, type PatternFacts } from '@puntada/core/plan';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { Head } from '../../app/Shell.tsx';

@@ -1,11 +1,5 @@
-import {
-  type BookEntry,
-  type PatternFacts,
-  printPattern,
-  type StitchPattern,
-  yarnLengthNumber,
-  yarnLengthUnit,
-} from '@puntada/core';
+import { printPattern, type StitchPattern, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import type { BookEntry, PatternFacts } from '@puntada/core/plan';
 import { useCallback } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';

@@ -1,4 +1,4 @@
-import { lightnessOf, type StitchPattern } from '@puntada/core';
+import { lightnessOf, type StitchPattern } from '@puntada/core/craft';
 import { useMemo } from 'react';
 import { useDrawerQuery } from '../../api/records.ts';
 

@@ -1,17 +1,6 @@
-import {
-  type DrawerYarn,
-  drawerColumns,
-  fibreWords,
-  freeOf,
-  metresInDrawer,
-  type Problem,
-  readDrawerTable,
-  setAside,
-  toRow,
-  typicalYarns,
-  yarnLengthNumber,
-  yarnLengthUnit,
-} from '@puntada/core';
+import { fibreWords, type Problem, typicalYarns, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import type { DrawerYarn } from '@puntada/core/records';
+import { drawerColumns, freeOf, metresInDrawer, readDrawerTable, setAside, toRow } from '@puntada/core/work';
 import { csvFormat, csvParseRows } from 'd3-dsv';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';

@@ -1,4 +1,5 @@
-import { type DrawerYarn, fibreFacts, fibres, parseLabel, typicalYarns, weightClasses } from '@puntada/core';
+import { fibreFacts, fibres, parseLabel, typicalYarns, weightClasses } from '@puntada/core/craft';
+import type { DrawerYarn } from '@puntada/core/records';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';

@@ -1,4 +1,4 @@
-import type { DrawerYarn } from '@puntada/core';
+import type { DrawerYarn } from '@puntada/core/records';
 import { emptyYarn, firstProblems, readYarn, toValues } from './yarnForm.ts';
 
 const kelp: DrawerYarn = {

@@ -1,12 +1,5 @@
-import {
-  type DrawerYarn,
-  drawerYarnSchema,
-  fibreWords,
-  mainFibre,
-  numberOrText,
-  type Problem,
-  readBlend,
-} from '@puntada/core';
+import { fibreWords, mainFibre, numberOrText, type Problem, readBlend } from '@puntada/core/craft';
+import { type DrawerYarn, drawerYarnSchema } from '@puntada/core/records';
 
 /** A yarn of the drawer as its form holds it: all as typed. */
 export interface YarnValues {

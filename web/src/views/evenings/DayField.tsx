@@ -1,4 +1,4 @@
-import type { Day } from '@puntada/core';
+import type { Day } from '@puntada/core/work';
 import { useId, useState } from 'react';
 
 interface Props {

@@ -1,16 +1,15 @@
+import { chanceText, hoursText } from '@puntada/core/words';
 import {
-  chanceText,
   type Day,
   evening,
   type Finish,
   finishes,
-  hoursText,
   type Pending,
   restAfter,
   restFor,
   rests,
   type Week,
-} from '@puntada/core';
+} from '@puntada/core/work';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, useWorksQuery } from '../../api/api.ts';

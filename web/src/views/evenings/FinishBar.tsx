@@ -1,4 +1,4 @@
-import { type Day, dayAfter, type Finish } from '@puntada/core';
+import { type Day, dayAfter, type Finish } from '@puntada/core/work';
 import type { ScaleTime } from 'd3-scale';
 import { at, width } from './finishScale.ts';
 

@@ -1,4 +1,5 @@
-import { readNumber, type Week } from '@puntada/core';
+import { readNumber } from '@puntada/core/craft';
+import type { Week } from '@puntada/core/work';
 import { useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useSetMinutesMutation } from '../../api/records.ts';

@@ -1,4 +1,4 @@
-import { type Day, dayAfter, type Finish, type Pending } from '@puntada/core';
+import { type Day, dayAfter, type Finish, type Pending } from '@puntada/core/work';
 import { type ScaleTime, scaleUtc } from 'd3-scale';
 
 /** Length of the rule of days, in units of its own. */

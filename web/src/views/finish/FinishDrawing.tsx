@@ -1,4 +1,7 @@
-import { type Hand, type PlanDocument, parseLength, presetOf, type Wish } from '@puntada/core';
+import { parseLength } from '@puntada/core/craft';
+import { presetOf } from '@puntada/core/plan';
+import type { PlanDocument, Wish } from '@puntada/core/records';
+import type { Hand } from '@puntada/core/words';
 import { usePreferences } from '../../api/api.ts';
 
 const box = { width: 400, height: 330, room: 56 };

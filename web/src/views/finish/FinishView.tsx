@@ -1,4 +1,4 @@
-import type { Item, PlanDocument } from '@puntada/core';
+import type { Item, PlanDocument } from '@puntada/core/records';
 import { useParams } from 'react-router';
 import { problemsOf, useFaceWorkMutation, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';

@@ -1,4 +1,6 @@
-import { findPattern, type Item, itemPresets, type Problem, patternBook, wishFromPiece } from '@puntada/core';
+import { findPattern, type Problem, patternBook } from '@puntada/core/craft';
+import { itemPresets, wishFromPiece } from '@puntada/core/plan';
+import type { Item } from '@puntada/core/records';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { usePreferences } from '../../api/api.ts';

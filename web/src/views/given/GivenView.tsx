@@ -1,4 +1,4 @@
-import { checkGiven, findFoundation, type GivenVerdict, type Problem, readMultiple } from '@puntada/core';
+import { checkGiven, findFoundation, type GivenVerdict, type Problem, readMultiple } from '@puntada/core/craft';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Head } from '../../app/Shell.tsx';

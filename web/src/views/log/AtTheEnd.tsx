@@ -1,4 +1,7 @@
-import { type LogEntry, type OwnPace, parseLength, parseMass, weighingsIn, wishAgain } from '@puntada/core';
+import { parseLength, parseMass } from '@puntada/core/craft';
+import type { OwnPace } from '@puntada/core/plan';
+import { type LogEntry, weighingsIn } from '@puntada/core/records';
+import { wishAgain } from '@puntada/core/work';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, useAddWorkMutation, type Work } from '../../api/api.ts';

@@ -1,4 +1,4 @@
-import { type ActPace, type OwnPace, secondsEach } from '@puntada/core';
+import { type ActPace, type OwnPace, secondsEach } from '@puntada/core/plan';
 import { usePreferences } from '../../api/api.ts';
 import { actWords, secondsWords } from './paceWords.ts';
 

@@ -1,18 +1,16 @@
+import type { Estimate } from '@puntada/core/craft';
+import { type OwnPace, secondsBy, unknownPace } from '@puntada/core/plan';
+import { pausesIn } from '@puntada/core/records';
+import { hoursText } from '@puntada/core/words';
 import {
   cellsWorked,
-  type Estimate,
   foretoldHours,
   handworkOfRows,
-  hoursText,
-  type OwnPace,
   paceOfSessions,
   partWorked,
-  pausesIn,
   type Session,
-  secondsBy,
   sessionsOfWork,
-  unknownPace,
-} from '@puntada/core';
+} from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';

@@ -1,13 +1,7 @@
-import {
-  clothAsWorked,
-  driftOf,
-  isDrifting,
-  lengthNumber,
-  type Measuring,
-  parseLength,
-  prepareCloth,
-  unitWord,
-} from '@puntada/core';
+import { lengthNumber, parseLength, unitWord } from '@puntada/core/craft';
+import { prepareCloth } from '@puntada/core/plan';
+import type { Measuring } from '@puntada/core/records';
+import { clothAsWorked, driftOf, isDrifting } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { problemsOf, usePreferences } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';

@@ -1,4 +1,6 @@
-import { ninety, type OwnPace, type Session, sessionRatio } from '@puntada/core';
+import { ninety } from '@puntada/core/craft';
+import type { OwnPace } from '@puntada/core/plan';
+import { type Session, sessionRatio } from '@puntada/core/work';
 import { scaleLinear, scalePoint } from 'd3-scale';
 import { line } from 'd3-shape';
 import { useWidth } from '../../parts/useWidth.ts';

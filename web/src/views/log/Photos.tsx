@@ -1,4 +1,4 @@
-import type { LogEntry } from '@puntada/core';
+import type { LogEntry } from '@puntada/core/records';
 import { useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';

@@ -1,4 +1,5 @@
-import { type Estimate, reached, type Session, type Tick } from '@puntada/core';
+import type { Estimate } from '@puntada/core/craft';
+import { reached, type Session, type Tick } from '@puntada/core/work';
 import { scaleLinear } from 'd3-scale';
 import { curveStepAfter, line } from 'd3-shape';
 import { useMemo } from 'react';

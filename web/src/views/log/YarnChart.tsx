@@ -1,4 +1,5 @@
-import { type KnownAt, type ToldUnit, yarnLengthNumber, yarnLengthUnit } from '@puntada/core';
+import { type ToldUnit, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import type { KnownAt } from '@puntada/core/work';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
 import { useWidth } from '../../parts/useWidth.ts';

@@ -1,4 +1,4 @@
-import type { WorkCosts } from '@puntada/core';
+import type { WorkCosts } from '@puntada/core/work';
 import type { Work } from '../../api/api.ts';
 import type { WorkLog } from '../../api/records.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';

@@ -1,4 +1,4 @@
-import { acts } from '@puntada/core';
+import { acts } from '@puntada/core/craft';
 import { actWords, secondsWords, timeWords } from './paceWords.ts';
 
 describe('the words of a pace', () => {

@@ -1,4 +1,5 @@
-import { type Act, type Estimate, stitchKinds, type Terms } from '@puntada/core';
+import { type Act, type Estimate, stitchKinds } from '@puntada/core/craft';
+import type { Terms } from '@puntada/core/words';
 
 /** What a hand does, in words. */
 export function actWords(act: Act, terms: Terms): string {

@@ -1,4 +1,4 @@
-import { photoLetters } from '@puntada/core';
+import { photoLetters } from '@puntada/core/records';
 
 /** Sides of a photo as it is kept, px: the first at which it is small enough. */
 const sides = [1200, 900, 640, 400];

@@ -1,16 +1,6 @@
-import {
-  ballsText,
-  differenceText,
-  finishedText,
-  hoursText,
-  isRoundMaking,
-  metresText,
-  type Prepared,
-  type SizeChoice,
-  sidesOff,
-  type ToldUnit,
-  unitWord,
-} from '@puntada/core';
+import { isRoundMaking, type ToldUnit, unitWord } from '@puntada/core/craft';
+import { type Prepared, type SizeChoice, sidesOff } from '@puntada/core/plan';
+import { ballsText, differenceText, finishedText, hoursText, metresText } from '@puntada/core/words';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
 import { sizeKey } from '../../worker/useFigures.ts';
 

@@ -1,4 +1,5 @@
-import { type HeightOffer, lengthNumber } from '@puntada/core';
+import { lengthNumber } from '@puntada/core/craft';
+import type { HeightOffer } from '@puntada/core/plan';
 import { scaleLinear } from 'd3-scale';
 import { area, curveStepBefore, line } from 'd3-shape';
 import { usePreferences } from '../../api/api.ts';

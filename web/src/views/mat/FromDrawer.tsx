@@ -1,4 +1,7 @@
-import { chanceText, type Problem, type SearchStep, type Wish } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
+import type { SearchStep } from '@puntada/core/plan';
+import type { Wish } from '@puntada/core/records';
+import { chanceText } from '@puntada/core/words';
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../parts/Button.tsx';

@@ -1,16 +1,13 @@
+import { lengthNumber, type ToldUnit, unitWord } from '@puntada/core/craft';
 import {
   type HeightOffer,
-  lengthNumber,
-  lengthText,
   measureOf,
   type Prepared,
   type Sizes,
   type ThawedWork,
-  type ToldUnit,
-  tubeText,
-  unitWord,
   type WidthOffer,
-} from '@puntada/core';
+} from '@puntada/core/plan';
+import { lengthText, tubeText } from '@puntada/core/words';
 import { type KeyboardEvent, memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { useBox } from '../../parts/useWidth.ts';
 import { Edge } from './Edge.tsx';

@@ -1,8 +1,8 @@
+import { good, type ToldUnit } from '@puntada/core/craft';
 import {
   asWideAsHigh,
   chooseSizes,
   fitSizes,
-  good,
   type HeightOffer,
   isTube,
   onlySize,
@@ -10,11 +10,10 @@ import {
   prepareWork,
   type Sizes,
   type ThawedWork,
-  type ToldUnit,
   thaw,
   type WidthOffer,
-  type Wish,
-} from '@puntada/core';
+} from '@puntada/core/plan';
+import type { Wish } from '@puntada/core/records';
 import { useEffect, useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';

@@ -1,16 +1,15 @@
 import {
   type BoundPattern,
   type EdgeRule,
-  type EndRule,
   edgesDiffer,
   isRoundMaking,
-  isTube,
   type LengthUnit,
   mayBeCentred,
   type Policy,
   type Technique,
-  type Wish,
-} from '@puntada/core';
+} from '@puntada/core/craft';
+import { type EndRule, isTube } from '@puntada/core/plan';
+import type { Wish } from '@puntada/core/records';
 import { memo } from 'react';
 import { Choice } from '../../parts/Choice.tsx';
 import { Term } from '../../parts/terms/Term.tsx';

@@ -1,23 +1,24 @@
+import { printLength, type ToldUnit } from '@puntada/core/craft';
 import {
-  ballsText,
-  chanceText,
-  differenceText,
   type HeightOffer,
-  hoursText,
-  lengthText,
   measureOf,
-  metresText,
   type Prepared,
-  printLength,
   type Sizes,
   sidesOff,
-  sourceWords,
-  type ToldUnit,
   type TubeMeasure,
   type TubeSize,
   type WidthOffer,
   type YarnNeed,
-} from '@puntada/core';
+} from '@puntada/core/plan';
+import {
+  ballsText,
+  chanceText,
+  differenceText,
+  hoursText,
+  lengthText,
+  metresText,
+  sourceWords,
+} from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import { Figure } from '../../parts/Figure.tsx';
 import { Term } from '../../parts/terms/Term.tsx';

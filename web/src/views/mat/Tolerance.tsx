@@ -1,4 +1,5 @@
-import { type LengthUnit, lengthReads, type Wish } from '@puntada/core';
+import type { LengthUnit } from '@puntada/core/craft';
+import { lengthReads, type Wish } from '@puntada/core/records';
 import { useState } from 'react';
 
 interface Props {

@@ -1,4 +1,5 @@
-import type { Estimate, HeightOffer, WidthOffer } from '@puntada/core';
+import type { Estimate } from '@puntada/core/craft';
+import type { HeightOffer, WidthOffer } from '@puntada/core/plan';
 
 /** Where things lie on the mat, px from the top left corner of the mat itself. */
 export interface MatGeometry {

@@ -1,4 +1,4 @@
-import type { ToldUnit } from '@puntada/core';
+import type { ToldUnit } from '@puntada/core/craft';
 import { paintStrap, paintUnder, type StrapLook } from '../../parts/cloth/paintOutfit.ts';
 import { shadesOf } from '../../parts/cloth/shades.ts';
 import type { MatGeometry } from './matGeometry.ts';

@@ -1,12 +1,12 @@
 import {
-  type Hand,
   type HeightOffer,
   isTube,
   type Prepared,
   type Sizes,
   type ThawedWork,
   type WidthOffer,
-} from '@puntada/core';
+} from '@puntada/core/plan';
+import type { Hand } from '@puntada/core/words';
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { easel } from '../../worker/painter.ts';

@@ -1,4 +1,6 @@
-import { patternBook, sizeText, type Wish } from '@puntada/core';
+import { patternBook } from '@puntada/core/craft';
+import type { Wish } from '@puntada/core/records';
+import { sizeText } from '@puntada/core/words';
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';

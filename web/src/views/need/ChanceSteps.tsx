@@ -1,4 +1,5 @@
-import { chanceText, type PlanDocument } from '@puntada/core';
+import type { PlanDocument } from '@puntada/core/records';
+import { chanceText } from '@puntada/core/words';
 
 type Chance = PlanDocument['colours'][number]['chances'][number];
 

@@ -1,4 +1,6 @@
-import { chanceText, type PlanDocument, type Problem, type Wish } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
+import type { PlanDocument, Wish } from '@puntada/core/records';
+import { chanceText } from '@puntada/core/words';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';

@@ -1,4 +1,5 @@
-import type { PlanDocument, Policy } from '@puntada/core';
+import type { Policy } from '@puntada/core/craft';
+import type { PlanDocument } from '@puntada/core/records';
 import { Term } from '../../parts/terms/Term.tsx';
 
 interface Props {

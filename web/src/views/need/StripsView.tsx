@@ -1,12 +1,7 @@
-import {
-  hoursText,
-  type Policy,
-  type Result,
-  type Strip,
-  type Wish,
-  yarnLengthNumber,
-  yarnLengthUnit,
-} from '@puntada/core';
+import { type Policy, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import type { Wish } from '@puntada/core/records';
+import { hoursText } from '@puntada/core/words';
+import type { Strip } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';

@@ -1,4 +1,6 @@
-import { finishedText, hoursText, metresText, type RestPlan, yarnLengthNumber, yarnLengthUnit } from '@puntada/core';
+import { yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { finishedText, hoursText, metresText } from '@puntada/core/words';
+import type { RestPlan } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, usePreferences, useSendTicksMutation, type Work } from '../../api/api.ts';

@@ -1,4 +1,6 @@
-import { type FrozenWork, finishedText, hoursText, metresText, type PlanFigures, type Wish } from '@puntada/core';
+import type { FrozenWork, Wish } from '@puntada/core/records';
+import { finishedText, hoursText, metresText } from '@puntada/core/words';
+import type { PlanFigures } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { usePreferences, type Work } from '../../api/api.ts';
 import { type FormerPlan, useFormerQuery } from '../../api/records.ts';

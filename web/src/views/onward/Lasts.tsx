@@ -1,4 +1,4 @@
-import { chanceText } from '@puntada/core';
+import { chanceText } from '@puntada/core/words';
 
 /** Whether the yarn lasts: never by colour alone. */
 export function Lasts({ chance, sure }: { chance: number | undefined; sure: number }) {

@@ -1,4 +1,6 @@
-import { courseWord, type RestPlan, type Result } from '@puntada/core';
+import type { Result } from '@puntada/core/craft';
+import { courseWord } from '@puntada/core/words';
+import type { RestPlan } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';

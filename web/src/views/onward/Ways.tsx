@@ -1,4 +1,6 @@
-import { finishedText, hoursText, metresText, type RestPlan, unitWord } from '@puntada/core';
+import { unitWord } from '@puntada/core/craft';
+import { finishedText, hoursText, metresText } from '@puntada/core/words';
+import type { RestPlan } from '@puntada/core/work';
 import { usePreferences, type Work } from '../../api/api.ts';
 import { Craft } from '../../parts/Craft.tsx';
 import { Lasts } from './Lasts.tsx';

@@ -1,4 +1,4 @@
-import { restKinds } from '@puntada/core';
+import { restKinds } from '@puntada/core/work';
 import { restName } from './onwardWords.ts';
 
 describe('what a way for the rest is called', () => {

@@ -1,4 +1,5 @@
-import type { RestKind, Wish } from '@puntada/core';
+import type { Wish } from '@puntada/core/records';
+import type { RestKind } from '@puntada/core/work';
 
 /**
  * What each way for the rest of a work is called. @param closing whether the plan has a closing row now

@@ -1,17 +1,5 @@
-import {
-  type AdviceRequest,
-  type BoundPattern,
-  chainsFor,
-  courseWord,
-  explainCourse,
-  type Fabric,
-  legend,
-  must,
-  StrandBook,
-  stitchKind,
-  type Terms,
-  techniqueOf,
-} from '@puntada/core';
+import { type BoundPattern, chainsFor, type Fabric, must, stitchKind, techniqueOf } from '@puntada/core/craft';
+import { type AdviceRequest, courseWord, explainCourse, legend, StrandBook, type Terms } from '@puntada/core/words';
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import { useParams } from 'react-router';

@@ -1,4 +1,4 @@
-import { type AdviceRequest, beginningAdvice, rowAdvice, writeRow } from '@puntada/core';
+import { type AdviceRequest, beginningAdvice, rowAdvice, writeRow } from '@puntada/core/words';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
 import { useCraftWords } from '../../parts/Craft.tsx';

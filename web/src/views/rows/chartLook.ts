@@ -1,4 +1,4 @@
-import type { Hand, HangingStrand } from '@puntada/core';
+import type { Hand, HangingStrand } from '@puntada/core/words';
 
 /** Room for row numbers at either side and for stitch numbers below, px. */
 export const gutter = 44;

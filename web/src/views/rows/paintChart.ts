@@ -1,4 +1,5 @@
-import { baseCourses, cellsIn, type Fabric, type Hand, runsForward, sidesOf, stitchKind } from '@puntada/core';
+import { baseCourses, cellsIn, type Fabric, runsForward, sidesOf, stitchKind } from '@puntada/core/craft';
+import type { Hand } from '@puntada/core/words';
 import { faceOf, placeOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { onShade } from '../../parts/cloth/shades.ts';
 import { type ChartLook, footer, gutter } from './chartLook.ts';

@@ -1,4 +1,5 @@
-import { cellsIn, type Fabric, type Hand, runsForward, stitchKind } from '@puntada/core';
+import { cellsIn, type Fabric, runsForward, stitchKind } from '@puntada/core/craft';
+import type { Hand } from '@puntada/core/words';
 import { faceOf } from '../../parts/cloth/clothLayout.ts';
 import { onShade } from '../../parts/cloth/shades.ts';
 import { type ChartLook, gutter } from './chartLook.ts';

@@ -1,4 +1,4 @@
-import { type StitchKey, stitchKinds } from '@puntada/core';
+import { type StitchKey, stitchKinds } from '@puntada/core/craft';
 import { deepKinds } from '../../parts/cloth/deepDrawings.ts';
 
 type Ctx = CanvasRenderingContext2D;

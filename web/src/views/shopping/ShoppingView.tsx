@@ -1,4 +1,4 @@
-import type { PlanDocument } from '@puntada/core';
+import type { PlanDocument } from '@puntada/core/records';
 import { useEffect, useMemo, useState } from 'react';
 import { usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';
 import { useDrawerQuery } from '../../api/records.ts';

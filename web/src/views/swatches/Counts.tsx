@@ -1,4 +1,5 @@
-import { type LengthUnit, parseLength, readNumber, type SwatchCount } from '@puntada/core';
+import { type LengthUnit, parseLength, readNumber } from '@puntada/core/craft';
+import type { SwatchCount } from '@puntada/core/records';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';

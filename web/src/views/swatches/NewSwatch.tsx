@@ -1,16 +1,14 @@
 import {
   fibreWords,
   findPattern,
-  leastSide,
   numberOrText,
   type Policy,
   patternBook,
   policies,
   policyNames,
   printLength,
-  type Swatch,
-  swatchSchema,
-} from '@puntada/core';
+} from '@puntada/core/craft';
+import { leastSide, type Swatch, swatchSchema } from '@puntada/core/records';
 import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { problemsOf, usePreferences } from '../../api/api.ts';

@@ -1,4 +1,6 @@
-import { findPattern, hookFor, policyNames, readNumber, type Swatch, swatchFigures } from '@puntada/core';
+import { findPattern, policyNames, readNumber } from '@puntada/core/craft';
+import type { Swatch } from '@puntada/core/records';
+import { hookFor, swatchFigures } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, usePreferences } from '../../api/api.ts';

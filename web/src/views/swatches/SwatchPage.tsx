@@ -1,4 +1,7 @@
-import { metresText, policyNames, type Swatch, type SwatchCount, swatchFigures } from '@puntada/core';
+import { policyNames } from '@puntada/core/craft';
+import type { Swatch, SwatchCount } from '@puntada/core/records';
+import { metresText } from '@puntada/core/words';
+import { swatchFigures } from '@puntada/core/work';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { problemsOf, useChangeWorkMutation, usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';

@@ -1,4 +1,5 @@
-import { firstBelief, isDoubtful, type Swatch } from '@puntada/core';
+import { firstBelief, isDoubtful } from '@puntada/core/craft';
+import type { Swatch } from '@puntada/core/records';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';

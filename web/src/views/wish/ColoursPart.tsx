@@ -8,7 +8,7 @@ import {
   smallestRun,
   typicalYarns,
   weightClasses,
-} from '@puntada/core';
+} from '@puntada/core/craft';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import type { StoredYarn } from '../../api/records.ts';

@@ -1,4 +1,4 @@
-import { type Eyes, readShades, shadeSeen } from '@puntada/core';
+import { type Eyes, readShades, shadeSeen } from '@puntada/core/craft';
 import { yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
 import type { WishFormValues } from './wishForm.ts';
 

@@ -1,4 +1,5 @@
-import { parseLength, printLength, strapAcross, strapJoining, strapWanted } from '@puntada/core';
+import { parseLength, printLength } from '@puntada/core/craft';
+import { strapAcross, strapJoining, strapWanted } from '@puntada/core/plan';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { usePreferences } from '../../api/api.ts';

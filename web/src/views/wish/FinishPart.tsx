@@ -1,4 +1,4 @@
-import type { Item } from '@puntada/core';
+import type { Item } from '@puntada/core/records';
 import type { ReactNode } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';

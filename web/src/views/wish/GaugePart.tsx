@@ -1,12 +1,7 @@
-import {
-  findPattern,
-  type HookAdvice,
-  hookWords,
-  type LengthUnit,
-  readNumber,
-  type Swatch,
-  swatchFigures,
-} from '@puntada/core';
+import { findPattern, type LengthUnit, readNumber } from '@puntada/core/craft';
+import { type HookAdvice, hookWords } from '@puntada/core/plan';
+import type { Swatch } from '@puntada/core/records';
+import { swatchFigures } from '@puntada/core/work';
 import { useFormContext } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { usePreferences } from '../../api/api.ts';

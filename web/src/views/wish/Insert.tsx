@@ -1,4 +1,5 @@
-import { coverFor, readNumber } from '@puntada/core';
+import { readNumber } from '@puntada/core/craft';
+import { coverFor } from '@puntada/core/plan';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { Button } from '../../parts/Button.tsx';

@@ -1,4 +1,6 @@
-import { type Item, itemPresets, patternBook, presetOf } from '@puntada/core';
+import { patternBook } from '@puntada/core/craft';
+import { itemPresets, presetOf } from '@puntada/core/plan';
+import type { Item } from '@puntada/core/records';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';

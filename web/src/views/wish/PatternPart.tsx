@@ -8,13 +8,12 @@ import {
   isRoundMaking,
   makingsOf,
   patternBook,
-  presetOf,
   type StitchPattern,
   techniqueOf,
   techniques,
   tubeBegins,
-  waysOf,
-} from '@puntada/core';
+} from '@puntada/core/craft';
+import { presetOf, waysOf } from '@puntada/core/plan';
 import { ToggleGroup } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useFormContext } from 'react-hook-form';

@@ -1,4 +1,5 @@
-import { courseWord, finishedText, type Problem, type Result, sidesOf, tubeText } from '@puntada/core';
+import { type Problem, type Result, sidesOf } from '@puntada/core/craft';
+import { courseWord, finishedText, tubeText } from '@puntada/core/words';
 import { useEffect, useRef } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { usePreferences } from '../../api/api.ts';

@@ -1,4 +1,6 @@
-import { courseWord, inRounds, measureOf, patternBook, techniqueOf } from '@puntada/core';
+import { inRounds, patternBook, techniqueOf } from '@puntada/core/craft';
+import { measureOf } from '@puntada/core/plan';
+import { courseWord } from '@puntada/core/words';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Drop } from './Drop.tsx';

@@ -1,4 +1,6 @@
-import type { Day, Fibre, Item, Wish } from '@puntada/core';
+import type { Fibre } from '@puntada/core/craft';
+import type { Item, Wish } from '@puntada/core/records';
+import type { Day } from '@puntada/core/work';
 
 export type CountedGauge = Extract<Wish['gauge'], { from: 'counted' }>;
 

@@ -1,4 +1,4 @@
-import { findPattern } from '@puntada/core';
+import { findPattern } from '@puntada/core/craft';
 import type { UseFormReturn } from 'react-hook-form';
 import { usualMade, usualNumbers, usualYarn } from './usual.ts';
 import type { WishFormValues } from './wishForm.ts';

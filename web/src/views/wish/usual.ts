@@ -1,4 +1,6 @@
-import { type Item, isRoundMaking, makingsOf, presetOf, type StitchPattern, type Wish } from '@puntada/core';
+import { isRoundMaking, makingsOf, type StitchPattern } from '@puntada/core/craft';
+import { presetOf } from '@puntada/core/plan';
+import type { Item, Wish } from '@puntada/core/records';
 import type { WishFormValues } from './formValues.ts';
 
 /** Stitches and rows of a block on what is narrow, at most. */

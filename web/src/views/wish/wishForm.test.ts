@@ -1,4 +1,6 @@
-import { itemPresets, patternBook, planWish, readShape, type Wish, wishSchema } from '@puntada/core';
+import { patternBook } from '@puntada/core/craft';
+import { itemPresets, planWish } from '@puntada/core/plan';
+import { readShape, type Wish, wishSchema } from '@puntada/core/records';
 import { usualFinish, usualMade, usualNumbers, usualSize, usualYarn } from './usual.ts';
 import { fieldOf, formSchema, lettersOf, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
 

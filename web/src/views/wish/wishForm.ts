@@ -3,22 +3,17 @@ import {
   fibreWords,
   findPattern,
   isRoundMaking,
-  itemPresets,
-  lengthReads,
   lettersIn,
   mainFibre,
   numberOrText,
-  policyOf,
-  presetOf,
   type Result,
   readBlend,
   readOrder,
-  readShape,
   type StitchPattern,
   techniqueOf,
-  type Wish,
-  wishSchema,
-} from '@puntada/core';
+} from '@puntada/core/craft';
+import { itemPresets, policyOf, presetOf } from '@puntada/core/plan';
+import { lengthReads, readShape, type Wish, wishSchema } from '@puntada/core/records';
 import { z } from 'zod';
 import type { WishFormValues } from './formValues.ts';
 import { upWord, usualFinish, usualMade, usualNumbers, usualSize, usualTitle, usualYarn } from './usual.ts';

@@ -1,4 +1,5 @@
-import { type StitchKey, stitchKinds, stitchWord, type Terms, techniques } from '@puntada/core';
+import { type StitchKey, stitchKinds, techniques } from '@puntada/core/craft';
+import { stitchWord, type Terms } from '@puntada/core/words';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';

@@ -1,4 +1,5 @@
-import { courseWord, workCourse } from '@puntada/core';
+import { workCourse } from '@puntada/core/plan';
+import { courseWord } from '@puntada/core/words';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, useFinishWorkMutation, type Work } from '../../api/api.ts';

@@ -1,12 +1,7 @@
-import {
-  chanceText,
-  courseWord,
-  finishedText,
-  openEnd,
-  prepareCloth,
-  type WorkCosts,
-  weighingsIn,
-} from '@puntada/core';
+import { prepareCloth } from '@puntada/core/plan';
+import { weighingsIn } from '@puntada/core/records';
+import { chanceText, courseWord, finishedText } from '@puntada/core/words';
+import { openEnd, type WorkCosts } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { usePreferences, type Work } from '../../api/api.ts';

@@ -1,4 +1,5 @@
-import type { Hand, Terms, WorkedCourse, WorkedRun } from '@puntada/core';
+import type { WorkedCourse, WorkedRun } from '@puntada/core/plan';
+import type { Hand, Terms } from '@puntada/core/words';
 import type { MouseEvent } from 'react';
 import { runStitches } from '../../parts/runWords.ts';
 import { useWidth } from '../../parts/useWidth.ts';

@@ -1,4 +1,5 @@
-import { closingWords, countedIn, type Hand, stitchWord, summedStitch, type Terms, turnAfter } from '@puntada/core';
+import { countedIn, turnAfter } from '@puntada/core/plan';
+import { closingWords, type Hand, stitchWord, summedStitch, type Terms } from '@puntada/core/words';
 import type { RowInHand } from './useRowInHand.ts';
 
 interface Props {

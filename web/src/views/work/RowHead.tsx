@@ -1,4 +1,4 @@
-import { courseWord, type Hand } from '@puntada/core';
+import { courseWord, type Hand } from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 import type { RowInHand } from './useRowInHand.ts';

@@ -1,4 +1,5 @@
-import { closingWords, countedIn, howMade, leftIn, stitchWord, type Terms } from '@puntada/core';
+import { countedIn, leftIn } from '@puntada/core/plan';
+import { closingWords, howMade, stitchWord, type Terms } from '@puntada/core/words';
 import { useState } from 'react';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import type { RowInHand } from './useRowInHand.ts';

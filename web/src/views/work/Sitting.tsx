@@ -1,4 +1,5 @@
-import { pausesIn, restAfter, restFor, sittingSince } from '@puntada/core';
+import { pausesIn } from '@puntada/core/records';
+import { restAfter, restFor, sittingSince } from '@puntada/core/work';
 import { Pause } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { problemsOf } from '../../api/api.ts';

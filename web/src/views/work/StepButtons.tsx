@@ -1,4 +1,4 @@
-import type { Hand } from '@puntada/core';
+import type { Hand } from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import { Button, Key } from '../../parts/Button.tsx';
 import { lettingGo } from './lettingGo.ts';

@@ -1,4 +1,4 @@
-import { courseWord } from '@puntada/core';
+import { courseWord } from '@puntada/core/words';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';

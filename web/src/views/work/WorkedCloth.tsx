@@ -1,4 +1,5 @@
-import { baseCourses, cellsIn, type Fabric, facesRight, type Hand, runsForward, sidesOf } from '@puntada/core';
+import { baseCourses, cellsIn, type Fabric, facesRight, runsForward, sidesOf } from '@puntada/core/craft';
+import type { Hand } from '@puntada/core/words';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type ClothShape, faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { type CourseSpan, paintCloth } from '../../parts/cloth/paintCloth.ts';

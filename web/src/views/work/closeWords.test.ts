@@ -1,4 +1,4 @@
-import type { WorkedCourse, WorkedRun } from '@puntada/core';
+import type { WorkedCourse, WorkedRun } from '@puntada/core/plan';
 import { closeWords, kindWords, spokenRun } from './closeWords.ts';
 
 const run = (change: Partial<WorkedRun>): WorkedRun => ({

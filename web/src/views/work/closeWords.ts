@@ -1,13 +1,5 @@
-import {
-  changeOfRun,
-  closingWords,
-  oneStitch,
-  openingWords,
-  stitchWord,
-  type Terms,
-  type WorkedCourse,
-  type WorkedRun,
-} from '@puntada/core';
+import type { WorkedCourse, WorkedRun } from '@puntada/core/plan';
+import { changeOfRun, closingWords, oneStitch, openingWords, stitchWord, type Terms } from '@puntada/core/words';
 import { runStitches } from '../../parts/runWords.ts';
 
 /** Where the colour comes in, announced on the stitch that finishes in the new one, or at the join or chain that brings it. */

@@ -1,4 +1,7 @@
-import { type Rows, rowAdvice, techniqueOf, type WorkedCourse } from '@puntada/core';
+import { techniqueOf } from '@puntada/core/craft';
+import type { WorkedCourse } from '@puntada/core/plan';
+import { rowAdvice } from '@puntada/core/words';
+import type { Rows } from '@puntada/core/work';
 
 /**
  * What to mind at one run of a row: where markers go and what comes to an end, at its beginning; what to look over, at

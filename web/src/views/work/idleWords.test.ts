@@ -1,4 +1,4 @@
-import type { WorkedCourse } from '@puntada/core';
+import type { WorkedCourse } from '@puntada/core/plan';
 import { idleWords } from './idleWords.ts';
 
 const course = {

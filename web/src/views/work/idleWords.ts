@@ -1,4 +1,5 @@
-import type { StrandOrder, WorkedCourse } from '@puntada/core';
+import type { WorkedCourse } from '@puntada/core/plan';
+import type { StrandOrder } from '@puntada/core/words';
 
 /** What each idle colour that is attached does while one run is worked, short. @param run from 0 */
 export function idleWords(

@@ -55,6 +55,7 @@ describe('reading runs aloud', () => {
           throw new Error('no sound card');
         },
         cancel: () => undefined,
+        speaking: false,
       },
       SpeechSynthesisUtterance: Object as unknown as new (text: string) => SpeechSynthesisUtterance,
     });

@@ -1,4 +1,4 @@
-import type { WorkedCourse } from '@puntada/core';
+import type { WorkedCourse } from '@puntada/core/plan';
 import type { Tug } from './useReading.ts';
 
 /**

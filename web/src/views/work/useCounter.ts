@@ -1,4 +1,4 @@
-import { type Position, reached } from '@puntada/core';
+import { type Position, reached } from '@puntada/core/work';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { api, problemsOf, useSendTicksMutation, type Work } from '../../api/api.ts';
 import { changeKept } from '../../api/keptCopies.ts';

@@ -1,4 +1,6 @@
-import { colourQuestions, type Lasting, lasting, prepareCloth, type Wish, type WorkCosts } from '@puntada/core';
+import { prepareCloth } from '@puntada/core/plan';
+import type { Wish } from '@puntada/core/records';
+import { colourQuestions, type Lasting, lasting, type WorkCosts } from '@puntada/core/work';
 import { useMemo } from 'react';
 import type { WorkLog } from '../../api/records.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';

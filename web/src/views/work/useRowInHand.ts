@@ -1,14 +1,6 @@
-import {
-  againstBelow,
-  type Position,
-  StrandBook,
-  type StrandOrder,
-  startWords,
-  type Terms,
-  type WorkedCourse,
-  type WorkedRun,
-  workCourse,
-} from '@puntada/core';
+import { type WorkedCourse, type WorkedRun, workCourse } from '@puntada/core/plan';
+import { againstBelow, StrandBook, type StrandOrder, startWords, type Terms } from '@puntada/core/words';
+import type { Position } from '@puntada/core/work';
 import { useMemo } from 'react';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 import { hintsAt } from './hintsAt.ts';

@@ -1,4 +1,5 @@
-import { afterRow, afterRun, backRun, workCourse } from '@puntada/core';
+import { workCourse } from '@puntada/core/plan';
+import { afterRow, afterRun, backRun } from '@puntada/core/work';
 import { useCallback, useEffect, useRef } from 'react';
 import { switchChannel, switchDriver } from '../../parts/switchDriver.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';

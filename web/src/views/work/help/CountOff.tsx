@@ -1,4 +1,4 @@
-import { oneOff } from '@puntada/core';
+import { oneOff } from '@puntada/core/work';
 import { useState } from 'react';
 import { TextField } from '../../../parts/TextField.tsx';
 import type { HelpProps } from './helpProps.ts';

@@ -1,4 +1,5 @@
-import { findRow, type Problem, readSeenRow, runsToTap } from '@puntada/core';
+import type { Problem } from '@puntada/core/craft';
+import { findRow, readSeenRow, runsToTap } from '@puntada/core/work';
 import { Delete } from 'lucide-react';
 import { useMemo, useState } from 'react';
 import { Button } from '../../../parts/Button.tsx';

@@ -1,4 +1,5 @@
-import { countedIn, slips, workCourse } from '@puntada/core';
+import { countedIn, workCourse } from '@puntada/core/plan';
+import { slips } from '@puntada/core/work';
 import { LifeBuoy } from 'lucide-react';
 import { Dialog, Tabs } from 'radix-ui';
 import { useState } from 'react';

@@ -1,14 +1,6 @@
-import {
-  endSooner,
-  lengthNumber,
-  prepareCloth,
-  type RipCost,
-  ripBack,
-  unitWord,
-  type WorkCosts,
-  yarnLengthNumber,
-  yarnLengthUnit,
-} from '@puntada/core';
+import { lengthNumber, unitWord, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { prepareCloth } from '@puntada/core/plan';
+import { endSooner, type RipCost, ripBack, type WorkCosts } from '@puntada/core/work';
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../../api/api.ts';

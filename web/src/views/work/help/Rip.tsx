@@ -1,4 +1,5 @@
-import { ripBack, yarnLengthNumber, yarnLengthUnit } from '@puntada/core';
+import { yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { ripBack } from '@puntada/core/work';
 import { useState } from 'react';
 import { usePreferences } from '../../../api/api.ts';
 import { Button } from '../../../parts/Button.tsx';

@@ -1,4 +1,6 @@
-import type { countedIn, Position, Terms, WorkCosts } from '@puntada/core';
+import type { countedIn } from '@puntada/core/plan';
+import type { Terms } from '@puntada/core/words';
+import type { Position, WorkCosts } from '@puntada/core/work';
 import type { Work } from '../../../api/api.ts';
 import type { WorkCloth } from '../../../parts/useWorkCloth.ts';
 

@@ -1,0 +1,116 @@
+import type { Cells, Fabric } from '../fabric/fabric.ts';
+import type { RowColours } from '../fabric/rowColours.ts';
+import type { LayRequest } from '../fabric/rows.ts';
+import type { Foundation, FoundationKey } from '../foundation/foundation.ts';
+import type { GaugeKey } from '../gauge/typical.ts';
+import type { BoundPattern } from '../patterns/bind.ts';
+import type { Making, TechniqueKey } from '../patterns/model.ts';
+import type { StitchKey } from '../stitches/kinds.ts';
+import type { YarnPath } from '../yarn/yarnPerStitch.ts';
+import type { Policy } from './policy.ts';
+
+/** One course as the proof sees it, with the two below it. All arrays are in column order. */
+export interface CourseView extends Cells {
+  /** From 0. */
+  readonly course: number;
+  readonly courses: number;
+  /** What the pattern's widths count. */
+  readonly count: number;
+  readonly forward: boolean;
+  readonly making: Making;
+  readonly below?: Cells | undefined;
+  readonly below2?: Cells | undefined;
+  readonly bound: BoundPattern;
+  readonly foundation: Foundation;
+  /** Says that the cell in this column cannot be, and why. */
+  refuse(column: number, reason: string): void;
+}
+
+/** Rows that are `step · k + offset`. */
+interface Multiple {
+  readonly step: number;
+  readonly offset: number;
+}
+
+/** Row counts that end a cloth, from the least on. */
+export interface Endings {
+  readonly least: number;
+  readonly any: Multiple;
+  readonly whole: Multiple;
+}
+
+/** How the pattern's widths are counted in a technique, and what one of them is. */
+export interface WidthCount {
+  /** In the plural: stitches, clusters, windows, blocks, wedges. */
+  readonly word: string;
+  /** Stitches of a whole course for so many. */
+  stitches(count: number, foundation: Foundation): number;
+  /** Stitch widths (of the gauge) across so many. */
+  widths(count: number): number;
+}
+
+/** What a maker is told of a technique, a sentence each. docs/craft.md, “The techniques”. */
+export interface TechniqueWords {
+  /** Where the colour changes. */
+  readonly change: string;
+  /** What to look over as one goes. */
+  readonly lookOver: string;
+  /** What the row height is made of. */
+  readonly height: string;
+  /** What the idle colour does. */
+  readonly idle: string;
+}
+
+/** What one technique of the craft knows of itself: asked by `lay`, `check`, `fit`, `gauge`, `measure` and `write`. */
+export interface Technique {
+  readonly key: TechniqueKey;
+  readonly name: string;
+  readonly words: TechniqueWords;
+  /** Fewest of the count by which a width can grow when a repeat may be cut at the edges. */
+  readonly step: number;
+  /** Any stitch may stand at an edge, so that a repeat may be cut there. */
+  readonly cuts?: true;
+  readonly kinds: readonly StitchKey[];
+  readonly width: WidthCount;
+  /** Yarn paths of stitches that are made otherwise here than elsewhere. */
+  readonly paths?: Partial<Record<StitchKey, YarnPath>>;
+  /** Which column of the typical table sizes this cloth. */
+  gaugeKey(bound: BoundPattern): GaugeKey;
+  /** The ways to begin, the usual one first. */
+  foundations(bound: BoundPattern): readonly FoundationKey[];
+  /** What the first cell worked in a course is made as. */
+  opening(kind: StitchKey, request: LayRequest): StitchKey;
+  /** What stitches are in the first course, which goes into the chain. */
+  readonly inChain?: ReadonlyMap<StitchKey, StitchKey>;
+  /** Cells by which every row is begun further on in its repeat. */
+  shift?(request: LayRequest): number;
+  /** Its rows are of one colour each, so that the maker may order their colours. */
+  readonly ordered?: true;
+  /** It is worked in rows of its own, from the middle outwards: a circle. */
+  readonly circle?: true;
+  /** Its stitches may go into one loop of the row below. */
+  readonly loops?: true;
+  /** Which rows end it, where its pattern's own multiples do not say: all of them from `least` on by `step`. */
+  endings?(bound: BoundPattern): Endings | undefined;
+  /** The colours of its rows, where they are not what its pattern writes. */
+  bands?(bound: BoundPattern, rows: number): RowColours[];
+  /** Lays courses that are not a plain grid. */
+  lay?(request: LayRequest): Fabric;
+  /** Courses that are worked for so many rows of the pattern, where the two are not the same. */
+  courses?(count: number, rows: number): number;
+  /** Row heights (of the gauge) in so many rows, where it is not one each. */
+  heights?(rows: number): number;
+  /** The only policy for idle strands that the technique can be worked with. */
+  readonly policy?: Policy;
+  /** Cells that a course must have, where it is not told by what the course below left. */
+  cells?(course: number, count: number, courses: number, foundation: Foundation): number;
+  /** Works the course stitch by stitch and refuses what cannot be. */
+  prove(view: CourseView): void;
+}
+
+/** The count of a technique that counts stitches. */
+export const plainStitches: WidthCount = {
+  word: 'stitches',
+  stitches: (count) => count,
+  widths: (count) => count,
+};

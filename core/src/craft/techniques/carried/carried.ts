@@ -1,0 +1,59 @@
+import { isRoundMaking } from '../../fabric/fabric.ts';
+import { type FoundationKey, roundWays } from '../../foundation/foundation.ts';
+import type { BoundPattern } from '../../patterns/bind.ts';
+import type { StitchKey } from '../../stitches/kinds.ts';
+import { countedOpening, firstColumn, mainAt, opensOnlyFirst } from '../../technique/rules.ts';
+import { type CourseView, plainStitches, type Technique } from '../../technique/technique.ts';
+
+const flatWays: Partial<Record<StitchKey, readonly FoundationKey[]>> = {
+  sc: ['sc-2nd', 'sc-chainless'],
+  hdc: ['hdc-2nd', 'hdc-3rd', 'hdc-3rd-counted'],
+  dc: ['dc-4th', 'dc-3rd', 'dc-3rd-counted', 'dc-chainless'],
+};
+
+/** The ways to begin a flat piece or a round of one stitch. */
+export function waysFor(bound: BoundPattern): readonly FoundationKey[] {
+  return isRoundMaking(bound.pattern.made) ? roundWays(bound.stitch) : (flatWays[bound.stitch] ?? []);
+}
+
+/** Every stitch is the main one, on the top of the stitch below; a counted chain opens each course or none. */
+export function proveGrid(view: CourseView): void {
+  opensOnlyFirst(view);
+  const { stitch } = view.bound;
+  const first = firstColumn(view);
+  for (let x = 0; x < view.kinds.length; x++) {
+    const own = mainAt(view.kinds, x);
+    if (own !== stitch) view.refuse(x, `${own} stands in a cloth of ${stitch}`);
+    const under = mainAt(view.below?.kinds, x);
+    if (view.below && under !== own) view.refuse(x, `a ${own} stands on ${under ? `a ${under}` : 'nothing'}`);
+  }
+  const opens = view.kinds[first] !== undefined && mainAt(view.kinds, first) === stitch;
+  const counted = view.foundation.counted;
+  if (opens && counted && view.kinds[first] === view.kinds[first + (view.forward ? 1 : -1)]) {
+    view.refuse(first, 'the turning chain counts as the first stitch, and none stands here');
+  }
+}
+
+/** Carried colourwork: one cell of the chart is one stitch, the idle strand lies inside. docs/craft.md, “Carried colourwork”. */
+export const carried: Technique = {
+  key: 'carried',
+  name: 'carried colourwork',
+  words: {
+    change: 'The new colour enters with the last pull-through of the stitch before it.',
+    lookOver: 'See that each block starts where the one below says, and that no idle loop hangs out on the back.',
+    height: 'Every row is as tall as its stitch.',
+    idle: 'The idle strand lies along the top of the row below and is worked over; bring it under the hook at a turn.',
+  },
+  step: 1,
+  cuts: true,
+  loops: true,
+  kinds: [
+    ...(['sc', 'hdc', 'dc', 'hdc-ch2', 'dc-ch3', 'dc-ch2'] as const),
+    ...(['sc@back', 'sc@front', 'hdc@back', 'hdc@front', 'dc@back', 'dc@front'] as const),
+  ],
+  width: plainStitches,
+  gaugeKey: (bound) => (bound.stitch === 'hdc' ? 'hdc' : bound.stitch === 'dc' ? 'dc' : 'sc'),
+  foundations: waysFor,
+  opening: (kind, { foundation }) => countedOpening(kind, foundation.turn, foundation.counted),
+  prove: proveGrid,
+};

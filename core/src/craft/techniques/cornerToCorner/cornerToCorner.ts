@@ -1,0 +1,77 @@
+import { assemble, type Cells, type Fabric, runsForward } from '../../fabric/fabric.ts';
+import { type LayRequest, phaseOf, spreadRow, turnRows, unitWidth } from '../../fabric/rows.ts';
+import { codeOf } from '../../stitches/kinds.ts';
+import { firstColumn, keyAt } from '../../technique/rules.ts';
+import type { Technique } from '../../technique/technique.ts';
+
+/** Blocks high, from blocks wide and diagonals. */
+export function blocksHigh(diagonals: number, wide: number): number {
+  return diagonals - wide + 1;
+}
+
+/** The blocks of a diagonal: `from` and `to` are columns of blocks, counted from the edge where the work begins. */
+export function diagonalSpan(diagonal: number, wide: number, high: number): { from: number; to: number } {
+  return { from: Math.max(0, diagonal - high + 1), to: Math.min(wide - 1, diagonal) };
+}
+
+/** Whether the block that opens a diagonal stands beyond the diagonal below. */
+function grows(diagonal: number, wide: number, high: number): boolean {
+  return runsForward(diagonal) ? diagonal < high : diagonal < wide;
+}
+
+/** Lays the diagonals from the chart as it is seen. `courses` counts the diagonals. */
+function layBlocks(request: LayRequest): Fabric {
+  const { bound, stitches: wide, courses } = request;
+  const high = blocksHigh(courses, wide);
+  const chart = turnRows(bound, high).map((turned) =>
+    spreadRow(bound, turned, wide, phaseOf(request, unitWidth(bound, turned.row))),
+  );
+  const rows: Cells[] = [];
+  for (let diagonal = 0; diagonal < courses; diagonal++) {
+    const { from, to } = diagonalSpan(diagonal, wide, high);
+    const cells = to - from + 1;
+    const kinds = new Uint8Array(cells).fill(codeOf('block'));
+    const colours = new Uint8Array(cells);
+    for (let x = from; x <= to; x++) colours[x - from] = chart[diagonal - x]?.colours[x] as number;
+    kinds[runsForward(diagonal) ? 0 : cells - 1] = codeOf(grows(diagonal, wide, high) ? 'block-grow' : 'block-shrink');
+    rows.push({ kinds, colours });
+  }
+  return assemble('diagonals', wide, rows, bound.colours.length);
+}
+
+/** Blocks of ch 3 and 3 dc on the diagonal. docs/craft.md, “Corner to corner”. */
+export const cornerToCorner: Technique = {
+  key: 'corner-to-corner',
+  name: 'corner to corner',
+  words: {
+    change: 'The new colour enters at the ch 3 or ch 6 that opens a block, after the joining slip stitch.',
+    lookOver: 'Each new block faces away from its neighbour. One block too many at a corner makes an oblong.',
+    height: 'A block is as tall as it is wide.',
+    idle: 'Carried inside a block, dropped and picked up on the next diagonal, or cut.',
+  },
+  step: 1,
+  kinds: ['block', 'block-grow', 'block-shrink'],
+  width: { word: 'blocks', stitches: (count) => count, widths: (count) => count },
+  gaugeKey: () => 'block',
+  foundations: () => ['corner-6'],
+  opening: (kind) => kind,
+  lay: layBlocks,
+  courses: (wide, high) => wide + high - 1,
+  cells(course, count, courses) {
+    const { from, to } = diagonalSpan(course, count, blocksHigh(courses, count));
+    return to - from + 1;
+  },
+  prove(view) {
+    const first = firstColumn(view);
+    const high = blocksHigh(view.courses, view.count);
+    const opening = grows(view.course, view.count, high) ? 'block-grow' : 'block-shrink';
+    const ordinary = codeOf('block');
+    for (let x = 0; x < view.kinds.length; x++) {
+      if (x !== first && view.kinds[x] !== ordinary) {
+        view.refuse(x, `${keyAt(view.kinds, x)} stands where an ordinary block goes`);
+      }
+    }
+    const key = keyAt(view.kinds, first);
+    if (key !== opening) view.refuse(first, `the diagonal begins with a ${opening}, not with ${key}`);
+  },
+};

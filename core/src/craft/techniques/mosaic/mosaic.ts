@@ -1,0 +1,88 @@
+import { assemble, type Cells, type Fabric, isRoundMaking } from '../../fabric/fabric.ts';
+import { type LayRequest, spreadRow, turnRows } from '../../fabric/rows.ts';
+import { roundWays } from '../../foundation/foundation.ts';
+import { codeOf } from '../../stitches/kinds.ts';
+import { layGrid } from '../../technique/grid.ts';
+import { keyAt, oneColour } from '../../technique/rules.ts';
+import { type CourseView, plainStitches, type Technique } from '../../technique/technique.ts';
+
+/** Courses before the charted ones: one of A, plain, and one of B in the back loops. */
+const setupCourses = 2;
+
+/** The kind of every stitch of a charted course: it drops where the chart shows its colour in the course below. */
+function droppedCourse(request: LayRequest, course: number, shown: Uint8Array | undefined): Cells {
+  const { stitches, bound } = request;
+  const edge = isRoundMaking(bound.pattern.made) ? 0 : 1;
+  const own = course % 2;
+  const kinds = new Uint8Array(stitches).fill(codeOf(course === 0 ? 'sc' : 'sc@back'));
+  for (let x = edge; x < stitches - edge; x++) {
+    if (shown && shown[x - edge] === own) kinds[x] = codeOf('dc@front2');
+  }
+  if (edge) {
+    kinds[0] = codeOf('sc');
+    kinds[stitches - 1] = codeOf('sc');
+  }
+  return { kinds, colours: new Uint8Array(stitches).fill(own) };
+}
+
+/** Lays from a chart of the colours that are seen; rows written with their drops are a plain grid. */
+function layMosaic(request: LayRequest): Fabric {
+  const { bound, stitches, courses } = request;
+  const { chart, made } = bound.pattern;
+  if (!chart.length) return layGrid(request, mosaic);
+  const edges = isRoundMaking(made) ? 0 : 2;
+  const charted = turnRows({ ...bound, pattern: { ...bound.pattern, rows: [] } }, Math.max(0, courses - setupCourses));
+  const rows: Cells[] = [];
+  for (let course = 0; course < courses; course++) {
+    // A stitch drops where the course below is to show this course's colour.
+    const below = charted[course - 1 - setupCourses];
+    const shown = below ? spreadRow(bound, below, stitches - edges).colours : undefined;
+    rows.push(droppedCourse(request, course, shown));
+  }
+  return assemble(made, stitches, rows, bound.colours.length);
+}
+
+/** One colour a row, every row from the right side, drops over plain stitches. docs/craft.md, “Overlay mosaic”. */
+export const mosaic: Technique = {
+  key: 'mosaic',
+  name: 'overlay mosaic',
+  words: {
+    change: 'Each row is joined anew in its colour and fastened off; in a round the colour changes at the joining.',
+    lookOver: 'Fold each drop forward and find the hidden stitch behind it: it is skipped, not worked.',
+    height: 'A row is as tall as an sc in the back loop, whatever drops it has.',
+    idle: 'Flat, both colours are cut in every row and an envelope border hides the ends; in the round they climb the seam.',
+  },
+  step: 1,
+  kinds: ['sc', 'sc@back', 'dc@front2'],
+  width: plainStitches,
+  gaugeKey: () => 'mosaic',
+  foundations: ({ pattern }) => (isRoundMaking(pattern.made) ? roundWays('sc') : ['sc-2nd']),
+  opening: (kind) => kind,
+  bands: (_bound, rows) => Array.from({ length: rows }, (_, row) => ({ colours: String(row % 2), closes: false })),
+  lay: layMosaic,
+  prove(view) {
+    oneColour(view);
+    for (let x = 0; x < view.kinds.length; x++) {
+      const reason = reasonOf(view, x);
+      if (reason) view.refuse(x, reason);
+    }
+  },
+};
+
+function reasonOf(view: CourseView, x: number): string | undefined {
+  const own = keyAt(view.kinds, x);
+  const atEdge = !isRoundMaking(view.making) && (x === 0 || x === view.kinds.length - 1);
+  if (view.course === 0 || atEdge) {
+    if (own === 'sc') return undefined;
+    return own === 'dc@front2' && atEdge
+      ? 'a drop stands in an edge stitch, which is a plain sc'
+      : 'the first row and the edges are plain sc through both loops';
+  }
+  if (own === 'sc') return 'the ground is worked in the back loop';
+  if (own !== 'dc@front2') return undefined;
+  if (view.course < setupCourses || !view.below2)
+    return 'a drop stands in the first two rows, with nothing two rows below';
+  if (keyAt(view.below?.kinds, x) === 'dc@front2') return 'a drop stands on a drop, which covers the loop it needs';
+  if (view.below2.colours[x] !== view.colours[x]) return 'the loop two rows below is of another colour';
+  return undefined;
+}

@@ -1,0 +1,100 @@
+import { good, type Result, refused } from '../values/problem.ts';
+import { parseAmount } from './amount.ts';
+
+/** The units people measure cloth in. */
+export type LengthUnit = 'cm' | 'in';
+
+/** How lengths are told: in centimetres, in inches and quarters, or in inches with decimals. */
+export type ToldUnit = LengthUnit | 'in-decimals';
+
+/** The unit that stands behind a told number. */
+export function unitWord(unit: ToldUnit): LengthUnit {
+  return unit === 'cm' ? 'cm' : 'in';
+}
+
+const inch = 25.4;
+const millimetresPer: Readonly<Record<string, number>> = {
+  mm: 1,
+  cm: 10,
+  m: 1000,
+  in: inch,
+  inch: inch,
+  inches: inch,
+  '"': inch,
+  '”': inch,
+  '″': inch,
+  ft: 12 * inch,
+  "'": 12 * inch,
+};
+
+/**
+ * Reads a length of cloth as people type it (`9 1/2 in`, `24cm`, `24,5`).
+ * @param unit what a bare number is in
+ * @returns millimetres
+ */
+export function parseLength(typed: string, unit: LengthUnit): Result<number> {
+  const amount = parseAmount(typed);
+  if (!amount.ok) return amount;
+  const name = amount.value.unit.toLowerCase().replace(/\.$/, '');
+  const factor = name === '' ? millimetresPer[unit] : millimetresPer[name];
+  if (factor === undefined) {
+    return refused({
+      code: 'unit-unknown',
+      path: '',
+      message: `“${amount.value.unit}” is not a unit of length for a cloth.`,
+      hint: 'Use cm, mm, m or in.',
+    });
+  }
+  return good(amount.value.value * factor);
+}
+
+const quarters = ['', '1/4', '1/2', '3/4'] as const;
+
+/** A signed number without `-0`, with a true minus sign. */
+export function signless(value: number, digits: number): string {
+  const text = value.toFixed(digits);
+  const zero = Number(text) === 0;
+  if (zero) return (0).toFixed(digits);
+  return text.replace('-', '−');
+}
+
+/** The number of a length in the fraction people use: tenths of a centimetre, quarters or hundredths of an inch; no unit. */
+export function lengthNumber(mm: number, unit: ToldUnit): string {
+  if (unit === 'cm') return signless(mm / 10, 1);
+  if (unit === 'in-decimals') return signless(mm / inch, 2);
+  const steps = Math.round((Math.abs(mm) / inch) * 4);
+  const whole = Math.floor(steps / 4);
+  const part = quarters[steps % 4];
+  const size = part ? (whole ? `${whole} ${part}` : part) : String(whole);
+  return mm < 0 && steps > 0 ? `−${size}` : size;
+}
+
+/** A length to read: `24.4 cm`, `9 1/2 in`. */
+export function printLength(mm: number, unit: ToldUnit): string {
+  return `${lengthNumber(mm, unit)} ${unitWord(unit)}`;
+}
+
+function shortest(value: number, digits: number): string {
+  return String(Number(value.toFixed(digits)));
+}
+
+/**
+ * A length to edit again: loses less than 0.01 mm when read back by `parseLength`.
+ * Inches are written as eighths where they are exactly that, else as decimals.
+ */
+export function editLength(mm: number, unit: LengthUnit): string {
+  if (unit === 'cm') return `${shortest(mm / 10, 4)} cm`;
+  const inches = mm / inch;
+  const eighths = Math.round(inches * 8);
+  if (eighths % 8 !== 0 && eighths > 0 && Math.abs(eighths / 8 - inches) < 1e-9) {
+    const whole = Math.floor(eighths / 8);
+    let over = eighths % 8;
+    let under = 8;
+    while (over % 2 === 0) {
+      over /= 2;
+      under /= 2;
+    }
+    return `${whole ? `${whole} ` : ''}${over}/${under} in`;
+  }
+  return `${shortest(inches, 5)} in`;
+}

@@ -1,0 +1,53 @@
+import { type Belief, driftSd } from './belief.ts';
+import { normalBelow } from './normal.ts';
+
+/** A label's metres per gram are off by this much. */
+const labelError = 0.03;
+const ballWeightError = 0.015;
+
+/** Tail of one yarn end, m. */
+export const tailMetres = 0.15;
+/** Yarn lost at each join of a new ball, m. */
+export const joinMetres = 0.3;
+
+/** Relative sd of the yarn that remains to be used, with what is known of the hand and its drift. docs/craft.md, “How sure the yarn is”. */
+export function forecastError(belief: Belief): number {
+  return Math.hypot(belief.sd, driftSd);
+}
+
+export interface BallQuestion {
+  /** Predicted metres without tails. */
+  readonly metres: number;
+  /** Relative sd of those metres (`forecastError`). */
+  readonly error: number;
+  /** Yarn ends of the work in this colour, each with a tail. */
+  readonly ends: number;
+  readonly ballGrams: number;
+  readonly metresPerGram: number;
+  /** Relative sd of metres per gram: the label's own, or more where there is no label. */
+  readonly meterageError?: number;
+}
+
+/**
+ * Chance that so many new balls are enough, with what is left of one begun. A new ball after the first brings two
+ * ends and a join. @param part grams of a ball begun
+ */
+export function chanceEnough(question: BallQuestion, balls: number, part = 0): number {
+  const { metres, error, ends, ballGrams, metresPerGram } = question;
+  if (metres <= 0) return 1;
+  const grams = balls * ballGrams + part;
+  const joins = Math.max(0, balls + (part > 0 ? 1 : 0) - 1);
+  const usable = grams * metresPerGram - tailMetres * (ends + 2 * joins) - joinMetres * joins;
+  if (usable <= 0) return 0;
+  const weighing = (ballWeightError * ballGrams * Math.sqrt(balls)) / grams;
+  return normalBelow(Math.log(usable / metres) / Math.hypot(error, weighing, question.meterageError ?? labelError));
+}
+
+/** Fewest whole balls whose chance of being enough is at least `sure` (0.95 for buying). */
+export function ballsNeeded(question: BallQuestion, sure = 0.95): { balls: number; chance: number } {
+  const least = question.metres / (question.ballGrams * question.metresPerGram);
+  let balls = Math.max(1, Math.floor(least));
+  let chance = chanceEnough(question, balls);
+  while (chance < sure && balls < 10000) chance = chanceEnough(question, ++balls);
+  return { balls, chance };
+}

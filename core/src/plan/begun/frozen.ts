@@ -1,0 +1,184 @@
+import { assemble, type Cells, courseCells, type Fabric } from '../../craft/fabric/fabric.ts';
+import { type Foundation, findFoundation } from '../../craft/foundation/foundation.ts';
+import type { Gauge } from '../../craft/gauge/gauge.ts';
+import { type BoundPattern, bindPattern } from '../../craft/patterns/bind.ts';
+import { printPattern } from '../../craft/patterns/print.ts';
+import { readPattern } from '../../craft/patterns/read.ts';
+import { stitchCode, stitchKind } from '../../craft/stitches/kinds.ts';
+import { techniqueOf } from '../../craft/techniques/register.ts';
+import type { Estimate } from '../../craft/values/estimate.ts';
+import { good, type Result, refused } from '../../craft/values/problem.ts';
+import type { FrozenWork } from '../../records/begun.ts';
+import { checkFabric } from '../check/fabric.ts';
+import type { Plan } from '../piece/plan.ts';
+import { type Chart, columnsFrom, columnsTo, eachRun } from '../route/chart.ts';
+import { MoveList } from '../route/moves.ts';
+import { chartOf } from '../route/ofFabric.ts';
+import { insideOf } from '../route/route.ts';
+import type { Strands, StrandWay } from '../route/strands.ts';
+
+/** A frozen work brought back to the shapes of the pipeline. */
+export interface ThawedWork {
+  readonly fabric: Fabric;
+  readonly strands: StrandWay;
+  readonly bound: BoundPattern;
+  readonly foundation: Foundation;
+  /** The gauge it was begun with; those begun before it was kept go by that of their wish. */
+  readonly gauge?: { readonly worked: Gauge; readonly finished: Gauge } | undefined;
+}
+
+function rowText(fabric: Fabric, course: number, letters: readonly string[]): string {
+  const words: string[] = [];
+  const { kinds, colours } = courseCells(fabric, course);
+  for (let x = 0; x < kinds.length; ) {
+    const kind = kinds[x] as number;
+    const colour = colours[x] as number;
+    const from = x++;
+    while (x < kinds.length && kinds[x] === kind && colours[x] === colour) x++;
+    words.push(`${x - from} ${stitchKind(kind).key} ${letters[colour]}`);
+  }
+  return words.join(', ');
+}
+
+/** The strand of every run, where colours have more strands than one. */
+function frozenBobbins({ chart, colourOf }: StrandWay): FrozenWork['bobbins'] {
+  if (colourOf.every((colour, strand) => colour === strand)) return undefined;
+  const runs: number[] = [];
+  for (let row = 0; row < chart.rows; row++) eachRun(chart, row, (strand) => runs.push(strand));
+  return { colourOf: [...colourOf], runs };
+}
+
+/** Freezes a plan at the moment it is begun. */
+export function freeze({ piece, prepared }: Plan): FrozenWork {
+  const { bound, foundation, gauge, finished } = prepared;
+  const { fabric, strands } = piece;
+  return freezeCloth({ fabric, strands, bound, foundation, gauge: { worked: gauge, finished } });
+}
+
+/** Freezes a cloth with the way of its strands. */
+export function freezeCloth({ fabric, strands, bound, foundation, gauge }: ThawedWork): FrozenWork {
+  const rows: string[] = [];
+  const courses: number[] = [];
+  const known = new Map<string, number>();
+  for (let course = 0; course < fabric.courses; course++) {
+    const text = rowText(fabric, course, bound.colours);
+    const index = known.get(text) ?? rows.push(text) - 1;
+    known.set(text, index);
+    courses.push(index);
+  }
+  const { moves } = strands;
+  const flat: number[] = [];
+  for (let i = 0; i < moves.length; i++) {
+    for (const part of [moves.kind, moves.colour, moves.row, moves.from, moves.to]) flat.push(part[i] as number);
+  }
+  const bobbins = frozenBobbins(strands);
+  return {
+    format: 'puntada-begun',
+    version: 1,
+    pattern: printPattern(bound.pattern),
+    stitch: bound.stitch,
+    numbers: { ...bound.numbers },
+    foundation: foundation.key,
+    stitches: fabric.count,
+    rows,
+    courses,
+    moves: flat,
+    colours: bound.colours.length,
+    ...(bound.loops === 'both' ? {} : { loops: bound.loops }),
+    ...(gauge ? { gauge: { worked: figuresOf(gauge.worked), finished: figuresOf(gauge.finished) } } : {}),
+    ...(bobbins ? { bobbins } : {}),
+  };
+}
+
+/** A gauge without the source of each figure, which is that of the whole. */
+function figuresOf({ stitchWidth, rowHeight, source }: Gauge) {
+  const bare = ({ mid, low, high }: Estimate) => ({ mid, low, high });
+  return { stitchWidth: bare(stitchWidth), rowHeight: bare(rowHeight), source };
+}
+
+function gaugeFrom({ stitchWidth, rowHeight, source }: ReturnType<typeof figuresOf>): Gauge {
+  return { stitchWidth: { ...stitchWidth, source }, rowHeight: { ...rowHeight, source }, source };
+}
+
+function readRow(text: string, letters: readonly string[]): Cells | undefined {
+  const kinds: number[] = [];
+  const colours: number[] = [];
+  for (const run of text.split(', ')) {
+    const [count, key = '', letter = ''] = run.split(' ');
+    const kind = stitchCode(key);
+    const colour = letters.indexOf(letter);
+    if (kind === undefined || colour < 0 || !Number.isInteger(Number(count))) return undefined;
+    for (let n = Number(count); n > 0; n--) {
+      kinds.push(kind);
+      colours.push(colour);
+    }
+  }
+  return { kinds: Uint8Array.from(kinds), colours: Uint8Array.from(colours) };
+}
+
+/** Brings a frozen work back, or says where it is damaged. */
+export function thaw(frozen: FrozenWork): Result<ThawedWork> {
+  const damaged = (path: string, message: string) =>
+    refused({ code: 'fabric-broken', path, message, hint: 'Restore the work from a backup.' });
+  const pattern = readPattern(frozen.pattern);
+  if (!pattern.ok) return pattern;
+  const own = pattern.value.stitches.length ? frozen.stitch : undefined;
+  const bound = bindPattern(pattern.value, {
+    stitch: own,
+    numbers: frozen.numbers,
+    colours: frozen.colours,
+    loops: frozen.loops,
+  });
+  if (!bound.ok) return bound;
+  const technique = techniqueOf(pattern.value);
+  if (!technique.ok) return technique;
+  const foundation = findFoundation(frozen.foundation);
+  if (!foundation)
+    return damaged('foundation', `The foundation “${frozen.foundation}” of the begun work is not known.`);
+  const letters = bound.value.colours;
+  const rows = frozen.rows.map((text) => readRow(text, letters));
+  const cells: Cells[] = [];
+  for (const [course, index] of frozen.courses.entries()) {
+    const row = rows[index];
+    if (!row) return damaged(`rows.${index}`, `Row ${course + 1} of the begun work cannot be read.`);
+    cells.push(row);
+  }
+  if (frozen.moves.length % 5) return damaged('moves', 'The strand moves of the begun work are cut short.');
+  const moves = new MoveList();
+  for (let i = 0; i < frozen.moves.length; i += 5) {
+    const [kind = 0, colour = 0, row = 0, from = 0, to = 0] = frozen.moves.slice(i, i + 5);
+    moves.add(kind, colour, row, from, to);
+  }
+  const fabric = assemble(pattern.value.made, frozen.stitches, cells, letters.length);
+  const proof = checkFabric(fabric, { bound: bound.value, technique: technique.value, foundation });
+  if (!proof.ok) {
+    const [first] = proof.problems;
+    const course = Number(/row (\d+)/.exec(first?.path ?? '')?.[1] ?? 1);
+    return damaged(`rows.${frozen.courses[course - 1]}`, `The begun work does not hold together: ${first?.message}`);
+  }
+  const { chart, colourOf } = strandsOf(frozen, chartOf(fabric));
+  const strands = { chart, colourOf, moves, inside: insideOf(chart, moves) };
+  const { gauge } = frozen;
+  return good({
+    fabric,
+    strands,
+    bound: bound.value,
+    foundation,
+    ...(gauge ? { gauge: { worked: gaugeFrom(gauge.worked), finished: gaugeFrom(gauge.finished) } } : {}),
+  });
+}
+
+/** The chart of strands as it was routed: one strand a colour, or the bobbins that were written down. */
+function strandsOf({ bobbins }: FrozenWork, chart: Chart): Pick<Strands, 'chart' | 'colourOf'> {
+  if (!bobbins) return { chart, colourOf: Array.from({ length: chart.colourCount }, (_, colour) => colour) };
+  const colours = new Uint16Array(chart.colours);
+  let run = 0;
+  for (let row = 0; row < chart.rows; row++) {
+    eachRun(chart, row, (_colour, start, end) => {
+      const from = columnsFrom(chart, row, start, end);
+      const to = columnsTo(chart, row, start, end);
+      colours.fill(bobbins.runs[run++] as number, row * chart.columns + from, row * chart.columns + to);
+    });
+  }
+  return { chart: { ...chart, colours, colourCount: bobbins.colourOf.length }, colourOf: bobbins.colourOf };
+}

@@ -1,0 +1,166 @@
+import { stitchesOfBase } from '../../craft/fabric/base.ts';
+import { distinctCourses } from '../../craft/fabric/distinct.ts';
+import {
+  baseCourses,
+  type Cells,
+  cellsIn,
+  courseCells,
+  type Fabric,
+  runsForward,
+  stitchesMade,
+  stitchesTaken,
+} from '../../craft/fabric/fabric.ts';
+import { chainsFor, type Foundation } from '../../craft/foundation/foundation.ts';
+import type { BoundPattern } from '../../craft/patterns/bind.ts';
+import { codeOf, stitchKinds } from '../../craft/stitches/kinds.ts';
+import type { Technique } from '../../craft/technique/technique.ts';
+import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
+
+const shownAtMost = 5;
+
+/** What the proof of a fabric needs to know beside the fabric. */
+export interface FabricProof {
+  readonly bound: BoundPattern;
+  readonly technique: Technique;
+  readonly foundation: Foundation;
+}
+
+interface Refusal {
+  readonly column: number;
+  readonly reason: string;
+}
+
+function broken(fabric: Fabric, course: number, { column, reason }: Refusal): Problem {
+  const cells = (fabric.starts[course + 1] as number) - (fabric.starts[course] as number);
+  const stitch = (runsForward(course, fabric.making) ? column : cells - 1 - column) + 1;
+  return {
+    code: 'fabric-broken',
+    path: `row ${course + 1}, stitch ${stitch}`,
+    message: `Row ${course + 1}, stitch ${stitch}: ${reason}.`,
+    hint: 'Change the chart there, or report the plan: it should not have been printed.',
+  };
+}
+
+function countBroken(course: number, word: string, made: number, left: number, below: string): Problem {
+  return {
+    code: 'fabric-broken',
+    path: `row ${course + 1}`,
+    message: `Row ${course + 1} makes ${made} ${word} where ${below} left ${left}.`,
+    hint: 'Every row must take exactly the stitches that the row below left.',
+  };
+}
+
+/** Whether the course takes exactly what the course below left, or has the cells that its technique gives it. */
+function countProblem(fabric: Fabric, proof: FabricProof, course: number): Problem | undefined {
+  const { technique, foundation } = proof;
+  const cells = courseCells(fabric, course);
+  const below = course === 0 ? 'the foundation' : `row ${course}`;
+  if (technique.cells) {
+    const wanted = technique.cells(course, fabric.count, fabric.courses, foundation);
+    if (cells.kinds.length === wanted) return undefined;
+    const word = technique.width.word === 'blocks' ? 'blocks' : 'places';
+    return countBroken(course, word, cells.kinds.length, wanted, below);
+  }
+  const round1 = proof.foundation.circle ? cellsIn(fabric, 0) : fabric.count;
+  const left = course === 0 ? round1 : stitchesMade(courseCells(fabric, course - 1));
+  const taken = stitchesTaken(cells);
+  return taken === left ? undefined : countBroken(course, 'stitches', taken, left, below);
+}
+
+const allowedKinds = new WeakMap<Technique, Uint8Array>();
+
+/** By stitch code, whether a technique has that stitch. */
+function allowedOf(technique: Technique): Uint8Array {
+  const known = allowedKinds.get(technique);
+  if (known) return known;
+  const allowed = Uint8Array.from(stitchKinds, (kind) => (technique.kinds.includes(kind.key) ? 1 : 0));
+  allowedKinds.set(technique, allowed);
+  return allowed;
+}
+
+/** A round of the circle below straight sides: into the ring, then plain stitches and increases, all in one colour. */
+function baseRefusals(cells: Cells, proof: FabricProof, course: number): Refusal[] {
+  const { ring, plain, inc } = stitchesOfBase(proof.foundation.stitch);
+  const may = course === 0 ? [ring] : [plain, inc];
+  const codes = may.map(codeOf);
+  const found: Refusal[] = [];
+  for (let x = 0; x < cells.kinds.length && found.length < shownAtMost; x++) {
+    if (!codes.includes(cells.kinds[x] as number)) {
+      found.push({
+        column: x,
+        reason: `this round of the circle takes ${may.join(' or ')}, and another stitch stands here`,
+      });
+    } else if (cells.colours[x] !== cells.colours[0]) {
+      found.push({ column: x, reason: 'the circle is worked in one colour, and another stands here' });
+    }
+  }
+  return found;
+}
+
+function refusals(fabric: Fabric, proof: FabricProof, course: number, base: number): Refusal[] {
+  const { technique, bound, foundation } = proof;
+  const cells = courseCells(fabric, course);
+  if (course < base) return baseRefusals(cells, proof, course);
+  const found: Refusal[] = [];
+  const refuse = (column: number, reason: string) => {
+    if (found.length < shownAtMost) found.push({ column, reason });
+  };
+  const allowed = allowedOf(technique);
+  for (let x = 0; x < cells.kinds.length; x++) {
+    const code = cells.kinds[x] as number;
+    const colour = cells.colours[x] as number;
+    if (!allowed[code]) {
+      refuse(x, `${stitchKinds[code]?.key ?? 'an unknown stitch'} is not a stitch of ${technique.name}`);
+    } else if (colour >= fabric.colourCount) refuse(x, `its colour is number ${colour + 1} of ${fabric.colourCount}`);
+  }
+  if (found.length) return found;
+  technique.prove({
+    ...cells,
+    course: course - base,
+    courses: fabric.courses - base,
+    count: fabric.count,
+    forward: runsForward(course, fabric.making),
+    making: fabric.making,
+    below: course > base ? courseCells(fabric, course - 1) : undefined,
+    below2: course > base + 1 ? courseCells(fabric, course - 2) : undefined,
+    bound,
+    foundation,
+    refuse,
+  });
+  return found;
+}
+
+/**
+ * Proves a fabric stitch by stitch: each course takes exactly the stitches that the course below left, every stitch
+ * may stand where it stands, and has a colour that there is. Courses that are alike over alike courses are worked
+ * through once. Linear in stitches.
+ */
+export function checkFabric(fabric: Fabric, proof: FabricProof): Result<Fabric> {
+  const { courses, starts, kinds, colours } = fabric;
+  if (starts.length !== courses + 1 || kinds.length !== starts[courses] || colours.length !== kinds.length) {
+    return refused({
+      code: 'fabric-broken',
+      path: '',
+      message: `${proof.bound.pattern.name}: ${kinds.length} stitches were laid where ${courses} rows take ${starts[courses]}.`,
+      hint: 'Every row must take exactly the stitches that the row below left.',
+    });
+  }
+  const problems: Problem[] = [];
+  // No diagonal is like another place for place, so each is worked through.
+  const of = fabric.making === 'diagonals' ? undefined : distinctCourses(fabric).of;
+  const base = proof.foundation.circle ? baseCourses(fabric) : 0;
+  const proved = new Set<string>();
+  for (let course = 0; course < courses && problems.length < shownAtMost; course++) {
+    const place = `${Math.min(course, base + 2)} ${course % 4} ${course === courses - 1}`;
+    const key = of ? `${of[course]} ${of[course - 1]} ${of[course - 2]} ${place}` : String(course);
+    if (proved.has(key)) continue;
+    const count = countProblem(fabric, proof, course);
+    const found = count ? [count] : refusals(fabric, proof, course, base).map((each) => broken(fabric, course, each));
+    if (found.length) problems.push(...found.slice(0, shownAtMost - problems.length));
+    else proved.add(key);
+  }
+  if (!Number.isInteger(chainsFor(proof.foundation, fabric.count))) {
+    problems.push(countBroken(0, 'stitches', fabric.count, chainsFor(proof.foundation, fabric.count), 'the chain'));
+  }
+  return problems.length ? refused(...problems) : good(fabric);
+}

@@ -1,0 +1,296 @@
+import fc from 'fast-check';
+import { washed, withHook } from '../../craft/gauge/changes.ts';
+import { countedGauge } from '../../craft/gauge/gauge.ts';
+import { carried } from '../../craft/techniques/carried/carried.ts';
+import { yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
+import { circleLies, flatIncrease, fullness, fullnessSoFar } from '../fit/circle.ts';
+import { cornerBlocks, cornerBlockYarn } from '../fit/cornerBlocks.ts';
+import { border, borderMetres, sideByGauge, sideByRule } from './border.ts';
+import { type FinishRequest, finishParts, foldedBand } from './finish.ts';
+import { seamMetres, sewingLength } from './seam.ts';
+import { strapAcross, strapStretch, strapToMake, stretchAfterADay } from './strap.ts';
+
+/** Worsted: 14 × 16 sc to 10 cm, 2 mm. */
+const size = { width: 100 / 14, height: 6.25, diameter: 2 };
+
+describe('another hook', () => {
+  it('from 5.0 to 5.5 mm takes more a stitch and less a blanket', () => {
+    const gauge = countedGauge([{ count: 14, span: 100 }], [{ count: 16, span: 100 }]);
+    const { stitchWidth, rowHeight } = withHook(gauge, 5, 5.5);
+    expect(stitchWidth.mid).toBeCloseTo(7.456, 3);
+    expect(rowHeight.mid).toBeCloseTo(6.586, 3);
+    const before = yarnInStitch('sc', size);
+    const after = yarnInStitch('sc', { width: stitchWidth.mid, height: rowHeight.mid, diameter: 2 });
+    expect(after).toBeCloseTo(49.26, 2);
+    expect(after / before).toBeCloseTo(1.042, 3);
+    const area = after / (stitchWidth.mid * rowHeight.mid) / (before / (size.width * size.height));
+    expect(area).toBeCloseTo(0.947, 3);
+  });
+
+  it('and back again is the same', () => {
+    const gauge = countedGauge([{ count: 14, span: 100 }], [{ count: 16, span: 100 }]);
+    expect(withHook(withHook(gauge, 5, 6.5), 6.5, 5).rowHeight.mid).toBeCloseTo(6.25, 9);
+  });
+});
+
+describe('washing', () => {
+  it('cotton draws in, tumbled superwash wool grows, and the range opens', () => {
+    const gauge = countedGauge([{ count: 10, span: 100 }], [{ count: 10, span: 100 }]);
+    expect(washed(gauge, 'cotton-hot').stitchWidth.mid).toBeCloseTo(9.65, 9);
+    expect(washed(gauge, 'superwash-tumbled').rowHeight.mid).toBeCloseTo(10.55, 9);
+    const { low, high } = washed(gauge, 'acrylic').stitchWidth;
+    expect(high - low).toBeGreaterThan(gauge.stitchWidth.high - gauge.stitchWidth.low);
+  });
+});
+
+describe('flat circles', () => {
+  it('take 5.50 sc a round, 8.00 hdc, 11.44 dc, 15.83 tr', () => {
+    const added = (height: number) => flatIncrease(size.width, height).toFixed(2);
+    expect([6.25, 100 / 11, 13, 18].map(added)).toEqual(['5.50', '8.00', '11.44', '15.83']);
+  });
+
+  it('5, 6 and 8 sc a round: a shallow dome, flat, ruffles', () => {
+    const ratios = [5, 6, 8].map((added) => fullness(added, size.width, size.height));
+    expect(ratios.map((ratio) => ratio.toFixed(2))).toEqual(['0.91', '1.09', '1.46']);
+    expect(ratios.map(circleLies)).toEqual(['shallow dome', 'flat', 'ruffles']);
+    expect([0.5, 1.15].map(circleLies)).toEqual(['cups', 'edge waves']);
+  });
+
+  it('are judged on the way over four rounds', () => {
+    expect(fullnessSoFar(60, 36, size.width, size.height)).toBeCloseTo(fullness(6, size.width, size.height), 9);
+  });
+});
+
+describe('corner to corner', () => {
+  it('50 × 40 blocks, 4.5 to 10 cm: 927.1 m', () => {
+    const blocks = cornerBlocks(50, 40);
+    expect(blocks).toMatchObject({
+      growing: 45,
+      shrinking: 44,
+      ordinary: 1911,
+      diagonals: 89,
+      longest: 40,
+      longestTimes: 11,
+    });
+    const side = 100 / 4.5;
+    const yarn = (start: 'growing' | 'shrinking' | 'ordinary') => cornerBlockYarn(start, side, 2);
+    expect(yarn('ordinary')).toBeCloseTo(461.3, 1);
+    expect(yarn('growing')).toBeCloseTo(493.3, 1);
+    expect(yarn('shrinking')).toBeCloseTo(529.3, 1);
+    const metres = (45 * yarn('growing') + 44 * yarn('shrinking') + 1911 * yarn('ordinary')) / 1000;
+    expect(metres).toBeCloseTo(927.1, 1);
+  });
+
+  it('has as many blocks as its sides say, and a square n growing and n − 1 shrinking starts', () => {
+    fc.assert(
+      fc.property(
+        fc.integer({ min: 1, max: 90 }),
+        fc.integer({ min: 1, max: 90 }),
+        fc.boolean(),
+        (wide, high, level) => {
+          const { growing, shrinking, ordinary, diagonals } = cornerBlocks(wide, high, level);
+          expect(growing + shrinking + ordinary).toBe(wide * high);
+          expect(growing + shrinking).toBe(diagonals);
+        },
+      ),
+    );
+    expect(cornerBlocks(7, 7)).toMatchObject({ growing: 7, shrinking: 6, longestTimes: 1 });
+  });
+});
+
+describe('a border', () => {
+  it('of 4 rounds round a square of 90 cm in hdc takes 2112 sc and 100.04 m', () => {
+    const rows = 99;
+    expect(rows * (100 / 11)).toBeCloseTo(900, 9);
+    const side = sideByGauge(900, size.width);
+    expect(side).toBe(126);
+    expect(sideByRule('hdc', rows)).toBe(148.5);
+    expect(100 / 11 / size.width).toBeCloseTo(1.273, 3);
+    const made = border(126, side, 4);
+    expect(made.rounds).toEqual([516, 524, 532, 540]);
+    expect(made.stitches).toBe(2112);
+    expect(borderMetres(made, size)).toBeCloseTo(100.04, 2);
+  });
+
+  it('of the galley cloth by rule: 34 between the corners, 44 up each side, 12 in the corners', () => {
+    // 2 (36 − 2) + 2 · 44 + 12
+    expect(border(36 - 2, sideByRule('sc', 44), 2).rounds).toEqual([168, 176]);
+    expect(sideByRule('dc', 10)).toBe(20);
+  });
+});
+
+describe('seams of 126 stitches', () => {
+  it.each([
+    ['whipped', 2.41],
+    ['mattress', 1.93],
+    ['slip stitch', 3.96],
+    ['sc', 4.82],
+  ] as const)('%s takes %d m', (kind, metres) => {
+    expect(seamMetres(kind, 126, size)).toBeCloseTo(metres, 2);
+  });
+
+  it('are sewn with three times their length and 30 cm', () => {
+    expect(sewingLength(0.9)).toBeCloseTo(3, 9);
+  });
+});
+
+describe('a strap', () => {
+  it('worked in rows across itself for a drop of 28 cm: 66 cm loaded, 22 (1 − e⁻²) % of it stretch, 55.5 cm made', () => {
+    // 30 N on 30 mm are 1 N/mm, twice the half of 0.5; 660 / (1 + 0.22 · 0.8647) = 554.5.
+    expect(strapAcross(280, 30)).toBeCloseTo(660 / (1 + 0.22 * 0.8646647), 4);
+    expect(Math.round(strapAcross(280, 30))).toBe(555);
+  });
+
+  it('of sc along, 40 mm wide under 30 N: 1100 mm wanted, 978 made', () => {
+    const stretch = strapStretch('sc along', 30, 40);
+    expect(stretch).toBeCloseTo(0.124, 3);
+    expect(Math.round(strapToMake(1100, stretch))).toBe(978);
+    expect(stretchAfterADay(0.12)).toBeCloseTo(0.16, 9);
+  });
+
+  it('of thicker yarn stretches less', () => {
+    expect(strapStretch('dc', 30, 40, 3)).toBeLessThan(strapStretch('dc', 30, 40));
+  });
+});
+
+describe('folding a set', () => {
+  it('two cloths of 24 × 24 cm in four, of 2 mm yarn: 12 × 12 cm, a band of 34 cm', () => {
+    // 2 · 4 layers of 4.4 mm are 35.2 mm: 2 (120 + 35.2) + 30.
+    expect(foldedBand({ width: 240, height: 240 }, { across: 2, up: 2 }, 2, 2)).toEqual({
+      width: 120,
+      height: 120,
+      band: 2 * (120 + 35.2) + 30,
+    });
+  });
+});
+
+describe('what is done when the cloth is off the hook', () => {
+  const request: FinishRequest = {
+    stitch: 'sc',
+    technique: carried,
+    stitches: 60,
+    courses: 72,
+    width: (60 * 100) / 14,
+    height: 72 * 6.25,
+    sc: [size, size],
+    told: 'cm',
+    pieces: 2,
+    items: 1,
+    mouth: false,
+    sides: 3,
+    inHand: 0,
+    rowHeight: 6.25,
+    closing: true,
+    border: { rounds: 3, colour: 1, by: 'rule', envelope: false },
+    seam: { kind: 'sc' },
+    strap: { drop: 280, width: 40, kind: 'sc along', load: 30, colour: 0 },
+    ring: 60,
+  };
+
+  it('lengths are told in the units that were asked for: 660 mm are 66.0 cm or 26 in, a ring of 60 mm 2 1/4 or 2.36', () => {
+    const steps = (told: FinishRequest['told']) =>
+      finishParts({ ...request, told })
+        .flatMap((part) => part.steps)
+        .join(' ');
+    expect(steps('cm')).toContain('for 66.0 cm when loaded');
+    expect(steps('cm')).toContain('a ring of 6.0 cm inside');
+    expect(steps('in')).toContain('for 26 in when loaded');
+    expect(steps('in')).toContain('a ring of 2 1/4 in inside');
+    expect(steps('in-decimals')).toContain('a ring of 2.36 in inside');
+  });
+
+  it('a border by rule: 58 + 72 + 58 + 72 and 12 in the corners, 272 and 8 more a round', () => {
+    const part = finishParts(request).find((each) => each.name === 'border');
+    expect(part?.stitches).toBe(272 + 280 + 288);
+    expect(part?.steps[0]).toContain('272 in all');
+    const envelope = finishParts({ ...request, border: { rounds: 3, colour: 1, by: 'rule', envelope: true } });
+    expect(envelope.find((each) => each.name === 'envelope border')?.stitches).toBe(2 * 840);
+  });
+
+  it('panels are joined at three sides: 72 + 60 + 72, and two more in each corner', () => {
+    const seam = finishParts(request).find((each) => each.name === 'seam');
+    expect(seam?.stitches).toBe(72 + 60 + 72 + 4);
+    expect(seam?.metres).toBeCloseTo((208 * (2 * size.width + 12 * size.diameter)) / 1000, 9);
+    // Two panels make one bag: its seam, its strap and its ring are done once, its borders twice.
+    expect(finishParts(request).map(({ name, times }) => [name, times])).toEqual([
+      ['closing row', 2],
+      ['border', 2],
+      ['seam', 1],
+      ['strap', 1],
+      ['hanging ring', 1],
+    ]);
+    const hold = (tube?: FinishRequest['tube'], outside?: 'RS' | 'WS') =>
+      finishParts({ ...request, tube, seam: { kind: 'sc', outside } }).find((each) => each.name === 'seam')?.steps[0];
+    expect(hold()).toBe('Decide first which face is outside.');
+    expect(hold(undefined, 'RS')).toContain('wrong sides together');
+    expect(hold(undefined, 'WS')).toContain('right sides together');
+    expect(hold('chain', 'WS')).toContain('inside out');
+  });
+
+  it('a flat cover is joined at three sides, filled, and closed at the fourth: 60 more and its two corners', () => {
+    const seam = finishParts({ ...request, sides: 4 }).find((each) => each.name === 'seam');
+    expect(seam?.stitches).toBe(208 + 60 + 4);
+    expect(seam?.steps.at(-1)).toContain('Put the insert in, then close the fourth side: 60 pairs');
+  });
+
+  it('a cover with a flap: 45 cm insert, 43 + 43 + 12 cm of cloth, and the rows of one face at either side', () => {
+    const flap = { ...request, height: 980, flap: 120, rowHeight: 5 };
+    const seam = finishParts(flap).find((each) => each.name === 'seam');
+    // 430 mm of 5 mm are 86 row ends on each side.
+    expect(seam?.stitches).toBe(2 * 86);
+    expect(seam?.steps.join(' ')).toContain('Fold the cloth 43.0 cm from its first row');
+  });
+
+  it('a tube is closed where it is open: a ring twice, around a chain once, never as panels', () => {
+    const seam = (tube: FinishRequest['tube'], mouth = false) =>
+      finishParts({ ...request, tube, mouth, stitches: 96, seam: { kind: 'slip stitch' } }).find(
+        (each) => each.name === 'seam',
+      );
+    expect(seam('chain')?.stitches).toBe(48);
+    expect(seam('ring')?.stitches).toBe(96);
+    expect(seam('ring')?.steps.slice(-2)).toEqual([
+      'Close the bottom through both edges of the first round: 48 pairs.',
+      'Close the top through both tops: 48 pairs.',
+    ]);
+    // The top of a bag is its mouth: around a chain nothing is left to close, of a ring the bottom.
+    expect(seam('ring', true)?.stitches).toBe(48);
+    expect(seam('chain', true)).toMatchObject({ stitches: 0, metres: 0, ends: 0 });
+    expect(seam('circle', true)).toBeUndefined();
+    for (const tube of ['ring', 'chain', 'circle'] as const) {
+      expect(seam(tube)?.steps.join(' ') ?? '').not.toContain('panels');
+    }
+  });
+
+  it('a border on a circle goes on from its last round: 48, and 6 more a round, which keep it flat', () => {
+    const part = finishParts({ ...request, round: 48 }).find((each) => each.name === 'border');
+    // 2π · 6.25 ÷ 7.143 is 5.5; of its neighbours 5 makes a shallow dome (0.91) and 6 lies flat (1.09).
+    expect(part?.stitches).toBe(48 + 54 + 60);
+    expect(part?.steps[0]).toBe('Round 1: 1 sc in each of the 48 stitches of the last round.');
+  });
+
+  it('a closing row in the colour on the hook is not cut and joined again', () => {
+    const closing = (inHand: number) => finishParts({ ...request, inHand }).find((each) => each.name === 'closing row');
+    expect([closing(0)?.ends, closing(1)?.ends]).toEqual([0, 2]);
+    expect(closing(0)?.steps[0]).toMatch(/^Go on with A/);
+  });
+
+  it('a strap is twice the drop and 10 cm, less what it stretches; a ring by its inside', () => {
+    const parts = finishParts(request);
+    const strap = parts.find((each) => each.name === 'strap');
+    // 660 mm wanted, 0.124 of stretch: 587 mm of 7.14 mm are 82 stitches, 40 mm of 6.25 mm are 6 rows.
+    expect(strap?.stitches).toBe(6 * Math.round(660 / 1.1243 / size.width));
+    expect(parts.find((each) => each.name === 'hanging ring')?.stitches).toBe(8);
+    const bought = finishParts({ ...request, strap: { drop: 280, width: 10, kind: 'bought', load: 30, colour: 0 } });
+    expect(bought.find((each) => each.name === 'strap')).toMatchObject({ metres: 0, ends: 0 });
+  });
+
+  it('comes in the order of doing', () => {
+    expect(finishParts(request).map((part) => part.name)).toEqual([
+      'closing row',
+      'border',
+      'seam',
+      'strap',
+      'hanging ring',
+    ]);
+  });
+});

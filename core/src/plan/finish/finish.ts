@@ -1,0 +1,371 @@
+import { usualIncrease } from '../../craft/fabric/base.ts';
+import type { StitchKey } from '../../craft/stitches/kinds.ts';
+import type { Technique } from '../../craft/technique/technique.ts';
+import { printLength, type ToldUnit } from '../../craft/units/length.ts';
+import { yarnLengthNumber, yarnLengthUnit } from '../../craft/units/yarn.ts';
+import { type StitchSize, yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
+import { flattestIncrease } from '../fit/circle.ts';
+import { type Border, border, borderMetres, sideByGauge, sideByRule } from './border.ts';
+import { type SeamKind, seamMetres, sewingLength } from './seam.ts';
+import { type StrapKind, strapJoining, strapStretch, strapToMake, strapWanted } from './strap.ts';
+
+/** One thing that is done when the cloth is off the hook, with the yarn it takes. */
+export interface FinishPart {
+  readonly name: string;
+  /** Number of the colour. */
+  readonly colour: number;
+  /** m, without tails. */
+  readonly metres: number;
+  readonly ends: number;
+  /** Stitches worked in it, for the time it takes. */
+  readonly stitches: number;
+  /** How often it is done in the whole wish: once for each cloth, or once for each item that is joined of them. */
+  readonly times: number;
+  /** What to do, a sentence each. */
+  readonly steps: readonly string[];
+}
+
+export interface BorderWish {
+  readonly rounds: number;
+  readonly colour: number;
+  readonly by: 'gauge' | 'rule';
+  readonly envelope: boolean;
+}
+
+export interface StrapWish {
+  /** mm */
+  readonly drop: number;
+  readonly width: number;
+  readonly kind: 'chain cord' | 'sc along' | 'sc across' | 'hdc' | 'dc' | 'bought';
+  /** N */
+  readonly load: number;
+  readonly colour: number;
+}
+
+export interface FinishRequest {
+  /** The main stitch of the cloth. */
+  readonly stitch: StitchKey;
+  readonly technique: Technique;
+  /** Stitches of a whole row, and courses. */
+  readonly stitches: number;
+  readonly courses: number;
+  /** The cloth before its border, mm. */
+  readonly width: number;
+  readonly height: number;
+  /** A plain sc of each colour, mm. */
+  readonly sc: readonly StitchSize[];
+  /** How lengths are told. */
+  readonly told: ToldUnit;
+  /** Height of a row of the cloth, mm. */
+  readonly rowHeight: number;
+  /** How many cloths are made, and how many items are joined of them. */
+  readonly pieces: number;
+  readonly items: number;
+  /** How it was begun, where it is worked in rounds; nothing where it is flat. */
+  readonly tube?: 'ring' | 'chain' | 'circle' | undefined;
+  /** The upper end stays open. */
+  readonly mouth: boolean;
+  /** Sides at which two panels are joined. */
+  readonly sides: 3 | 4;
+  /** Stitches of the last round of a circle. */
+  readonly round?: number | undefined;
+  /** Number of the colour that the last row ends in. */
+  readonly inHand: number;
+  /** Of a cover in one cloth, mm. */
+  readonly flap?: number | undefined;
+  readonly border?: BorderWish | undefined;
+  readonly closing: boolean;
+  /** Inside length of a hanging ring, mm. */
+  readonly ring?: number | undefined;
+  readonly strap?: StrapWish | undefined;
+  /** Panels are joined at their sides, a tube is closed where it is open. */
+  readonly seam?: SeamWish | undefined;
+}
+
+/** How panels or a tube are closed. */
+export interface SeamWish {
+  readonly kind: SeamKind;
+  /** The face that is outside; not yet decided where it is absent. */
+  readonly outside?: 'RS' | 'WS' | undefined;
+}
+
+/** What a seam joins. docs/craft.md, “Borders, seams, straps”. */
+type Seamed = 'panels' | 'tube' | 'flap';
+
+function seamedIn({ tube, flap }: FinishRequest): Seamed {
+  if (tube) return 'tube';
+  return flap === undefined ? 'panels' : 'flap';
+}
+
+/** Stitches in each corner of joined panels. */
+const cornerOfPanels = 3;
+
+/** Stitches that keep the rounds of a border on a circle flat, each round. */
+function addedAround(size: StitchSize): number {
+  return flattestIncrease(usualIncrease('sc'), size.width, size.height);
+}
+
+/** Rounds of sc on a circle: one in each stitch, then as many more a round as keep it flat. */
+function borderOnCircle(round: number, wish: BorderWish, size: StitchSize): Border {
+  const rounds = Array.from({ length: wish.rounds }, (_, i) => round + i * addedAround(size));
+  return { across: 0, up: 0, rounds, stitches: rounds.reduce((sum, count) => sum + count, 0) };
+}
+
+function borderOf(request: FinishRequest, wish: BorderWish, size: StitchSize): Border {
+  if (request.round !== undefined) return borderOnCircle(request.round, wish, size);
+  const byRule = wish.by === 'rule';
+  // Along top and bottom each stitch between the corners takes one, whatever the gauge; clusters and blocks have none to count.
+  const counted = request.technique.width.word === 'stitches';
+  const across = byRule || counted ? request.stitches - 2 : sideByGauge(request.width, size.width);
+  const up = byRule ? Math.round(sideByRule(request.stitch, request.courses)) : sideByGauge(request.height, size.width);
+  return border(across, up, wish.rounds);
+}
+
+/** How the rounds of a border are counted, a sentence each. */
+function borderSteps({ round }: FinishRequest, made: Border, size: StitchSize): string[] {
+  const first = made.rounds[0] as number;
+  const more = made.rounds.slice(1).join(', ');
+  if (round !== undefined) {
+    return [
+      `Round 1: 1 sc in each of the ${round} stitches of the last round.`,
+      ...(more
+        ? [`Every further round has ${addedAround(size)} more, spread evenly, so that it stays flat: ${more}.`]
+        : []),
+    ];
+  }
+  const { across, up } = made;
+  return [
+    `Round 1: ${across} sc along the top and the bottom, ${up} up each side, 3 in each corner: ${first} in all.`,
+    ...(more ? [`Every further round has 8 more, 3 in each corner stitch: ${more}.`] : []),
+    'The corners are worked in the first and last stitch of the top and the bottom edge. At the foundation edge they go into the corner stitch or the corner space of the chain, never both.',
+    'Mark the corners.',
+  ];
+}
+
+function borderPart(request: FinishRequest, wish: BorderWish): FinishPart {
+  const size = request.sc[wish.colour] as StitchSize;
+  const made = borderOf(request, wish, size);
+  const layers = wish.envelope ? 2 : 1;
+  return {
+    name: wish.envelope ? 'envelope border' : 'border',
+    colour: wish.colour,
+    metres: layers * borderMetres(made, size),
+    ends: 2 * layers,
+    stitches: layers * made.stitches,
+    times: request.pieces,
+    steps: [
+      ...borderSteps(request, made, size),
+      ...(wish.envelope
+        ? ['Work a second layer behind the first and close both over the ends with the last round.']
+        : []),
+    ],
+  };
+}
+
+function closingPart({ stitches, sc, inHand, pieces }: FinishRequest): FinishPart {
+  const size = sc[0] as StitchSize;
+  return {
+    name: 'closing row',
+    colour: 0,
+    metres: (stitches * yarnInStitch('sc', size) + yarnInStitch('tch1', size)) / 1000,
+    // The colour on the hook goes on: nothing is cut and joined again.
+    ends: inHand === 0 ? 0 : 2,
+    stitches,
+    times: pieces,
+    steps: [
+      `${inHand === 0 ? 'Go on with A, without cutting it' : 'Join A'}: close with a plain row of ${stitches} sc, so that the upper edge becomes as firm as the lower.`,
+    ],
+  };
+}
+
+function ringPart(inside: number, size: StitchSize, { told, items }: FinishRequest): FinishPart {
+  const chains = Math.max(4, Math.round(inside / size.width));
+  return {
+    name: 'hanging ring',
+    colour: 0,
+    metres: (chains * yarnInStitch('ch', size) + yarnInStitch('join', size)) / 1000,
+    ends: 2,
+    stitches: chains,
+    times: items,
+    steps: [
+      `Chain ${chains}, slip stitch into the corner: a ring of ${printLength(inside, told)} inside. Hang it away from flame.`,
+    ],
+  };
+}
+
+/** Stretch of a cord of chains is that of slip stitches. */
+const stretchesAs: Readonly<Record<StrapWish['kind'], StrapKind>> = {
+  'chain cord': 'slip stitch',
+  'sc along': 'sc along',
+  'sc across': 'sc across',
+  hdc: 'hdc',
+  dc: 'dc',
+  bought: 'slip stitch',
+};
+const scHeights = { hdc: 1.45, dc: 2 } as const;
+
+function strapPart(wish: StrapWish, size: StitchSize, { told, items }: FinishRequest): FinishPart {
+  const wanted = strapWanted(wish.drop);
+  const stretch =
+    wish.kind === 'bought' ? 0 : strapStretch(stretchesAs[wish.kind], wish.load, wish.width, size.diameter);
+  const length = strapToMake(wanted, stretch);
+  const chains = Math.round(length / size.width);
+  const stitch = wish.kind === 'hdc' || wish.kind === 'dc' ? wish.kind : 'sc';
+  const height = size.height * (stitch === 'sc' ? 1 : scHeights[stitch]);
+  const along = wish.kind === 'sc across' ? Math.max(1, Math.round(wish.width / size.width)) : chains;
+  const rows =
+    wish.kind === 'sc across' ? Math.round(length / size.height) : Math.max(1, Math.round(wish.width / height));
+  const cord = wish.kind === 'chain cord';
+  const stitches = wish.kind === 'bought' ? 0 : cord ? chains : along * rows;
+  const each = cord ? yarnInStitch('ch', size) : yarnInStitch(stitch, { ...size, height });
+  const foundation = cord ? 0 : (along + rows) * yarnInStitch('ch', size);
+  const text = `${printLength(length, told)} for ${printLength(wanted, told)} when loaded`;
+  return {
+    name: 'strap',
+    colour: wish.colour,
+    metres: stitches ? (stitches * each + foundation) / 1000 : 0,
+    ends: stitches ? 2 : 0,
+    stitches,
+    times: items,
+    steps: [
+      wish.kind === 'bought'
+        ? `Cut the cord ${printLength(wanted, told)}: twice the drop and ${printLength(strapJoining, told)} to sew or knot.`
+        : cord
+          ? `Chain ${chains}: ${text}.`
+          : `Strap: ${rows} rows of ${along} ${stitch}, ${text}.`,
+      'After a day under load it is up to a third of that stretch longer still. Eyelets stay narrower than the knot.',
+    ],
+  };
+}
+
+/** How the cloth is held so that the wished face comes outside. A tube is worked with its right side out. */
+function holdWords({ kind, outside }: SeamWish, of: Seamed): string {
+  if (!outside) return 'Decide first which face is outside.';
+  const face = outside === 'RS' ? 'right' : 'wrong';
+  if (of === 'tube') {
+    return outside === 'RS'
+      ? 'The right side is outside, as you worked it: fold it flat as it is.'
+      : 'The wrong side is outside: turn the tube inside out first.';
+  }
+  const inner = outside === 'RS' ? 'wrong' : 'right';
+  const ridge = kind === 'sc' || kind === 'slip stitch' ? ' The seam then shows as a ridge round the edge.' : '';
+  const held = of === 'panels' ? 'hold the panels with their' : 'fold the cloth with its';
+  return `The ${face} side is outside: ${held} ${inner} sides together.${ridge}`;
+}
+
+/** What is joined, in stitches of seam, and how it is told. */
+interface SeamPlan {
+  readonly stitches: number;
+  readonly steps: readonly string[];
+}
+
+/** Panels: one stitch a row end and a stitch of the bottom, three in each corner; a cover is closed at its fourth side. */
+function panelSeam({ stitches, courses, sides }: FinishRequest): SeamPlan {
+  const three = stitches + 2 * courses + 2 * (cornerOfPanels - 1);
+  const first = `Join two panels at three sides: 1 stitch a row end (${courses} on each side), 1 in each of the ${stitches} stitches of the bottom, ${cornerOfPanels} in each bottom corner, ${three} in all.`;
+  if (sides === 3) return { stitches: three, steps: [first] };
+  const fourth = stitches + 2 * (cornerOfPanels - 1);
+  return {
+    stitches: three + fourth,
+    steps: [
+      first,
+      `Put the insert in, then close the fourth side: ${stitches} pairs and the two corners, ${fourth} in all.`,
+    ],
+  };
+}
+
+/** A cloth folded over with a flap is joined at the two sides of its face. */
+function flapSeam({ height, flap = 0, rowHeight, told }: FinishRequest): SeamPlan {
+  const face = (height - flap) / 2;
+  const rows = Math.round(face / rowHeight);
+  return {
+    stitches: 2 * rows,
+    steps: [
+      `Fold the cloth ${printLength(face, told)} from its first row, and lay the flap of ${printLength(flap, told)} over the opening.`,
+      `Join the two sides: 1 stitch a row end through both layers, ${rows} on each side, ${2 * rows} in all.`,
+    ],
+  };
+}
+
+/** Ends of a tube that are closed: what its beginning left open, less the mouth. docs/craft.md, “Rounds”. */
+function tubeEnds({ tube, mouth }: FinishRequest): ('bottom' | 'top')[] {
+  const ends: ('bottom' | 'top')[] = tube === 'ring' ? ['bottom', 'top'] : ['top'];
+  return mouth ? ends.filter((end) => end !== 'top') : ends;
+}
+
+const beginnings = { ring: 'ring', chain: 'chain', circle: 'circle' } as const;
+
+function tubeSeam(request: FinishRequest): SeamPlan {
+  const pairs = Math.floor(request.stitches / 2);
+  const ends = tubeEnds(request);
+  if (!ends.length) {
+    return {
+      stitches: 0,
+      steps: [`Nothing to close: the ${beginnings[request.tube ?? 'ring']} is its bottom, and the top is its mouth.`],
+    };
+  }
+  const words = ends.map((end) =>
+    end === 'top'
+      ? `Close the top through both tops: ${pairs} pairs.`
+      : `Close the bottom through both edges of the first round: ${pairs} pairs.`,
+  );
+  return { stitches: pairs * ends.length, steps: words };
+}
+
+function seamPart(request: FinishRequest, seam: SeamWish): FinishPart | undefined {
+  const { kind } = seam;
+  const size = request.sc[0] as StitchSize;
+  const of = seamedIn(request);
+  const { stitches, steps } =
+    of === 'tube' ? tubeSeam(request) : of === 'panels' ? panelSeam(request) : flapSeam(request);
+  // What stands on a circle and keeps its mouth has nothing to be closed.
+  if (!stitches && request.tube === 'circle') return undefined;
+  const sewn = kind === 'whipped' || kind === 'mattress';
+  const cut = sewingLength((stitches * size.width) / 1000);
+  const length = `${yarnLengthNumber(cut, request.told)} ${yarnLengthUnit(request.told)}`;
+  return {
+    name: 'seam',
+    colour: 0,
+    metres: stitches ? seamMetres(kind, stitches, size) : 0,
+    ends: stitches ? 2 : 0,
+    stitches,
+    times: request.items,
+    steps: [
+      ...(stitches ? [holdWords(seam, of)] : []),
+      ...steps,
+      ...(sewn && stitches ? [`Cut ${length} to sew it, or leave a tail of that length.`] : []),
+    ],
+  };
+}
+
+/** Everything that is done when the cloth is off the hook, in the order of doing. docs/craft.md, “Borders, seams, straps”. */
+export function finishParts(request: FinishRequest): FinishPart[] {
+  const size = request.sc[0] as StitchSize;
+  const parts: FinishPart[] = [];
+  if (request.closing) parts.push(closingPart(request));
+  if (request.border) parts.push(borderPart(request, request.border));
+  const seam = request.seam && seamPart(request, request.seam);
+  if (seam) parts.push(seam);
+  if (request.strap) parts.push(strapPart(request.strap, request.sc[request.strap.colour] ?? size, request));
+  if (request.ring !== undefined) parts.push(ringPart(request.ring, size, request));
+  return parts;
+}
+
+/** Yarn diameters in the thickness of one layer of cloth. */
+const layerDiameters = 2.2;
+const bandOverlap = 30;
+
+/**
+ * Folded size of a set, and the paper band that goes round it with 3 cm of overlap, mm.
+ * @param folds parts across and up @param pieces laid on one another @param diameter of the yarn, mm
+ */
+export function foldedBand(
+  { width, height }: { width: number; height: number },
+  folds: { across: number; up: number },
+  pieces: number,
+  diameter: number,
+): { width: number; height: number; band: number } {
+  const thickness = folds.across * folds.up * pieces * layerDiameters * diameter;
+  const folded = { width: width / folds.across, height: height / folds.up };
+  return { ...folded, band: 2 * (folded.width + thickness) + bandOverlap };
+}

@@ -1,0 +1,118 @@
+import type { Gauge } from '../../craft/gauge/gauge.ts';
+import { type Belief, firstBelief } from '../../craft/values/belief.ts';
+import { type Estimate, plus, type Source, spread, times } from '../../craft/values/estimate.ts';
+import {
+  type BallQuestion,
+  ballsNeeded,
+  chanceEnough,
+  forecastError,
+  tailMetres,
+} from '../../craft/values/forecast.ts';
+import { type Yarn, yarnFigures } from '../../craft/yarn/yarn.ts';
+import type { FinishPart } from '../finish/finish.ts';
+import { measureParts, type PartsRequest, type YarnParts } from './parts.ts';
+
+/** The yarn one colour needs. */
+export interface YarnNeed {
+  readonly letter: string;
+  /** Where the metres go, each as a range; they add up to `metres`. */
+  readonly parts: readonly { readonly name: string; readonly metres: Estimate }[];
+  /** m, tails included. */
+  readonly metres: Estimate;
+  /** g */
+  readonly grams: Estimate;
+  /** Whole balls with a chance of at least 0.95, where the weight of a ball is known. */
+  readonly balls?: { readonly count: number; readonly chance: number; readonly source: Source };
+  /** The chance of a few balls less and one more. */
+  readonly chances?: readonly { readonly balls: number; readonly chance: number }[];
+  /** Chance that the balls in the drawer are enough, where it is known what lies there. */
+  readonly drawer?: { readonly chance: number };
+  /** Ends to weave in. */
+  readonly ends: number;
+}
+
+export interface MeasureRequest extends Omit<PartsRequest, 'stitchWidth' | 'rowHeight' | 'diameters'> {
+  readonly gauge: Gauge;
+  readonly yarns: readonly Yarn[];
+  readonly finish?: readonly FinishPart[] | undefined;
+  /** How many of it are made; they share their balls. */
+  readonly pieces?: number | undefined;
+  /** The chance with which the balls are to be enough. */
+  readonly sure?: number | undefined;
+  /** What is known of the hand; without it what is known before anything was weighed. */
+  readonly belief?: Belief | undefined;
+}
+
+/** Metres of one colour by name; without tails. */
+function namedParts(
+  own: YarnParts,
+  finish: readonly FinishPart[],
+  timesOf: (part: FinishPart) => number,
+): { name: string; metres: number }[] {
+  return [
+    { name: 'stitches', metres: own.stitches },
+    { name: 'carried strand', metres: own.carried },
+    { name: 'climbs and floats', metres: own.bridged },
+    { name: 'chains', metres: own.chains },
+    ...finish.map((part) => ({ name: part.name, metres: part.metres * timesOf(part) })),
+  ];
+}
+
+/** The metres, grams and balls of every colour, each as a range. docs/craft.md, “Yarn in a piece”. */
+export function measure(request: MeasureRequest): YarnNeed[] {
+  const { gauge, yarns, strands, pieces = 1, sure = 0.95 } = request;
+  const timesOf = (part: FinishPart) => part.times / pieces;
+  const figures = yarns.map(yarnFigures);
+  const measured = measureParts({
+    ...request,
+    stitchWidth: gauge.stitchWidth.mid,
+    rowHeight: gauge.rowHeight.mid,
+    diameters: figures.map((each) => each.diameter),
+  });
+  const belief = request.belief ?? firstBelief(gauge.source === 'typical' ? 'typical' : 'measured');
+  const error = forecastError(belief);
+  const really = Math.exp(belief.mean);
+  return yarns.map((yarn, colour) => {
+    const figure = figures[colour] as ReturnType<typeof yarnFigures>;
+    const finish = (request.finish ?? []).filter((part) => part.colour === colour);
+    const ofPiece = namedParts(measured[colour] as YarnParts, finish, timesOf).map((part) => ({
+      ...part,
+      metres: part.metres * really,
+    }));
+    const routed = strands.totals.reduce((sum, total, i) => sum + (strands.colourOf[i] === colour ? total.ends : 0), 0);
+    const ends = pieces * routed + finish.reduce((sum, part) => sum + part.times * part.ends, 0);
+    const tailed = ends * tailMetres;
+    const made = pieces * ofPiece.reduce((sum, part) => sum + part.metres, 0);
+    const metres = plus(spread(made, error, gauge.source), tailed);
+    const source = grade(gauge, figure.meterageFrom);
+    const mass = spread(made, Math.hypot(error, figure.meterageError), source);
+    const grams = times(plus(mass, tailed), 1 / figure.metresPerGram);
+    const tails = { mid: tailed, low: tailed, high: tailed, source: gauge.source };
+    const parts = [
+      ...ofPiece.map((part) => ({ name: part.name, metres: spread(pieces * part.metres, error, gauge.source) })),
+      { name: 'tails', metres: tails },
+    ].filter((part) => part.metres.mid > 0);
+    const need = { letter: yarn.letter, parts, metres, grams, ends };
+    if (yarn.ballGrams === undefined) return need;
+    const { metresPerGram, meterageError } = figure;
+    const question = { metres: made, error, ends, ballGrams: yarn.ballGrams, metresPerGram, meterageError };
+    const { balls, chance } = ballsNeeded(question, sure);
+    const fewest = Math.max(1, balls - 3);
+    const chances = Array.from({ length: balls + 2 - fewest }, (_, i) => ({
+      balls: fewest + i,
+      chance: chanceEnough(question, fewest + i),
+    }));
+    return { ...need, balls: { count: balls, chance, source }, chances, ...inDrawer(yarn, question) };
+  });
+}
+
+/** The chance that what lies in the drawer is enough, where the maker said what does. */
+function inDrawer(yarn: Yarn, question: BallQuestion): Pick<YarnNeed, 'drawer'> {
+  if (yarn.balls === undefined && yarn.partGrams === undefined) return {};
+  return { drawer: { chance: chanceEnough(question, yarn.balls ?? 0, yarn.partGrams ?? 0) } };
+}
+
+/** A figure is only as well founded as the weaker of what it rests on. */
+function grade(gauge: Gauge, meterage: 'label' | 'typical'): Source {
+  return meterage === 'typical' ? 'typical' : gauge.source;
+}

@@ -1,0 +1,175 @@
+import type { Act } from '../../craft/stitches/acts.ts';
+import { type Estimate, ninety, spread } from '../../craft/values/estimate.ts';
+import { type Handwork, paceSd, secondsIn, steadySeconds } from './hours.ts';
+
+/** How long one hand takes for one thing that it does, beside the rest of what it does. */
+export interface ActPace {
+  readonly act: Act;
+  /** 1.1 takes a tenth longer than the ratio of the whole hand says. */
+  readonly factor: number;
+  /** Standard deviation of the factor. */
+  readonly sd: number;
+  /** Its part of the time that the ratio was found in, 0 to 1. */
+  readonly share: number;
+}
+
+/** How this hand stands to a steady one. */
+export interface OwnPace {
+  /** 1.2 takes a fifth longer. */
+  readonly ratio: number;
+  /** Standard deviation of its logarithm. */
+  readonly sd: number;
+  /** What was clocked, the most of it first; nothing before anything was. */
+  readonly acts: readonly ActPace[];
+}
+
+/** A hand of which nothing was clocked. */
+export const unknownPace: OwnPace = { ratio: 1, sd: paceSd, acts: [] };
+
+/** A step that a clock ran for. */
+export interface ClockedStep {
+  readonly seconds: number;
+  /** What was worked in it. */
+  readonly work: Handwork;
+}
+
+/** Hours at work vary from one evening to the next by this much. */
+const eveningSd = 0.25;
+/** One thing that a hand does stands to the rest of it by this much, before it was clocked. */
+const actSd = 0.15;
+/** A step of a minute varies by this much; shorter ones by more, as the root of their length. */
+const minuteSd = 0.35;
+
+/**
+ * The pace of the evenings, drawn towards what was known as long as there is little of it.
+ * @param evenings the clocked steps of each @param before what was known of the hand
+ */
+export function paceOf(evenings: readonly (readonly ClockedStep[])[], before: OwnPace = unknownPace): OwnPace {
+  const worked = evenings
+    .map((steps) => ({ steps, ...together(steps) }))
+    .filter(({ seconds, expected }) => expected > 60 && seconds > 60);
+  const expected = worked.reduce((sum, each) => sum + each.expected, 0);
+  if (!expected) return before;
+  const seconds = worked.reduce((sum, each) => sum + each.seconds, 0);
+  const reading = Math.log(seconds / expected);
+  const error = eveningSd / Math.sqrt(worked.length);
+  const weight = before.sd ** 2 / (before.sd ** 2 + error ** 2);
+  const known = Math.log(before.ratio);
+  return {
+    ratio: within(5, Math.exp(known + weight * (reading - known))),
+    sd: before.sd * Math.sqrt(1 - weight),
+    acts: actsOf(worked, expected, before),
+  };
+}
+
+/** No hand is further off; what says so was no work at the hook. */
+function within(most: number, factor: number): number {
+  return Math.min(most, Math.max(1 / most, factor));
+}
+
+function together(steps: readonly ClockedStep[]): { seconds: number; expected: number } {
+  return {
+    seconds: steps.reduce((sum, step) => sum + step.seconds, 0),
+    expected: steps.reduce((sum, step) => sum + secondsIn(step.work), 0),
+  };
+}
+
+interface Evening {
+  readonly steps: readonly ClockedStep[];
+  readonly seconds: number;
+  readonly expected: number;
+}
+
+/** A step that took so many times as long as the middle one of its evening, or as short, was no steady work. */
+const unsteady = 3;
+
+/** The steps of an evening that were steady work: nobody rang in between, and none was made up for afterwards. */
+function steadySteps(steps: readonly ClockedStep[]): ClockedStep[] {
+  const paces = steps.map(({ seconds, work }) => seconds / secondsIn(work));
+  const inOrder = paces.filter(Number.isFinite).sort((a, b) => a - b);
+  const middle = inOrder[Math.floor(inOrder.length / 2)] ?? 0;
+  return steps.filter((_, i) => {
+    const apart = (paces[i] as number) / middle;
+    return apart < unsteady && apart > 1 / unsteady;
+  });
+}
+
+/**
+ * What each steady step took against its evening, as a sum of what the hand did in it: a linear Gaussian model, taken
+ * in one step after another.
+ */
+function actsOf(evenings: readonly Evening[], expected: number, before: OwnPace): ActPace[] {
+  const shares = new Map<Act, number>();
+  for (const { steps } of evenings) {
+    for (const { work } of steps) {
+      for (const [act, seconds] of work) shares.set(act, (shares.get(act) ?? 0) + seconds / expected);
+    }
+  }
+  const acts = [...shares.keys()];
+  const first = acts.map((act) => before.acts.find((each) => each.act === act));
+  const mean = first.map((each) => each?.factor ?? 1);
+  const covariance = first.map((each, i) => acts.map((_, j) => (i === j ? (each?.sd ?? actSd) ** 2 : 0)));
+  for (const evening of evenings) {
+    const steps = steadySteps(evening.steps);
+    const all = together(steps);
+    const hand = all.seconds / all.expected;
+    for (const { seconds, work } of steps) {
+      const steady = secondsIn(work);
+      const parts = acts.map((act) => (work.get(act) ?? 0) / steady);
+      learnStep(mean, covariance, parts, seconds / (steady * hand), (minuteSd ** 2 * 60) / steady);
+    }
+  }
+  // The ratio is of the whole hand: what it does comes to one, each by its part of the time.
+  const own = mean.map((each) => within(4, each));
+  const whole = acts.reduce((sum, act, i) => sum + (shares.get(act) ?? 0) * (own[i] as number), 0);
+  return acts
+    .map((act, i) => ({
+      act,
+      factor: (own[i] as number) / whole,
+      sd: Math.sqrt(covariance[i]?.[i] as number) / whole,
+      share: shares.get(act) ?? 0,
+    }))
+    .sort((a, b) => b.share - a.share);
+}
+
+/** Takes in one reading of a weighted sum. @param parts weights @param error variance of the reading */
+function learnStep(mean: number[], covariance: number[][], parts: readonly number[], reading: number, error: number) {
+  const dot = (row: readonly number[]) => row.reduce((sum, each, i) => sum + each * (parts[i] as number), 0);
+  const reach = covariance.map(dot);
+  const variance = dot(reach) + error;
+  const surprise = reading - dot(mean);
+  reach.forEach((each, i) => {
+    mean[i] = (mean[i] as number) + (each / variance) * surprise;
+    const row = covariance[i] as number[];
+    reach.forEach((other, j) => {
+      row[j] = (row[j] as number) - (each * other) / variance;
+    });
+  });
+}
+
+/**
+ * Seconds that this hand takes for work, with a range. The more its parts differ from those that were clocked, the
+ * wider it is.
+ */
+export function secondsBy({ ratio, sd, acts }: OwnPace, work: Handwork): Estimate {
+  const steady = secondsIn(work);
+  const known = new Map(acts.map((each) => [each.act, each]));
+  let mid = 0;
+  for (const [act, seconds] of work) mid += ratio * seconds * (known.get(act)?.factor ?? 1);
+  let apart = 0;
+  if (acts.length && steady > 0) {
+    for (const act of new Set([...work.keys(), ...known.keys()])) {
+      const part = (work.get(act) ?? 0) / steady - (known.get(act)?.share ?? 0);
+      apart += (part * (known.get(act)?.sd ?? actSd)) ** 2;
+    }
+  }
+  const factor = Math.exp(ninety * Math.sqrt(sd ** 2 + apart));
+  return { mid, low: mid / factor, high: mid * factor, source: acts.length ? 'piece' : 'typical' };
+}
+
+/** Seconds for one of a thing that this hand does, and those of a steady hand. */
+export function secondsEach({ ratio, sd }: OwnPace, each: ActPace): { own: Estimate; steady: number } {
+  const steady = steadySeconds(each.act);
+  const own = spread(steady * ratio * each.factor, Math.hypot(sd, each.sd / each.factor), 'piece');
+  return { own, steady };
+}

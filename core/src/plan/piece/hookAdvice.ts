@@ -1,0 +1,57 @@
+import { typicalYarns } from '../../craft/gauge/typical.ts';
+import type { Yarn } from '../../craft/yarn/yarn.ts';
+import { isTube } from '../fit/across.ts';
+import { carriesInside } from '../wish/carries.ts';
+import type { Prepared } from '../wish/prepare.ts';
+
+/** What is known of the hook for a plan. */
+export interface HookAdvice {
+  /** Usual for the weight of the yarn, mm. */
+  readonly usual: number;
+  /** The hook of the wish, where it names one, mm. */
+  readonly used: number | undefined;
+  /** The hook moves the figures: nothing was measured yet. */
+  readonly moves: boolean;
+  /** One size up or down, and what it does; nothing where the usual one does. */
+  readonly try?: { readonly hook: number; readonly why: 'supple' | 'hidden' | 'thin' } | undefined;
+}
+
+/** Hooks come in steps of half a millimetre, of a millimetre from 6.5 mm on. */
+function step(hook: number): number {
+  return hook >= 6.5 ? 1 : 0.5;
+}
+
+/** A yarn so thin that a strand inside shows between its stitches. */
+const thin = 2;
+
+/**
+ * The hook that the case asks for. docs/craft.md, “Where the hook goes”: carried flat cloth one size up, so that it stays
+ * supple; carried rounds of dc, and a thin yarn, one size down, so that the strand does not show.
+ */
+export function hookAdvice(prepared: Prepared): HookAdvice {
+  const { wish, bound, technique, gauge } = prepared;
+  const { weight } = prepared.yarns[0] as Yarn;
+  const usual = typicalYarns[weight].hook;
+  const told = { usual, used: wish.hook, moves: gauge.source === 'typical' };
+  if (!carriesInside(bound, technique, wish.policy)) return told;
+  if (isTube(prepared) && bound.stitch === 'dc') return { ...told, try: { hook: usual - step(usual), why: 'hidden' } };
+  if (weight <= thin) return { ...told, try: { hook: usual - step(usual), why: 'thin' } };
+  if (isTube(prepared)) return told;
+  return { ...told, try: { hook: usual + step(usual), why: 'supple' } };
+}
+
+const reasons = {
+  supple: 'a strand carried inside stiffens the cloth; a larger hook keeps it supple',
+  hidden: 'in rounds of dc the strand inside shows between the stitches; a smaller hook hides it',
+  thin: 'in a thin yarn the strand inside shows; a smaller hook hides it',
+} as const;
+
+/** The advice in sentences, in the terms of the US. */
+export function hookWords({ usual, used, moves, try: other }: HookAdvice): string[] {
+  const words = [`${usual} mm is usual for this weight.`];
+  if (used !== undefined && used !== usual && moves) {
+    words.push(`Until a swatch is counted, the typical size is moved to a hook of ${used} mm.`);
+  }
+  if (other) words.push(`Try ${other.hook} mm: ${reasons[other.why]}. Swatch again with it.`);
+  return words;
+}

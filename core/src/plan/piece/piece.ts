@@ -1,0 +1,177 @@
+import {
+  cellsIn,
+  cellWorked,
+  courseCells,
+  type Fabric,
+  sidesOf,
+  stitchesByColour,
+  stitchesMade,
+} from '../../craft/fabric/fabric.ts';
+import { tubeBegins } from '../../craft/foundation/foundation.ts';
+import { singleCrochetOf } from '../../craft/gauge/singleCrochet.ts';
+import { coursesFor } from '../../craft/technique/courses.ts';
+import { type Belief, firstBelief, learn } from '../../craft/values/belief.ts';
+import type { Estimate } from '../../craft/values/estimate.ts';
+import { good, type Result } from '../../craft/values/problem.ts';
+import { yarnFigures } from '../../craft/yarn/yarn.ts';
+import { checkFabric } from '../check/fabric.ts';
+import { checkStrands } from '../check/strands.ts';
+import { type FinishPart, type FinishRequest, finishParts } from '../finish/finish.ts';
+import { isTube, widthsAcross } from '../fit/across.ts';
+import { itemsIn, presetOf } from '../items/items.ts';
+import { lay } from '../lay/lay.ts';
+import { measure, type YarnNeed } from '../measure/measure.ts';
+import type { CourseRequest } from '../measure/parts.ts';
+import { type Handwork, handworkOf, handworkOfFabric, handworkOfFinish } from '../pace/hours.ts';
+import { secondsBy, unknownPace } from '../pace/ownPace.ts';
+import { costsFor, type StrandCosts } from '../route/costs.ts';
+import { chartOf } from '../route/ofFabric.ts';
+import { route } from '../route/route.ts';
+import type { Strands } from '../route/strands.ts';
+import type { Prepared } from '../wish/prepare.ts';
+
+/** One size, laid, proved, routed and measured. */
+export interface Piece {
+  readonly stitches: number;
+  readonly rows: number;
+  readonly fabric: Fabric;
+  readonly strands: Strands;
+  readonly yarn: readonly YarnNeed[];
+  /** Stitches of each colour, in the order of the pattern's colours. */
+  readonly share: readonly number[];
+  /** Ends of the cloth to weave in, all colours. */
+  readonly ends: number;
+  /** What is done when the cloth is off the hook. */
+  readonly finish: readonly FinishPart[];
+  /** What hands do for all pieces, ends and finishing. */
+  readonly hands: Handwork;
+  /** Seconds of it, by the pace of the wish. */
+  readonly time: Estimate;
+}
+
+/** The prices of bridges under the wish's policy, at its gauge. */
+export function costsOfWish({ wish, gauge }: Prepared): StrandCosts {
+  const size = { stitchWidth: gauge.stitchWidth.mid, rowHeight: gauge.rowHeight.mid };
+  return costsFor(wish.policy, wish.floats && !wish.smallChildren, size, wish.weaving);
+}
+
+/** The way of the strands through a fabric under the wish's policy. */
+export function routePiece(prepared: Prepared, fabric: Fabric): Strands {
+  const { policy } = prepared.wish;
+  return route(
+    chartOf(fabric),
+    costsOfWish(prepared),
+    policy === 'carry-always' || policy === 'bobbins' ? policy : 'least-cost',
+  );
+}
+
+/** What is known of the maker's yarn in this work: more where the swatch was weighed. */
+export function handBelief({ wish, gauge }: Pick<Prepared, 'wish' | 'gauge'>): Belief {
+  const first = firstBelief(gauge.source === 'typical' ? 'typical' : 'measured');
+  const weighed = wish.gauge.from === 'counted' ? wish.gauge.weighed : undefined;
+  return weighed ? learn(first, weighed) : first;
+}
+
+/**
+ * Lays, proves, routes and measures one size. A piece that fails its proof is refused, never shown.
+ * Linear in stitches.
+ */
+export function makePiece(prepared: Prepared, stitches: number, rows: number): Result<Piece> {
+  const { bound, technique, foundation, wish } = prepared;
+  const courses = coursesFor(prepared, stitches, rows);
+  const { increases } = prepared;
+  const fabric = lay({ bound, foundation, edges: wish.edges, stitches, courses, increases });
+  const laid = checkFabric(fabric, { bound, technique, foundation });
+  if (!laid.ok) return laid;
+  const strands = routePiece(prepared, fabric);
+  const routed = checkStrands(chartOf(fabric), strands);
+  if (!routed.ok) return routed;
+  return good(measured(prepared, { fabric, strands }, stitches, rows));
+}
+
+/** What a laid and routed cloth comes to. @param stitches what its widths count @param rows as the wish counts them */
+export function measured(
+  prepared: Prepared,
+  { fabric, strands }: { readonly fabric: Fabric; readonly strands: Strands },
+  stitches: number,
+  rows: number,
+): Piece {
+  const finish = finishParts(finishRequest(prepared, fabric));
+  const { gauge, yarns, technique, foundation, wish } = prepared;
+  const { sure, pieces } = wish;
+  const yarn = measure({
+    fabric,
+    strands,
+    foundation,
+    technique,
+    gauge,
+    yarns,
+    finish,
+    pieces,
+    sure,
+    belief: handBelief(prepared),
+  });
+  const ends = strands.totals.reduce((sum, total) => sum + total.ends, 0);
+  const hands = handworkOf([
+    [handworkOfFabric(fabric), pieces],
+    [handworkOfFinish(0, ends), pieces],
+    ...finish.map((part) => [handworkOfFinish(part.stitches, part.ends), part.times] as const),
+  ]);
+  return {
+    stitches,
+    rows,
+    fabric,
+    strands,
+    yarn,
+    finish,
+    share: stitchesByColour(fabric),
+    ends,
+    hands,
+    time: secondsBy(wish.pace ?? unknownPace, hands),
+  };
+}
+
+/** What measuring needs to know of a cloth and the way of its strands, at the wish's gauge and in its yarns. */
+export function measuringRequest(
+  { technique, gauge, yarns }: Prepared,
+  cloth: Pick<CourseRequest, 'fabric' | 'strands' | 'foundation'>,
+): CourseRequest {
+  return {
+    ...cloth,
+    technique,
+    stitchWidth: gauge.stitchWidth.mid,
+    rowHeight: gauge.rowHeight.mid,
+    diameters: yarns.map((yarn) => yarnFigures(yarn).diameter),
+  };
+}
+
+/** What the finishing needs to know of a laid piece. */
+export function finishRequest(prepared: Prepared, fabric: Fabric): FinishRequest {
+  const { bound, technique, finish, wish, gauge, foundation, yarns } = prepared;
+  const courses = sidesOf(fabric).courses;
+  const tube = isTube(prepared) ? tubeBegins(foundation) : undefined;
+  const lastCell = fabric.courses ? cellWorked(fabric, fabric.courses - 1, cellsIn(fabric, fabric.courses - 1) - 1) : 0;
+  const key = technique.gaugeKey(bound);
+  return {
+    ...finish,
+    stitch: bound.stitch,
+    technique,
+    stitches: technique.width.stitches(fabric.count, foundation),
+    courses,
+    width: widthsAcross(prepared, fabric.count) * gauge.stitchWidth.mid,
+    height: courses * gauge.rowHeight.mid,
+    tube,
+    mouth: presetOf(wish.item).mouth === true,
+    sides: presetOf(wish.item).sides ?? 3,
+    round: technique.circle ? stitchesMade(courseCells(fabric, fabric.courses - 1)) : undefined,
+    inHand: fabric.colours[lastCell] as number,
+    rowHeight: gauge.rowHeight.mid,
+    sc: yarns.map((yarn) => {
+      const { width, height } = singleCrochetOf(gauge, key, yarn.weight);
+      return { width: width.mid, height: height.mid, diameter: yarnFigures(yarn).diameter };
+    }),
+    pieces: wish.pieces,
+    items: itemsIn(wish, tube !== undefined),
+    told: prepared.told,
+  };
+}

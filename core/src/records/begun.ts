@@ -1,0 +1,39 @@
+import { z } from 'zod';
+
+const figure = z.strictObject({ mid: z.number().positive(), low: z.number().positive(), high: z.number().positive() });
+const gaugeFigures = z.strictObject({
+  stitchWidth: figure,
+  rowHeight: figure,
+  source: z.enum(['typical', 'label', 'typed', 'swatch', 'piece']),
+});
+
+/**
+ * A work as it was begun: the laid fabric and the way of its strands, in words of their own, so that it stays the
+ * same whatever becomes of the engine or the pattern book.
+ */
+export const frozenSchema = z.strictObject({
+  format: z.literal('puntada-begun'),
+  version: z.literal(1),
+  /** The stitch pattern in the notation, with the maker's choices. */
+  pattern: z.string().max(20000),
+  stitch: z.string().max(20),
+  numbers: z.record(z.string(), z.number().int()),
+  foundation: z.string().max(40),
+  stitches: z.number().int().min(1).max(3000),
+  /** Every different row once, as runs from the edge where row 1 begins: `4 sc A, 4 sc B`. */
+  rows: z.array(z.string().max(40000)).max(3000),
+  /** Which of `rows` each course is. */
+  courses: z.array(z.number().int().min(0)).min(1).max(3000),
+  /** Moves of the strands, five numbers each: kind, strand, row, from, to. */
+  moves: z.array(z.number().int()),
+  /** How many colours, where the pattern leaves it open. */
+  colours: z.number().int().min(1).max(8).optional(),
+  /** Which loops its stitches go into, where it is not both. */
+  loops: z.enum(['back', 'front']).optional(),
+  /** The gauge it was begun with, mm: as worked and as finished. */
+  gauge: z.strictObject({ worked: gaugeFigures, finished: gaugeFigures }).optional(),
+  /** Where colours are divided among bobbins: the colour of each strand, and the strand of each run as worked. */
+  bobbins: z.strictObject({ colourOf: z.array(z.number().int()), runs: z.array(z.number().int()) }).optional(),
+});
+
+export type FrozenWork = z.infer<typeof frozenSchema>;

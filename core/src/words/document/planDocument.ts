@@ -1,0 +1,344 @@
+import { baseFor, usualIncrease } from '../../craft/fabric/base.ts';
+import { printOrder } from '../../craft/patterns/order.ts';
+import { stitchKind } from '../../craft/stitches/kinds.ts';
+import type { Estimate } from '../../craft/values/estimate.ts';
+import { yarnFigures } from '../../craft/yarn/yarn.ts';
+import { endsOnPiece } from '../../plan/finish/endsOnPiece.ts';
+import { foldedBand } from '../../plan/finish/finish.ts';
+import { itemsIn, measureOf } from '../../plan/items/items.ts';
+import { trueRepeat } from '../../plan/lay/repeat.ts';
+import { metresByCourse } from '../../plan/measure/byCourse.ts';
+import { measureNext } from '../../plan/measure/next.ts';
+import { ballEnds } from '../../plan/measure/runsOut.ts';
+import { hookAdvice, hookWords } from '../../plan/piece/hookAdvice.ts';
+import { handBelief } from '../../plan/piece/piece.ts';
+import type { Plan } from '../../plan/piece/plan.ts';
+import { comparePolicies, contrastOf } from '../../plan/piece/policies.ts';
+import { savings } from '../../plan/piece/stash.ts';
+import { strandLedger } from '../../plan/route/ledger.ts';
+import { halfTwists, untwistWords } from '../../plan/route/twists.ts';
+import { cautionsFor } from '../../plan/wish/cautions.ts';
+import type { Prepared } from '../../plan/wish/prepare.ts';
+import type { Figure, PlanDocument } from '../../records/planDocument.ts';
+import {
+  ballsText,
+  differenceText,
+  gramsText,
+  hoursText,
+  lengthText,
+  metresText,
+  tubeText,
+} from '../figures/figures.ts';
+import { beginningAdvice, rowAdvice } from '../rows/advice.ts';
+import { groupRows } from '../rows/groups.ts';
+import { courseWord, rowLine, writeRow } from '../rows/rows.ts';
+import { writing } from '../rows/writing.ts';
+import { inTerms } from '../terms/inTerms.ts';
+import { type Hand, legend, type Terms } from '../terms/terms.ts';
+
+function rounded(value: number, digits = 3): number {
+  return Math.round(value * 10 ** digits) / 10 ** digits;
+}
+
+function figure(estimate: Estimate, unit: Figure['unit'], text: string): Figure {
+  const range = { low: rounded(estimate.low), high: rounded(estimate.high) };
+  const mid = estimate.source === 'typical' ? {} : { mid: rounded(estimate.mid) };
+  return { ...range, ...mid, unit, source: estimate.source, text };
+}
+
+/** How lengths and yarn of a plan are told: in the units it was planned for. */
+function tellers(plan: Plan) {
+  const { told: units } = plan.prepared;
+  return {
+    mm: (estimate: Estimate) => figure(estimate, 'mm', lengthText(estimate, units)),
+    m: (estimate: Estimate) => figure(estimate, 'm', metresText(estimate, units)),
+    g: (estimate: Estimate) => figure(estimate, 'g', gramsText(estimate, units)),
+    off: (size: Estimate, difference: number) => differenceText(size, difference, units),
+  };
+}
+
+function circleOf({ prepared, width }: Plan) {
+  const { increases, foundation } = prepared;
+  const { rounds, adjusting, ...base } = baseFor(width.stitches, increases ?? usualIncrease(foundation.stitch));
+  return { increases: base.increases, rounds: [...rounds], adjusting };
+}
+
+function hookOf(prepared: Prepared): PlanDocument['hook'] {
+  const advice = hookAdvice(prepared);
+  const { usual, used } = advice;
+  return { usual, ...(used === undefined ? {} : { used }), advice: hookWords(advice) };
+}
+
+function headOf(plan: Plan): Pick<PlanDocument, 'pattern' | 'foundation' | 'hook' | 'technique'> {
+  const { prepared, sizes, width } = plan;
+  const { bound, foundation, technique, wish } = prepared;
+  const { pattern } = bound;
+  return {
+    pattern: {
+      key: pattern.key,
+      name: pattern.name,
+      technique: pattern.technique,
+      stitch: bound.stitch,
+      numbers: { ...bound.numbers },
+      made: pattern.made,
+      colours: [...bound.colours],
+      trueRepeat: trueRepeat(bound, technique),
+      ...(pattern.order ? { order: printOrder(pattern.order) } : {}),
+      loops: bound.loops,
+      ends: pattern.ends,
+      careful: pattern.careful,
+      multiple: sizes.across.multiples.works,
+      alike: sizes.across.multiples.alike,
+    },
+    foundation: {
+      key: foundation.key,
+      name: foundation.name,
+      into: wish.into,
+      advice: beginningAdvice(foundation, width.stitches, wish.into),
+      chains: width.chains,
+      firstInto: foundation.firstInto,
+      turningChains: foundation.turn,
+      turningChainCounts: foundation.counted,
+      ...(foundation.circle ? { circle: circleOf(plan) } : {}),
+    },
+    hook: hookOf(prepared),
+    technique: { ...technique.words },
+  };
+}
+
+function sizesOf(plan: Plan): Pick<PlanDocument, 'gauge' | 'size' | 'widths' | 'heights'> {
+  const { prepared, sizes, width, height, piece } = plan;
+  const { gauge, technique, wish } = prepared;
+  const { mm, off } = tellers(plan);
+  return {
+    gauge: { stitchWidth: mm(gauge.stitchWidth), rowHeight: mm(gauge.rowHeight) },
+    size: {
+      stitches: width.stitches,
+      counts: technique.width.word,
+      stitchesInRow: width.inRow,
+      rows: height.rows,
+      courses: piece.fabric.courses,
+      pieces: wish.pieces,
+      items: itemsIn(wish, width.tube !== undefined),
+      width: mm(width.width),
+      ...(width.tube
+        ? {
+            tube: {
+              flat: mm(width.tube.flat),
+              around: mm(width.tube.around),
+              diameter: mm(width.tube.diameter),
+              text: tubeText(width.tube, measureOf(wish), prepared.told),
+            },
+          }
+        : {}),
+      height: mm(height.height),
+      differenceWidth: off(width.width, width.difference),
+      differenceHeight: off(height.height, height.difference),
+      edgesAlike: width.alike,
+      endsAsBegun: height.asBegun,
+      why: [...width.why, ...height.why],
+    },
+    widths: sizes.across.offers.map((offer) => ({
+      stitches: offer.stitches,
+      chains: offer.chains,
+      width: mm(offer.width),
+      difference: off(offer.width, offer.difference),
+      edgesAlike: offer.alike,
+    })),
+    heights: sizes.up.offers.map((offer) => ({
+      rows: offer.rows,
+      height: mm(offer.height),
+      difference: off(offer.height, offer.difference),
+      whole: offer.whole,
+      endsAsBegun: offer.asBegun,
+    })),
+  };
+}
+
+function coloursOf(plan: Plan): PlanDocument['colours'] {
+  const { prepared, piece } = plan;
+  const { gauge, technique, foundation, yarns } = prepared;
+  const { m, g } = tellers(plan);
+  const figures = yarns.map(yarnFigures);
+  const metres = metresByCourse({
+    fabric: piece.fabric,
+    strands: piece.strands,
+    foundation,
+    technique,
+    stitchWidth: gauge.stitchWidth.mid,
+    rowHeight: gauge.rowHeight.mid,
+    diameters: figures.map((each) => each.diameter),
+  });
+  return piece.yarn.map((need, i) => {
+    const yarn = yarns[i];
+    const ends =
+      need.balls && yarn?.ballGrams
+        ? ballEnds({
+            metres: metres[i] as Float64Array,
+            belief: handBelief(prepared),
+            ballGrams: yarn.ballGrams,
+            metresPerGram: figures[i]?.metresPerGram ?? 1,
+            // A set is worked one piece after another, so only the balls of one are placed in its rows.
+            balls: Math.ceil(need.balls.count / prepared.wish.pieces),
+          })
+        : [];
+    return {
+      letter: need.letter,
+      name: yarn?.name ?? '',
+      stitches: piece.share[i] ?? 0,
+      metres: m(need.metres),
+      grams: g(need.grams),
+      parts: Object.fromEntries(need.parts.map((part) => [part.name, m(part.metres)])),
+      ends: need.ends,
+      ...(need.balls
+        ? { balls: { count: need.balls.count, text: ballsText(need.balls), chance: rounded(need.balls.chance) } }
+        : {}),
+      chances: (need.chances ?? []).map((each) => ({ balls: each.balls, chance: rounded(each.chance) })),
+      ...(need.drawer ? { drawer: { chance: rounded(need.drawer.chance) } } : {}),
+      ballEnds: ends
+        .filter((end) => end.low < piece.fabric.courses)
+        .map(({ ball, low, high, joinAfter }) => ({ ball, between: [low, high], joinAfter })),
+    };
+  });
+}
+
+function strandsOf(plan: Plan): Pick<PlanDocument, 'strands' | 'policies'> {
+  const { prepared, piece } = plan;
+  const { wish } = prepared;
+  const ledger = strandLedger(piece.fabric, piece.strands, contrastOf(prepared));
+  const twists = halfTwists(piece.strands).at(-1) ?? 0;
+  return {
+    strands: {
+      policy: wish.policy,
+      floats: wish.floats,
+      ends: piece.ends,
+      carriedStitches: Math.round(ledger.carried),
+      rowsClimbed: ledger.climbedRows,
+      bobbins: ledger.bobbins,
+      thickness: [...ledger.thickness],
+      showThrough: rounded(ledger.show, 1),
+      halfTwists: twists,
+      untwist: untwistWords(twists),
+    },
+    policies: comparePolicies(prepared, piece.fabric).map((each) => ({
+      policy: each.policy,
+      name: each.name,
+      ends: each.ends,
+      carriedStitches: Math.round(each.carried),
+      extraMetres: rounded(each.extraMetres, 1),
+      minutes: Math.round(each.minutes),
+      thickness: [...each.thickness],
+      showThrough: rounded(each.show, 1),
+      ...(each.sameAs ? { sameAs: each.sameAs } : {}),
+    })),
+  };
+}
+
+function rowsOf(plan: Plan, terms: Terms, hand: Hand): Pick<PlanDocument, 'rows' | 'grouped' | 'legend'> {
+  const request = { ...writing(plan, terms, hand), technique: plan.prepared.technique };
+  const { fabric } = plan.piece;
+  const word = courseWord(fabric.making);
+  const rows = Array.from({ length: fabric.courses }, (_, i) => {
+    const row = writeRow(request, i + 1);
+    const { changes, markers, ahead } = rowAdvice(request, i + 1);
+    return {
+      number: row.number,
+      side: row.side,
+      text: rowLine(row, word),
+      strands: [...row.strands],
+      changes: changes.map((words) => inTerms(words, terms)),
+      markers: markers.map((words) => inTerms(words, terms)),
+      ahead: ahead.map((words) => inTerms(words, terms)),
+    };
+  });
+  const kinds = [...new Set(fabric.kinds)].map((code) => stitchKind(code).key);
+  return {
+    rows,
+    grouped: groupRows(
+      rows.map((row) => row.text),
+      rows.map((row) => row.strands),
+    ),
+    legend: legend(kinds, terms).map((entry) => (entry.made ? { ...entry, made: inTerms(entry.made, terms) } : entry)),
+  };
+}
+
+/** How a piece or a set is folded for a drawer or a stall: cloths in four, blankets in twelve. */
+function foldedOf(plan: Plan): PlanDocument['folded'] {
+  const { width, height, prepared } = plan;
+  const folds = prepared.wish.item === 'blanket' ? { across: 3, up: 4 } : { across: 2, up: 2 };
+  const diameter = Math.max(...prepared.yarns.map((yarn) => yarnFigures(yarn).diameter));
+  const { mm } = tellers(plan);
+  const of = (size: 'low' | 'mid' | 'high') =>
+    foldedBand(
+      { width: (width.tube?.flat ?? width.width)[size], height: height.height[size] },
+      folds,
+      prepared.wish.pieces,
+      diameter,
+    );
+  const [low, mid, high] = [of('low'), of('mid'), of('high')];
+  const told = (part: 'width' | 'height' | 'band') =>
+    mm({ low: low[part], mid: mid[part], high: high[part], source: width.width.source });
+  return { width: told('width'), height: told('height'), band: told('band') };
+}
+
+/** More than so many ends are no longer told apart on a drawing. */
+const mostEnds = 400;
+
+function endPlacesOf({ piece, prepared }: Plan): PlanDocument['endPlaces'] {
+  const { strands } = piece;
+  return endsOnPiece(piece.fabric, prepared.technique.key, strands)
+    .slice(0, mostEnds)
+    .map(({ strand, across, up, behind }) => ({
+      letter: prepared.bound.colours[strands.colourOf[strand] ?? 0] ?? '',
+      across: rounded(across, 4),
+      up: rounded(up, 4),
+      ...(behind ? { behind } : {}),
+    }));
+}
+
+function timeOf(time: Estimate): PlanDocument['time'] {
+  return { hours: [rounded(time.low / 3600, 1), rounded(time.high / 3600, 1)], text: hoursText(time) };
+}
+
+/** A plan as an open document: every figure with unit, range and source, every row in words. */
+export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'right'): PlanDocument {
+  const { prepared, width, height, piece } = plan;
+  const { wish, bound, gauge } = prepared;
+  const grams = piece.yarn.reduce((sum, need) => sum + need.grams.mid, 0);
+  const told = (sentence: string) => inTerms(sentence, terms);
+  return {
+    format: 'puntada-plan',
+    version: 1,
+    title: wish.title,
+    item: wish.item,
+    ...headOf(plan),
+    ...sizesOf(plan),
+    colours: coloursOf(plan),
+    ...strandsOf(plan),
+    finish: piece.finish.map(({ name, colour, stitches, ends, times, steps }) => ({
+      name,
+      colour: bound.colours[colour] ?? '',
+      stitches,
+      ends,
+      times,
+      steps: steps.map(told),
+    })),
+    time: timeOf(piece.time),
+    measureNext: measureNext(grams, gauge.source === 'typical' ? 'typical' : 'measured', handBelief(prepared)).map(
+      ({ what, within }) => ({
+        what,
+        within: `± ${Math.round(within * 100)} %`,
+      }),
+    ),
+    savings: savings(prepared, width, height, piece).map((saving) => saving.text),
+    endPlaces: endPlacesOf(plan),
+    folded: foldedOf(plan),
+    cautions: cautionsFor(wish).map((caution) => ({ ...caution, text: told(caution.text) })),
+    ...rowsOf(plan, terms, hand),
+    warnings: plan.warnings.map((problem) => ({
+      ...problem,
+      message: told(problem.message),
+      hint: told(problem.hint),
+    })),
+  };
+}

@@ -1,0 +1,18 @@
+import type { Plan } from '../../plan/piece/plan.ts';
+import type { Hand, Terms } from '../terms/terms.ts';
+import type { WriteRequest } from './rows.ts';
+import { StrandBook } from './strandOrders.ts';
+
+/** What `writeRow` needs of a plan. */
+export function writing(plan: Plan, terms: Terms, hand: Hand): WriteRequest {
+  const { bound, foundation } = plan.prepared;
+  const { fabric, strands } = plan.piece;
+  return {
+    fabric,
+    bound,
+    foundation,
+    strands: new StrandBook(strands, bound),
+    terms,
+    hand,
+  };
+}

@@ -1,0 +1,47 @@
+export { freeOf, metresInDrawer, setAside } from './drawer/drawer.ts';
+export { drawerColumns, readDrawerTable, toRow } from './drawer/table.ts';
+export { afterRow, afterRun, backRun, begun, type Position, reached, type Tick } from './progress/progress.ts';
+export { endSooner } from './replan/endSooner.ts';
+export { openEnd } from './replan/openEnd.ts';
+export { proveOnward } from './replan/prove.ts';
+export { restPlans } from './replan/rest.ts';
+export { type RestKind, type RestPlan, restKinds } from './replan/restPlan.ts';
+export { type PlanFigures, planFigures } from './replan/whole.ts';
+export {
+  type Day,
+  dayAfter,
+  evening,
+  type Finish,
+  finishes,
+  inTurn,
+  type Pending,
+  restAfter,
+  restFor,
+  rests,
+  secondsUntil,
+  type Week,
+} from './schedule/schedule.ts';
+export { hookFor, swatchFigures } from './swatch/hooks.ts';
+export { leastRepeats, planSwatch, swatchGauge, swatchReading, withSwatch } from './swatch/readings.ts';
+export { compareStrips, type Strip } from './swatch/strips.ts';
+export { wishAgain } from './underway/again.ts';
+export { colourQuestions } from './underway/colourQuestions.ts';
+export { clothAsWorked, driftOf, isDrifting } from './underway/drift.ts';
+export { findRow, readSeenRow, runsToTap } from './underway/findRow.ts';
+export {
+  cellsWorked,
+  costsOfWork,
+  foretoldHours,
+  handworkOfRows,
+  partWorked,
+  type Rows,
+  sessionsOfWork,
+  type WorkCosts,
+} from './underway/inHand.ts';
+export { isShort, type Lasting, lasting, shortText } from './underway/lasting.ts';
+export { type KnownAt, narrowing } from './underway/narrowing.ts';
+export { oneOff } from './underway/oneOff.ts';
+export { type RipCost, ripBack } from './underway/rip.ts';
+export { paceOfSessions, type Session, sessionRatio, sittingSince } from './underway/sessions.ts';
+export { slips } from './underway/slips.ts';
+export { type ColourNow, colourNow, endsAtText } from './underway/weighed.ts';

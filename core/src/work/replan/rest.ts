@@ -1,0 +1,194 @@
+import { coursesFor } from '../../craft/technique/courses.ts';
+import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
+import { prepareCloth } from '../../plan/begun/made.ts';
+import { admits } from '../../plan/fit/progression.ts';
+import { heightRule } from '../../plan/fit/up.ts';
+import type { Wish } from '../../records/wish.ts';
+import { cornersOf } from './corner.ts';
+import { type Draft, Onward, type RestKind, type RestPlan, type WorkInHand } from './restPlan.ts';
+
+/** The heights below or above the planned one at which an ending comes out, the nearest first. */
+function heights({ prepared, rows }: Onward, way: 1 | -1, most: number, ending = prepared.wish.ending): number[] {
+  const rule = heightRule(prepared.bound, prepared.technique, ending);
+  const found: number[] = [];
+  for (let n = rows + way; n >= 1 && n <= 2 * rows + 400 && found.length < most; n += way) {
+    if (admits(rule, n)) found.push(n);
+  }
+  return found;
+}
+
+/** A wish whose size is this one. */
+function withRows(wish: Wish, stitches: number, rows: number): Wish {
+  return { ...wish, choice: { stitches, rows } };
+}
+
+/** The rest ended sooner, later, or where the yarn is enough. */
+function otherHeights(onward: Onward, planned: RestPlan): RestPlan[] {
+  const { work } = onward;
+  const { count } = work.cloth.fabric;
+  const to = (kind: RestKind, rows: number, stays = onward.stays): RestPlan | undefined => {
+    const fabric = onward.laid(rows, stays);
+    return fabric && onward.plan({ kind, wish: withRows(work.wish, count, rows), fabric, rows, stays });
+  };
+  const below = heights(onward, -1, Number.POSITIVE_INFINITY);
+  const coursesOf = (rows: number) => coursesFor(onward.prepared, count, rows);
+  const open = below.filter((rows) => coursesOf(rows) >= onward.stays);
+  const found: (RestPlan | undefined)[] = [];
+  const [sure, chance] = [work.wish.sure, planned.chance];
+  if (chance !== undefined && chance < sure) found.push(longestEnough(open, sure, (rows) => to('enough', rows)));
+  const [next, soonest] = [open[0], open.at(-1)];
+  if (next !== undefined) found.push(to('shorter', next));
+  if (soonest !== undefined && soonest !== next) found.push(to('soonest', soonest));
+  const back = below.find((rows) => coursesOf(rows) < onward.stays);
+  if (back !== undefined) found.push(to('ripped', back, coursesOf(back)));
+  const [longer] = heights(onward, 1, 1);
+  if (longer !== undefined) found.push(to('longer', longer));
+  return found.flatMap((each) => each ?? []);
+}
+
+const endings: readonly Wish['ending'][] = ['as-begun', 'whole', 'any'];
+
+/** The rest ended at a row that another ending admits: as long as the yarn lasts where it does not, else at once. */
+function otherEndings(onward: Onward, planned: RestPlan): RestPlan[] {
+  const { work, stays, prepared } = onward;
+  const { count } = work.cloth.fabric;
+  const [sure, chance] = [work.wish.sure, planned.chance];
+  const short = chance !== undefined && chance < sure;
+  return endings
+    .filter((ending) => ending !== work.wish.ending)
+    .flatMap((ending) => {
+      const open = heights(onward, -1, Number.POSITIVE_INFINITY, ending).filter(
+        (rows) => coursesFor(prepared, count, rows) >= stays,
+      );
+      const to = (rows: number) => {
+        const fabric = onward.laid(rows);
+        const wish = { ...withRows(work.wish, count, rows), ending };
+        return fabric && onward.plan({ kind: 'ending', wish, fabric, rows, stays });
+      };
+      const soonest = open.at(-1);
+      const found = short ? longestEnough(open, sure, to) : soonest === undefined ? undefined : to(soonest);
+      return found ?? [];
+    });
+}
+
+/**
+ * Blocks on the diagonal that begin to shrink sooner: as long as the yarn lasts where it does not, else at the next good
+ * place.
+ */
+function shrinkingSooner(onward: Onward, planned: RestPlan): RestPlan | undefined {
+  const { work, prepared, stays, rows } = onward;
+  const corners = cornersOf(prepared, work.cloth.fabric.count, rows).filter(({ diagonals }) => diagonals >= stays);
+  const to = (diagonals: number) => {
+    const corner = corners.find((each) => each.diagonals === diagonals);
+    const fabric = corner && onward.laid(corner.high, stays, corner.wide);
+    const wish = corner && withRows(work.wish, corner.wide, corner.high);
+    return fabric && wish && onward.plan({ kind: 'shrink', wish, fabric, rows: corner.high, stays });
+  };
+  const open = corners.map(({ diagonals }) => diagonals).reverse();
+  const short = planned.chance !== undefined && planned.chance < work.wish.sure;
+  return (short ? longestEnough(open, work.wish.sure, to) : undefined) ?? to(open.at(-1) ?? 0);
+}
+
+/** As high as it was planned, by rows as high as they were measured. */
+function asMeasured(onward: Onward): RestPlan | undefined {
+  const { work, prepared, rows, stays, drift } = onward;
+  if (drift.height === 1) return undefined;
+  const { count } = work.cloth.fabric;
+  const off = (each: number) =>
+    Math.abs(onward.sizeIn(each).height.mid - onward.sizeIn(rows).height.mid / drift.height);
+  const all = [...heights(onward, -1, Number.POSITIVE_INFINITY), ...heights(onward, 1, Number.POSITIVE_INFINITY)];
+  const nearest = all
+    .filter((each) => coursesFor(prepared, count, each) >= stays)
+    .reduce((best, each) => (off(each) < off(best) ? each : best), rows);
+  const fabric = nearest === rows ? undefined : onward.laid(nearest);
+  const wish = withRows(work.wish, count, nearest);
+  return fabric && onward.plan({ kind: 'measured', wish, fabric, rows: nearest, stays });
+}
+
+/** Back to the end of the last whole repeat, and on from there with the colours changed about. */
+function swappedFromRepeat(onward: Onward, base: Draft): Draft | undefined {
+  const { prepared, stays } = onward;
+  if (prepared.technique.courses || prepared.foundation.circle) return undefined;
+  const rule = heightRule(prepared.bound, prepared.technique, 'whole');
+  let back = stays - 1;
+  if (admits(rule, stays)) return undefined;
+  while (back > 0 && !admits(rule, back)) back--;
+  const fabric = back > 0 ? onward.swapped(back) : undefined;
+  return fabric && { ...base, kind: 'ripped-swapped', fabric, stays: back };
+}
+
+/** The longest of the heights for which the yarn is enough; more rows never take less. */
+function longestEnough(
+  rows: readonly number[],
+  sure: number,
+  plan: (rows: number) => RestPlan | undefined,
+): RestPlan | undefined {
+  let [low, high] = [0, rows.length];
+  let best: RestPlan | undefined;
+  while (low < high) {
+    const middle = (low + high) >> 1;
+    const tried = plan(rows[middle] as number);
+    if (tried && (tried.chance ?? 0) >= sure) {
+      best = tried;
+      high = middle;
+    } else low = middle + 1;
+  }
+  return best;
+}
+
+/** The cloth as planned, finished otherwise. */
+function otherFinishes(onward: Onward, planned: Draft): Draft[] {
+  const { border, closing } = planned.wish;
+  const drafts: Draft[] = [];
+  const { border: _dropped, ...bare } = planned.wish;
+  if (border && border.rounds > 1) {
+    const thinner = { ...border, rounds: border.rounds - 1 };
+    drafts.push({ ...planned, kind: 'thinner', wish: { ...planned.wish, border: thinner } });
+  }
+  if (border) drafts.push({ ...planned, kind: 'bare', wish: bare });
+  if (onward.prepared.technique.key !== 'wedge-circle') {
+    drafts.push({ ...planned, kind: 'closing', wish: { ...planned.wish, closing: !closing } });
+  }
+  return drafts;
+}
+
+/**
+ * What can be done with the rest of a work: as planned first, then every other way, each a whole plan that is proved
+ * from the row in hand with the strands as they hang. What is worked stays; a row begun is worked to its end.
+ */
+export function restPlans(work: WorkInHand): Result<RestPlan[]> {
+  const prepared = prepareCloth(work.wish, work.cloth);
+  if (!prepared.ok) return prepared;
+  const onward = new Onward(work, prepared.value);
+  const { fabric } = work.cloth;
+  const base: Draft = { kind: 'planned', wish: work.wish, fabric, rows: onward.rows, stays: onward.stays };
+  const planned = onward.plan(base);
+  if (!planned) return refused(notWhole);
+  const first = [asMeasured(onward), shrinkingSooner(onward, planned)];
+  const plans = [planned, ...first.flatMap((each) => each ?? []), ...otherHeights(onward, planned)];
+  const swapped = onward.swapped();
+  const drafts = otherFinishes(onward, base);
+  if (swapped) drafts.push({ ...base, kind: 'swapped', fabric: swapped });
+  drafts.push(...[swappedFromRepeat(onward, base)].flatMap((each) => each ?? []));
+  plans.push(...otherEndings(onward, planned), ...drafts.flatMap((draft) => onward.plan(draft) ?? []));
+  const seen = new Set<string>();
+  return good(
+    plans.filter((plan) => {
+      const key = JSON.stringify([
+        plan.begun.courses,
+        plan.begun.rows,
+        plan.wish.border,
+        plan.wish.closing,
+        plan.stays,
+      ]);
+      return seen.has(key) ? false : seen.add(key);
+    }),
+  );
+}
+
+const notWhole: Problem = {
+  code: 'fabric-broken',
+  path: 'begun',
+  message: 'The begun work does not hold together, so its rest cannot be planned.',
+  hint: 'Restore the work from a backup.',
+};

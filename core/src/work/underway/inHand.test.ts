@@ -1,0 +1,81 @@
+import { sampleWish } from '../../../test/sampleWish.ts';
+import { must } from '../../craft/values/problem.ts';
+import { freeze, thaw } from '../../plan/begun/frozen.ts';
+import { secondsIn } from '../../plan/pace/hours.ts';
+import { unknownPace } from '../../plan/pace/ownPace.ts';
+import { planWish } from '../../plan/piece/plan.ts';
+import {
+  cellsWorked,
+  costsOfWork,
+  foretoldHours,
+  handworkOfRows,
+  metresToEnd,
+  partWorked,
+  sessionsOfWork,
+} from './inHand.ts';
+import { endsAtText } from './weighed.ts';
+
+/** 36 stitches and 44 rows of nine runs, with a border of two rounds in B. */
+const plan = must(
+  planWish(
+    sampleWish({
+      width: { by: 'repeats', count: 9 },
+      height: { by: 'repeats', count: 11 },
+      border: { rounds: 2, colour: 'B' },
+    }),
+  ),
+);
+const cloth = must(thaw(freeze(plan)));
+const costs = costsOfWork(plan.prepared, cloth);
+const at = (rows: number, runs = 0) => ({ rows, runs });
+
+describe('a work in hand', () => {
+  it('has the cells of the runs that are done, in either direction of the row', () => {
+    expect([at(0), at(0, 1), at(0, 8), at(1, 3), at(44)].map((each) => cellsWorked(cloth, each))).toEqual([
+      0, 4, 32, 12, 0,
+    ]);
+    expect(partWorked(costs, at(1, 3), 12)).toBeCloseTo(1 / 3, 12);
+    expect(partWorked(costs, at(44), 0)).toBe(0);
+  });
+
+  it('still takes the rest of its row and all rows after it: 152 s each', () => {
+    // Row 1 turns and changes like any other.
+    expect(secondsIn(handworkOfRows(costs, at(40), 0))).toBeCloseTo(4 * 152, 6);
+    expect(secondsIn(handworkOfRows(costs, at(40, 3), 12))).toBeCloseTo(4 * 152 - 152 / 3, 6);
+    expect(secondsIn(handworkOfRows(costs, at(44), 0))).toBe(0);
+    // 36 sc of 3 s, eight changes of 5 s, a turn of 4 s.
+    expect([...handworkOfRows(costs, at(43), 0)].sort()).toEqual([
+      ['change', 40],
+      ['sc', 108],
+      ['turn', 4],
+    ]);
+  });
+
+  it('is foretold its hours row by row, by the pace it is planned with', () => {
+    const hours = foretoldHours(costs, unknownPace);
+    expect([hours.length, hours[0]]).toEqual([45, 0]);
+    expect(hours[10]).toBeCloseTo((10 * 152) / 3600, 9);
+    // A hand of 1.5 that takes twice as long for a turn as for the rest of what it does.
+    const act = (name: 'sc' | 'turn', factor: number) => ({ act: name, factor, sd: 0.1, share: 0.5 });
+    const slow = foretoldHours(costs, { ratio: 1.5, sd: 0.1, acts: [act('sc', 1), act('turn', 2)] });
+    expect(slow[1]).toBeCloseTo((1.5 * (108 + 40 + 2 * 4)) / 3600, 9);
+  });
+
+  it('takes its finishing last, of the colour that it is in', () => {
+    const [border] = plan.piece.finish;
+    expect(border).toMatchObject({ name: 'border', colour: 1 });
+    expect([metresToEnd(costs, 0).at(-1), metresToEnd(costs, 1).at(-1)]).toEqual([0, border?.metres]);
+    expect(metresToEnd(costs, 1)).toHaveLength(45);
+  });
+
+  it('reads steps to rows that its plan no longer has', () => {
+    const tick = { id: 'a', at: 1_000_000, from: at(43), to: at(58, 4) };
+    expect(sessionsOfWork(cloth, costs, [tick])).toHaveLength(1);
+  });
+
+  it('tells where a yarn ends, before its last row or after it', () => {
+    expect(endsAtText({ low: 31, high: 36 }, 44)).toBe('between rows 31 and 36');
+    expect(endsAtText({ low: 41, high: 45 }, 44)).toBe('between row 41 and the end');
+    expect(endsAtText({ low: 45, high: 45 }, 44)).toBe('in the finishing');
+  });
+});

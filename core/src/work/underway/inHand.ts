@@ -1,0 +1,67 @@
+import type { ThawedWork } from '../../plan/begun/frozen.ts';
+import { type FinishPart, finishParts } from '../../plan/finish/finish.ts';
+import { type Handwork, handworkOf } from '../../plan/pace/hours.ts';
+import { type OwnPace, secondsBy } from '../../plan/pace/ownPace.ts';
+import { finishRequest, measuringRequest } from '../../plan/piece/piece.ts';
+import { workCourse } from '../../plan/steps/course.ts';
+import type { Prepared } from '../../plan/wish/prepare.ts';
+import type { Position, Tick } from '../progress/progress.ts';
+import { type CourseCosts, costsByCourse } from './rip.ts';
+import { type Session, sessionsOf } from './sessions.ts';
+
+/** A cloth as far as its rows are concerned. */
+export type Rows = Pick<ThawedWork, 'fabric' | 'bound' | 'foundation'>;
+
+/** What a work holds: its courses, and what comes off the hook. */
+export interface WorkCosts extends CourseCosts {
+  readonly finish: readonly FinishPart[];
+}
+
+/** Counts what every course of a cloth holds and what its finishing takes, at the gauge and in the yarns of its wish. */
+export function costsOfWork(prepared: Prepared, { fabric, strands, foundation }: ThawedWork): WorkCosts {
+  const courses = costsByCourse(measuringRequest(prepared, { fabric, strands, foundation }));
+  return { ...courses, finish: finishParts(finishRequest(prepared, fabric)) };
+}
+
+/** Metres of a colour, course by course, its finishing last. @param colour 0 for A */
+export function metresToEnd({ metres, finish }: WorkCosts, colour: number): number[] {
+  const off = finish.reduce((sum, part) => sum + (part.colour === colour ? part.metres : 0), 0);
+  return [...(metres[colour] ?? []), off];
+}
+
+/** Cells worked in the row in hand. */
+export function cellsWorked({ fabric, bound, foundation }: Rows, { rows, runs }: Position): number {
+  if (runs === 0 || rows >= fabric.courses) return 0;
+  const run = workCourse(fabric, bound, foundation, rows).runs[runs];
+  return run ? run.from - 1 : 0;
+}
+
+/** The part of the row in hand that is worked, 0 to 1. @param done cells worked in it */
+export function partWorked({ cells }: CourseCosts, { rows }: Position, done: number): number {
+  const all = cells[rows] ?? 0;
+  return all ? done / all : 0;
+}
+
+/** What hands still do for the rows. @param done cells worked in the row in hand */
+export function handworkOfRows(costs: CourseCosts, stands: Position, done: number): Handwork {
+  const left = 1 - partWorked(costs, stands, done);
+  return handworkOf(costs.hands.slice(stands.rows).map((each, row) => [each, row === 0 ? left : 1]));
+}
+
+/** Hours that the rows were foretold to take, up to the end of each, 0 before the first: one hand, pauses left out. */
+export function foretoldHours(costs: CourseCosts, pace: OwnPace): number[] {
+  const hours = [0];
+  for (const each of costs.hands) hours.push((hours.at(-1) as number) + secondsBy(pace, each).mid / 3600);
+  return hours;
+}
+
+/** The sessions of a work, parted by long pauses and by those that its log tells of, ms since 1970. Steps to rows that its plan no longer has count as rows of nothing. */
+export function sessionsOfWork(
+  { fabric, bound, foundation }: Rows,
+  costs: CourseCosts,
+  ticks: readonly Tick[],
+  pauses: readonly number[] = [],
+): Session[] {
+  const runsOf = (row: number) => (row < fabric.courses ? workCourse(fabric, bound, foundation, row).runs.length : 1);
+  return sessionsOf(ticks, costs, runsOf, pauses);
+}
