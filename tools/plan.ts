@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
-import { must, type Problem, patternBook, type Result } from '@puntada/core/craft';
+import { must, type Problem, patternBook, type Result, readPattern, reviewPattern } from '@puntada/core/craft';
 import { bookEntry, largestFromStash, planWish, prepare } from '@puntada/core/plan';
-import { readJson, type Wish, wishSchema } from '@puntada/core/records';
+import { readJson, readPatternJson, type Wish, wishSchema } from '@puntada/core/records';
 import { type Hand, planDocument, proofSheet, type Terms } from '@puntada/core/words';
 
 /** The headless door: a wish as JSON in, its plan as JSON out, or a list of problems and exit code 2. */
@@ -41,8 +41,8 @@ function readText(path: string): string {
 }
 
 const usage =
-  'npm run --silent plan -- [--proof | --largest] [--uk] [--left] wish.json, or - for standard input; --list shows the pattern book.';
-const known = ['--list', '--proof', '--largest', '--uk', '--left'];
+  'npm run --silent plan -- [--proof | --largest | --pattern] [--uk] [--left] wish.json, or - for standard input; --list shows the pattern book.';
+const known = ['--list', '--pattern', '--proof', '--largest', '--uk', '--left'];
 const given = process.argv.slice(2);
 const flags = new Set(given.filter((word) => word.startsWith('--')));
 const [path] = given.filter((word) => !word.startsWith('--'));
@@ -76,6 +76,12 @@ function run(): never {
     ]);
   }
 
+  if (flags.has('--pattern')) {
+    const text = readText(path);
+    const pattern = accept(text.trimStart().startsWith('{') ? readPatternJson(text) : readPattern(text));
+    const slips = accept(reviewPattern(pattern));
+    print(JSON.stringify({ pattern, slips }, null, 2));
+  }
   const terms: Terms = flags.has('--uk') ? 'UK' : 'US';
   const hand: Hand = flags.has('--left') ? 'left' : 'right';
   const read = accept(readJson(wishSchema, readText(path)));

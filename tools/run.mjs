@@ -309,6 +309,12 @@ function lintAndTypes() {
     'core/src',
   ]);
   check('nothing dead', bin('knip'), ['--no-progress']);
+  check('nothing kept alive by tests alone', bin('knip'), [
+    '--no-progress',
+    '--production',
+    '--include',
+    'exports,files',
+  ]);
 }
 
 function test() {

@@ -2,11 +2,11 @@ import { type ChildProcess, spawn } from 'node:child_process';
 import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { freshFolder } from '../test/freshFolder.ts';
+import { type Answer, listen } from '../test/listening.ts';
+import { at, galleyCloth, tick } from '../test/sampleWorks.ts';
 import { FolderHeldError, holdFolder } from './db/lock.ts';
 import { openDatabase } from './db/open.ts';
-import { freshFolder } from './freshFolder.ts';
-import { type Answer, listen } from './listening.ts';
-import { at, galleyCloth, tick } from './sampleWorks.ts';
 
 describe('the data folder', () => {
   it('is held by one process at a time', async () => {

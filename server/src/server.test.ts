@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { type Listening, listen } from './listening.ts';
-import { at, begunCloth, galleyCloth, tick } from './sampleWorks.ts';
+import { type Listening, listen } from '../test/listening.ts';
+import { at, begunCloth, galleyCloth, tick } from '../test/sampleWorks.ts';
 
 let server: Listening;
 const ask: Listening['ask'] = (...request) => server.ask(...request);

@@ -9,7 +9,7 @@ export {
   type Weighing,
   weighingsIn,
 } from './logEntry.ts';
-export { patternSchema } from './pattern.ts';
+export { patternSchema, readPatternJson } from './pattern.ts';
 export { type PlanDocument, planDocumentSchema } from './planDocument.ts';
 export { readJson, readShape } from './readJson.ts';
 export { type ScaleReading, scaleReadingSchema } from './scaleReading.ts';

@@ -111,11 +111,6 @@ export const patternSchema = z.strictObject({
   careful: words,
 });
 
-/** A pattern as JSON text. */
-export function patternJson(pattern: StitchPattern): string {
-  return `${JSON.stringify(pattern, null, 2)}\n`;
-}
-
 /** Reads a pattern from JSON text; what the notation refuses is refused here as well. */
 export function readPatternJson(text: string): Result<StitchPattern> {
   const read = readJson(patternSchema, text);

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { type Listening, listen } from '../listening.ts';
-import { begunCloth, galleyCloth } from '../sampleWorks.ts';
+import { type Listening, listen } from '../../test/listening.ts';
+import { begunCloth, galleyCloth } from '../../test/sampleWorks.ts';
 import { sealOf } from './backup.ts';
 
 let one: Listening;

@@ -1,5 +1,5 @@
-import { type Listening, listen } from '../listening.ts';
-import { galleyCloth } from '../sampleWorks.ts';
+import { type Listening, listen } from '../../test/listening.ts';
+import { galleyCloth } from '../../test/sampleWorks.ts';
 
 const oat = {
   line: 'Skerry cotton',

@@ -2,8 +2,8 @@ import { randomUUID } from 'node:crypto';
 import { must } from '@puntada/core/craft';
 import { thaw, unknownPace } from '@puntada/core/plan';
 import { type RestKind, restPlans } from '@puntada/core/work';
-import { type Listening, listen } from '../listening.ts';
-import { at, begunCloth, galleyCloth, tick } from '../sampleWorks.ts';
+import { type Listening, listen } from '../../test/listening.ts';
+import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
 
 let one: Listening;
 let other: Listening;

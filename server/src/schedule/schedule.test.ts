@@ -1,5 +1,5 @@
-import { type Listening, listen } from '../listening.ts';
-import { at, begunCloth, galleyCloth, tick } from '../sampleWorks.ts';
+import { type Listening, listen } from '../../test/listening.ts';
+import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
 import { calendarOf } from './calendar.ts';
 
 let server: Listening;

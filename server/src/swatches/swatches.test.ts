@@ -1,6 +1,6 @@
 import { swatchGauge } from '@puntada/core/work';
-import { type Listening, listen } from '../listening.ts';
-import { galleyCloth } from '../sampleWorks.ts';
+import { type Listening, listen } from '../../test/listening.ts';
+import { galleyCloth } from '../../test/sampleWorks.ts';
 
 const counts = [
   { what: 'stitches', count: 16, over: '10 cm' },

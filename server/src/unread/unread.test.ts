@@ -4,10 +4,10 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliDecompressSync } from 'node:zlib';
 import { planWork, prepareWork } from '@puntada/core/plan';
+import { type Listening, listen } from '../../test/listening.ts';
+import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
 import { sealOf } from '../backup/backup.ts';
 import { openDatabase } from '../db/open.ts';
-import { type Listening, listen } from '../listening.ts';
-import { at, begunCloth, galleyCloth, tick } from '../sampleWorks.ts';
 
 const fixtures = new URL('../../fixtures/', import.meta.url);
 

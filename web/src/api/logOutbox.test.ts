@@ -1,4 +1,5 @@
 import type { LogEntry } from '@puntada/core/records';
+import { MemoryShelf } from '../../test/memoryShelf.ts';
 import {
   deliverEntries,
   keepEntry,
@@ -8,7 +9,6 @@ import {
   waitingEntriesOf,
   withWaiting,
 } from './logOutbox.ts';
-import { MemoryShelf } from './memoryShelf.ts';
 
 const [a, b, c] = ['a', 'b', 'c'].map((end) => `00000000-0000-4000-8000-00000000000${end}`) as [string, string, string];
 const pause = (id: string, at: number): LogEntry => ({ kind: 'pause', id, at });

@@ -1,4 +1,4 @@
-import { MemoryShelf } from './memoryShelf.ts';
+import { MemoryShelf } from '../../test/memoryShelf.ts';
 import { dropTicks, keepTick, waitingTicks } from './outbox.ts';
 
 const [a, b, c] = ['a', 'b', 'c'].map((end) => `00000000-0000-4000-8000-00000000000${end}`) as [string, string, string];

@@ -25,12 +25,6 @@ export function lightnessOf(hex: string): number {
   return lightness(luminance(lightOf(hex)));
 }
 
-/** The shade as grey, as a photograph without colour shows it. */
-export function greyOf(hex: string): string {
-  const y = luminance(lightOf(hex));
-  return hexOf([y, y, y]);
-}
-
 /** The shade written `#rrggbb`; light outside 0 to 1 is cut off. */
 export function hexOf(light: Light): string {
   const coded = light.map((part) => {

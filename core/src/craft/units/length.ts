@@ -73,28 +73,3 @@ export function lengthNumber(mm: number, unit: ToldUnit): string {
 export function printLength(mm: number, unit: ToldUnit): string {
   return `${lengthNumber(mm, unit)} ${unitWord(unit)}`;
 }
-
-function shortest(value: number, digits: number): string {
-  return String(Number(value.toFixed(digits)));
-}
-
-/**
- * A length to edit again: loses less than 0.01 mm when read back by `parseLength`.
- * Inches are written as eighths where they are exactly that, else as decimals.
- */
-export function editLength(mm: number, unit: LengthUnit): string {
-  if (unit === 'cm') return `${shortest(mm / 10, 4)} cm`;
-  const inches = mm / inch;
-  const eighths = Math.round(inches * 8);
-  if (eighths % 8 !== 0 && eighths > 0 && Math.abs(eighths / 8 - inches) < 1e-9) {
-    const whole = Math.floor(eighths / 8);
-    let over = eighths % 8;
-    let under = 8;
-    while (over % 2 === 0) {
-      over /= 2;
-      under /= 2;
-    }
-    return `${whole ? `${whole} ` : ''}${over}/${under} in`;
-  }
-  return `${shortest(inches, 5)} in`;
-}

@@ -1,8 +1,8 @@
 import fc from 'fast-check';
 import { must } from '../values/problem.ts';
 import { parseAmount } from './amount.ts';
-import { editLength, parseLength, printLength } from './length.ts';
-import { editMass, editYarnLength, parseLabel, parseMass, parseYarnLength, yarnLengthNumber } from './yarn.ts';
+import { parseLength, printLength } from './length.ts';
+import { parseLabel, parseMass, parseYarnLength, yarnLengthNumber } from './yarn.ts';
 
 describe('what people type', () => {
   it.each([
@@ -65,36 +65,11 @@ describe('what people read', () => {
 });
 
 describe('round trips', () => {
-  const length = fc.double({ min: 0.1, max: 5000, noNaN: true });
-  it('a length edited again is the same to 0.01 mm', () => {
-    fc.assert(
-      fc.property(length, fc.constantFrom('cm' as const, 'in' as const), (mm, unit) => {
-        expect(Math.abs(must(parseLength(editLength(mm, unit), unit)) - mm)).toBeLessThan(0.01);
-      }),
-    );
-  });
-
-  it('every eighth of an inch is written as a fraction and read back exactly', () => {
-    for (let eighths = 1; eighths < 400; eighths++) {
-      const mm = (eighths / 8) * 25.4;
-      expect(must(parseLength(editLength(mm, 'in'), 'cm'))).toBeCloseTo(mm, 9);
-    }
-  });
-
   it('what is printed is read back as what was printed', () => {
     fc.assert(
       fc.property(fc.integer({ min: 1, max: 4000 }), (quarters) => {
         const mm = quarters * 6.35;
         expect(must(parseLength(printLength(mm, 'in'), 'cm'))).toBeCloseTo(mm, 9);
-      }),
-    );
-  });
-
-  it('yarn and mass to a hundredth of a millimetre and a milligram', () => {
-    fc.assert(
-      fc.property(length, fc.constantFrom('cm' as const, 'in' as const), (value, unit) => {
-        expect(Math.abs(must(parseYarnLength(editYarnLength(value, unit))) - value)).toBeLessThan(1e-5);
-        expect(Math.abs(must(parseMass(editMass(value, unit))) - value)).toBeLessThan(1e-4);
       }),
     );
   });

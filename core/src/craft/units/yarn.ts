@@ -1,6 +1,6 @@
 import { good, type Result, refused } from '../values/problem.ts';
 import { parseAmount } from './amount.ts';
-import type { LengthUnit, ToldUnit } from './length.ts';
+import type { ToldUnit } from './length.ts';
 
 const yard = 0.9144;
 const ounce = 28.349523125;
@@ -63,18 +63,6 @@ export function massNumber(grams: number, unit: ToldUnit): string {
 
 export function massUnit(unit: ToldUnit): 'g' | 'oz' {
   return unit === 'cm' ? 'g' : 'oz';
-}
-
-/** Metres to edit again, exact to a hundredth of a millimetre. */
-export function editYarnLength(metres: number, unit: LengthUnit): string {
-  const value = unit === 'cm' ? metres : metres / yard;
-  return `${Number(value.toFixed(6))} ${yarnLengthUnit(unit)}`;
-}
-
-/** Grams to edit again. */
-export function editMass(grams: number, unit: LengthUnit): string {
-  const value = unit === 'cm' ? grams : grams / ounce;
-  return `${Number(value.toFixed(6))} ${massUnit(unit)}`;
 }
 
 /** What a label says of one ball. */

@@ -1,14 +1,12 @@
-import fc from 'fast-check';
 import { washed, withHook } from '../../craft/gauge/changes.ts';
 import { countedGauge } from '../../craft/gauge/gauge.ts';
 import { carried } from '../../craft/techniques/carried/carried.ts';
 import { yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
-import { circleLies, flatIncrease, fullness, fullnessSoFar } from '../fit/circle.ts';
-import { cornerBlocks, cornerBlockYarn } from '../fit/cornerBlocks.ts';
+import { circleLies, flatIncrease, fullness } from '../fit/circle.ts';
 import { border, borderMetres, sideByGauge, sideByRule } from './border.ts';
 import { type FinishRequest, finishParts, foldedBand } from './finish.ts';
 import { seamMetres, sewingLength } from './seam.ts';
-import { strapAcross, strapStretch, strapToMake, stretchAfterADay } from './strap.ts';
+import { strapAcross, strapStretch, strapToMake } from './strap.ts';
 
 /** Worsted: 14 × 16 sc to 10 cm, 2 mm. */
 const size = { width: 100 / 14, height: 6.25, diameter: 2 };
@@ -54,47 +52,6 @@ describe('flat circles', () => {
     expect(ratios.map((ratio) => ratio.toFixed(2))).toEqual(['0.91', '1.09', '1.46']);
     expect(ratios.map(circleLies)).toEqual(['shallow dome', 'flat', 'ruffles']);
     expect([0.5, 1.15].map(circleLies)).toEqual(['cups', 'edge waves']);
-  });
-
-  it('are judged on the way over four rounds', () => {
-    expect(fullnessSoFar(60, 36, size.width, size.height)).toBeCloseTo(fullness(6, size.width, size.height), 9);
-  });
-});
-
-describe('corner to corner', () => {
-  it('50 × 40 blocks, 4.5 to 10 cm: 927.1 m', () => {
-    const blocks = cornerBlocks(50, 40);
-    expect(blocks).toMatchObject({
-      growing: 45,
-      shrinking: 44,
-      ordinary: 1911,
-      diagonals: 89,
-      longest: 40,
-      longestTimes: 11,
-    });
-    const side = 100 / 4.5;
-    const yarn = (start: 'growing' | 'shrinking' | 'ordinary') => cornerBlockYarn(start, side, 2);
-    expect(yarn('ordinary')).toBeCloseTo(461.3, 1);
-    expect(yarn('growing')).toBeCloseTo(493.3, 1);
-    expect(yarn('shrinking')).toBeCloseTo(529.3, 1);
-    const metres = (45 * yarn('growing') + 44 * yarn('shrinking') + 1911 * yarn('ordinary')) / 1000;
-    expect(metres).toBeCloseTo(927.1, 1);
-  });
-
-  it('has as many blocks as its sides say, and a square n growing and n − 1 shrinking starts', () => {
-    fc.assert(
-      fc.property(
-        fc.integer({ min: 1, max: 90 }),
-        fc.integer({ min: 1, max: 90 }),
-        fc.boolean(),
-        (wide, high, level) => {
-          const { growing, shrinking, ordinary, diagonals } = cornerBlocks(wide, high, level);
-          expect(growing + shrinking + ordinary).toBe(wide * high);
-          expect(growing + shrinking).toBe(diagonals);
-        },
-      ),
-    );
-    expect(cornerBlocks(7, 7)).toMatchObject({ growing: 7, shrinking: 6, longestTimes: 1 });
   });
 });
 
@@ -145,7 +102,6 @@ describe('a strap', () => {
     const stretch = strapStretch('sc along', 30, 40);
     expect(stretch).toBeCloseTo(0.124, 3);
     expect(Math.round(strapToMake(1100, stretch))).toBe(978);
-    expect(stretchAfterADay(0.12)).toBeCloseTo(0.16, 9);
   });
 
   it('of thicker yarn stretches less', () => {

@@ -18,11 +18,6 @@ export function strapStretch(kind: StrapKind, load: number, width: number, diame
   return stretches[kind] * (1 - Math.exp(-load / width / half));
 }
 
-/** After a day under load it is a third longer still. */
-export function stretchAfterADay(stretch: number): number {
-  return stretch * (4 / 3);
-}
-
 /** Sewing, knotting or folding over at the two ends of a strap, mm. */
 export const strapJoining = 100;
 

@@ -28,8 +28,3 @@ export function circleLies(ratio: number): CircleLie {
   if (ratio <= 1.1) return 'flat';
   return ratio <= 1.2 ? 'edge waves' : 'ruffles';
 }
-
-/** The same of a circle being worked, over its last four rounds. @param now stitches in the last round @param before four rounds ago */
-export function fullnessSoFar(now: number, before: number, width: number, height: number): number {
-  return ((now - before) * width) / (8 * Math.PI * height);
-}

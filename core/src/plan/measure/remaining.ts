@@ -1,4 +1,4 @@
-import { type Belief, type Beliefs, driftSd } from '../../craft/values/belief.ts';
+import type { Belief } from '../../craft/values/belief.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
 import { forecastError, joinMetres, tailMetres } from '../../craft/values/forecast.ts';
 import { normalBelow } from '../../craft/values/normal.ts';
@@ -20,22 +20,6 @@ function lognormal(mean: number, sd: number): Remaining {
   const mid = Math.exp(mean);
   const factor = Math.exp(ninety * sd);
   return { mid, mean: mid * Math.exp(sd ** 2 / 2), low: mid / factor, high: mid * factor, source: 'piece' };
-}
-
-/** The same over several kinds of stitch that hang together. @param predicted metres of each */
-export function remainingOf(predicted: readonly number[], beliefs: Beliefs): Remaining {
-  const means = predicted.map(
-    (metres, i) => metres * Math.exp((beliefs.means[i] as number) + (beliefs.covariances[i]?.[i] as number) / 2),
-  );
-  const mean = means.reduce((sum, each) => sum + each, 0);
-  let variance = 0;
-  means.forEach((a, i) => {
-    means.forEach((b, j) => {
-      variance += a * b * (Math.exp(beliefs.covariances[i]?.[j] as number) - 1);
-    });
-  });
-  const spread = Math.log(1 + variance / mean ** 2);
-  return { ...lognormal(Math.log(mean) - spread / 2, Math.sqrt(spread + driftSd ** 2)), mean };
 }
 
 /** The balls at hand for one colour. */
@@ -74,12 +58,6 @@ export function chanceOf(balls: Balls, predicted: number, belief: Belief): numbe
   if (usable <= 0) return predicted > 0 ? 0 : 1;
   const sd = Math.hypot(forecastError(belief), ballsSd(balls));
   return normalBelow((Math.log(usable / predicted) - belief.mean) / sd);
-}
-
-/** Metres of yarn, ends and joins included, with which the chance is 95 %. */
-export function metresFor95(balls: Balls, predicted: number, belief: Belief): number {
-  const sd = Math.hypot(forecastError(belief), ballsSd(balls));
-  return predicted * Math.exp(belief.mean + ninety * sd) + endsAndJoins(balls);
 }
 
 /**

@@ -8,7 +8,7 @@ import { readPattern } from '../../craft/patterns/read.ts';
 import { reviewPattern } from '../../craft/patterns/review.ts';
 import type { Problem, Result } from '../../craft/values/problem.ts';
 import { planWish } from '../../plan/piece/plan.ts';
-import { patternJson, readPatternJson } from '../../records/pattern.ts';
+import { readPatternJson } from '../../records/pattern.ts';
 import { readJson, readShape } from '../../records/readJson.ts';
 import { wishSchema } from '../../records/wish.ts';
 
@@ -86,7 +86,7 @@ describe('bad input, made up by the thousand', () => {
   });
 
   it('500 torn pattern documents', () => {
-    const documents = patternBook.map(patternJson);
+    const documents = patternBook.map((pattern) => JSON.stringify(pattern));
     fc.assert(
       fc.property(torn(documents), (text) => isAnswered(readPatternJson(text))),
       { numRuns: 500 },

@@ -1,4 +1,5 @@
 import { sampleWish } from '../../../test/sampleWish.ts';
+import { ungroupRows } from '../../../test/ungroupRows.ts';
 import { patternBook } from '../../craft/patterns/book.ts';
 import { policies } from '../../craft/technique/policy.ts';
 import { must } from '../../craft/values/problem.ts';
@@ -8,7 +9,6 @@ import { frozenSchema } from '../../records/begun.ts';
 import { planDocumentSchema } from '../../records/planDocument.ts';
 import { readShape } from '../../records/readJson.ts';
 import { type WishInput, wishSchema } from '../../records/wish.ts';
-import { ungroupRows } from '../rows/groups.ts';
 import { sameFabric } from '../rows/readRows.ts';
 import { writeRow } from '../rows/rows.ts';
 import { writing } from '../rows/writing.ts';

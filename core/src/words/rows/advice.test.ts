@@ -1,8 +1,9 @@
 import { sampleWish } from '../../../test/sampleWish.ts';
+import { ungroupRows } from '../../../test/ungroupRows.ts';
 import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import { beginningAdvice, rowAdvice } from './advice.ts';
-import { groupRows, ungroupRows } from './groups.ts';
+import { groupRows } from './groups.ts';
 import { passedChecks, proofSheet } from './proofSheet.ts';
 import { printedRows } from './readRows.ts';
 import { writing } from './writing.ts';

@@ -1,9 +1,7 @@
-import { good, type Result, refused } from '../../craft/values/problem.ts';
-
 const line = /^(Row|Round|Diagonal) (\d+) (.*)$/;
 
 /** A line without its number, to see which rows are alike. */
-function bodyOf(text: string): string {
+export function bodyOf(text: string): string {
   return line.exec(text)?.[3] ?? text;
 }
 
@@ -50,33 +48,4 @@ export function groupRows(rows: readonly string[], strands: readonly (readonly s
     i += length;
   }
   return grouped;
-}
-
-const group = /^(Row|Round|Diagonal)s? (\d+)(?:–(\d+))?: as \w+ (\d+)(?:–(\d+))?\.$/;
-
-/** Every row again, from grouped lines. */
-export function ungroupRows(lines: readonly string[]): Result<string[]> {
-  const rows: string[] = [];
-  for (const [i, text] of lines.entries()) {
-    const match = group.exec(text);
-    if (!match) {
-      rows.push(text);
-      continue;
-    }
-    const [, word, from, to = from, first, last = first] = match;
-    const period = Number(last) - Number(first) + 1;
-    if (Number(from) !== rows.length + 1 || Number(first) < 1 || Number(last) > rows.length || period < 1) {
-      return refused({
-        code: 'text-unreadable',
-        path: `line ${i + 1}`,
-        message: `Line ${i + 1}: “${text}” names rows that do not stand above it.`,
-        hint: 'Compare it with the printed plan.',
-      });
-    }
-    for (let row = Number(from); row <= Number(to); row++) {
-      const source = rows[Number(first) - 1 + ((row - Number(from)) % period)] as string;
-      rows.push(`${word} ${row} ${bodyOf(source)}`);
-    }
-  }
-  return good(rows);
 }

@@ -1,28 +1,10 @@
 import fc from 'fast-check';
-import {
-  type Belief,
-  firstBelief,
-  firstBeliefs,
-  forOtherColour,
-  isDoubtful,
-  learn,
-  learnMixed,
-  transfer,
-  weightOf,
-} from '../../craft/values/belief.ts';
+import { type Belief, firstBelief, isDoubtful, learn, weightOf } from '../../craft/values/belief.ts';
 import { forecastError } from '../../craft/values/forecast.ts';
 import { must } from '../../craft/values/problem.ts';
 import { yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
-import {
-  ballsSd,
-  chanceOf,
-  metresFor95,
-  remaining,
-  remainingOf,
-  runsOutAt,
-  usableMetres,
-} from '../../plan/measure/remaining.ts';
-import { unravelled, weighedBall, weighedSwatch } from './readings.ts';
+import { ballsSd, chanceOf, remaining, runsOutAt, usableMetres } from '../../plan/measure/remaining.ts';
+import { weighedBall, weighedSwatch } from './readings.ts';
 
 /** Worsted: 14 × 16 sc to 10 cm, 2 mm, 1.95 m a gram. */
 const size = { width: 100 / 14, height: 6.25, diameter: 2 };
@@ -66,59 +48,6 @@ describe('a weighed swatch', () => {
   });
 });
 
-describe('unravelled stitches', () => {
-  it('20 dc that give 1.75 m', () => {
-    const dc = yarnInStitch('dc', { width: 100 / 13.5, height: 100 / 7.5, diameter: 2 });
-    expect(dc).toBeCloseTo(84.15, 2);
-    const reading = must(unravelled({ stitches: 20, metres: 1.75, ruler: 0.01, predicted: (20 * dc) / 1000 }));
-    expect(reading.ratio).toBeCloseTo(0.0391, 4);
-    expect(reading.error).toBeCloseTo(0.033, 4);
-    const after = learn(first, reading);
-    expect(weightOf(first, reading)).toBeCloseTo(0.923, 3);
-    expect(after.mean).toBeCloseTo(0.036, 4);
-    expect(after.sd).toBeCloseTo(0.0317, 4);
-    // To grams with the label's own error.
-    expect(Math.hypot(after.sd, 0.03)).toBeCloseTo(0.0437, 4);
-  });
-});
-
-describe('from one kind of stitch to another', () => {
-  it('a swatch in sc tells something of dc', () => {
-    const { belief, covariance } = transfer(first, first, swatchReading);
-    expect(0.0081 / (first.sd ** 2 + swatchReading.error ** 2)).toBeCloseTo(0.489, 3);
-    expect(belief.mean).toBeCloseTo(0.0265, 4);
-    expect(belief.sd).toBeCloseTo(0.0951, 4);
-    expect(covariance).toBeCloseTo(0.0017, 4);
-  });
-
-  it('a mixed ball, nothing known before', () => {
-    const after = learnMixed(firstBeliefs(2, 'measured'), [70, 30], 108, 0.03);
-    expect(after.means[0]).toBeCloseTo(0.0749, 4);
-    expect(after.means[1]).toBeCloseTo(0.0622, 4);
-    expect(Math.sqrt(after.covariances[0]?.[0] ?? 0)).toBeCloseTo(0.0421, 4);
-    expect(Math.sqrt(after.covariances[1]?.[1] ?? 0)).toBeCloseTo(0.0726, 4);
-  });
-
-  it('a ball of one kind is the same as a plain reading, and tells the other as a transfer does', () => {
-    fc.assert(
-      fc.property(
-        fc.double({ min: 0.7, max: 1.4, noNaN: true }),
-        fc.double({ min: 0.01, max: 0.2, noNaN: true }),
-        (ratio, error) => {
-          const mixed = learnMixed(firstBeliefs(2, 'measured'), [50, 0], 50 * ratio, error);
-          const plain = learn(first, { ratio: Math.log(ratio), error });
-          const other = transfer(first, first, { ratio: Math.log(ratio), error });
-          expect(mixed.means[0]).toBeCloseTo(plain.mean, 10);
-          expect(Math.sqrt(mixed.covariances[0]?.[0] ?? 0)).toBeCloseTo(plain.sd, 10);
-          expect(mixed.means[1]).toBeCloseTo(other.belief.mean, 10);
-          expect(Math.sqrt(mixed.covariances[1]?.[1] ?? 0)).toBeCloseTo(other.belief.sd, 10);
-          expect(mixed.covariances[0]?.[1]).toBeCloseTo(other.covariance, 10);
-        },
-      ),
-    );
-  });
-});
-
 describe('a ball weighed on the way', () => {
   const reading = must(
     weighedBall({ before: 100, after: 37, scale: 1, metresPerGram, tails: 0.15, predicted: 2450 * sc }),
@@ -151,7 +80,6 @@ describe('a ball weighed on the way', () => {
     expect(usableMetres(balls)).toBeCloseTo(362.7, 2);
     expect(ballsSd(balls)).toBeCloseTo(0.0076, 4);
     expect(chanceOf(balls, left, after)).toBeCloseTo(0.884, 3);
-    expect(metresFor95(balls, left, after)).toBeCloseTo(369.6, 1);
     expect(chanceOf({ ...balls, newBalls: 2 }, left, after)).toBeCloseTo(0, 3);
   });
 
@@ -184,22 +112,6 @@ describe('a ball weighed on the way', () => {
   });
 });
 
-describe('several kinds of stitch together', () => {
-  it('600 m of sc and 400 m of dc after the swatch', () => {
-    const { belief, covariance } = transfer(first, first, swatchReading);
-    const forecast = remainingOf([600, 400], {
-      means: [afterSwatch.mean, belief.mean],
-      covariances: [
-        [afterSwatch.sd ** 2, covariance],
-        [covariance, belief.sd ** 2],
-      ],
-    });
-    expect(forecast.mean).toBeCloseTo(1039.55, 1);
-    expect(Math.round(forecast.low)).toBe(939);
-    expect(Math.round(forecast.high)).toBe(1147);
-  });
-});
-
 describe('readings that cannot be', () => {
   const ball = { before: 100, after: 37, scale: 1, metresPerGram, tails: 0.15, predicted: 100 };
   it.each([
@@ -208,7 +120,6 @@ describe('readings that cannot be', () => {
     ['nothing worked', weighedSwatch({ ...swatch, predicted: 0 })],
     ['a ball that grew', weighedBall({ ...ball, after: 101 })],
     ['a difference lost in the scale', weighedBall({ ...ball, after: 98 })],
-    ['no stitches', unravelled({ stitches: 0, metres: 1, ruler: 0.01, predicted: 1 })],
   ])('%s is refused with a sentence and a hint', (_what, reading) => {
     expect(reading.ok).toBe(false);
     if (!reading.ok) expect(reading.problems[0]?.hint.length).toBeGreaterThan(10);
@@ -249,9 +160,5 @@ describe('the laws of learning', () => {
         expect(ab.sd).toBeCloseTo(ba.sd, 10);
       }),
     );
-  });
-
-  it('another colour of the yarn is a little less known', () => {
-    expect(forOtherColour(afterSwatch)).toEqual({ mean: afterSwatch.mean, sd: Math.hypot(afterSwatch.sd, 0.02) });
   });
 });

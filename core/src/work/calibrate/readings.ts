@@ -3,12 +3,8 @@ import { good, type Problem, type Result, refused } from '../../craft/values/pro
 
 /** A swatch stands for the real work only so far (edges, mood, size). */
 const swatchError = 0.04;
-/** A strip taken out again, the same. */
-const stripError = 0.03;
 /** What is done stands for what comes. */
 const doneError = 0.02;
-/** Stitches differ from one another. */
-const stitchError = 0.06;
 /** A ball's label weight is off by this part of it. */
 const labelWeight = 0.02;
 
@@ -59,24 +55,6 @@ function tooLight(path: string, grams: number, scale: number): Problem {
     `${grams} g is too little for a scale that reads to ± ${scale} g.`,
     `Weigh at least ${3 * scale} g, or use a finer scale.`,
   );
-}
-
-export interface UnravelledStrip {
-  readonly stitches: number;
-  /** Length of the yarn, kinks just open, m. */
-  readonly metres: number;
-  /** The ruler reads to ± this, m. */
-  readonly ruler: number;
-  /** m */
-  readonly predicted: number;
-}
-
-/** A counted strip of stitches, unravelled and measured. */
-export function unravelled(strip: UnravelledStrip): Result<Reading> {
-  const { stitches, metres, ruler, predicted } = strip;
-  if (!(stitches > 0)) return refused(wrong('stitches', 'No stitches were unravelled.', 'Count ten at least.'));
-  const error = Math.hypot(evenly(ruler) / metres, stitchError / Math.sqrt(stitches), stripError);
-  return ratioOf(metres, predicted, error);
 }
 
 export interface BallWeights {

@@ -2,8 +2,8 @@ import { rmSync } from 'node:fs';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
-import { createApp } from './app.ts';
-import { type OpenDatabase, openDatabase } from './db/open.ts';
+import { createApp } from '../src/app.ts';
+import { type OpenDatabase, openDatabase } from '../src/db/open.ts';
 import { freshFolder } from './freshFolder.ts';
 
 /** What the server answered. */

@@ -4,10 +4,10 @@ import { createRequire } from 'node:module';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { openDatabase } from './db/open.ts';
+import { openDatabase } from '../src/db/open.ts';
 
 const templates = fileURLToPath(new URL('../../.cache/fresh-folders/', import.meta.url));
-const shapes = fileURLToPath(new URL('./db/sql/', import.meta.url));
+const shapes = fileURLToPath(new URL('../src/db/sql/', import.meta.url));
 
 /** What an empty data folder hangs on: the database package and every shape it was brought through. */
 function nameOfTemplate(): string {

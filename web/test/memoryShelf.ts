@@ -1,4 +1,4 @@
-import type { Shelf } from './outbox.ts';
+import type { Shelf } from '../src/api/outbox.ts';
 
 /** Storage as a browser has it, for tests. */
 export class MemoryShelf implements Shelf {
