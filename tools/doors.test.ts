@@ -32,9 +32,9 @@ describe('the headless door', () => {
   });
 
   it.each([
-    ['malformed JSON', '{"title":', 'json-malformed'],
+    ['malformed JSON', '{"title":', 'not-json'],
     ['a wish without a pattern', JSON.stringify({ ...JSON.parse(wish), pattern: undefined }), 'field-missing'],
-    ['an illegal chain', JSON.stringify({ ...JSON.parse(wish), width: { by: 'chain', count: 52 } }), 'chain-illegal'],
+    ['an illegal chain', JSON.stringify({ ...JSON.parse(wish), width: { by: 'chain', count: 52 } }), 'width-illegal'],
     [
       'a pattern that is not in the book',
       JSON.stringify({ ...JSON.parse(wish), pattern: { key: 'brick' } }),
@@ -68,7 +68,7 @@ describe('the headless door', () => {
     const short = plan(['-'], JSON.stringify({ ...own, pattern: { text: text.replace('2B 2A', '2B 1A') } }));
     expect(short.status).toBe(2);
     expect(short.told.problems).toMatchObject([
-      { code: 'pattern-sum', message: 'Row 2 makes 3 stitches where row 1 left 4.' },
+      { code: 'row-sum', message: 'Row 2 makes 3 stitches where row 1 left 4.' },
     ]);
     const torn = plan(
       ['-'],

@@ -1,8 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { must, type Problem, patternBook, type Result, readPattern, reviewPattern } from '@puntada/core/craft';
-import { bookEntry, largestFromStash, planWish, prepare } from '@puntada/core/plan';
+import { largestFromStash, planWish, prepare } from '@puntada/core/plan';
 import { readJson, readPatternJson, type Wish, wishSchema } from '@puntada/core/records';
-import { type Hand, planDocument, proofSheet, type Terms } from '@puntada/core/words';
+import { bookEntry, type Hand, planDocument, problemWords, proofSheet, type Terms } from '@puntada/core/words';
 
 /** The headless door: a wish as JSON in, its plan as JSON out, or a list of problems and exit code 2. */
 /** What is to be printed, and the exit code: thrown to the end of the script, which alone writes and lets the process end. */
@@ -18,7 +18,10 @@ class Printed extends Error {
 }
 
 function refuse(problems: readonly Problem[]): never {
-  throw new Printed(JSON.stringify({ problems }, null, 2), 2);
+  throw new Printed(
+    JSON.stringify({ problems: problems.map((problem) => ({ ...problem, ...problemWords(problem) })) }, null, 2),
+    2,
+  );
 }
 
 function accept<T>(result: Result<T>): T {
@@ -31,10 +34,9 @@ function readText(path: string): string {
   } catch (error) {
     return refuse([
       {
-        code: 'field-missing',
+        code: 'file-unreadable',
         path,
-        message: `The wish cannot be read: ${(error as Error).message}.`,
-        hint: 'Give the path of a JSON file, or - for standard input.',
+        facts: { found: (error as Error).message },
       },
     ]);
   }
@@ -60,7 +62,7 @@ function asLargeAsCanBe(wish: Wish): Wish {
 function run(): never {
   const stray = [...flags].find((flag) => !known.includes(flag));
   if (stray) {
-    refuse([{ code: 'field-unknown', path: stray, message: `There is no option ${stray}.`, hint: usage }]);
+    refuse([{ code: 'option-unknown', path: stray, facts: { option: stray, usage } }]);
   }
   if (flags.has('--list')) {
     print(JSON.stringify({ patterns: patternBook.map((pattern) => must(bookEntry(pattern))) }, null, 2));
@@ -68,10 +70,9 @@ function run(): never {
   if (path === undefined) {
     refuse([
       {
-        code: 'field-missing',
+        code: 'no-file',
         path: '',
-        message: 'No wish was given.',
-        hint: `${usage} docs/plan-format.md tells what a wish holds.`,
+        facts: { usage },
       },
     ]);
   }

@@ -1,7 +1,7 @@
+import { findPattern } from '../src/craft/book/book.ts';
 import { courseCells, type Fabric } from '../src/craft/fabric/fabric.ts';
 import { chainsFor, type Foundation, findFoundation } from '../src/craft/foundation/foundation.ts';
-import { bindPattern, type PatternChoice } from '../src/craft/patterns/bind.ts';
-import { findPattern } from '../src/craft/patterns/book.ts';
+import { bindPattern, type PatternChoice } from '../src/craft/notation/bind.ts';
 import { type StitchKey, stitchKind } from '../src/craft/stitches/kinds.ts';
 import { coursesFor } from '../src/craft/technique/courses.ts';
 import type { Policy } from '../src/craft/technique/policy.ts';

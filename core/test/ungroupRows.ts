@@ -18,8 +18,7 @@ export function ungroupRows(lines: readonly string[]): Result<string[]> {
       return refused({
         code: 'text-unreadable',
         path: `line ${i + 1}`,
-        message: `Line ${i + 1}: “${text}” names rows that do not stand above it.`,
-        hint: 'Compare it with the printed plan.',
+        facts: { line: i + 1, why: 'it repeats rows that are not above it' },
       });
     }
     for (let row = Number(from); row <= Number(to); row++) {

@@ -79,10 +79,8 @@ export function createApp({ db, log, pages }: AppParts): Express {
   app.use('/api', () => {
     throw new Refusal(404, [
       {
-        code: 'field-wrong',
+        code: 'no-address',
         path: '',
-        message: 'There is nothing at this address.',
-        hint: 'See docs/developing.md for the API.',
       },
     ]);
   });

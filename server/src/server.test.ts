@@ -57,7 +57,7 @@ describe('works', () => {
     const id = await begunCloth(server);
     const late = await ask('PUT', `/works/${id}`, { revision: 2, wish: galleyCloth });
     expect(late.status).toBe(409);
-    expect(late.body.problems[0].message).toContain('already begun');
+    expect(late.body.problems[0].message).toContain('already started');
   });
 
   it('is finished only after its last row', async () => {
@@ -157,15 +157,20 @@ describe('ticks', () => {
 
 describe('bad input', () => {
   it.each([
-    ['malformed JSON', '{"wish": ', 400, 'json-malformed'],
-    ['a 10 MB body', JSON.stringify({ wish: 'x'.repeat(10_000_000) }), 413, 'out-of-range'],
+    ['malformed JSON', '{"wish": ', 400, 'not-json'],
+    ['a 10 MB body', JSON.stringify({ wish: 'x'.repeat(10_000_000) }), 413, 'request-too-large'],
     ['an unknown pattern', { wish: { ...galleyCloth, pattern: { key: 'no-such' } } }, 422, 'pattern-unknown'],
-    ['a negative size', { wish: { ...galleyCloth, width: { by: 'length', length: '-3 cm' } } }, 422, 'out-of-range'],
+    [
+      'a negative size',
+      { wish: { ...galleyCloth, width: { by: 'length', length: '-3 cm' } } },
+      422,
+      'length-out-of-range',
+    ],
     [
       'a gauge of zero',
       { wish: { ...galleyCloth, gauge: { ...galleyCloth.gauge, stitches: { count: 0, over: '10 cm' } } } },
       422,
-      'out-of-range',
+      'field-wrong',
     ],
     ['letters in numbers', { wish: { ...galleyCloth, height: { by: 'rows', count: 'many' } } }, 422, 'field-wrong'],
     [

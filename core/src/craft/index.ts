@@ -1,3 +1,4 @@
+export { findPattern, patternBook } from './book/book.ts';
 export { type EdgeRule, edgesDiffer, mayBeCentred } from './fabric/edges.ts';
 export {
   baseCourses,
@@ -20,27 +21,26 @@ export {
 } from './foundation/foundation.ts';
 export { type Fibre, fibreFacts, fibres, fibreWords, mainFibre, readBlend } from './gauge/fibres.ts';
 export { typicalYarns, weightClasses } from './gauge/typical.ts';
-export { type BoundPattern, bindPattern } from './patterns/bind.ts';
-export { findPattern, patternBook } from './patterns/book.ts';
-export { checkGiven, type GivenVerdict, readMultiple } from './patterns/given.ts';
-export { inRounds } from './patterns/inRounds.ts';
+export { bindPattern } from './notation/bind.ts';
+export { checkGiven, type GivenVerdict, readMultiple } from './notation/given.ts';
+export { inRounds } from './notation/inRounds.ts';
+export { printPattern } from './notation/print.ts';
+export { readPattern } from './notation/read.ts';
+export { reviewPattern } from './notation/review.ts';
+export type { BoundPattern } from './patterns/bound.ts';
 export type { StitchPattern } from './patterns/model.ts';
 export { lettersIn, readOrder } from './patterns/order.ts';
-export { printPattern } from './patterns/print.ts';
-export { readPattern } from './patterns/read.ts';
-export { reviewPattern } from './patterns/review.ts';
 export { lightnessOf, lightOf, luminance } from './shades/colour.ts';
 export { type Eyes, shadeSeen } from './shades/eyes.ts';
 export { readShades, smallestRun } from './shades/reading.ts';
-export type { Act } from './stitches/acts.ts';
 export { codeOf, type StitchKey, stitchKind, stitchKinds } from './stitches/kinds.ts';
 export { coursesFor } from './technique/courses.ts';
-export { type Policy, policies, policyNames } from './technique/policy.ts';
+export { type Policy, policies } from './technique/policy.ts';
 export type { Technique } from './technique/technique.ts';
-export { makingsOf, techniqueOf, techniques } from './techniques/register.ts';
+export { makingsOf, techniqueNamed, techniqueOf, techniques } from './techniques/register.ts';
 export { numberOrText, readNumber } from './units/amount.ts';
 export { type LengthUnit, lengthNumber, parseLength, printLength, type ToldUnit, unitWord } from './units/length.ts';
 export { parseLabel, parseMass, yarnLengthNumber, yarnLengthUnit } from './units/yarn.ts';
 export { firstBelief, isDoubtful } from './values/belief.ts';
 export { type Estimate, ninety } from './values/estimate.ts';
-export { good, must, type Problem, type Result } from './values/problem.ts';
+export { type Facts, good, must, type Problem, type Result, type Told } from './values/problem.ts';

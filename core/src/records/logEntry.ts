@@ -1,8 +1,8 @@
 import { z } from 'zod';
 
 const position = z.strictObject({ rows: z.number().int().min(0), runs: z.number().int().min(0) });
-const length = z.string().trim().min(1, 'Nothing was typed.').max(40, 'That is too long for a length.').optional();
-const words = (most: number) => z.string().trim().max(most, `${most} letters at most.`);
+const length = z.string().trim().min(1).max(40).optional();
+const words = (most: number) => z.string().trim().max(most);
 const head = {
   /** A UUID made by the device, so that an entry told twice is kept once. */
   id: z.uuid(),
@@ -18,14 +18,14 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
   z.strictObject({
     ...head,
     kind: z.literal('weigh'),
-    letter: z.string().regex(/^[A-H]$/, 'A colour has one letter, A to H.'),
+    letter: z.string().regex(/^[A-H]$/),
     /** Which ball of the colour, from 1. */
-    ball: z.number().int().min(1, 'Balls are counted from 1.').max(99),
+    ball: z.number().int().min(1).max(99),
     /** What it weighed when it was begun, and whether that was read or is the label's. */
-    before: z.number('Grams must be a number.').positive('A ball weighs more than 0 g.').max(2000),
+    before: z.number().positive().max(2000),
     beforeIsLabel: z.boolean(),
     /** What it weighs now. */
-    after: z.number('Grams must be a number.').min(0, 'No ball weighs less than 0 g.').max(2000),
+    after: z.number().min(0).max(2000),
     /** The scale reads to ± so much, g. */
     scale: z.number().positive().max(10),
     position,
@@ -41,15 +41,15 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
     /** A JPEG as a data URL, made small before it is kept. */
     image: z
       .string()
-      .max(photoLetters, 'That photo is too large; it is made smaller before it is kept.')
-      .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/, 'A photo is kept as a JPEG.'),
+      .max(photoLetters)
+      .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/),
   }),
   z.strictObject({
     ...head,
     kind: z.literal('end'),
     width: length,
     height: length,
-    grams: z.number('Grams must be a number.').positive().max(20000).optional(),
+    grams: z.number().positive().max(20000).optional(),
     /** What to change next time. */
     next: words(400),
   }),

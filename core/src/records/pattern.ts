@@ -1,7 +1,8 @@
 import { z } from 'zod';
-import { makings, type StitchPattern, techniqueKeys } from '../craft/patterns/model.ts';
-import { printPattern } from '../craft/patterns/print.ts';
-import { readPattern } from '../craft/patterns/read.ts';
+import { printPattern } from '../craft/notation/print.ts';
+import { readPattern } from '../craft/notation/read.ts';
+import { makings, type StitchPattern } from '../craft/patterns/model.ts';
+import { techniques } from '../craft/techniques/register.ts';
 import type { Result } from '../craft/values/problem.ts';
 import { readJson } from './readJson.ts';
 
@@ -32,7 +33,7 @@ const extent = z.strictObject({
 const words = z
   .string()
   .max(400)
-  .regex(/^[^"\n]*$/, 'Words stand on one line, without straight double quotes.');
+  .regex(/^[^"\n]*$/);
 const run = z.strictObject({
   count,
   stitch: z
@@ -74,7 +75,7 @@ export const patternSchema = z.strictObject({
     .max(60),
   name: words,
   about: words,
-  technique: z.enum(techniqueKeys),
+  technique: z.string().refine((key) => techniques.some((each) => each.key === key), 'technique-unknown'),
   made: z.enum(makings),
   stitches: z.array(z.string().regex(/^[a-z]+$/)).max(4),
   colours: z

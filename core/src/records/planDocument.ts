@@ -62,6 +62,7 @@ export const planDocumentSchema = z.strictObject({
   size: z.strictObject({
     stitches: z.number().int().describe('what the widths of the pattern count, as `counts` says'),
     counts: z.string(),
+    shape: z.enum(['flat', 'tube', 'circle', 'diagonal']),
     stitchesInRow: z.number().int(),
     rows: z.number().int(),
     courses: z.number().int(),
@@ -146,6 +147,7 @@ export const planDocumentSchema = z.strictObject({
   technique: z.strictObject({ change: z.string(), lookOver: z.string(), height: z.string(), idle: z.string() }),
   finish: z.array(
     z.strictObject({
+      part: z.string().describe('closing, border, envelope, seam, strap or ring'),
       name: z.string(),
       colour: z.string(),
       stitches: z.number().int(),
@@ -167,7 +169,7 @@ export const planDocumentSchema = z.strictObject({
     height: figureSchema,
     band: figureSchema.describe('girth of the folded set and 3 cm of overlap'),
   }),
-  cautions: z.array(z.strictObject({ about: z.string(), text: z.string() })),
+  cautions: z.array(z.strictObject({ about: z.string(), code: z.string(), text: z.string() })),
   rows: z.array(
     z.strictObject({
       number: z.number().int(),

@@ -1,44 +1,47 @@
 import type { z } from 'zod';
-import { good, type Problem, type Result, refused } from '../craft/values/problem.ts';
+import { type Facts, good, type Problem, type Result, refused } from '../craft/values/problem.ts';
 
 type Issue = z.core.$ZodIssue;
 
-function pathOf(issue: Issue): string {
-  return issue.path.map(String).join('.');
-}
-
+/** A value as it was given, short enough to be shown. */
 function shown(value: unknown): string {
   const text = typeof value === 'string' ? `“${value}”` : JSON.stringify(value);
-  return text && text.length > 40 ? `${text.slice(0, 40)}…` : (text ?? 'nothing');
+  return text && text.length > 40 ? `${text.slice(0, 40)}…` : (text ?? '');
+}
+
+/** What a schema has against a value: its kind, and the bounds or choices that hold there. */
+export function issueFacts(issue: Issue): Facts {
+  switch (issue.code) {
+    case 'too_small':
+      return { kind: issue.code, of: issue.origin, limit: Number(issue.minimum), open: issue.inclusive === false };
+    case 'too_big':
+      return { kind: issue.code, of: issue.origin, limit: Number(issue.maximum) };
+    case 'invalid_type':
+      return { kind: issue.code, expected: issue.expected };
+    case 'invalid_value':
+      return { kind: issue.code, options: issue.values.map(String) };
+    case 'custom':
+      return { kind: issue.code, rule: issue.message };
+    default:
+      return { kind: issue.code };
+  }
 }
 
 function toProblems(issue: Issue, whole: unknown): Problem[] {
-  const path = pathOf(issue);
+  const path = issue.path.map(String).join('.');
   if (issue.code === 'unrecognized_keys') {
     return issue.keys.map((key) => ({
-      code: 'field-unknown' as const,
+      code: 'field-unknown',
       path: path ? `${path}.${key}` : key,
-      message: `There is no field “${key}” here.`,
-      hint: 'Leave it out, or look up its name in docs/plan-format.md.',
+      facts: { key },
     }));
   }
   const value = issue.path.reduce<unknown>((from, key) => (from as Record<PropertyKey, unknown>)?.[key], whole);
-  if (value === undefined) {
-    const name = path || 'the whole';
-    return [{ code: 'field-missing', path, message: `“${name}” is missing.`, hint: `Add ${name}.` }];
-  }
-  const range = issue.code === 'too_small' || issue.code === 'too_big';
-  return [
-    {
-      code: range ? 'out-of-range' : 'field-wrong',
-      path,
-      message: `${shown(value)} will not do here: ${issue.message}`,
-      hint: range ? 'Change the number.' : 'See docs/plan-format.md for what fits here.',
-    },
-  ];
+  if (value === undefined) return [{ code: 'field-missing', path, facts: { field: path } }];
+  return [{ code: 'field-wrong', path, facts: { ...issueFacts(issue), field: path, value: shown(value) } }];
 }
 
-/** Checks a value against a schema and turns what is wrong into problems with path, sentence and hint. */
+/** Checks a value against a schema and turns what is wrong into problems. */
 export function readShape<S extends z.ZodType>(schema: S, value: unknown): Result<z.output<S>> {
   const read = schema.safeParse(value);
   if (read.success) return good(read.data);
@@ -50,11 +53,6 @@ export function readJson<S extends z.ZodType>(schema: S, text: string): Result<z
   try {
     return readShape(schema, JSON.parse(text));
   } catch (error) {
-    return refused({
-      code: 'json-malformed',
-      path: '',
-      message: `The text is not JSON: ${(error as Error).message}.`,
-      hint: 'Check brackets, commas and quotes near that place.',
-    });
+    return refused({ code: 'not-json', path: '', facts: { found: (error as Error).message } });
   }
 }

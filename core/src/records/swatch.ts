@@ -6,22 +6,18 @@ const { pattern, policy, floats, units, foundation } = wishSchema.shape;
 
 /** One count over a measured span of the swatch. */
 export const swatchCountSchema = z.strictObject({
-  what: z.enum(['stitches', 'rows'], 'Choose stitches or rows.'),
-  count: z.number('The count must be a number.').positive('Count at least one.').max(1000, 'Count 1000 at most.'),
-  over: z
-    .string()
-    .trim()
-    .min(1, 'Give the span that was counted over, such as 10 cm.')
-    .max(40, 'That is too long for a length.'),
-  washed: z.boolean('Say true or false.').default(false),
+  what: z.enum(['stitches', 'rows']),
+  count: z.number().positive().max(1000),
+  over: z.string().trim().min(1).max(40),
+  washed: z.boolean().default(false),
   /** The day it was counted, `2026-04-01`. */
-  on: z.iso.date('A day is written 2026-04-01.').optional(),
+  on: z.iso.date().optional(),
 });
 
 /** A swatch of the swatch book: a small cloth of the pattern, worked as the piece will be. */
 export const swatchSchema = z
   .strictObject({
-    title: z.string().trim().min(1, 'Give the swatch a name.').max(80, 'A name has 80 letters at most.'),
+    title: z.string().trim().min(1).max(80),
     units,
     pattern,
     foundation,
@@ -29,16 +25,16 @@ export const swatchSchema = z
     floats,
     /** mm */
     hook: hookSize.optional(),
-    yarns: z.array(yarnSchema).min(1, 'At least one yarn is needed.').max(8, 'Eight colours at most.'),
-    counts: z.array(swatchCountSchema).max(40, 'Forty counts at most.').default([]),
+    yarns: z.array(yarnSchema).min(1).max(8),
+    counts: z.array(swatchCountSchema).max(40).default([]),
     /** Weighed dry before washing, tails and all; the scale reads to ± so much, g. */
     weight: z
       .strictObject({
-        grams: z.number('Grams must be a number.').positive('A swatch weighs more than 0 g.').max(2000),
-        scale: z.number('The scale must be a number.').positive().max(10),
+        grams: z.number().positive().max(2000),
+        scale: z.number().positive().max(10),
       })
       .optional(),
-    note: z.string().max(400, 'A note has 400 letters at most.').default(''),
+    note: z.string().max(400).default(''),
   })
   .superRefine((swatch, context) => {
     swatch.counts.forEach(({ over }, i) => {
@@ -47,9 +43,7 @@ export const swatchSchema = z
       context.addIssue({
         code: 'custom',
         path: ['counts', i, 'over'],
-        message: read.ok
-          ? `“${over}” is no span to count over: give 1 cm to 1 m.`
-          : `“${over}” is not a length. Type 10 cm or 4 in.`,
+        message: read.ok ? 'span-out-of-range' : 'not-a-length',
       });
     });
   });

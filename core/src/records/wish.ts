@@ -5,42 +5,34 @@ import { acts } from '../craft/stitches/acts.ts';
 import { policies } from '../craft/technique/policy.ts';
 import { parseLength } from '../craft/units/length.ts';
 
-const letters = z.string().regex(/^[A-H]$/, 'A colour has one letter, A to H.');
+const letters = z.string().regex(/^[A-H]$/);
 
 /** A length as typed, with its unit or in the units of the wish. */
-const typedLength = z.string().trim().min(1, 'Nothing was typed.').max(40, 'That is too long for a length.');
+const typedLength = z.string().trim().min(1).max(40);
 
-const wholeNumber = (least: number, most: number, what: string) =>
-  z
-    .number(`${what} must be a number.`)
-    .int(`${what} must be a whole number.`)
-    .min(least, `${what} must be ${least} at least.`)
-    .max(most, `${what} must be ${most} at most.`);
+const wholeNumber = (least: number, most: number) => z.number().int().min(least).max(most);
 
-const count = (what: string) => wholeNumber(1, 3000, what);
+const count = () => wholeNumber(1, 3000);
 
 export const wishedWidthSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('length'), length: typedLength }),
-  z.strictObject({ by: z.literal('chain'), count: count('The number of chains') }),
-  z.strictObject({ by: z.literal('stitches'), count: count('The number of stitches') }),
-  z.strictObject({ by: z.literal('repeats'), count: count('The number of repeats') }),
+  z.strictObject({ by: z.literal('chain'), count: count() }),
+  z.strictObject({ by: z.literal('stitches'), count: count() }),
+  z.strictObject({ by: z.literal('repeats'), count: count() }),
 ]);
 
 export const wishedHeightSchema = z.discriminatedUnion('by', [
   z.strictObject({ by: z.literal('length'), length: typedLength }),
-  z.strictObject({ by: z.literal('rows'), count: count('The number of rows') }),
-  z.strictObject({ by: z.literal('repeats'), count: count('The number of repeats') }),
+  z.strictObject({ by: z.literal('rows'), count: count() }),
+  z.strictObject({ by: z.literal('repeats'), count: count() }),
 ]);
 
 const gaugeCount = z.strictObject({
-  count: z
-    .number('The count must be a number.')
-    .positive('A gauge of nothing measures nothing: count at least one.')
-    .max(1000, 'Count 1000 at most.'),
+  count: z.number().positive().max(1000),
   over: typedLength,
 });
 
-const moreCounts = z.array(gaugeCount).max(20, 'Twenty more counts at most.').optional();
+const moreCounts = z.array(gaugeCount).max(20).optional();
 
 export const gaugeSchema = z.discriminatedUnion('from', [
   z.strictObject({
@@ -56,88 +48,60 @@ export const gaugeSchema = z.discriminatedUnion('from', [
     /** Yarn really used against yarn predicted, from a weighed swatch: the logarithm, and its relative sd. */
     weighed: z.strictObject({ ratio: z.number().min(-1.5).max(1.5), error: z.number().positive().max(1) }).optional(),
     /** The swatch of the swatch book it comes from. */
-    swatch: z.uuid('That is no swatch.').optional(),
+    swatch: z.uuid().optional(),
   }),
   z.strictObject({ from: z.literal('typical') }),
 ]);
 
 /** mm; letters and numbers of hooks differ from place to place, so only millimetres are read. */
-export const hookSize = z
-  .number('A hook is told in mm: 5 or 4.5.')
-  .min(0.5, 'A hook is 0.5 mm at least; give it in mm.')
-  .max(25, 'A hook is 25 mm at most; give it in mm.');
+export const hookSize = z.number().min(0.5).max(25);
 
 const blendSchema = z
   .array(
     z.strictObject({
-      fibre: z.enum(fibres, `Choose one of: ${fibres.join(', ')}.`),
-      percent: z.number('The percent must be a number.').positive('A part of a blend has more than 0 %.').max(100),
+      fibre: z.enum(fibres),
+      percent: z.number().positive().max(100),
     }),
-    `Write each fibre of the blend after its percent: 60 cotton, 40 acrylic. Known are ${fibres.join(', ')}.`,
   )
-  .refine((parts) => parts.length >= 2 && parts.length <= 5, 'A blend has two to five fibres.')
-  .refine(
-    (parts) => Math.abs(parts.reduce((sum, { percent }) => sum + percent, 0) - 100) < 0.5,
-    'The parts of a blend come to 100 %.',
-  )
-  .refine((parts) => new Set(parts.map(({ fibre }) => fibre)).size === parts.length, 'Name each fibre once.');
+  .refine((parts) => parts.length >= 2 && parts.length <= 5, 'blend-two-to-five')
+  .refine((parts) => Math.abs(parts.reduce((sum, { percent }) => sum + percent, 0) - 100) < 0.5, 'blend-hundred')
+  .refine((parts) => new Set(parts.map(({ fibre }) => fibre)).size === parts.length, 'fibre-twice');
 
 export const yarnSchema = z.strictObject({
   letter: letters,
-  name: z.string().trim().min(1, 'Give the colour a name.').max(60, 'A name has 60 letters at most.'),
-  shade: z.string().regex(/^#[0-9a-fA-F]{6}$/, 'A shade is written #rrggbb.'),
-  weight: z.union(
-    weightClasses.map((n) => z.literal(n)),
-    'A weight class is 0 to 7.',
-  ),
-  fibre: z.enum(fibres, `Choose one of: ${fibres.join(', ')}.`),
+  name: z.string().trim().min(1).max(60),
+  shade: z.string().regex(/^#[0-9a-fA-F]{6}$/),
+  weight: z.union(weightClasses.map((n) => z.literal(n))),
+  fibre: z.enum(fibres),
   /** What it is blended of, where it is more than one fibre. */
   blend: blendSchema.optional(),
-  ballMetres: z
-    .number('Metres a ball must be a number.')
-    .positive('A ball has more than 0 m.')
-    .max(5000, 'A ball has 5000 m at most.')
-    .optional(),
-  ballGrams: z
-    .number('Grams a ball must be a number.')
-    .positive('A ball has more than 0 g.')
-    .max(2000, 'A ball has 2000 g at most.')
-    .optional(),
+  ballMetres: z.number().positive().max(5000).optional(),
+  ballGrams: z.number().positive().max(2000).optional(),
   /** What lies in the drawer: whole balls, and what is left of one begun. */
-  balls: wholeNumber(0, 1000, 'The number of balls').optional(),
-  partGrams: z.number('Grams must be a number.').min(0, 'No ball weighs less than 0 g.').max(2000).optional(),
+  balls: wholeNumber(0, 1000).optional(),
+  partGrams: z.number().min(0).max(2000).optional(),
   /** The yarn of the drawer that this is; `balls` and `partGrams` are then what is set aside for the work. */
-  drawer: z.uuid('That is no yarn of the drawer.').optional(),
+  drawer: z.uuid().optional(),
 });
 
-/** What can be wished for. */
-export const items = [
-  'dishcloth',
-  'blanket',
-  'bag panel',
-  'scarf',
-  'mat',
-  'bag',
-  'potholder',
-  'cushion cover',
-  'round mat',
-  'strap',
-  'basket',
-  'cosy',
-] as const;
-export type Item = (typeof items)[number];
+/** Key of an item: `dishcloth`, `bag panel`. Which there are is known to the plan. */
+const itemKey = z
+  .string()
+  .regex(/^[a-z][a-z ]*$/)
+  .max(40);
+export type Item = z.infer<typeof itemKey>;
 
 const borderSchema = z.strictObject({
-  rounds: wholeNumber(1, 20, 'The rounds of the border'),
+  rounds: wholeNumber(1, 20),
   colour: letters.default('A'),
   /** Stitches along the sides by gauge, which lies flatter, or by the maker's rule. */
-  by: z.enum(['gauge', 'rule'], 'Choose gauge or rule.').default('gauge'),
+  by: z.enum(['gauge', 'rule']).default('gauge'),
   /** Two layers that hide the ends of mosaic rows. */
-  envelope: z.boolean('Say true or false.').default(false),
+  envelope: z.boolean().default(false),
 });
 
 /** The face of the cloth that is outside. */
-export const outsideSchema = z.enum(['RS', 'WS'], 'Choose RS or WS.');
+export const outsideSchema = z.enum(['RS', 'WS']);
 
 const finishSchema = z.strictObject({
   /** Inside length of a hanging ring. */
@@ -147,20 +111,20 @@ const finishSchema = z.strictObject({
       /** From the shoulder or hand to the top of the bag. */
       drop: typedLength,
       width: typedLength.default('3 cm'),
-      kind: z.enum(['chain cord', 'sc along', 'sc across', 'hdc', 'dc', 'bought'], 'Choose a kind of strap.'),
+      kind: z.enum(['chain cord', 'sc along', 'sc across', 'hdc', 'dc', 'bought']),
       /** Newtons it is to bear; 10 N is about 1 kg. */
-      load: z.number('The load must be a number.').min(0).max(500).default(30),
+      load: z.number().min(0).max(500).default(30),
       colour: letters.default('A'),
     })
     .optional(),
-  seam: z.enum(['whipped', 'mattress', 'slip stitch', 'sc'], 'Choose a kind of seam.').optional(),
+  seam: z.enum(['whipped', 'mattress', 'slip stitch', 'sc']).optional(),
   /** A cover in one cloth: the flap that it folds over with. */
   flap: typedLength.optional(),
   /** The face that is outside when a tube or a seam is closed; asked before it is. */
   outside: outsideSchema.optional(),
 });
 
-const actSchema = z.enum(acts, 'That is nothing that hands do.');
+const actSchema = z.enum(acts);
 
 const paceSchema = z.strictObject({
   /** Against a steady hand: 1.2 takes a fifth longer. */
@@ -183,13 +147,13 @@ const paceSchema = z.strictObject({
 
 /** Everything a plan is made from. The one shape behind the screen, the API and the command line. */
 export const wishSchema = z.strictObject({
-  title: z.string().trim().min(1, 'Give the work a name.').max(80, 'A name has 80 letters at most.'),
-  item: z.enum(items, `Choose one of: ${items.join(', ')}.`),
-  units: z.enum(['cm', 'in'], 'Choose cm or in.').default('cm'),
+  title: z.string().trim().min(1).max(80),
+  item: itemKey,
+  units: z.enum(['cm', 'in']).default('cm'),
   width: wishedWidthSchema,
   height: wishedHeightSchema,
   /** The height is the most that it may become: at each good place it is decided whether to go on. */
-  open: z.literal(true, 'Say true, or leave it out.').optional(),
+  open: z.literal(true).optional(),
   pattern: z.strictObject({
     /** A pattern of the book … */
     key: z.string().min(1).max(60).optional(),
@@ -197,57 +161,52 @@ export const wishSchema = z.strictObject({
     text: z.string().min(1).max(20000).optional(),
     stitch: z.string().max(20).optional(),
     /** Made in rounds, where the pattern is written flat or in the other kind of rounds. */
-    made: z.enum(['turned-rounds', 'rounds'], 'Choose turned-rounds or rounds.').optional(),
+    made: z.enum(['turned-rounds', 'rounds']).optional(),
     /** Colours row by row in the maker's own order: `A A | B A | A A`. */
-    order: z.string().trim().min(1, 'Nothing was typed.').max(2000, 'An order has 2000 letters at most.').optional(),
+    order: z.string().trim().min(1).max(2000).optional(),
     /** Which loops of the row below the stitches go into. */
-    loops: z.enum(['both', 'back', 'front'], 'Choose both, back or front.').optional(),
-    numbers: z.record(z.string().max(20), z.number('The number must be a number.')).optional(),
+    loops: z.enum(['both', 'back', 'front']).optional(),
+    numbers: z.record(z.string().max(20), z.number()).optional(),
   }),
   foundation: z.string().max(40).optional(),
   /** Where in the chain the first row goes. */
-  into: z.enum(['one loop', 'two loops', 'back bump'], 'Choose one loop, two loops or back bump.').default('one loop'),
+  into: z.enum(['one loop', 'two loops', 'back bump']).default('one loop'),
   /** Increases a round of the circle on which sides stand; the flattest where it is left out. */
-  increases: wholeNumber(3, 36, 'The increases of a round').optional(),
+  increases: wholeNumber(3, 36).optional(),
   /** What the width of a tube means: as it lies flat, all the way round, or across its circle; what the item says if left out. */
-  across: z.enum(['flat', 'round', 'diameter'], 'Choose flat, round or diameter.').optional(),
+  across: z.enum(['flat', 'round', 'diameter']).optional(),
   /** How many of it are made: panels, or a set. */
-  pieces: wholeNumber(1, 99, 'The number of pieces').default(1),
+  pieces: wholeNumber(1, 99).default(1),
   border: borderSchema.optional(),
   /** A plain row of sc in A that ends the cloth as it begins. */
-  closing: z.boolean('Say true or false.').default(false),
+  closing: z.boolean().default(false),
   /** What the first washing does, where the piece will be washed. */
-  wash: z.enum(['cotton-hot', 'acrylic', 'wool-blocked', 'superwash-tumbled'], 'Choose how it is washed.').optional(),
+  wash: z.enum(['cotton-hot', 'acrylic', 'wool-blocked', 'superwash-tumbled']).optional(),
   finish: finishSchema.optional(),
   /** A size may be so far off the wished one, either way; any where it is left out. */
   tolerance: typedLength.optional(),
   /** For small children: no floats, no open loops, no long cords. */
-  smallChildren: z.boolean('Say true or false.').default(false),
+  smallChildren: z.boolean().default(false),
   /** The chance with which yarn is to be enough: 0.95, or 0.99 where the dye lot is never to be had again. */
-  sure: z.number('The chance must be a number.').min(0.5).max(0.999).default(0.95),
-  edges: z.enum(['whole', 'mirrored', 'centred'], 'Choose whole, mirrored or centred.').default('mirrored'),
-  ending: z.enum(['any', 'whole', 'as-begun'], 'Choose any, whole or as-begun.').default('as-begun'),
+  sure: z.number().min(0.5).max(0.999).default(0.95),
+  edges: z.enum(['whole', 'mirrored', 'centred']).default('mirrored'),
+  ending: z.enum(['any', 'whole', 'as-begun']).default('as-begun'),
   gauge: gaugeSchema,
   /** mm */
   hook: hookSize.optional(),
-  yarns: z.array(yarnSchema).min(1, 'At least one yarn is needed.').max(8, 'Eight colours at most.'),
-  policy: z.enum(policies, `Choose one of: ${policies.join(', ')}.`).default('as-needed'),
-  floats: z.boolean('Say true or false.').default(false),
+  yarns: z.array(yarnSchema).min(1).max(8),
+  policy: z.enum(policies).default('as-needed'),
+  floats: z.boolean().default(false),
   /** How the maker feels about weaving in ends: it prices them. */
-  weaving: z.enum(['hate', 'usual', 'easy'], 'Choose hate, usual or easy.').optional(),
+  weaving: z.enum(['hate', 'usual', 'easy']).optional(),
   /** What the last one taught, to be thought of in this one. */
-  lessons: z.array(z.string().trim().min(1).max(2000)).max(20, 'Twenty at most.').optional(),
+  lessons: z.array(z.string().trim().min(1).max(2000)).max(20).optional(),
   /** The pace of the hand that makes it, as far as its steps were clocked; without it that of a steady hand. */
   pace: paceSchema.optional(),
   /** Test strips that were weighed, g, by the way with the idle strand. */
-  strips: z
-    .partialRecord(
-      z.enum(policies),
-      z.number('Grams must be a number.').positive('A strip weighs more than 0 g.').max(500),
-    )
-    .optional(),
+  strips: z.partialRecord(z.enum(policies), z.number().positive().max(500)).optional(),
   /** The size chosen on the mat; without it the one nearest to the wish is taken. */
-  choice: z.strictObject({ stitches: count('The number of stitches'), rows: count('The number of rows') }).optional(),
+  choice: z.strictObject({ stitches: count(), rows: count() }).optional(),
 });
 
 /** A wish as it is stored: everything filled in. */

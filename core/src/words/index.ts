@@ -1,4 +1,23 @@
+export { type BookEntry, bookEntry } from './book/bookEntry.ts';
 export { planDocument } from './document/planDocument.ts';
+export { hookWords, sizeReason } from './en/advice.ts';
+export { arithmeticWords, multipleText, shortMultiple } from './en/arithmetic.ts';
+export { cautionWords } from './en/cautions.ts';
+export { upWord } from './en/counts.ts';
+export { differenceWords } from './en/findRow.ts';
+export { beginningAdvice, beginningWords, foundationWords } from './en/foundations.ts';
+export { givenWords } from './en/given.ts';
+export { glossary } from './en/glossary.ts';
+export { itemName } from './en/items.ts';
+export { endsAtText, shortText } from './en/lasting.ts';
+export { upper } from './en/lists.ts';
+export { nameless, notStarted, planLeft, planMoved, planUnchanged, standingWords, swatchNotice } from './en/notices.ts';
+export { joinLabel, openSides } from './en/openSides.ts';
+export { problemText, problemWords } from './en/problems.ts';
+export { shadeWords } from './en/shades.ts';
+export { causeWords, slips } from './en/slips.ts';
+export { techniqueWords } from './en/techniques.ts';
+export { fibreName, policyNames, weightName } from './en/yarns.ts';
 export {
   ballsText,
   chanceText,
@@ -11,21 +30,20 @@ export {
   sourceWords,
   tubeText,
 } from './figures/figures.ts';
-export { type AdviceRequest, beginningAdvice, rowAdvice } from './rows/advice.ts';
+export { type AdviceRequest, rowAdvice } from './rows/advice.ts';
 export { againstBelow } from './rows/againstBelow.ts';
 export { explainCourse } from './rows/explain.ts';
 export { proofSheet } from './rows/proofSheet.ts';
 export { printedRows } from './rows/readRows.ts';
-export { changeOfRun, closingWords, courseWord, runWords, startWords, writeRow } from './rows/rows.ts';
+export { closingWords, courseWord, startWords, writeRow } from './rows/rows.ts';
 export { type HangingStrand, StrandBook, type StrandOrder } from './rows/strandOrders.ts';
-export { inTerms } from './terms/inTerms.ts';
-export {
-  type Hand,
-  howMade,
-  legend,
-  oneStitch,
-  openingWords,
-  stitchWord,
-  summedStitch,
-  type Terms,
-} from './terms/terms.ts';
+export { type Terms, termed } from './terms/termed.ts';
+export { type Hand, howMade, legend, stitchWord, summedStitch } from './terms/terms.ts';
+export { clockWords } from './work/clock.ts';
+export { dayWords } from './work/days.ts';
+export { idleWords } from './work/idle.ts';
+export { actWords, secondsWords, timeWords } from './work/pace.ts';
+export { restName } from './work/rest.ts';
+export { closeWords, kindWords, spokenRun } from './work/runInHand.ts';
+export { runLabel, runStitches } from './work/runLabel.ts';
+export { type Tug, tugs, tugWords } from './work/tug.ts';

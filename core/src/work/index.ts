@@ -38,10 +38,9 @@ export {
   sessionsOfWork,
   type WorkCosts,
 } from './underway/inHand.ts';
-export { isShort, type Lasting, lasting, shortText } from './underway/lasting.ts';
+export { isShort, type Lasting, lasting } from './underway/lasting.ts';
 export { type KnownAt, narrowing } from './underway/narrowing.ts';
 export { oneOff } from './underway/oneOff.ts';
 export { type RipCost, ripBack } from './underway/rip.ts';
 export { paceOfSessions, type Session, sessionRatio, sittingSince } from './underway/sessions.ts';
-export { slips } from './underway/slips.ts';
-export { type ColourNow, colourNow, endsAtText } from './underway/weighed.ts';
+export { type ColourNow, colourNow } from './underway/weighed.ts';

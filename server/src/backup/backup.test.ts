@@ -47,7 +47,7 @@ describe('a whole backup', () => {
     const refused = await other.ask('POST', '/backup/restore', changed);
     expect([refused.status, refused.body.problems[0].message]).toEqual([
       422,
-      'This backup is damaged. Its seal does not fit: the file was cut short or changed.',
+      'This backup is damaged. Its seal does not fit: it was cut short or changed.',
     ]);
     const hollow = { ...backup, contents: { ...backup.contents, works: [{ id: 'none' }] } };
     const unreadable = await other.ask('POST', '/backup/restore', { ...hollow, seal: sealOf(hollow.contents) });

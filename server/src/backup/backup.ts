@@ -1,7 +1,8 @@
 import { createHash } from 'node:crypto';
 import type { PGlite } from '@electric-sql/pglite';
+import type { Facts } from '@puntada/core/craft';
 import { thaw } from '@puntada/core/plan';
-import { drawerYarnSchema, swatchSchema } from '@puntada/core/records';
+import { drawerYarnSchema, readShape, swatchSchema } from '@puntada/core/records';
 import { z } from 'zod';
 import { type Db, rows } from '../db/database.ts';
 import { preferencesSchema } from '../preferences/schema.ts';
@@ -31,8 +32,8 @@ type Contents = z.output<typeof contents>;
 
 /** A backup: its contents, and a seal by which damage shows. */
 export const backupSchema = z.strictObject({
-  format: z.literal('puntada-backup', 'This is no backup of Puntada.'),
-  version: z.literal(1, 'This backup is of another version.'),
+  format: z.literal('puntada-backup'),
+  version: z.literal(1),
   madeAt: when,
   /** SHA-256 of the contents as they stand, in hexadecimal. */
   seal: z.string(),
@@ -84,16 +85,21 @@ export function makeBackup(db: PGlite, madeAt: Date): Promise<Backup> {
   });
 }
 
-/** What is in a backup, once its seal holds. @returns a sentence where it does not, or where it cannot be read */
-export function openBackup(backup: Backup): Contents | string {
-  if (sealOf(backup.contents) !== backup.seal) return 'Its seal does not fit: the file was cut short or changed.';
-  const read = contents.safeParse(backup.contents);
-  if (read.success) {
-    const broken = read.data.works.find(({ begun }) => begun && !thaw(begun).ok);
-    return broken ? `The cloth of ${broken.wish.title} does not hold together.` : read.data;
+/** What is damaged in a file: its seal, a cloth, or what stands at a place. */
+export interface Damage {
+  readonly damage: Facts;
+}
+
+/** What is in a backup, once its seal holds, or what is damaged in it. */
+export function openBackup(backup: Backup): Contents | Damage {
+  if (sealOf(backup.contents) !== backup.seal) return { damage: { why: 'seal' } };
+  const read = readShape(contents, backup.contents);
+  if (read.ok) {
+    const broken = read.value.works.find(({ begun }) => begun && !thaw(begun).ok);
+    return broken ? { damage: { why: 'cloth', title: broken.wish.title } } : read.value;
   }
-  const [first] = read.error.issues;
-  return `At ${first?.path.join('.')}: ${first?.message}`;
+  const [first] = read.problems;
+  return { damage: { ...first?.facts, why: first?.code, at: first?.path } };
 }
 
 /** Puts a backup in place of everything that is there, in the transaction given: all of it or nothing. */

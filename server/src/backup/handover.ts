@@ -1,7 +1,9 @@
 import { randomUUID } from 'node:crypto';
 import type { PGlite } from '@electric-sql/pglite';
+import type { Facts } from '@puntada/core/craft';
 import { thaw } from '@puntada/core/plan';
-import { StrandBook } from '@puntada/core/words';
+import { readShape } from '@puntada/core/records';
+import { notStarted, StrandBook, standingWords } from '@puntada/core/words';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Db } from '../db/database.ts';
@@ -14,8 +16,8 @@ import { addLog, type KeptWork, keptWork, readWorks, restoreWork, when } from '.
 
 /** One work on its way to another maker or machine. */
 const handoverSchema = z.strictObject({
-  format: z.literal('puntada-work', 'This is no work that was handed over by Puntada.'),
-  version: z.literal(1, 'This file is of another version.'),
+  format: z.literal('puntada-work'),
+  version: z.literal(1),
   madeAt: when,
   /** For people: where it stands, and how the strands hang. */
   stands: z.string(),
@@ -28,16 +30,14 @@ const handoverSchema = z.strictObject({
 /** Where a work stands and how its strands hang, in words. */
 function inWords({ wish, begun, progress: { rows, runs } }: WorkDetail): { stands: string; hanging: string[] } {
   const cloth = begun ? thaw(begun) : undefined;
-  if (!cloth?.ok) return { stands: `${wish.title} is not begun.`, hanging: [] };
+  if (!cloth?.ok) return { stands: notStarted(wish.title), hanging: [] };
   const { fabric, strands, bound } = cloth.value;
-  const more = runs ? `, and ${runs} ${runs === 1 ? 'run' : 'runs'} of row ${rows + 1}` : '';
-  const stands = `${wish.title}: ${rows} of ${fabric.courses} rows are worked${more}.`;
+  const stands = standingWords(wish.title, rows, fabric.courses, runs);
   return { stands, hanging: rows ? [...new StrandBook(strands, bound).hangingWords(rows - 1)] : [] };
 }
 
-function damaged(message: string): Refusal {
-  const hint = 'Nothing was changed. Let it be handed over again.';
-  return new Refusal(422, [{ code: 'field-wrong', path: 'work', message: `This file is damaged. ${message}`, hint }]);
+function damaged(facts: Facts): Refusal {
+  return new Refusal(422, [{ code: 'handover-damaged', path: 'work', facts }]);
 }
 
 /**
@@ -80,15 +80,15 @@ export function handoverRoutes(db: PGlite, now: () => Date): Router {
     '/',
     handler(async (request, response) => {
       const { seal, work } = bodyOf(handoverSchema, request);
-      if (sealOf(work) !== seal) throw damaged('Its seal does not fit: it was cut short or changed.');
-      const read = keptWork.safeParse(work);
-      if (!read.success) {
-        const [first] = read.error.issues;
-        throw damaged(`At ${first?.path.join('.')}: ${first?.message}`);
+      if (sealOf(work) !== seal) throw damaged({ why: 'seal' });
+      const read = readShape(keptWork, work);
+      if (!read.ok) {
+        const [first] = read.problems;
+        throw damaged({ ...first?.facts, why: first?.code, at: first?.path });
       }
-      const cloth = read.data.begun && thaw(read.data.begun);
-      if (cloth && !cloth.ok) throw damaged(cloth.problems[0]?.message ?? '');
-      response.status(201).json(await db.transaction((tx) => takeIn(tx, read.data)));
+      const kept = read.value;
+      if (kept.begun && !thaw(kept.begun).ok) throw damaged({ why: 'cloth', title: kept.wish.title });
+      response.status(201).json(await db.transaction((tx) => takeIn(tx, kept)));
     }),
   );
 

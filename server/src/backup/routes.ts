@@ -21,13 +21,12 @@ export function backupRoutes(db: PGlite, now: () => Date): Router {
     '/restore',
     handler(async (request, response) => {
       const contents = openBackup(bodyOf(backupSchema, request));
-      if (typeof contents === 'string') {
+      if ('damage' in contents) {
         throw new Refusal(422, [
           {
-            code: 'field-wrong',
+            code: 'backup-damaged',
             path: 'contents',
-            message: `This backup is damaged. ${contents}`,
-            hint: 'Nothing was changed. Take another backup.',
+            facts: contents.damage,
           },
         ]);
       }

@@ -9,25 +9,16 @@ export interface UnreadRow {
   readonly problem: Problem;
 }
 
-/** What is in the way of reading something that is stored. */
-export function cannotBeRead(path: string, why: string): Problem {
-  return {
-    code: 'cannot-be-read',
-    path,
-    message: `It cannot be read by this version of Puntada. ${why}`,
-    hint: 'It is kept as it is, in every backup too. A newer version may read it.',
-  };
-}
-
 /** Why a shape does not fit, and where. @returns nothing where it fits */
 export function whyUnread(schema: z.ZodType, value: unknown): Problem | undefined {
   const read = readShape(schema, value);
   if (read.ok) return undefined;
   const [first] = read.problems;
-  return cannotBeRead(
-    first?.path ?? '',
-    `At ${first?.path || 'the whole'}: ${first?.message ?? 'it has another shape.'}`,
-  );
+  return {
+    code: 'cannot-be-read',
+    path: first?.path ?? '',
+    facts: { ...first?.facts, why: first?.code, at: first?.path || undefined },
+  };
 }
 
 /** Runs a query and reads every row that can be read; one that cannot never takes the others with it. */

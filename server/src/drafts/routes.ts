@@ -7,7 +7,7 @@ import { bodyOf, handler } from '../http/answers.ts';
 import { idOf, missing } from '../http/records.ts';
 
 const draftBody = z.strictObject({
-  title: z.string().max(80, 'A name has 80 letters at most.'),
+  title: z.string().max(80),
   form: z.record(z.string(), z.unknown()),
 });
 const draftRow = z.object({

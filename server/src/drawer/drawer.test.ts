@@ -48,7 +48,7 @@ describe('the drawer', () => {
     const refused = await server.ask('DELETE', `/drawer/${yarn.id}`);
     expect([refused.status, refused.body.problems[0].message]).toEqual([
       409,
-      `It is set aside for ${galleyCloth.title}.`,
+      `This yarn is set aside for ${galleyCloth.title}.`,
     ]);
     await server.ask('PUT', `/works/${work.id}`, { revision: 1, wish: galleyCloth });
     expect((await server.ask('DELETE', `/drawer/${yarn.id}`)).body).toEqual({ removed: yarn.id });

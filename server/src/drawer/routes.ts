@@ -58,13 +58,11 @@ export function drawerRoutes(db: PGlite): Router {
       if (!(await findYarn(db, id))) throw missing('yarn');
       const [held, ...more] = setAside(id, await listWorks(db));
       if (held) {
-        const others = more.length ? ` and ${more.length} more` : '';
         throw new Refusal(409, [
           {
-            code: 'field-wrong',
+            code: 'set-aside',
             path: 'id',
-            message: `It is set aside for ${held.title}${others}.`,
-            hint: 'Take another yarn in that wish first, or leave it in the drawer with 0 balls.',
+            facts: { title: held.title, more: more.length },
           },
         ]);
       }

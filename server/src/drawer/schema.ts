@@ -5,5 +5,5 @@ export const drawerRow = z.object({ id: z.uuid(), revision: z.number().int(), ya
 export const newYarn = z.strictObject({ yarn: drawerYarnSchema });
 export const changedYarn = z.strictObject({ revision: z.number().int(), yarn: drawerYarnSchema });
 export const manyYarns = z.strictObject({
-  yarns: z.array(drawerYarnSchema).min(1, 'There is no yarn in it.').max(500, '500 yarns at most at a time.'),
+  yarns: z.array(drawerYarnSchema).min(1).max(500),
 });

@@ -1,5 +1,6 @@
-import type { Problem, Result } from '@puntada/core/craft';
+import type { Facts, Problem, Result } from '@puntada/core/craft';
 import { readShape } from '@puntada/core/records';
+import { problemWords } from '@puntada/core/words';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
 
@@ -11,7 +12,7 @@ export class Refusal extends Error {
   readonly fresh: unknown;
 
   constructor(status: number, problems: readonly Problem[], fresh?: unknown) {
-    super(problems[0]?.message ?? 'refused');
+    super(problems[0]?.code ?? 'refused');
     this.status = status;
     this.problems = problems;
     this.fresh = fresh;
@@ -34,8 +35,14 @@ export function handler(work: (request: Request, response: Response) => Promise<
   return (request, response) => work(request, response);
 }
 
-function problem(code: Problem['code'], message: string, hint: string): Problem {
-  return { code, path: '', message, hint };
+/** Problems as they are answered: with their words beside their facts, for whoever reads the answer itself. */
+function told(problems: readonly Problem[]) {
+  return problems.map((problem) => ({ ...problem, ...problemWords(problem) }));
+}
+
+/** One problem with no place of its own. */
+function bare(code: string, facts: Facts = {}) {
+  return { problems: told([{ code, path: '', facts }]) };
 }
 
 interface KnownError extends Error {
@@ -54,43 +61,23 @@ export function answerErrors(log: (error: unknown) => void) {
   return (error: unknown, _request: Request, response: Response, _next: NextFunction): void => {
     if (error instanceof Refusal) {
       const fresh = error.fresh === undefined ? {} : { fresh: error.fresh };
-      response.status(error.status).json({ problems: error.problems, ...fresh });
+      response.status(error.status).json({ problems: told(error.problems), ...fresh });
       return;
     }
     const { type, message, limit, code } = error as KnownError;
     if (type === 'entity.parse.failed') {
-      const told = problem(
-        'json-malformed',
-        `The request is not JSON: ${message}.`,
-        'Check brackets, commas and quotes.',
-      );
-      response.status(400).json({ problems: [told] });
+      response.status(400).json(bare('not-json', { found: message }));
       return;
     }
     if (type === 'entity.too.large') {
-      const told = problem(
-        'out-of-range',
-        `The request is larger than ${Math.round((limit ?? 0) / 1024)} KiB, more than any plan needs.`,
-        'Send a smaller one.',
-      );
-      response.status(413).json({ problems: [told] });
+      response.status(413).json(bare('request-too-large', { limit: Math.round((limit ?? 0) / 1024) }));
       return;
     }
     if (code && unstorable.includes(code)) {
-      const told = problem(
-        'field-wrong',
-        'A text holds a sign that cannot be stored, such as NUL or half of a pair of signs.',
-        'Type that text anew; nothing was changed.',
-      );
-      response.status(422).json({ problems: [told] });
+      response.status(422).json(bare('text-unstorable'));
       return;
     }
     log(error);
-    const told = problem(
-      'field-wrong',
-      'Something broke inside Puntada; nothing was changed.',
-      'Try again; if it stays, look at the log.',
-    );
-    response.status(500).json({ problems: [told] });
+    response.status(500).json(bare('server-broke'));
   };
 }

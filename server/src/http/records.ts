@@ -1,4 +1,3 @@
-import type { Problem } from '@puntada/core/craft';
 import type { Request } from 'express';
 import { z } from 'zod';
 import { Refusal } from './answers.ts';
@@ -14,15 +13,10 @@ export function idOf(request: Request, what: string): string {
 
 /** There is no such record. */
 export function missing(what: string): Refusal {
-  return new Refusal(404, [told('id', `There is no such ${what} here.`, 'Go back and open it from the list.')]);
+  return new Refusal(404, [{ code: 'not-found', path: 'id', facts: { what } }]);
 }
 
 /** It was changed elsewhere meanwhile; the fresh record is brought along and nothing was overwritten. */
 export function staleRecord(what: string, fresh: unknown): Refusal {
-  const message = `This ${what} was changed elsewhere meanwhile. Nothing was overwritten.`;
-  return new Refusal(409, [told('revision', message, 'Look at the fresh one, then make your change again.')], fresh);
-}
-
-function told(path: string, message: string, hint: string): Problem {
-  return { code: 'field-wrong', path, message, hint };
+  return new Refusal(409, [{ code: 'stale', path: 'revision', facts: { what } }], fresh);
 }

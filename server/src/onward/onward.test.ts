@@ -85,7 +85,7 @@ describe('the rest of a work by another plan', () => {
     const late = await one.ask('POST', `/works/${id}/onward`, swapped);
     expect([late.status, late.body.problems[0].message]).toEqual([
       422,
-      'Row 9 is worked already, and the other plan has it otherwise.',
+      'Row 9 is worked already, and the other plan changes it.',
     ]);
     const stale = await one.ask('POST', `/works/${id}/onward`, { ...(await restOf(id, 'longer')), revision: 1 });
     expect([stale.status, stale.body.problems[0].path]).toEqual([409, 'revision']);

@@ -40,10 +40,9 @@ export function onwardRoutes(db: PGlite): Router {
         if (!work.begun || work.state !== 'begun') {
           throw refuse(
             {
-              code: 'field-wrong',
+              code: 'no-rest',
               path: 'state',
-              message: `This work is ${work.state}: it has no rest to be planned.`,
-              hint: 'Begin it from the mat first, or make it again.',
+              facts: { state: work.state },
             },
             work,
           );
@@ -53,20 +52,17 @@ export function onwardRoutes(db: PGlite): Router {
         if (changeless(wish) !== changeless(work.wish)) {
           throw new Refusal(422, [
             {
-              code: 'field-wrong',
+              code: 'only-the-rest',
               path: 'wish',
-              message: 'Only size, ending, border and closing row can still be changed in a work that is begun.',
-              hint: 'Make a new wish for all else.',
             },
           ]);
         }
         if (!(await goBy(tx, work, revision, wish, begun))) {
           throw refuse(
             {
-              code: 'field-wrong',
+              code: 'stale',
               path: 'revision',
-              message: 'This work was changed elsewhere meanwhile. Nothing was overwritten.',
-              hint: 'Look at the rest of it again, then choose.',
+              facts: { what: 'project' },
             },
             work,
           );

@@ -28,10 +28,9 @@ function refuseOutside(ticks: readonly Tick[], runs: readonly number[]): void {
     (['from', 'to'] as const)
       .filter((end) => outside(tick[end], runs))
       .map((end) => ({
-        code: 'out-of-range',
+        code: 'tick-outside',
         path: `ticks.${i}.${end}`,
-        message: `Row ${tick[end].rows + 1}, run ${tick[end].runs + 1} is not in this work, which has ${runs.length} rows.`,
-        hint: 'Reload the work; the tick belongs to another one.',
+        facts: { row: tick[end].rows + 1, run: tick[end].runs + 1, rows: runs.length },
       })),
   );
   if (problems.length) throw new Refusal(422, problems);
@@ -40,10 +39,8 @@ function refuseOutside(ticks: readonly Tick[], runs: readonly number[]): void {
 function notBegun(): Refusal {
   return new Refusal(409, [
     {
-      code: 'field-wrong',
+      code: 'not-begun',
       path: 'state',
-      message: 'This work is not begun, so no row of it can be worked.',
-      hint: 'Begin it from the mat first.',
     },
   ]);
 }

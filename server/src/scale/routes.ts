@@ -4,7 +4,7 @@ import { bodyOf, handler, Refusal } from '../http/answers.ts';
 import type { SimulatedScale } from './simulated.ts';
 
 const load = z.strictObject({
-  grams: z.number('Grams must be a number.').min(0, 'Nothing weighs less than 0 g.').max(5000, 'It bears 5000 g.'),
+  grams: z.number().min(0).max(5000),
 });
 
 /** The practice scale: a stand-in for one on a cable. */
@@ -21,10 +21,8 @@ export function scaleRoutes(scale: SimulatedScale): Router {
       }
       throw new Refusal(503, [
         {
-          code: 'field-wrong',
+          code: 'scale-silent',
           path: '',
-          message: 'The scale does not answer: its battery is empty.',
-          hint: 'Type the grams instead.',
         },
       ]);
     }),

@@ -53,10 +53,9 @@ export function swatchRoutes(db: PGlite): Router {
       if (used) {
         throw new Refusal(409, [
           {
-            code: 'field-wrong',
+            code: 'swatch-in-use',
             path: 'id',
-            message: `${used.wish.title} goes by this swatch.`,
-            hint: 'Give that wish another gauge first.',
+            facts: { title: used.wish.title },
           },
         ]);
       }

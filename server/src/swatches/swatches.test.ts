@@ -45,7 +45,7 @@ describe('the swatch book', () => {
     const changed = { ...made.swatch, counts: [{ ...counts[0], count: 14 }, counts[1]] };
     const { body } = await server.ask('PUT', `/swatches/${made.id}`, { revision: 1, swatch: changed });
     expect(body.plans).toMatchObject([{ id: work.id, title: galleyCloth.title }]);
-    expect(body.plans[0].words).toMatch(/^was .* cm, A .* m, B .* m; is now /);
+    expect(body.plans[0].words).toMatch(/^was .* cm, A .* m, B .* m and is now /);
     const { body: after } = await server.ask('GET', `/works/${work.id}`);
     expect(after.revision).toBe(2);
     expect(after.wish.gauge.stitches.count).toBe(14);
@@ -68,7 +68,7 @@ describe('the swatch book', () => {
     const refused = await server.ask('DELETE', `/swatches/${made.id}`);
     expect([refused.status, refused.body.problems[0].message]).toEqual([
       409,
-      `${galleyCloth.title} goes by this swatch.`,
+      `${galleyCloth.title} uses this swatch.`,
     ]);
     await server.ask('PUT', `/works/${work.id}`, { revision: 1, wish: galleyCloth });
     await server.ask('PUT', `/swatches/${made.id}`, { revision: 1, swatch: { ...made.swatch, note: 'Airy.' } });

@@ -1,4 +1,5 @@
 import type { PGlite } from '@electric-sql/pglite';
+import { nameless } from '@puntada/core/words';
 import { Router } from 'express';
 import type { UnreadRow } from '../db/readable.ts';
 import { unreadYarns } from '../drawer/queries.ts';
@@ -10,7 +11,7 @@ import { unreadWorks } from '../works/queries.ts';
 /** The name by which a maker knows a stored document, as far as it has one. */
 function titleOf(document: unknown): string {
   const { title, name, line } = (document ?? {}) as Record<string, unknown>;
-  return [title, line, name].find((each): each is string => typeof each === 'string') ?? 'without a name';
+  return [title, line, name].find((each): each is string => typeof each === 'string') ?? nameless;
 }
 
 function told(document: string) {

@@ -11,10 +11,9 @@ export async function workOf(db: Db, request: Request): Promise<WorkDetail> {
   if (work) return work;
   throw new Refusal(404, [
     {
-      code: 'field-wrong',
+      code: 'not-found',
       path: 'id',
-      message: 'There is no such work here.',
-      hint: 'Go back to the bench and open it from there.',
+      facts: { what: 'project' },
     },
   ]);
 }

@@ -22,16 +22,14 @@ function stale(work: WorkDetail, given: number): Refusal {
   const problem: Problem =
     work.revision === given
       ? {
-          code: 'field-wrong',
+          code: 'already-begun',
           path: 'state',
-          message: `This work is already ${work.state}; its plan is no longer changed.`,
-          hint: 'Start a new wish from it, or go on working.',
+          facts: { state: work.state },
         }
       : {
-          code: 'field-wrong',
+          code: 'stale',
           path: 'revision',
-          message: `This plan was changed elsewhere meanwhile (revision ${work.revision}, yours was ${given}). Nothing was overwritten.`,
-          hint: 'Look at the fresh plan, then make your change again.',
+          facts: { what: 'project' },
         };
   return new Refusal(409, [problem], work);
 }
@@ -116,10 +114,9 @@ export function workRoutes(db: PGlite): Router {
       if (work.size && work.progress.rows < work.size.rows) {
         throw new Refusal(409, [
           {
-            code: 'field-wrong',
+            code: 'rows-left',
             path: 'progress',
-            message: `Row ${work.progress.rows + 1} of ${work.size.rows} is still to be worked.`,
-            hint: 'Finish the last row first.',
+            facts: { row: work.progress.rows + 1, rows: work.size.rows },
           },
         ]);
       }

@@ -24,12 +24,12 @@ export const workRow = z.object({
 export const begunRow = z.object({ begun: frozenSchema.nullable() });
 
 /** The last day on which a work may be finished; none is due where it is null. */
-export const dueDay = z.iso.date('Give a day such as 2026-12-05.').nullable();
+export const dueDay = z.iso.date().nullable();
 
 export const newWork = z.strictObject({ wish: wishSchema, due: dueDay.default(null) });
 export const changedWork = z.strictObject({ revision: z.number().int(), wish: wishSchema });
 export const revisionOnly = z.strictObject({ revision: z.number().int() });
-export const archiving = z.strictObject({ revision: z.number().int(), archived: z.boolean('Say true or false.') });
+export const archiving = z.strictObject({ revision: z.number().int(), archived: z.boolean() });
 export const facing = z.strictObject({ revision: z.number().int(), outside: outsideSchema });
 export const otherPlan = z.strictObject({
   revision: z.number().int(),

@@ -141,14 +141,7 @@ export function problemsOf(error: unknown): readonly Problem[] {
   const { data, status } = error as { data?: { problems?: Problem[] }; status?: unknown };
   if (data?.problems?.length) return data.problems;
   const away = status === 'FETCH_ERROR';
-  return [
-    {
-      code: 'field-wrong',
-      path: '',
-      message: away ? 'Puntada’s server does not answer.' : 'The server could not do that.',
-      hint: away ? 'Start it again with npm run demo; nothing typed here is lost.' : 'Try again.',
-    },
-  ];
+  return [{ code: away ? 'away' : 'server-failed', path: '' }];
 }
 
 const readingNow = createSelector([api.endpoints.preferences.select()], ({ data }) => {

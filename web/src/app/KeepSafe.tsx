@@ -29,14 +29,7 @@ export function KeepSafe() {
     try {
       setBackup({ name: file.name, contents: JSON.parse(await file.text()) });
     } catch {
-      setProblems([
-        {
-          code: 'json-malformed',
-          path: '',
-          message: `${file.name} is no backup: it cannot be read, or was cut short.`,
-          hint: 'Nothing was changed. Take another file.',
-        },
-      ]);
+      setProblems([{ code: 'not-a-backup', path: '', facts: { file: file.name } }]);
     }
   };
   const putBack = async () => {

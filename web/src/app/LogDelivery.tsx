@@ -3,6 +3,7 @@ import { problemsOf } from '../api/api.ts';
 import { isAway } from '../api/keptCopies.ts';
 import { deliverEntries, dropEntry, type RefusedEntry, waitingEntries } from '../api/logOutbox.ts';
 import { useSendEntryMutation } from '../api/records.ts';
+import { useProblemText } from '../parts/Craft.tsx';
 
 const retryAfter = 1500;
 
@@ -12,18 +13,19 @@ export function LogDelivery() {
   const [waiting, setWaiting] = useState(0);
   const [refused, setRefused] = useState<readonly RefusedEntry[]>([]);
   const sending = useRef(false);
+  const sentence = useProblemText();
   const deliver = useCallback(async () => {
     if (sending.current || (!waitingEntries(localStorage).length && !waiting)) return;
     sending.current = true;
     const told = await deliverEntries(localStorage, async (entry) => {
       const { error } = await send(entry);
       if (!error) return 'taken';
-      return 'status' in error && isAway(error) ? 'away' : { refused: problemsOf(error)[0]?.message ?? '' };
+      return 'status' in error && isAway(error) ? 'away' : { refused: sentence(problemsOf(error)[0]) };
     });
     sending.current = false;
     setRefused(told);
     setWaiting(waitingEntries(localStorage).length);
-  }, [send, waiting]);
+  }, [send, waiting, sentence]);
   useEffect(() => {
     void deliver();
     const timer = setInterval(() => void deliver(), retryAfter);

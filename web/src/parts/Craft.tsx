@@ -1,14 +1,27 @@
-import { inTerms } from '@puntada/core/words';
+import type { Told } from '@puntada/core/craft';
+import { problemText, problemWords, termed } from '@puntada/core/words';
 import { useCallback } from 'react';
 import { usePreferences } from '../api/api.ts';
 
-/** Puts a sentence about the craft into the maker's terms. */
-export function useCraftWords(): (sentence: string) => string {
+/** Puts a text of the craft, its stitches in curly brackets, into the maker's terms. */
+export function useCraftWords(): (text: string) => string {
   const { terms } = usePreferences();
-  return useCallback((sentence: string) => inTerms(sentence, terms), [terms]);
+  return useCallback((text: string) => termed(text, terms), [terms]);
 }
 
-/** A sentence about the craft in the maker's terms. */
+/** A text of the craft in the maker's terms. */
 export function Craft({ children }: { children: string }) {
   return useCraftWords()(children);
+}
+
+/** What is wrong and what to do, in the maker's terms. */
+export function useProblemWords() {
+  const { terms } = usePreferences();
+  return useCallback((problem: Told) => problemWords(problem, terms), [terms]);
+}
+
+/** The same as one text. */
+export function useProblemText() {
+  const { terms } = usePreferences();
+  return useCallback((problem: Told | undefined) => (problem ? problemText(problem, terms) : ''), [terms]);
 }

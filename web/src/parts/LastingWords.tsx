@@ -1,4 +1,5 @@
-import { isShort, type Lasting, shortText } from '@puntada/core/work';
+import { shortText } from '@puntada/core/words';
+import { isShort, type Lasting } from '@puntada/core/work';
 import { Link } from 'react-router';
 
 interface Props {

@@ -1,5 +1,6 @@
 import { FileWarning } from 'lucide-react';
 import { type UnreadDocument, useUnreadQuery } from '../api/records.ts';
+import { useProblemWords } from './Craft.tsx';
 
 interface Props {
   readonly kind: 'works' | 'yarns' | 'swatches' | 'entries';
@@ -10,6 +11,7 @@ interface Props {
 /** What is stored and this version cannot read, where it would stand: with why, and that nothing of it is lost. */
 export function Unread({ kind, work }: Props) {
   const { data } = useUnreadQuery();
+  const words = useProblemWords();
   const all: readonly UnreadDocument[] = data?.[kind] ?? [];
   const own = work === undefined ? all : all.filter((each) => each.work === work);
   if (!own.length) return null;
@@ -17,17 +19,19 @@ export function Unread({ kind, work }: Props) {
     <section aria-label="What cannot be read">
       <h2 className="mt-7 border-b border-ink pb-1 text-[17px]">Cannot be read</h2>
       <ul>
-        {own.map(({ id, title, problem }) => (
-          <li key={id} className="flex items-start gap-3 border-b border-rule py-3">
-            <FileWarning aria-hidden className="mt-1 size-5 shrink-0 text-brick" />
-            <div className="min-w-0">
-              <h3 className="truncate text-[18px]">{title}</h3>
-              <p className="text-[15px] text-brick">
-                {problem.message} <span className="text-ink">{problem.hint}</span>
-              </p>
-            </div>
-          </li>
-        ))}
+        {own
+          .map((each) => ({ ...each, ...words(each.problem) }))
+          .map(({ id, title, message, hint }) => (
+            <li key={id} className="flex items-start gap-3 border-b border-rule py-3">
+              <FileWarning aria-hidden className="mt-1 size-5 shrink-0 text-brick" />
+              <div className="min-w-0">
+                <h3 className="truncate text-[18px]">{title}</h3>
+                <p className="text-[15px] text-brick">
+                  {message} <span className="text-ink">{hint}</span>
+                </p>
+              </div>
+            </li>
+          ))}
       </ul>
     </section>
   );

@@ -38,7 +38,7 @@ import {
   weighingsIn,
   wishSchema,
 } from '@puntada/core/records';
-import { type Hand, planDocument, type Terms } from '@puntada/core/words';
+import { cautionWords, type Hand, planDocument, type Terms } from '@puntada/core/words';
 import {
   colourQuestions,
   compareStrips,
@@ -175,7 +175,7 @@ function comparePatterns(wish: unknown, keys: readonly string[]): PatternFigures
     const own =
       read.value.pattern.key === key
         ? read.value.pattern
-        : { key, ...(made && makingsOf[pattern.value.technique].includes(made) ? { made } : {}) };
+        : { key, ...(made && makingsOf(pattern.value.technique).includes(made) ? { made } : {}) };
     const { yarns } = read.value;
     const spare = yarns[yarns.length - 1];
     const needed = pattern.value.colours.map(
@@ -239,7 +239,7 @@ function preview(wish: unknown, begun?: MadeWork['begun']): Result<PreviewFigure
   if (!plan.ok) return plan;
   const { piece, width, height, prepared } = plan.value;
   const { technique, finished, finish, sc } = prepared;
-  const round = technique.key === 'wedge-circle';
+  const round = technique.circle === true;
   const across = widthsAcross(prepared, width.stitches) * finished.stitchWidth.mid;
   const up = (technique.heights?.(piece.rows) ?? piece.rows) * finished.rowHeight.mid;
   const { border } = finish;
@@ -258,7 +258,7 @@ function preview(wish: unknown, begun?: MadeWork['begun']): Result<PreviewFigure
       ring: finish.ring,
       hook: hookAdvice(prepared),
       tube: width.tube && { widths: width.tube, measure: measureOf(prepared.wish) },
-      cautions: cautionsFor(prepared.wish).map((caution) => caution.text),
+      cautions: cautionsFor(prepared.wish).map((caution) => cautionWords[caution.code]),
     },
   };
 }

@@ -1,9 +1,8 @@
 import type { Result } from '@puntada/core/craft';
 import type { YarnNeed } from '@puntada/core/plan';
 import type { Swatch } from '@puntada/core/records';
-import { type Hand, planDocument, type Terms } from '@puntada/core/words';
+import { type Hand, planDocument, type Terms, upWord } from '@puntada/core/words';
 import { leastRepeats, planSwatch, swatchReading } from '@puntada/core/work';
-import { upWord } from '../parts/upWord.ts';
 
 /** A count and what is counted, in the plural. */
 export interface Counted {

@@ -1,4 +1,4 @@
-import type { BoundPattern } from '../patterns/bind.ts';
+import type { BoundPattern } from '../patterns/bound.ts';
 import { isRoundMaking } from './fabric.ts';
 
 /** How the two side edges are to look. */

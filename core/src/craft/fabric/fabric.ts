@@ -1,4 +1,4 @@
-import type { BoundPattern } from '../patterns/bind.ts';
+import type { BoundPattern } from '../patterns/bound.ts';
 import type { Making } from '../patterns/model.ts';
 import { stitchKinds } from '../stitches/kinds.ts';
 

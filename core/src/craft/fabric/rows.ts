@@ -1,5 +1,5 @@
 import type { Foundation } from '../foundation/foundation.ts';
-import type { BoundPattern } from '../patterns/bind.ts';
+import type { BoundPattern } from '../patterns/bound.ts';
 import { evaluate, type Numbers } from '../patterns/count.ts';
 import type { PatternRow, Run } from '../patterns/model.ts';
 import { colourInOrder } from '../patterns/order.ts';

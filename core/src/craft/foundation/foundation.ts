@@ -23,27 +23,24 @@ export interface Foundation {
   readonly counted: boolean;
   /** The sides stand on a flat circle, which is worked first. */
   readonly circle: boolean;
-  readonly name: string;
 }
 
 type Way = Omit<Foundation, 'key' | 'each' | 'sides' | 'counted' | 'circle'> &
   Partial<Pick<Foundation, 'each' | 'sides' | 'counted' | 'circle'>>;
 
 const ways = {
-  'sc-2nd': { stitch: 'sc', beyond: 1, firstInto: 2, turn: 1, name: '2nd chain from the hook' },
+  'sc-2nd': { stitch: 'sc', beyond: 1, firstInto: 2, turn: 1 },
   'hdc-2nd': {
     stitch: 'hdc',
     beyond: 1,
     firstInto: 2,
     turn: 1,
-    name: '2nd chain from the hook, ch 1 to turn (tight)',
   },
   'hdc-3rd': {
     stitch: 'hdc',
     beyond: 2,
     firstInto: 3,
     turn: 2,
-    name: '3rd chain from the hook, ch 2 to turn, not a stitch (loose)',
   },
   'hdc-3rd-counted': {
     stitch: 'hdc',
@@ -51,7 +48,6 @@ const ways = {
     firstInto: 3,
     turn: 2,
     counted: true,
-    name: '3rd chain from the hook, ch 2 counts as a stitch',
   },
   'dc-4th': {
     stitch: 'dc',
@@ -59,14 +55,12 @@ const ways = {
     firstInto: 4,
     turn: 3,
     counted: true,
-    name: '4th chain from the hook, ch 3 counts as a stitch',
   },
   'dc-3rd': {
     stitch: 'dc',
     beyond: 2,
     firstInto: 3,
     turn: 2,
-    name: '3rd chain from the hook, ch 2 to turn, not a stitch',
   },
   'dc-3rd-counted': {
     stitch: 'dc',
@@ -74,17 +68,15 @@ const ways = {
     firstInto: 3,
     turn: 2,
     counted: true,
-    name: '3rd chain from the hook, ch 2 counts as a stitch',
   },
-  'sc-chainless': { stitch: 'sc', beyond: 0, firstInto: 0, turn: 1, name: 'foundation stitches, no chain' },
-  'dc-chainless': { stitch: 'dc', beyond: 0, firstInto: 0, turn: 2, name: 'foundation stitches, no chain' },
+  'sc-chainless': { stitch: 'sc', beyond: 0, firstInto: 0, turn: 1 },
+  'dc-chainless': { stitch: 'dc', beyond: 0, firstInto: 0, turn: 2 },
   'wide-3rd': {
     stitch: 'hdc',
     beyond: 1,
     firstInto: 3,
     turn: 2,
     counted: true,
-    name: '3rd chain from the hook, ch 2 counts as a post',
   },
   'linen-4th': {
     stitch: 'sc',
@@ -92,7 +84,6 @@ const ways = {
     firstInto: 4,
     turn: 2,
     counted: true,
-    name: '4th chain from the hook; ch 2 stands for the first stitch and space',
   },
   'granny-4th': {
     stitch: 'dc',
@@ -101,7 +92,6 @@ const ways = {
     firstInto: 4,
     turn: 3,
     counted: true,
-    name: '4th chain from the hook: rows with and without edge stitches by turns',
   },
   'granny-3rd': {
     stitch: 'dc',
@@ -110,7 +100,6 @@ const ways = {
     firstInto: 3,
     turn: 2,
     counted: true,
-    name: '3rd chain from the hook: every row ends with an edge stitch',
   },
   'mesh-2nd': {
     stitch: 'sc',
@@ -118,10 +107,9 @@ const ways = {
     beyond: 4,
     firstInto: 2,
     turn: 1,
-    name: '2nd chain from the hook, for a base row',
   },
-  'corner-6': { stitch: 'dc', each: 0, beyond: 6, firstInto: 4, turn: 6, name: 'a chain of 6 for the first block' },
-  'magic-ring': { stitch: 'dc', each: 0, beyond: 0, firstInto: 0, turn: 3, counted: true, name: 'a magic ring' },
+  'corner-6': { stitch: 'dc', each: 0, beyond: 6, firstInto: 4, turn: 6 },
+  'magic-ring': { stitch: 'dc', each: 0, beyond: 0, firstInto: 0, turn: 3, counted: true },
   'chain-ring': {
     stitch: 'dc',
     each: 0,
@@ -129,7 +117,6 @@ const ways = {
     firstInto: 0,
     turn: 3,
     counted: true,
-    name: '4 chains joined to a ring',
   },
   'both-sides-sc': {
     stitch: 'sc',
@@ -137,7 +124,6 @@ const ways = {
     beyond: 1,
     firstInto: 2,
     turn: 1,
-    name: 'both sides of the chain, from the 2nd chain; one chain more to turn',
   },
   'both-sides-dc': {
     stitch: 'dc',
@@ -145,7 +131,6 @@ const ways = {
     beyond: 2,
     firstInto: 3,
     turn: 2,
-    name: 'both sides of the chain, from the 3rd chain; ch 2 is not a stitch',
   },
   'both-sides-hdc': {
     stitch: 'hdc',
@@ -153,14 +138,13 @@ const ways = {
     beyond: 2,
     firstInto: 3,
     turn: 2,
-    name: 'both sides of the chain, from the 3rd chain; ch 2 is not a stitch',
   },
-  'circle-sc': { stitch: 'sc', each: 0, beyond: 0, firstInto: 0, turn: 1, circle: true, name: 'a flat circle' },
-  'circle-hdc': { stitch: 'hdc', each: 0, beyond: 0, firstInto: 0, turn: 2, circle: true, name: 'a flat circle' },
-  'circle-dc': { stitch: 'dc', each: 0, beyond: 0, firstInto: 0, turn: 2, circle: true, name: 'a flat circle' },
-  'ring-sc': { stitch: 'sc', beyond: 0, firstInto: 1, turn: 1, name: 'the chain joined to a ring' },
-  'ring-hdc': { stitch: 'hdc', beyond: 0, firstInto: 1, turn: 2, name: 'the chain joined to a ring' },
-  'ring-dc': { stitch: 'dc', beyond: 0, firstInto: 1, turn: 2, name: 'the chain joined to a ring' },
+  'circle-sc': { stitch: 'sc', each: 0, beyond: 0, firstInto: 0, turn: 1, circle: true },
+  'circle-hdc': { stitch: 'hdc', each: 0, beyond: 0, firstInto: 0, turn: 2, circle: true },
+  'circle-dc': { stitch: 'dc', each: 0, beyond: 0, firstInto: 0, turn: 2, circle: true },
+  'ring-sc': { stitch: 'sc', beyond: 0, firstInto: 1, turn: 1 },
+  'ring-hdc': { stitch: 'hdc', beyond: 0, firstInto: 1, turn: 2 },
+  'ring-dc': { stitch: 'dc', beyond: 0, firstInto: 1, turn: 2 },
 } as const satisfies Record<string, Way>;
 
 export type FoundationKey = keyof typeof ways;
@@ -212,28 +196,11 @@ export function chooseFoundation(offered: readonly FoundationKey[], key: string 
   const found = offered.find((each) => each === wanted);
   if (found) return good(findFoundation(found) as Foundation);
   return refused({
-    code: 'foundation-not-offered',
+    code: 'foundation-unknown',
     path: '',
-    message: `This cannot begin with “${key}”.`,
-    hint: `Choose one of: ${offered.join(', ')}.`,
+    facts: { key, offered },
   });
 }
 
 /** Where in the chain the first row goes: a school of its own. */
-export const intoChain = {
-  'one loop': 'quick; leaves the lower edge thinner and the first row a little taller, so close with a plain row of sc',
-  'two loops': 'firmer',
-  'back bump': 'neatest: the lower edge looks like the upper one',
-} as const;
-
-export type IntoChain = keyof typeof intoChain;
-
-/** What every maker is told of a long chain. @returns sentences */
-export function chainAdvice(chains: number): string[] {
-  if (chains < 30) return [];
-  return [
-    'Mark every 20th chain.',
-    'Chain 3 to 5 to spare: they can be undone from the slip knot if it was left loose.',
-    'Work the chain looser or with a hook one size larger, or the lower edge draws in.',
-  ];
-}
+export type IntoChain = 'one loop' | 'two loops' | 'back bump';

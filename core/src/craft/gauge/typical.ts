@@ -4,10 +4,10 @@ import { type Fibre, fibreFacts, type TabledFibre } from './fibres.ts';
  * Columns of the typical table. Linen counts stitch and chain each as one; granny counts clusters; block counts both
  * ways.
  */
-export type TabledGauge = 'sc' | 'hdc' | 'dc' | 'houndstooth' | 'linen' | 'mosaic' | 'granny' | 'block';
+export type TabledGauge = 'sc' | 'hdc' | 'dc' | 'houndstooth' | 'sc and ch' | 'sc in back loops' | 'clusters' | 'block';
 
 /** Stitches that the table lacks are derived from those that it has, and said to be. */
-export type GaugeKey = TabledGauge | 'wide-hdc' | 'step-check' | 'chain-space' | 'mesh';
+export type GaugeKey = TabledGauge | 'hdc between posts' | 'sc and dc in steps' | 'dc sunk in the row below';
 
 /** Yarn weight classes, 0 lace to 7 jumbo. */
 export const weightClasses = [0, 1, 2, 3, 4, 5, 6, 7] as const;
@@ -21,7 +21,6 @@ export interface MetresPer100g {
 }
 
 interface TypicalYarn {
-  readonly name: string;
   /** Effective yarn diameter in the fabric, mm. */
   readonly diameter: number;
   readonly metres: Readonly<Record<TabledFibre, MetresPer100g>>;
@@ -41,7 +40,6 @@ function metres(usual: number, least: number, most: number): MetresPer100g {
  */
 export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
   0: {
-    name: 'lace',
     diameter: 1.05,
     metres: { cotton: metres(600, 480, 750), acrylic: metres(700, 580, 850), wool: metres(720, 600, 900) },
     hook: 2.25,
@@ -50,14 +48,13 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       hdc: [31, 24.5],
       dc: [30.5, 16.5],
       houndstooth: [31, 22.5],
-      linen: [34.5, 36.5],
-      mosaic: [32, 33],
-      granny: [10, 18],
+      'sc and ch': [34.5, 36.5],
+      'sc in back loops': [32, 33],
+      clusters: [10, 18],
       block: [10, 10],
     },
   },
   1: {
-    name: 'super fine',
     diameter: 1.4,
     metres: { cotton: metres(360, 320, 420), acrylic: metres(400, 350, 450), wool: metres(410, 370, 450) },
     hook: 3,
@@ -66,14 +63,13 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       hdc: [23, 18.5],
       dc: [23, 12.5],
       houndstooth: [23, 17],
-      linen: [26, 27.5],
-      mosaic: [24, 25],
-      granny: [7.5, 13.5],
+      'sc and ch': [26, 27.5],
+      'sc in back loops': [24, 25],
+      clusters: [7.5, 13.5],
       block: [7.5, 7.5],
     },
   },
   2: {
-    name: 'fine',
     diameter: 1.6,
     metres: { cotton: metres(285, 250, 320), acrylic: metres(320, 290, 350), wool: metres(310, 280, 350) },
     hook: 3.5,
@@ -82,14 +78,13 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       hdc: [19.5, 15.5],
       dc: [19, 10.5],
       houndstooth: [19.5, 14.5],
-      linen: [21.5, 23],
-      mosaic: [20, 21],
-      granny: [6.5, 11.5],
+      'sc and ch': [21.5, 23],
+      'sc in back loops': [20, 21],
+      clusters: [6.5, 11.5],
       block: [6.5, 6.5],
     },
   },
   3: {
-    name: 'light (DK)',
     diameter: 1.8,
     metres: { cotton: metres(230, 205, 250), acrylic: metres(270, 240, 300), wool: metres(235, 215, 270) },
     hook: 4,
@@ -98,14 +93,13 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       hdc: [16.5, 13],
       dc: [16, 9],
       houndstooth: [16.5, 12],
-      linen: [18, 19.5],
-      mosaic: [17, 17.5],
-      granny: [5.5, 9.5],
+      'sc and ch': [18, 19.5],
+      'sc in back loops': [17, 17.5],
+      clusters: [5.5, 9.5],
       block: [5.5, 5.5],
     },
   },
   4: {
-    name: 'medium (worsted)',
     diameter: 2,
     metres: { cotton: metres(180, 155, 205), acrylic: metres(195, 165, 220), wool: metres(190, 160, 215) },
     hook: 5,
@@ -114,14 +108,13 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       hdc: [13.5, 11],
       dc: [13.5, 7.5],
       houndstooth: [13.5, 10],
-      linen: [15, 16],
-      mosaic: [14, 14.5],
-      granny: [4.5, 8],
+      'sc and ch': [15, 16],
+      'sc in back loops': [14, 14.5],
+      clusters: [4.5, 8],
       block: [4.5, 4.5],
     },
   },
   5: {
-    name: 'bulky',
     diameter: 2.55,
     metres: { cotton: metres(115, 95, 140), acrylic: metres(130, 105, 155), wool: metres(120, 100, 145) },
     hook: 6.5,
@@ -130,14 +123,13 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       hdc: [10.5, 8.5],
       dc: [10.5, 6],
       houndstooth: [10.5, 7.5],
-      linen: [11.5, 12.5],
-      mosaic: [11, 11.5],
-      granny: [3.5, 6],
+      'sc and ch': [11.5, 12.5],
+      'sc in back loops': [11, 11.5],
+      clusters: [3.5, 6],
       block: [3.5, 3.5],
     },
   },
   6: {
-    name: 'super bulky',
     diameter: 3.3,
     metres: { cotton: metres(70, 50, 90), acrylic: metres(80, 55, 95), wool: metres(70, 45, 90) },
     hook: 10,
@@ -146,14 +138,13 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       hdc: [7.5, 6],
       dc: [7.5, 4.25],
       houndstooth: [7.5, 5.5],
-      linen: [8.5, 9],
-      mosaic: [8, 8.25],
-      granny: [2.5, 4.5],
+      'sc and ch': [8.5, 9],
+      'sc in back loops': [8, 8.25],
+      clusters: [2.5, 4.5],
       block: [2.5, 2.5],
     },
   },
   7: {
-    name: 'jumbo',
     diameter: 5,
     metres: { cotton: metres(28, 18, 40), acrylic: metres(34, 22, 48), wool: metres(32, 20, 45) },
     hook: 15,
@@ -162,9 +153,9 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       hdc: [5, 4],
       dc: [5, 2.8],
       houndstooth: [5, 3.6],
-      linen: [5.5, 6],
-      mosaic: [5.25, 5.4],
-      granny: [1.65, 3],
+      'sc and ch': [5.5, 6],
+      'sc in back loops': [5.25, 5.4],
+      clusters: [1.65, 3],
       block: [1.65, 1.65],
     },
   },
@@ -189,13 +180,13 @@ export function typicalPer100(key: GaugeKey, weight: WeightClass): readonly [num
   const [hdcStitches, hdcRows] = per100mm.hdc;
   const [scStitches, scRows] = per100mm.sc;
   const [dcStitches, dcRows] = per100mm.dc;
-  if (key === 'wide-hdc') return [hdcStitches, hdcRows / betweenPosts];
-  if (key === 'chain-space' || key === 'mesh') return [dcStitches, dcRows / sunkRow];
-  if (key !== 'step-check') return per100mm[key];
+  if (key === 'hdc between posts') return [hdcStitches, hdcRows / betweenPosts];
+  if (key === 'dc sunk in the row below') return [dcStitches, dcRows / sunkRow];
+  if (key !== 'sc and dc in steps') return per100mm[key];
   return [(scStitches + dcStitches) / 2, 2 / (1 / scRows + 1 / dcRows)];
 }
 
 /** Whether a column is derived from others. */
 export function isDerived(key: GaugeKey): boolean {
-  return key === 'wide-hdc' || key === 'step-check' || key === 'chain-space' || key === 'mesh';
+  return key === 'hdc between posts' || key === 'sc and dc in steps' || key === 'dc sunk in the row below';
 }

@@ -1,4 +1,4 @@
-import { good, type Problem, type Result, refused } from '../values/problem.ts';
+import { type Facts, good, type Result, refused } from '../values/problem.ts';
 
 /**
  * Colours row by row in the maker's own order: the opening is worked once, the repeat as often as the height asks, the
@@ -13,9 +13,8 @@ export interface RowOrder {
 /** No order is longer; a slip of the keyboard is. */
 const longest = 500;
 
-function wrong(message: string, hint: string): Result<never> {
-  const problem: Problem = { code: 'text-unreadable', path: 'order', message, hint };
-  return refused(problem);
+function wrong(code: string, facts: Facts = {}): Result<never> {
+  return refused({ code, path: 'order', facts });
 }
 
 /**
@@ -27,22 +26,16 @@ export function readOrder(text: string): Result<RowOrder> {
   const parts = text.split('|').map((part) => part.replace(/[\s,]+/g, '').toUpperCase());
   const strange = /[^A-H]/.exec(parts.join(''))?.[0];
   if (strange !== undefined) {
-    return wrong(
-      `“${strange}” is no colour of an order of rows.`,
-      'Write the letters A to H, such as A A | B A | A A.',
-    );
+    return wrong('order-letter', { letter: strange });
   }
   if (parts.length === 2 || parts.length > 3) {
-    return wrong(
-      `An order has two bars or none, and this one has ${parts.length - 1}.`,
-      'Write opening | repeat | closing; the opening or the closing may be empty.',
-    );
+    return wrong('order-bars', { bars: parts.length - 1 });
   }
   const [opening, repeat, closing] =
     parts.length === 1 ? ['', parts[0] as string, ''] : (parts as [string, string, string]);
-  if (!repeat) return wrong('The part that repeats is empty.', 'Name at least one row between the two bars.');
+  if (!repeat) return wrong('order-empty');
   if (opening.length + repeat.length + closing.length > longest) {
-    return wrong(`An order has ${longest} rows at most.`, 'Write the part that comes again only once.');
+    return wrong('order-too-long', { most: longest });
   }
   return good({ opening: [...opening], repeat: [...repeat], closing: [...closing] });
 }

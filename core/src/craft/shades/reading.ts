@@ -1,4 +1,4 @@
-import type { BoundPattern } from '../patterns/bind.ts';
+import type { BoundPattern } from '../patterns/bound.ts';
 import { evaluate } from '../patterns/count.ts';
 import { repeatedRows } from '../patterns/rows.ts';
 import { difference, lightnessOf, lightOf } from './colour.ts';
@@ -13,8 +13,8 @@ export interface ShadeReading {
   /** The same for eyes that see less. */
   readonly seenBy: readonly { readonly eyes: Eyes; readonly difference: number }[];
   readonly verdict: 'clear' | 'soft' | 'hardly';
-  /** A sentence for the maker. */
-  readonly words: string;
+  /** Stitches of the narrowest figure, where they are so small that they need more contrast. */
+  readonly small?: 1 | 2 | undefined;
 }
 
 /** Under so much, the two yarns of a wide figure melt together. */
@@ -40,17 +40,11 @@ export function readShades(a: string, b: string, run = 4): ShadeReading {
   const lightness = Math.abs(lightnessOf(a) - lightnessOf(b));
   const small = run <= 2 ? moreForSmall : 0;
   const verdict = lightness < hardlyBelow + small / 2 ? 'hardly' : lightness < clearFrom + small ? 'soft' : 'clear';
-  const figures = small ? `Its figures are ${run === 1 ? 'one stitch' : 'two stitches'} small, so` : 'So';
-  const sentences = {
-    clear: `${figures} this pattern will read well, in grey too.`,
-    soft: `${figures} this pattern will be soft: clear in the hand, blurred from across a room.`,
-    hardly: `${figures} this pattern will hardly be seen. Take a lighter A or a darker B.`,
-  };
   return {
     lightness,
     all: difference(lightOf(a), lightOf(b)),
     seenBy: eyes.map((each) => ({ eyes: each, difference: difference(lightSeen(a, each), lightSeen(b, each)) })),
     verdict,
-    words: `Lightness differs by ${Math.round(lightness)} of 100. ${sentences[verdict]}`,
+    small: small ? (run === 1 ? 1 : 2) : undefined,
   };
 }

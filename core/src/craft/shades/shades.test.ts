@@ -1,6 +1,7 @@
 import fc from 'fast-check';
-import { bindPattern } from '../patterns/bind.ts';
-import { findPattern } from '../patterns/book.ts';
+import { shadeWords } from '../../words/en/shades.ts';
+import { findPattern } from '../book/book.ts';
+import { bindPattern } from '../notation/bind.ts';
 import { must } from '../values/problem.ts';
 import { difference, hexOf, lightnessOf, lightOf } from './colour.ts';
 import { eyes, lightSeen, shadeSeen } from './eyes.ts';
@@ -63,7 +64,7 @@ describe('the verdict on two yarns', () => {
     // Lightness 79 and 39: wide figures read clearly, figures of one stitch softly.
     expect(readShades('#d9c19a', '#a8352c', 1).verdict).toBe('soft');
     expect(readShades('#777777', '#888888').verdict).toBe('hardly');
-    expect(readShades('#777777', '#888888').words).toContain('lighter A');
+    expect(shadeWords(readShades('#777777', '#888888'))).toContain('lighter A');
   });
 
   it('knows the narrowest run of a pattern', () => {

@@ -1,7 +1,7 @@
 import { runsForward } from '../fabric/fabric.ts';
 import type { RowColours } from '../fabric/rowColours.ts';
 import { spreadRow, type TurnedRow, turnRows } from '../fabric/rows.ts';
-import { type BoundPattern, leastCommonMultiple } from '../patterns/bind.ts';
+import { type BoundPattern, leastCommonMultiple } from '../patterns/bound.ts';
 import { evaluate } from '../patterns/count.ts';
 import { onceRows } from '../patterns/rows.ts';
 import type { Technique } from './technique.ts';

@@ -27,7 +27,7 @@ export function opensOnlyFirst(view: CourseView): void {
   const first = firstColumn(view);
   for (let x = 0; x < view.kinds.length; x++) {
     const kind = stitchKind(view.kinds[x] as number);
-    if (kind.opens && x !== first) view.refuse(x, `${kind.us} stands where only the first stitch of a row can be`);
+    if (kind.opens && x !== first) view.refuse(x, 'opens-elsewhere', { key: kind.key });
   }
 }
 
@@ -36,7 +36,7 @@ export function oneColour(view: CourseView): void {
   const { colours } = view;
   const first = colours[firstColumn(view)];
   for (let x = 0; x < colours.length; x++) {
-    if (colours[x] !== first) view.refuse(x, 'this row is worked in one colour, and another stands here');
+    if (colours[x] !== first) view.refuse(x, 'second-colour');
   }
 }
 

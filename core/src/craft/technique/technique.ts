@@ -3,9 +3,10 @@ import type { RowColours } from '../fabric/rowColours.ts';
 import type { LayRequest } from '../fabric/rows.ts';
 import type { Foundation, FoundationKey } from '../foundation/foundation.ts';
 import type { GaugeKey } from '../gauge/typical.ts';
-import type { BoundPattern } from '../patterns/bind.ts';
+import type { BoundPattern } from '../patterns/bound.ts';
 import type { Making, TechniqueKey } from '../patterns/model.ts';
 import type { StitchKey } from '../stitches/kinds.ts';
+import type { Facts } from '../values/problem.ts';
 import type { YarnPath } from '../yarn/yarnPerStitch.ts';
 import type { Policy } from './policy.ts';
 
@@ -22,8 +23,8 @@ export interface CourseView extends Cells {
   readonly below2?: Cells | undefined;
   readonly bound: BoundPattern;
   readonly foundation: Foundation;
-  /** Says that the cell in this column cannot be, and why. */
-  refuse(column: number, reason: string): void;
+  /** Says that the cell in this column cannot be, and why: a key of `words/en/proof.ts`. */
+  refuse(column: number, code: string, facts?: Facts): void;
 }
 
 /** Rows that are `step · k + offset`. */
@@ -49,25 +50,49 @@ export interface WidthCount {
   widths(count: number): number;
 }
 
-/** What a maker is told of a technique, a sentence each. docs/craft.md, “The techniques”. */
-export interface TechniqueWords {
-  /** Where the colour changes. */
-  readonly change: string;
-  /** What to look over as one goes. */
-  readonly lookOver: string;
-  /** What the row height is made of. */
-  readonly height: string;
-  /** What the idle colour does. */
-  readonly idle: string;
-}
+/** What a piece is used as. */
+export type Use = 'small cloth' | 'large cloth' | 'long cloth' | 'mat' | 'panel' | 'tube' | 'circle';
+
+/** What a pattern looks like at first sight. */
+export type Look = 'blocks' | 'lines' | 'figures' | 'texture';
 
 /** What one technique of the craft knows of itself: asked by `lay`, `check`, `fit`, `gauge`, `measure` and `write`. */
 export interface Technique {
   readonly key: TechniqueKey;
-  readonly name: string;
-  readonly words: TechniqueWords;
+  /** How it can be made, the usual way first. */
+  readonly makings: readonly Making[];
+  /** What it is good for: an item is offered the techniques that share a use with it. */
+  readonly uses: readonly Use[];
+  /** What its patterns look like, for one who looks through the book. */
+  readonly looks: readonly Look[];
   /** Fewest of the count by which a width can grow when a repeat may be cut at the edges. */
   readonly step: number;
+  /** What a run that names no stitch is worked as, where that is not the main stitch. */
+  readonly cell?: StitchKey;
+  /** Colours that it can take at most. */
+  readonly mostColours?: number;
+  /** What is counted along a row, where that is not stitches. */
+  readonly cellWord?: 'cluster' | 'block';
+  /** Stitches in one width of its gauge, where that is not one. */
+  readonly perWidth?: number;
+  /** How far the cells of a course lie beside a common edge, in cells. @param course from 0 */
+  offset?(course: number): number;
+  /** Yarn that is not in use never lies inside its stitches. */
+  readonly neverCarried?: true;
+  /** In rounds that are not turned it does not lean. */
+  readonly upright?: true;
+  /** The chains that begin a row are part of its first cell. */
+  readonly chainsInCells?: true;
+  /** A row that begins with a bridge of chains ends with a slip stitch into the edge stitch. */
+  readonly slipsOntoEdge?: true;
+  /** What is to be marked at the end of its rows, where that is not told by how a row begins. */
+  readonly marker?: 'turning space' | 'other net' | 'none';
+  /** A smaller cloth is a part of a larger one, cell for cell. */
+  readonly nested?: true;
+  /** About how many of its count, and courses, show what it is: 24 of each unless said; 0 for one whole round. */
+  readonly sample?: readonly [wide: number, high: number];
+  /** It grows on the diagonal, from one corner to the other. */
+  readonly diagonal?: true;
   /** Any stitch may stand at an edge, so that a repeat may be cut there. */
   readonly cuts?: true;
   readonly kinds: readonly StitchKey[];

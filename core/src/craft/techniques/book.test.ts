@@ -10,15 +10,14 @@ import { chartOf } from '../../plan/route/ofFabric.ts';
 import { route } from '../../plan/route/route.ts';
 import { printedRows, readBack, readRows, sameFabric } from '../../words/rows/readRows.ts';
 import { StrandBook } from '../../words/rows/strandOrders.ts';
+import { patternBook } from '../book/book.ts';
 import { assemble, stitchesByColour } from '../fabric/fabric.ts';
 import { findFoundation } from '../foundation/foundation.ts';
-import { bindPattern } from '../patterns/bind.ts';
-import { patternBook } from '../patterns/book.ts';
-import { techniqueKeys } from '../patterns/model.ts';
+import { bindPattern } from '../notation/bind.ts';
 import { coursesFor } from '../technique/courses.ts';
 import { policies } from '../technique/policy.ts';
 import { must } from '../values/problem.ts';
-import { techniqueOf } from './register.ts';
+import { techniqueOf, techniques } from './register.ts';
 
 /** A pattern in one of its sizes, with everything the pipeline needs. */
 function made(key: string, wide: number, high: number, way: number, policyAt: number) {
@@ -53,7 +52,7 @@ const size = [fc.nat({ max: 4 }), fc.nat({ max: 9 }), fc.nat({ max: 3 }), fc.nat
 describe('the book', () => {
   it('has 28 patterns at least, two of every technique at least, each with its own name, ends and caution', () => {
     expect(patternBook.length).toBeGreaterThanOrEqual(28);
-    for (const key of techniqueKeys) {
+    for (const { key } of techniques) {
       expect(patternBook.filter((pattern) => pattern.technique === key).length).toBeGreaterThanOrEqual(2);
     }
     expect(new Set(patternBook.map((pattern) => pattern.name)).size).toBe(patternBook.length);

@@ -1,15 +1,16 @@
 import { countOf, kindsOf, piece, totals, way } from '../../../test/samplePiece.ts';
+import { told } from '../../../test/told.ts';
 import { checkFabric } from '../../plan/check/fabric.ts';
 import { admits } from '../../plan/fit/progression.ts';
 import { canEndAsBegun, heightRule } from '../../plan/fit/up.ts';
 import { lay } from '../../plan/lay/lay.ts';
 import { workCourse } from '../../plan/steps/course.ts';
+import { findPattern } from '../book/book.ts';
 import { courseCells, runsForward } from '../fabric/fabric.ts';
 import { chainsFor } from '../foundation/foundation.ts';
-import { bindPattern } from '../patterns/bind.ts';
-import { findPattern } from '../patterns/book.ts';
-import { readPattern } from '../patterns/read.ts';
-import { sumProblems } from '../patterns/sums.ts';
+import { bindPattern } from '../notation/bind.ts';
+import { readPattern } from '../notation/read.ts';
+import { sumProblems } from '../notation/sums.ts';
 import { codeOf } from '../stitches/kinds.ts';
 import { must } from '../values/problem.ts';
 import { mesh } from './mesh/mesh.ts';
@@ -64,7 +65,7 @@ end
     expect(proof.ok).toBe(false);
     if (!proof.ok) {
       expect(proof.problems[0]?.path).toMatch(/^row 5, stitch \d+$/);
-      expect(proof.problems[0]?.message).toContain('a drop stands on a drop');
+      expect(told(proof.problems[0]).message).toContain('a drop is above a drop');
     }
   });
 
@@ -91,7 +92,7 @@ row B: 1sc | 4sc@back | 1sc@back 1sc
     const foundation = way('sc-2nd');
     const fabric = lay({ bound, foundation, edges: 'whole', stitches: 10, courses: 4 });
     const proof = checkFabric(fabric, { bound, technique, foundation });
-    expect(proof.ok ? '' : proof.problems[0]?.message).toContain(reason);
+    expect(proof.ok ? '' : told(proof.problems[0]).message).toContain(reason);
   });
 
   it('a drop in an edge stitch', () => {
@@ -102,7 +103,7 @@ row B: 1sc | 4sc@back | 1sc@back 1sc
     const fabric = lay({ bound, foundation, edges: 'whole', stitches: 10, courses: 4 });
     const proof = checkFabric(fabric, { bound, technique, foundation });
     expect(proof.ok ? '' : proof.problems[0]).toMatchObject({ path: 'row 3, stitch 1' });
-    expect(proof.ok ? '' : proof.problems[0]?.message).toContain('edge stitch');
+    expect(proof.ok ? '' : told(proof.problems[0]).message).toContain('edge stitch');
   });
 });
 
@@ -166,13 +167,13 @@ describe('interlocked mesh', () => {
       const kinds = fabric.kinds.slice();
       kinds[(fabric.starts[course] as number) + column] = codeOf('fpdc');
       const checked = checkFabric({ ...fabric, kinds }, proof);
-      expect(checked.ok ? '' : checked.problems[0]?.message).toContain(why);
+      expect(checked.ok ? '' : told(checked.problems[0]).message).toContain(why);
     }
     const kinds = fabric.kinds.slice();
     // A post of row 2 of A is gone: the post over it has nothing to go around.
     kinds[(fabric.starts[3] as number) + 3] = codeOf('ch');
     const checked = checkFabric({ ...fabric, kinds }, proof);
-    const messages = checked.ok ? [] : checked.problems.map((problem) => problem.message);
+    const messages = checked.ok ? [] : checked.problems.map((problem) => told(problem).message);
     expect(messages.join(' ')).toContain('a post goes around a stitch two rows below, and there is none');
   });
 
@@ -230,7 +231,8 @@ describe('interlocked mesh', () => {
     };
     expect(sumProblems(must(bindPattern(wrong)))[0]).toMatchObject({
       path: 'row 2',
-      message: 'Row 2 makes 3 stitches where row 1 left 4.',
+      code: 'row-sum',
+      facts: { row: 2, sum: 3, left: 4 },
     });
   });
 

@@ -23,10 +23,9 @@ const decimal = /^([+\-−]?)\s*(\d+(?:[.,]\d+)?|[.,]\d+)\s*(.*)$/;
 
 function unreadable(text: string): Problem {
   return {
-    code: 'amount-unreadable',
+    code: 'not-a-number',
     path: '',
-    message: text === '' ? 'Nothing was typed.' : `“${text}” is not a number.`,
-    hint: 'Type a number such as 24, 24.5, 24,5 or 9 1/2.',
+    facts: { text },
   };
 }
 
@@ -60,10 +59,9 @@ export function parseAmount(typed: string): Result<Amount> {
   if (/^[\d/.,]/.test(unit)) return refused(unreadable(typed.trim()));
   if (/^[1-9]\d{0,2},\d{3}$/.test(digits)) {
     return refused({
-      code: 'amount-ambiguous',
+      code: 'number-ambiguous',
       path: '',
-      message: `“${digits}” can mean ${digits.replace(',', '')} or ${digits.replace(',', '.')}.`,
-      hint: `Type ${digits.replace(',', '')} or ${digits.replace(',', '.')}.`,
+      facts: { digits, whole: digits.replace(',', ''), decimal: digits.replace(',', '.') },
     });
   }
   const size = Number(digits.replace(',', '.'));

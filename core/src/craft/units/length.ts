@@ -39,10 +39,9 @@ export function parseLength(typed: string, unit: LengthUnit): Result<number> {
   const factor = name === '' ? millimetresPer[unit] : millimetresPer[name];
   if (factor === undefined) {
     return refused({
-      code: 'unit-unknown',
+      code: 'unit-not-of-length',
       path: '',
-      message: `“${amount.value.unit}” is not a unit of length for a cloth.`,
-      hint: 'Use cm, mm, m or in.',
+      facts: { unit: amount.value.unit },
     });
   }
   return good(amount.value.value * factor);

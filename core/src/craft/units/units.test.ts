@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { told } from '../../../test/told.ts';
 import { must } from '../values/problem.ts';
 import { parseAmount } from './amount.ts';
 import { parseLength, printLength } from './length.ts';
@@ -26,19 +27,19 @@ describe('what people type', () => {
     (typed) => {
       const read = parseLength(typed, 'cm');
       expect(read.ok).toBe(false);
-      if (!read.ok) expect(read.problems[0]?.hint).toMatch(/Type|Use/);
+      if (!read.ok) expect(told(read.problems[0]).hint).toMatch(/Type|Use/);
     },
   );
 
   it('does not guess what 1,250 means', () => {
     const read = parseAmount('1,250');
     expect(read.ok).toBe(false);
-    if (!read.ok) expect(read.problems[0]?.message).toContain('1250 or 1.250');
+    if (!read.ok) expect(told(read.problems[0]).message).toContain('1250 or 1.250');
   });
 
   it('knows a length from a mass', () => {
     const read = parseLength('24 g', 'cm');
-    expect(read.ok ? '' : read.problems[0]?.code).toBe('unit-unknown');
+    expect(read.ok ? '' : read.problems[0]?.code).toBe('unit-not-of-length');
   });
 
   it('reads yarn and mass', () => {
@@ -90,6 +91,6 @@ describe('a label typed in one line', () => {
 
   it.each(['100 g', '210', '100 g = 210', 'heavy = long', '100 g = 210 m = 5 m', ''])('%j is refused', (typed) => {
     const label = parseLabel(typed);
-    expect(label.ok ? '' : label.problems[0]?.hint).toContain('100 g = 210 m');
+    expect(label.ok ? '' : told(label.problems[0]).hint).toContain('100 g = 210 m');
   });
 });

@@ -25,12 +25,9 @@ function parseIn(typed: string, table: Readonly<Record<string, number>>, bare: s
   const factor = table[name];
   if (factor === undefined) {
     return refused({
-      code: 'unit-unknown',
+      code: 'unit-not-of-yarn',
       path: '',
-      message: `“${amount.value.unit}” is not a unit of ${what}.`,
-      hint: `Use ${Object.keys(table)
-        .filter((unit) => unit.length <= 2)
-        .join(' or ')}.`,
+      facts: { unit: amount.value.unit, what, units: Object.keys(table).filter((unit) => unit.length <= 2) },
     });
   }
   return good(amount.value.value * factor);
@@ -38,7 +35,7 @@ function parseIn(typed: string, table: Readonly<Record<string, number>>, bare: s
 
 /** Reads a length of yarn (`85 m`, `93 yd`). @returns metres; a bare number is in metres */
 export function parseYarnLength(typed: string): Result<number> {
-  return parseIn(typed, metresPer, 'm', 'yarn length');
+  return parseIn(typed, metresPer, 'm', 'length');
 }
 
 /** Reads a mass (`50 g`, `1 3/4 oz`). @returns grams; a bare number is in grams */
@@ -85,10 +82,9 @@ export function parseLabel(typed: string): Result<Label> {
   const mass = parts.find((part) => withUnit(part, /(?:\dg|\sg|kg|oz)\.?\s*$/i));
   if (!length || !mass || parts.length !== 2) {
     return refused({
-      code: 'amount-unreadable',
+      code: 'not-a-label',
       path: '',
-      message: `“${typed.trim()}” is not a label${metres ? ': a length and a weight are needed, each with its unit' : ''}.`,
-      hint: 'Type it as 100 g = 210 m.',
+      facts: { typed: typed.trim(), lengthOnly: metres !== undefined },
     });
   }
   const [long, heavy] = [parseYarnLength(length), parseMass(mass)];

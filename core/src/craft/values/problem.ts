@@ -1,53 +1,26 @@
+import type { Estimate } from './estimate.ts';
+
+/** What a fact can be: a number, a word of the craft, an estimate, or several of them. */
+export type Fact = string | number | boolean | undefined | Estimate | readonly (string | number)[];
+export type Facts = Readonly<Record<string, Fact>>;
+
+/** Something to be told: which sentence, and what goes into it. The sentence itself is made in the words. */
+export interface Told {
+  readonly code: string;
+  readonly facts?: Facts | undefined;
+}
+
 /**
- * Everything Puntada refuses, it refuses with a problem: what is wrong, where, and what to do about it.
- * Problems are values; only broken promises of the code itself are thrown.
+ * Everything Puntada refuses, it refuses with a problem: what is wrong, and where. Problems are values; only broken
+ * promises of the code itself are thrown. Sentence and hint to each code: `words/en/problems.ts`.
  */
-
-/** Each code names one kind of refusal. The sentence beside it says when it is given. */
-export const problemCodes = {
-  'amount-unreadable': 'a typed number or length cannot be read',
-  'amount-ambiguous': 'a typed number can be read in two ways',
-  'unit-unknown': 'a typed unit is not one that fits here',
-  'out-of-range': 'a number is outside what can be made or meant',
-  'field-missing': 'something needed was left out',
-  'field-unknown': 'something was given that has no meaning here',
-  'field-wrong': 'a value is of the wrong kind',
-  'json-malformed': 'the text is not JSON',
-  'pattern-unknown': 'no stitch pattern has this key',
-  'pattern-syntax': 'a pattern text cannot be read at this line and column',
-  'pattern-not-laid': 'the pattern is to be made in a way that its technique has not',
-  'pattern-sum': 'the runs of a pattern row do not add up to its repeat',
-  'text-unreadable': 'a written row cannot be read back',
-  'cannot-be-read': 'something stored has a shape that this version does not know',
-  'many-ends': 'the idle strands leave more ends than a maker expects',
-  leans: 'figures worked so will slant',
-  'not-safe': 'what is wished for could hurt someone',
-  'not-enough-yarn': 'the yarn in the drawer makes no whole piece',
-  'stitch-not-offered': 'the pattern is not made in this stitch',
-  'foundation-not-offered': 'the stitch has no such way to begin',
-  'colours-mismatch': 'the yarns do not match the colours of the pattern',
-  'narrower-than-repeat': 'the wish is smaller than one repeat of the pattern',
-  'chain-illegal': 'the pattern cannot be worked on this chain',
-  'stitches-illegal': 'the pattern cannot be worked on this number of stitches',
-  'rows-illegal': 'the ending asked for cannot come after this number of rows',
-  'fabric-broken': 'a laid fabric failed its proof',
-  'strand-broken': 'a routed strand failed its proof',
-} as const;
-
-export type ProblemCode = keyof typeof problemCodes;
-
-export interface Problem {
-  readonly code: ProblemCode;
+export interface Problem extends Told {
   /** Where it is wrong, as a dotted path into what was given (`size.width.length`), or '' for the whole. */
   readonly path: string;
-  /** One sentence for the maker. */
-  readonly message: string;
-  /** What to do about it. */
-  readonly hint: string;
   /** Numbers that would do instead, for a screen to offer: the nearest on either side. */
-  readonly instead?: readonly number[];
+  readonly instead?: readonly number[] | undefined;
   /** The number asked for, where it can be worked if it may end anywhere. */
-  readonly anywhere?: number;
+  readonly anywhere?: number | undefined;
 }
 
 export type Result<T> =
@@ -70,5 +43,7 @@ export function at(parent: string, problem: Problem): Problem {
 /** The value, or a thrown error: only where a refusal would be a mistake in the code. */
 export function must<T>(result: Result<T>): T {
   if (result.ok) return result.value;
-  throw new Error(result.problems.map((p) => `${p.path}: ${p.message}`).join('\n'));
+  throw new Error(
+    result.problems.map(({ path, code, facts }) => `${path}: ${code} ${JSON.stringify(facts ?? {})}`).join('\n'),
+  );
 }

@@ -1,13 +1,14 @@
 import { assemble, type Cells, courseCells, type Fabric } from '../../craft/fabric/fabric.ts';
 import { type Foundation, findFoundation } from '../../craft/foundation/foundation.ts';
 import type { Gauge } from '../../craft/gauge/gauge.ts';
-import { type BoundPattern, bindPattern } from '../../craft/patterns/bind.ts';
-import { printPattern } from '../../craft/patterns/print.ts';
-import { readPattern } from '../../craft/patterns/read.ts';
+import { bindPattern } from '../../craft/notation/bind.ts';
+import { printPattern } from '../../craft/notation/print.ts';
+import { readPattern } from '../../craft/notation/read.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { stitchCode, stitchKind } from '../../craft/stitches/kinds.ts';
 import { techniqueOf } from '../../craft/techniques/register.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
-import { good, type Result, refused } from '../../craft/values/problem.ts';
+import { type Facts, good, type Result, refused } from '../../craft/values/problem.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import { checkFabric } from '../check/fabric.ts';
 import type { Plan } from '../piece/plan.ts';
@@ -118,8 +119,8 @@ function readRow(text: string, letters: readonly string[]): Cells | undefined {
 
 /** Brings a frozen work back, or says where it is damaged. */
 export function thaw(frozen: FrozenWork): Result<ThawedWork> {
-  const damaged = (path: string, message: string) =>
-    refused({ code: 'fabric-broken', path, message, hint: 'Restore the work from a backup.' });
+  const damaged = (path: string, what: string, facts: Facts = {}) =>
+    refused({ code: 'begun-damaged', path, facts: { ...facts, what } });
   const pattern = readPattern(frozen.pattern);
   if (!pattern.ok) return pattern;
   const own = pattern.value.stitches.length ? frozen.stitch : undefined;
@@ -133,17 +134,16 @@ export function thaw(frozen: FrozenWork): Result<ThawedWork> {
   const technique = techniqueOf(pattern.value);
   if (!technique.ok) return technique;
   const foundation = findFoundation(frozen.foundation);
-  if (!foundation)
-    return damaged('foundation', `The foundation “${frozen.foundation}” of the begun work is not known.`);
+  if (!foundation) return damaged('foundation', 'foundation', { foundation: frozen.foundation });
   const letters = bound.value.colours;
   const rows = frozen.rows.map((text) => readRow(text, letters));
   const cells: Cells[] = [];
   for (const [course, index] of frozen.courses.entries()) {
     const row = rows[index];
-    if (!row) return damaged(`rows.${index}`, `Row ${course + 1} of the begun work cannot be read.`);
+    if (!row) return damaged(`rows.${index}`, 'row', { row: course + 1 });
     cells.push(row);
   }
-  if (frozen.moves.length % 5) return damaged('moves', 'The strand moves of the begun work are cut short.');
+  if (frozen.moves.length % 5) return damaged('moves', 'moves');
   const moves = new MoveList();
   for (let i = 0; i < frozen.moves.length; i += 5) {
     const [kind = 0, colour = 0, row = 0, from = 0, to = 0] = frozen.moves.slice(i, i + 5);
@@ -153,8 +153,8 @@ export function thaw(frozen: FrozenWork): Result<ThawedWork> {
   const proof = checkFabric(fabric, { bound: bound.value, technique: technique.value, foundation });
   if (!proof.ok) {
     const [first] = proof.problems;
-    const course = Number(/row (\d+)/.exec(first?.path ?? '')?.[1] ?? 1);
-    return damaged(`rows.${frozen.courses[course - 1]}`, `The begun work does not hold together: ${first?.message}`);
+    const row = Number(first?.facts?.row ?? 1);
+    return damaged(`rows.${frozen.courses[row - 1]}`, 'proof', { ...first?.facts, proof: first?.code });
   }
   const { chart, colourOf } = strandsOf(frozen, chartOf(fabric));
   const strands = { chart, colourOf, moves, inside: insideOf(chart, moves) };

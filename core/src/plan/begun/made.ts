@@ -3,7 +3,7 @@ import type { ToldUnit } from '../../craft/units/length.ts';
 import { good, must, type Result } from '../../craft/values/problem.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { Wish } from '../../records/wish.ts';
-import { multipleWords } from '../fit/arithmetic.ts';
+import { multiplesOf } from '../fit/arithmetic.ts';
 import { costsOfWish, measured } from '../piece/piece.ts';
 import { type Plan, planWish } from '../piece/plan.ts';
 import { counted } from '../route/route.ts';
@@ -62,7 +62,7 @@ export function planWork({ wish, begun }: MadeWork, told: ToldUnit = wish.units)
 export function onlySize(prepared: Prepared, stitches: number, rows: number): Sizes {
   const { width, height } = sizeAt(prepared, stitches, rows);
   return {
-    across: { offers: [width], chosen: width, multiples: multipleWords(prepared), warnings: [] },
+    across: { offers: [width], chosen: width, multiples: multiplesOf(prepared), warnings: [] },
     up: { offers: [height], chosen: height, warnings: [] },
     warnings: [],
   };

@@ -1,4 +1,5 @@
 import { sampleWish } from '../../../test/sampleWish.ts';
+import { told } from '../../../test/told.ts';
 import { must } from '../../craft/values/problem.ts';
 import { readShape } from '../../records/readJson.ts';
 import { wishSchema } from '../../records/wish.ts';
@@ -36,7 +37,7 @@ describe('a wish from a finished piece', () => {
     expect(wishFromPiece({ ...cloth, pattern: 'none' }).ok).toBe(false);
     // What a form makes of letters.
     const letters = wishFromPiece({ ...cloth, up: { count: Number('abc'), of: 'rows' } });
-    expect(letters.ok ? [] : letters.problems.map(({ message }) => message)).toEqual([
+    expect(letters.ok ? [] : letters.problems.map((problem) => told(problem).message)).toEqual([
       'The number of rows is not a number.',
     ]);
   });

@@ -1,5 +1,5 @@
-import { bindPattern } from '../../craft/patterns/bind.ts';
-import { findPattern } from '../../craft/patterns/book.ts';
+import { findPattern } from '../../craft/book/book.ts';
+import { bindPattern } from '../../craft/notation/bind.ts';
 import { parseLength } from '../../craft/units/length.ts';
 import { at, good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import type { Wish, WishInput } from '../../records/wish.ts';
@@ -22,12 +22,6 @@ export type PieceWish = Pick<WishInput, 'width' | 'height' | 'pattern' | 'units'
   readonly gauge: Extract<Wish['gauge'], { from: 'counted' }>;
 };
 
-function notCounted(count: number, what: string): string {
-  return Number.isNaN(count)
-    ? `The number of ${what} is not a number.`
-    : `${count} ${what} were not counted on one piece.`;
-}
-
 /** A wish from a finished piece. A piece that was measured is the best swatch there is. */
 export function wishFromPiece(piece: FinishedPiece): Result<PieceWish> {
   const pattern = findPattern(piece.pattern);
@@ -47,10 +41,9 @@ export function wishFromPiece(piece: FinishedPiece): Result<PieceWish> {
   ] as const) {
     if (Number.isInteger(count) && count > 0 && count <= 1000) continue;
     problems.push({
-      code: 'out-of-range',
+      code: 'not-on-one-piece',
       path,
-      message: notCounted(count, path === 'across' ? 'stitches' : 'rows'),
-      hint: 'Count whole stitches and rows, up to 1000; a length belongs in the field for the size.',
+      facts: { count, what: path === 'across' ? 'stitches' : 'rows' },
     });
   }
   for (const path of ['width', 'height'] as const) {

@@ -1,4 +1,4 @@
-import { patternBook } from '../../craft/patterns/book.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import { must } from '../../craft/values/problem.ts';
 import { patternFacts } from './patternFacts.ts';
 

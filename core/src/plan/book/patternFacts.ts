@@ -1,5 +1,5 @@
+import { printPattern } from '../../craft/notation/print.ts';
 import type { StitchPattern } from '../../craft/patterns/model.ts';
-import { printPattern } from '../../craft/patterns/print.ts';
 import { stitchKind } from '../../craft/stitches/kinds.ts';
 import { good, type Result } from '../../craft/values/problem.ts';
 import { wishSchema } from '../../records/wish.ts';
@@ -62,7 +62,7 @@ export function patternFacts(pattern: StitchPattern): Result<PatternFacts> {
   if (!plan.ok) return plan;
   const { piece, width, height, prepared } = plan.value;
   const { fabric } = piece;
-  const round = prepared.technique.key === 'wedge-circle';
+  const round = prepared.technique.circle === true;
   const area = (width.width.mid * height.height.mid * (round ? Math.PI / 4 : 1)) / 100 ** 2;
   const metres = piece.yarn.reduce((sum, need) => sum + need.metres.mid, 0);
   const kinds = [...new Set(fabric.kinds)].map((code) => stitchKind(code));

@@ -1,7 +1,7 @@
+import { findPattern } from '../../craft/book/book.ts';
 import { assemble, type Cells, courseCells, type Fabric } from '../../craft/fabric/fabric.ts';
 import { findFoundation } from '../../craft/foundation/foundation.ts';
-import { bindPattern } from '../../craft/patterns/bind.ts';
-import { findPattern } from '../../craft/patterns/book.ts';
+import { bindPattern } from '../../craft/notation/bind.ts';
 import type { TechniqueKey } from '../../craft/patterns/model.ts';
 import { codeOf } from '../../craft/stitches/kinds.ts';
 import { techniqueOf } from '../../craft/techniques/register.ts';
@@ -30,7 +30,7 @@ const samples: Readonly<Record<TechniqueKey, readonly [key: string, count: numbe
 };
 
 function whole(technique: TechniqueKey) {
-  const [key, stitches, rows] = samples[technique];
+  const [key, stitches, rows] = samples[technique] as (typeof samples)[string];
   const pattern = must(findPattern(key));
   const bound = must(bindPattern(pattern));
   const own = must(techniqueOf(pattern));
@@ -175,7 +175,7 @@ describe.each(Object.keys(samples) as TechniqueKey[])('%s', (technique) => {
 
   it('a stitch made or placed otherwise is refused at its stitch', () => {
     let damages = 0;
-    for (const [from, to] of elsewhere[technique]) {
+    for (const [from, to] of elsewhere[technique] ?? []) {
       for (let course = 0; course < fabric.courses; course++) {
         const at = courseCells(fabric, course).kinds.indexOf(codeOf(from as Parameters<typeof codeOf>[0]));
         if (at < 0) continue;

@@ -11,10 +11,10 @@ import {
   stitchesTaken,
 } from '../../craft/fabric/fabric.ts';
 import { chainsFor, type Foundation } from '../../craft/foundation/foundation.ts';
-import type { BoundPattern } from '../../craft/patterns/bind.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { codeOf, stitchKinds } from '../../craft/stitches/kinds.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
-import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
+import { type Facts, good, type Problem, type Result, refused, type Told } from '../../craft/values/problem.ts';
 
 const shownAtMost = 5;
 
@@ -25,28 +25,31 @@ export interface FabricProof {
   readonly foundation: Foundation;
 }
 
-interface Refusal {
+interface Refusal extends Told {
   readonly column: number;
-  readonly reason: string;
 }
 
-function broken(fabric: Fabric, course: number, { column, reason }: Refusal): Problem {
+function broken(fabric: Fabric, course: number, { column, code, facts }: Refusal): Problem {
   const cells = (fabric.starts[course + 1] as number) - (fabric.starts[course] as number);
   const stitch = (runsForward(course, fabric.making) ? column : cells - 1 - column) + 1;
   return {
-    code: 'fabric-broken',
+    code: 'stitch-cannot-be',
     path: `row ${course + 1}, stitch ${stitch}`,
-    message: `Row ${course + 1}, stitch ${stitch}: ${reason}.`,
-    hint: 'Change the chart there, or report the plan: it should not have been printed.',
+    facts: { ...facts, row: course + 1, stitch, why: code },
   };
 }
 
-function countBroken(course: number, word: string, made: number, left: number, below: string): Problem {
+function countBroken(
+  course: number,
+  word: string,
+  made: number,
+  left: number,
+  below: 'foundation' | 'chain' | number,
+): Problem {
   return {
-    code: 'fabric-broken',
+    code: 'row-takes-other-count',
     path: `row ${course + 1}`,
-    message: `Row ${course + 1} makes ${made} ${word} where ${below} left ${left}.`,
-    hint: 'Every row must take exactly the stitches that the row below left.',
+    facts: { row: course + 1, made, word, below, left },
   };
 }
 
@@ -54,7 +57,7 @@ function countBroken(course: number, word: string, made: number, left: number, b
 function countProblem(fabric: Fabric, proof: FabricProof, course: number): Problem | undefined {
   const { technique, foundation } = proof;
   const cells = courseCells(fabric, course);
-  const below = course === 0 ? 'the foundation' : `row ${course}`;
+  const below = course === 0 ? 'foundation' : course;
   if (technique.cells) {
     const wanted = technique.cells(course, fabric.count, fabric.courses, foundation);
     if (cells.kinds.length === wanted) return undefined;
@@ -86,12 +89,9 @@ function baseRefusals(cells: Cells, proof: FabricProof, course: number): Refusal
   const found: Refusal[] = [];
   for (let x = 0; x < cells.kinds.length && found.length < shownAtMost; x++) {
     if (!codes.includes(cells.kinds[x] as number)) {
-      found.push({
-        column: x,
-        reason: `this round of the circle takes ${may.join(' or ')}, and another stitch stands here`,
-      });
+      found.push({ column: x, code: 'circle-stitch', facts: { may } });
     } else if (cells.colours[x] !== cells.colours[0]) {
-      found.push({ column: x, reason: 'the circle is worked in one colour, and another stands here' });
+      found.push({ column: x, code: 'circle-colour' });
     }
   }
   return found;
@@ -102,16 +102,17 @@ function refusals(fabric: Fabric, proof: FabricProof, course: number, base: numb
   const cells = courseCells(fabric, course);
   if (course < base) return baseRefusals(cells, proof, course);
   const found: Refusal[] = [];
-  const refuse = (column: number, reason: string) => {
-    if (found.length < shownAtMost) found.push({ column, reason });
+  const refuse = (column: number, why: string, facts?: Facts) => {
+    if (found.length < shownAtMost) found.push({ column, code: why, facts });
   };
   const allowed = allowedOf(technique);
   for (let x = 0; x < cells.kinds.length; x++) {
     const code = cells.kinds[x] as number;
     const colour = cells.colours[x] as number;
     if (!allowed[code]) {
-      refuse(x, `${stitchKinds[code]?.key ?? 'an unknown stitch'} is not a stitch of ${technique.name}`);
-    } else if (colour >= fabric.colourCount) refuse(x, `its colour is number ${colour + 1} of ${fabric.colourCount}`);
+      refuse(x, 'not-of-technique', { key: stitchKinds[code]?.key, technique: technique.key });
+    } else if (colour >= fabric.colourCount)
+      refuse(x, 'no-such-colour', { colour: colour + 1, colours: fabric.colourCount });
   }
   if (found.length) return found;
   technique.prove({
@@ -139,10 +140,9 @@ export function checkFabric(fabric: Fabric, proof: FabricProof): Result<Fabric> 
   const { courses, starts, kinds, colours } = fabric;
   if (starts.length !== courses + 1 || kinds.length !== starts[courses] || colours.length !== kinds.length) {
     return refused({
-      code: 'fabric-broken',
+      code: 'fabric-count',
       path: '',
-      message: `${proof.bound.pattern.name}: ${kinds.length} stitches were laid where ${courses} rows take ${starts[courses]}.`,
-      hint: 'Every row must take exactly the stitches that the row below left.',
+      facts: { pattern: proof.bound.pattern.name, stitches: kinds.length, rows: courses, wanted: starts[courses] },
     });
   }
   const problems: Problem[] = [];
@@ -160,7 +160,7 @@ export function checkFabric(fabric: Fabric, proof: FabricProof): Result<Fabric> 
     else proved.add(key);
   }
   if (!Number.isInteger(chainsFor(proof.foundation, fabric.count))) {
-    problems.push(countBroken(0, 'stitches', fabric.count, chainsFor(proof.foundation, fabric.count), 'the chain'));
+    problems.push(countBroken(0, 'stitches', fabric.count, chainsFor(proof.foundation, fabric.count), 'chain'));
   }
   return problems.length ? refused(...problems) : good(fabric);
 }

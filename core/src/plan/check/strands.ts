@@ -1,4 +1,4 @@
-import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
+import { type Facts, good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import { type Chart, direction, EMPTY, eachRun, isRound } from '../route/chart.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP } from '../route/moves.ts';
 import type { Strands } from '../route/strands.ts';
@@ -54,7 +54,7 @@ class Follower {
     this.cursor[colour] = next;
     const at = this.position[colour] as number;
     if (at !== FREE && this.place(at) !== this.place(start)) {
-      this.report(row, `colour ${colour + 1} is wanted at boundary ${start} but hangs at ${at}`);
+      this.report(row, 'hangs-elsewhere', { colour: colour + 1, wanted: start, at });
     }
     this.position[colour] = end;
   }
@@ -80,31 +80,30 @@ class Follower {
     const at = this.position[colour] as number;
     if (at === FREE) {
       // A band carried from the row's start is joined there.
-      if (kind !== CARRY) this.report(row, `colour ${colour + 1} is moved before it is joined`);
+      if (kind !== CARRY) this.report(row, 'moved-unjoined', { colour: colour + 1 });
     } else if (this.place(at) !== this.place(from)) {
-      this.report(row, `colour ${colour + 1} is moved from boundary ${from} but hangs at ${at}`);
+      this.report(row, 'moved-from-elsewhere', { colour: colour + 1, from, at });
     }
     if (kind === CUT) {
       this.position[colour] = FREE;
       return;
     }
     if (kind === CARRY && (to - from) * direction(this.chart.construction, row) <= 0) {
-      this.report(row, `colour ${colour + 1} is carried against the row, from ${from} to ${to}`);
+      this.report(row, 'carried-back', { colour: colour + 1, from, to });
     }
     const edge = from === 0 || from === this.chart.columns;
     if ((kind === CLIMB && !edge) || (kind === FLOAT_UP && edge)) {
-      this.report(row, `colour ${colour + 1} goes up at boundary ${from} in the wrong way`);
+      this.report(row, 'goes-up-wrong', { colour: colour + 1, from });
     }
     if (kind === CLIMB || kind === FLOAT_UP) return;
     if (kind === CARRY || kind === FLOAT || kind === FLOAT_RISING) this.position[colour] = to;
   }
 
-  private report(row: number, what: string): void {
+  private report(row: number, what: string, facts: Facts): void {
     this.problems.push({
-      code: 'strand-broken',
+      code: 'strand-misplaced',
       path: `row ${row + 1}`,
-      message: `Row ${row + 1}: ${what}.`,
-      hint: 'Report the plan: it should not have been printed.',
+      facts: { ...facts, row: row + 1, what },
     });
   }
 }
@@ -122,10 +121,9 @@ function unserved(chart: Chart, strands: Strands): Problem | undefined {
     const row = Math.floor(i / columns);
     const stitch = (direction(chart.construction, row) === 1 ? i % columns : columns - 1 - (i % columns)) + 1;
     return {
-      code: 'strand-broken',
+      code: 'strand-not-there',
       path: `row ${row + 1}, stitch ${stitch}`,
-      message: `Row ${row + 1}, stitch ${stitch}: colour ${(colours[i] as number) + 1} is wanted where its strand does not go.`,
-      hint: 'Change the colour there, or route the strands anew.',
+      facts: { row: row + 1, stitch, colour: (colours[i] as number) + 1 },
     };
   }
   return undefined;
@@ -147,10 +145,9 @@ export function checkStrands(whole: Chart, strands: Strands): Result<Strands> {
   strands.totals.forEach((total, colour) => {
     if (Math.abs(total.cost - total.recounted) <= 1e-6 * Math.max(1, total.cost)) return;
     follower.problems.push({
-      code: 'strand-broken',
+      code: 'strand-cost',
       path: '',
-      message: `Colour ${colour + 1}: the moves cost ${total.recounted}, the search claimed ${total.cost}.`,
-      hint: 'Report the plan: it should not have been printed.',
+      facts: { colour: colour + 1, recounted: total.recounted, cost: total.cost },
     });
   });
   return follower.problems.length ? refused(...follower.problems.slice(0, 5)) : good(strands);

@@ -1,5 +1,5 @@
 import { sampleIn } from '../../../test/sampleWish.ts';
-import { patternBook } from '../../craft/patterns/book.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import { must } from '../../craft/values/problem.ts';
 import { type Plan, planWish } from '../piece/plan.ts';
 import { type EndPlace, endsOf } from '../route/ends.ts';
@@ -14,7 +14,7 @@ function planned(key: string, change: Parameters<typeof sampleIn>[1]): Plan {
 /** Where the end of a plan that hangs at a row and a boundary lies on the piece. */
 function placeOf(plan: Plan, hangs: (end: EndPlace) => boolean) {
   const { fabric, strands } = plan.piece;
-  const [found] = endsOnPiece(fabric, plan.prepared.technique.key, strands).filter(hangs);
+  const [found] = endsOnPiece(fabric, plan.prepared.technique, strands).filter(hangs);
   if (!found) throw new Error('no such end');
   return [found.across, found.up, found.behind];
 }
@@ -31,7 +31,7 @@ describe('where ends hang on the piece as it lies', () => {
   it('a tube goes along its face and comes back behind it', () => {
     const plan = planned('sea-chest', { policy: 'cut-always', item: 'potholder', height: { by: 'rows', count: 12 } });
     const { chart } = plan.piece.strands;
-    const ends = endsOnPiece(plan.piece.fabric, 'tube', plan.piece.strands);
+    const ends = endsOnPiece(plan.piece.fabric, plan.prepared.technique, plan.piece.strands);
     // In stitches of the face from the first fold: as far as it was worked, or what is left to the end of the round.
     for (const { boundary, across, behind } of ends) {
       const left = chart.columns - boundary;
@@ -56,7 +56,7 @@ describe('where ends hang on the piece as it lies', () => {
     for (const pattern of patternBook) {
       const plan = planned(pattern.key, { item: 'blanket', height: { by: 'length', length: '20 cm' } });
       const { fabric, strands } = plan.piece;
-      const found = endsOnPiece(fabric, plan.prepared.technique.key, strands);
+      const found = endsOnPiece(fabric, plan.prepared.technique, strands);
       expect(found).toHaveLength(endsOf(strands).length);
       const off = found.filter(({ across, up }) => across < 0 || across > 1 || up < 0 || up > 1);
       expect([pattern.key, off]).toEqual([pattern.key, []]);

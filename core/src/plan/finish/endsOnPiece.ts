@@ -1,6 +1,6 @@
+import { blocksHigh } from '../../craft/fabric/diagonals.ts';
 import { baseCourses, type Fabric, isRoundMaking } from '../../craft/fabric/fabric.ts';
-import type { TechniqueKey } from '../../craft/patterns/model.ts';
-import { blocksHigh } from '../../craft/techniques/cornerToCorner/cornerToCorner.ts';
+import type { Technique } from '../../craft/technique/technique.ts';
 import { type EndPlace, endsOf } from '../route/ends.ts';
 import type { StrandWay } from '../route/strands.ts';
 
@@ -44,11 +44,11 @@ function onDiagonals(fabric: Fabric, { chart }: StrandWay, { row, boundary }: En
 }
 
 /** Where the ends of a piece hang on it as it lies. docs/strand-routing.md, “Where the ends are”. */
-export function endsOnPiece(fabric: Fabric, technique: TechniqueKey, way: StrandWay): (EndPlace & PlaceOnPiece)[] {
+export function endsOnPiece(fabric: Fabric, technique: Technique, way: StrandWay): (EndPlace & PlaceOnPiece)[] {
   const base = baseCourses(fabric);
   const placed = (end: EndPlace) => {
     if (fabric.making === 'diagonals') return onDiagonals(fabric, way, end);
-    if (technique === 'wedge-circle') return onCircle(way, end);
+    if (technique.circle) return onCircle(way, end);
     return isRoundMaking(fabric.making) ? onTube(way, end, base) : onRows(way, end);
   };
   return endsOf(way).map((end) => ({ ...end, ...placed(end) }));

@@ -1,10 +1,12 @@
 import { washed, withHook } from '../../craft/gauge/changes.ts';
 import { countedGauge } from '../../craft/gauge/gauge.ts';
 import { carried } from '../../craft/techniques/carried/carried.ts';
+import type { ToldUnit } from '../../craft/units/length.ts';
 import { yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
+import { finishStep } from '../../words/en/finish.ts';
 import { circleLies, flatIncrease, fullness } from '../fit/circle.ts';
 import { border, borderMetres, sideByGauge, sideByRule } from './border.ts';
-import { type FinishRequest, finishParts, foldedBand } from './finish.ts';
+import { type FinishPart, type FinishRequest, finishParts, foldedBand } from './finish.ts';
 import { seamMetres, sewingLength } from './seam.ts';
 import { strapAcross, strapStretch, strapToMake } from './strap.ts';
 
@@ -120,6 +122,11 @@ describe('folding a set', () => {
   });
 });
 
+/** The steps of a part as a maker reads them. */
+function inWords(part: FinishPart | undefined): string[] {
+  return part?.steps.map((step) => finishStep(step, 'cm')) ?? [];
+}
+
 describe('what is done when the cloth is off the hook', () => {
   const request: FinishRequest = {
     stitch: 'sc',
@@ -129,7 +136,6 @@ describe('what is done when the cloth is off the hook', () => {
     width: (60 * 100) / 14,
     height: 72 * 6.25,
     sc: [size, size],
-    told: 'cm',
     pieces: 2,
     items: 1,
     mouth: false,
@@ -144,9 +150,9 @@ describe('what is done when the cloth is off the hook', () => {
   };
 
   it('lengths are told in the units that were asked for: 660 mm are 66.0 cm or 26 in, a ring of 60 mm 2 1/4 or 2.36', () => {
-    const steps = (told: FinishRequest['told']) =>
-      finishParts({ ...request, told })
-        .flatMap((part) => part.steps)
+    const steps = (units: ToldUnit) =>
+      finishParts(request)
+        .flatMap((part) => part.steps.map((step) => finishStep(step, units)))
         .join(' ');
     expect(steps('cm')).toContain('for 66.0 cm when loaded');
     expect(steps('cm')).toContain('a ring of 6.0 cm inside');
@@ -156,55 +162,55 @@ describe('what is done when the cloth is off the hook', () => {
   });
 
   it('a border by rule: 58 + 72 + 58 + 72 and 12 in the corners, 272 and 8 more a round', () => {
-    const part = finishParts(request).find((each) => each.name === 'border');
+    const part = finishParts(request).find((each) => each.part === 'border');
     expect(part?.stitches).toBe(272 + 280 + 288);
-    expect(part?.steps[0]).toContain('272 in all');
+    expect(part?.steps[0]).toEqual({ code: 'border-sides', facts: { across: 58, up: 72, corner: 3, first: 272 } });
     const envelope = finishParts({ ...request, border: { rounds: 3, colour: 1, by: 'rule', envelope: true } });
-    expect(envelope.find((each) => each.name === 'envelope border')?.stitches).toBe(2 * 840);
+    expect(envelope.find((each) => each.part === 'envelope')?.stitches).toBe(2 * 840);
   });
 
   it('panels are joined at three sides: 72 + 60 + 72, and two more in each corner', () => {
-    const seam = finishParts(request).find((each) => each.name === 'seam');
+    const seam = finishParts(request).find((each) => each.part === 'seam');
     expect(seam?.stitches).toBe(72 + 60 + 72 + 4);
     expect(seam?.metres).toBeCloseTo((208 * (2 * size.width + 12 * size.diameter)) / 1000, 9);
     // Two panels make one bag: its seam, its strap and its ring are done once, its borders twice.
-    expect(finishParts(request).map(({ name, times }) => [name, times])).toEqual([
-      ['closing row', 2],
+    expect(finishParts(request).map(({ part, times }) => [part, times])).toEqual([
+      ['closing', 2],
       ['border', 2],
       ['seam', 1],
       ['strap', 1],
-      ['hanging ring', 1],
+      ['ring', 1],
     ]);
     const hold = (tube?: FinishRequest['tube'], outside?: 'RS' | 'WS') =>
-      finishParts({ ...request, tube, seam: { kind: 'sc', outside } }).find((each) => each.name === 'seam')?.steps[0];
-    expect(hold()).toBe('Decide first which face is outside.');
+      inWords(finishParts({ ...request, tube, seam: { kind: 'sc', outside } }).find((each) => each.part === 'seam'))[0];
+    expect(hold()).toBe('First decide which face goes outside.');
     expect(hold(undefined, 'RS')).toContain('wrong sides together');
     expect(hold(undefined, 'WS')).toContain('right sides together');
     expect(hold('chain', 'WS')).toContain('inside out');
   });
 
   it('a flat cover is joined at three sides, filled, and closed at the fourth: 60 more and its two corners', () => {
-    const seam = finishParts({ ...request, sides: 4 }).find((each) => each.name === 'seam');
+    const seam = finishParts({ ...request, sides: 4 }).find((each) => each.part === 'seam');
     expect(seam?.stitches).toBe(208 + 60 + 4);
-    expect(seam?.steps.at(-1)).toContain('Put the insert in, then close the fourth side: 60 pairs');
+    expect(inWords(seam).at(-1)).toContain('Put the insert in, then close the fourth side: 60 pairs');
   });
 
   it('a cover with a flap: 45 cm insert, 43 + 43 + 12 cm of cloth, and the rows of one face at either side', () => {
     const flap = { ...request, height: 980, flap: 120, rowHeight: 5 };
-    const seam = finishParts(flap).find((each) => each.name === 'seam');
+    const seam = finishParts(flap).find((each) => each.part === 'seam');
     // 430 mm of 5 mm are 86 row ends on each side.
     expect(seam?.stitches).toBe(2 * 86);
-    expect(seam?.steps.join(' ')).toContain('Fold the cloth 43.0 cm from its first row');
+    expect(inWords(seam).join(' ')).toContain('Fold the fabric 43.0 cm from its first row');
   });
 
   it('a tube is closed where it is open: a ring twice, around a chain once, never as panels', () => {
     const seam = (tube: FinishRequest['tube'], mouth = false) =>
       finishParts({ ...request, tube, mouth, stitches: 96, seam: { kind: 'slip stitch' } }).find(
-        (each) => each.name === 'seam',
+        (each) => each.part === 'seam',
       );
     expect(seam('chain')?.stitches).toBe(48);
     expect(seam('ring')?.stitches).toBe(96);
-    expect(seam('ring')?.steps.slice(-2)).toEqual([
+    expect(inWords(seam('ring')).slice(-2)).toEqual([
       'Close the bottom through both edges of the first round: 48 pairs.',
       'Close the top through both tops: 48 pairs.',
     ]);
@@ -213,40 +219,34 @@ describe('what is done when the cloth is off the hook', () => {
     expect(seam('chain', true)).toMatchObject({ stitches: 0, metres: 0, ends: 0 });
     expect(seam('circle', true)).toBeUndefined();
     for (const tube of ['ring', 'chain', 'circle'] as const) {
-      expect(seam(tube)?.steps.join(' ') ?? '').not.toContain('panels');
+      expect(inWords(seam(tube)).join(' ')).not.toContain('panels');
     }
   });
 
   it('a border on a circle goes on from its last round: 48, and 6 more a round, which keep it flat', () => {
-    const part = finishParts({ ...request, round: 48 }).find((each) => each.name === 'border');
+    const part = finishParts({ ...request, round: 48 }).find((each) => each.part === 'border');
     // 2π · 6.25 ÷ 7.143 is 5.5; of its neighbours 5 makes a shallow dome (0.91) and 6 lies flat (1.09).
     expect(part?.stitches).toBe(48 + 54 + 60);
-    expect(part?.steps[0]).toBe('Round 1: 1 sc in each of the 48 stitches of the last round.');
+    expect(inWords(part)[0]).toBe('Round 1: 1 {sc} in each of the 48 stitches of the last round.');
   });
 
   it('a closing row in the colour on the hook is not cut and joined again', () => {
-    const closing = (inHand: number) => finishParts({ ...request, inHand }).find((each) => each.name === 'closing row');
+    const closing = (inHand: number) => finishParts({ ...request, inHand }).find((each) => each.part === 'closing');
     expect([closing(0)?.ends, closing(1)?.ends]).toEqual([0, 2]);
-    expect(closing(0)?.steps[0]).toMatch(/^Go on with A/);
+    expect(inWords(closing(0))[0]).toMatch(/^Go on with A/);
   });
 
   it('a strap is twice the drop and 10 cm, less what it stretches; a ring by its inside', () => {
     const parts = finishParts(request);
-    const strap = parts.find((each) => each.name === 'strap');
+    const strap = parts.find((each) => each.part === 'strap');
     // 660 mm wanted, 0.124 of stretch: 587 mm of 7.14 mm are 82 stitches, 40 mm of 6.25 mm are 6 rows.
     expect(strap?.stitches).toBe(6 * Math.round(660 / 1.1243 / size.width));
-    expect(parts.find((each) => each.name === 'hanging ring')?.stitches).toBe(8);
+    expect(parts.find((each) => each.part === 'ring')?.stitches).toBe(8);
     const bought = finishParts({ ...request, strap: { drop: 280, width: 10, kind: 'bought', load: 30, colour: 0 } });
-    expect(bought.find((each) => each.name === 'strap')).toMatchObject({ metres: 0, ends: 0 });
+    expect(bought.find((each) => each.part === 'strap')).toMatchObject({ metres: 0, ends: 0 });
   });
 
   it('comes in the order of doing', () => {
-    expect(finishParts(request).map((part) => part.name)).toEqual([
-      'closing row',
-      'border',
-      'seam',
-      'strap',
-      'hanging ring',
-    ]);
+    expect(finishParts(request).map(({ part }) => part)).toEqual(['closing', 'border', 'seam', 'strap', 'ring']);
   });
 });

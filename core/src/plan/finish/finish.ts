@@ -1,17 +1,19 @@
 import { usualIncrease } from '../../craft/fabric/base.ts';
 import type { StitchKey } from '../../craft/stitches/kinds.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
-import { printLength, type ToldUnit } from '../../craft/units/length.ts';
-import { yarnLengthNumber, yarnLengthUnit } from '../../craft/units/yarn.ts';
+import type { Told } from '../../craft/values/problem.ts';
 import { type StitchSize, yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
 import { flattestIncrease } from '../fit/circle.ts';
 import { type Border, border, borderMetres, sideByGauge, sideByRule } from './border.ts';
 import { type SeamKind, seamMetres, sewingLength } from './seam.ts';
 import { type StrapKind, strapJoining, strapStretch, strapToMake, strapWanted } from './strap.ts';
 
+/** What is done when the cloth is off the hook. */
+export type FinishKind = 'closing' | 'border' | 'envelope' | 'seam' | 'strap' | 'ring';
+
 /** One thing that is done when the cloth is off the hook, with the yarn it takes. */
 export interface FinishPart {
-  readonly name: string;
+  readonly part: FinishKind;
   /** Number of the colour. */
   readonly colour: number;
   /** m, without tails. */
@@ -21,8 +23,8 @@ export interface FinishPart {
   readonly stitches: number;
   /** How often it is done in the whole wish: once for each cloth, or once for each item that is joined of them. */
   readonly times: number;
-  /** What to do, a sentence each. */
-  readonly steps: readonly string[];
+  /** What to do; its words: `words/en/finish.ts`. */
+  readonly steps: readonly Told[];
 }
 
 export interface BorderWish {
@@ -54,8 +56,6 @@ export interface FinishRequest {
   readonly height: number;
   /** A plain sc of each colour, mm. */
   readonly sc: readonly StitchSize[];
-  /** How lengths are told. */
-  readonly told: ToldUnit;
   /** Height of a row of the cloth, mm. */
   readonly rowHeight: number;
   /** How many cloths are made, and how many items are joined of them. */
@@ -121,24 +121,21 @@ function borderOf(request: FinishRequest, wish: BorderWish, size: StitchSize): B
   return border(across, up, wish.rounds);
 }
 
-/** How the rounds of a border are counted, a sentence each. */
-function borderSteps({ round }: FinishRequest, made: Border, size: StitchSize): string[] {
-  const first = made.rounds[0] as number;
-  const more = made.rounds.slice(1).join(', ');
+/** How the rounds of a border are counted. */
+function borderSteps({ round }: FinishRequest, made: Border, size: StitchSize): Told[] {
+  const [first = 0, ...more] = made.rounds;
   if (round !== undefined) {
     return [
-      `Round 1: 1 sc in each of the ${round} stitches of the last round.`,
-      ...(more
-        ? [`Every further round has ${addedAround(size)} more, spread evenly, so that it stays flat: ${more}.`]
-        : []),
+      { code: 'border-round-1', facts: { stitches: round } },
+      ...(more.length ? [{ code: 'border-rounds', facts: { more: addedAround(size), counts: more } }] : []),
     ];
   }
   const { across, up } = made;
   return [
-    `Round 1: ${across} sc along the top and the bottom, ${up} up each side, 3 in each corner: ${first} in all.`,
-    ...(more ? [`Every further round has 8 more, 3 in each corner stitch: ${more}.`] : []),
-    'The corners are worked in the first and last stitch of the top and the bottom edge. At the foundation edge they go into the corner stitch or the corner space of the chain, never both.',
-    'Mark the corners.',
+    { code: 'border-sides', facts: { across, up, corner: 3, first } },
+    ...(more.length ? [{ code: 'border-more', facts: { more: 8, counts: more } }] : []),
+    { code: 'border-corners' },
+    { code: 'mark-corners' },
   ];
 }
 
@@ -147,49 +144,40 @@ function borderPart(request: FinishRequest, wish: BorderWish): FinishPart {
   const made = borderOf(request, wish, size);
   const layers = wish.envelope ? 2 : 1;
   return {
-    name: wish.envelope ? 'envelope border' : 'border',
+    part: wish.envelope ? 'envelope' : 'border',
     colour: wish.colour,
     metres: layers * borderMetres(made, size),
     ends: 2 * layers,
     stitches: layers * made.stitches,
     times: request.pieces,
-    steps: [
-      ...borderSteps(request, made, size),
-      ...(wish.envelope
-        ? ['Work a second layer behind the first and close both over the ends with the last round.']
-        : []),
-    ],
+    steps: [...borderSteps(request, made, size), ...(wish.envelope ? [{ code: 'border-second-layer' }] : [])],
   };
 }
 
 function closingPart({ stitches, sc, inHand, pieces }: FinishRequest): FinishPart {
   const size = sc[0] as StitchSize;
   return {
-    name: 'closing row',
+    part: 'closing',
     colour: 0,
     metres: (stitches * yarnInStitch('sc', size) + yarnInStitch('tch1', size)) / 1000,
     // The colour on the hook goes on: nothing is cut and joined again.
     ends: inHand === 0 ? 0 : 2,
     stitches,
     times: pieces,
-    steps: [
-      `${inHand === 0 ? 'Go on with A, without cutting it' : 'Join A'}: close with a plain row of ${stitches} sc, so that the upper edge becomes as firm as the lower.`,
-    ],
+    steps: [{ code: 'closing-row', facts: { goesOn: inHand === 0, stitches } }],
   };
 }
 
-function ringPart(inside: number, size: StitchSize, { told, items }: FinishRequest): FinishPart {
+function ringPart(inside: number, size: StitchSize, { items }: FinishRequest): FinishPart {
   const chains = Math.max(4, Math.round(inside / size.width));
   return {
-    name: 'hanging ring',
+    part: 'ring',
     colour: 0,
     metres: (chains * yarnInStitch('ch', size) + yarnInStitch('join', size)) / 1000,
     ends: 2,
     stitches: chains,
     times: items,
-    steps: [
-      `Chain ${chains}, slip stitch into the corner: a ring of ${printLength(inside, told)} inside. Hang it away from flame.`,
-    ],
+    steps: [{ code: 'ring', facts: { chains, inside } }],
   };
 }
 
@@ -204,7 +192,12 @@ const stretchesAs: Readonly<Record<StrapWish['kind'], StrapKind>> = {
 };
 const scHeights = { hdc: 1.45, dc: 2 } as const;
 
-function strapPart(wish: StrapWish, size: StitchSize, { told, items }: FinishRequest): FinishPart {
+function strapCode(kind: StrapWish['kind']): string {
+  if (kind === 'bought') return 'cut-cord';
+  return kind === 'chain cord' ? 'chain-cord' : 'strap-rows';
+}
+
+function strapPart(wish: StrapWish, size: StitchSize, { items }: FinishRequest): FinishPart {
   const wanted = strapWanted(wish.drop);
   const stretch =
     wish.kind === 'bought' ? 0 : strapStretch(stretchesAs[wish.kind], wish.load, wish.width, size.diameter);
@@ -219,70 +212,53 @@ function strapPart(wish: StrapWish, size: StitchSize, { told, items }: FinishReq
   const stitches = wish.kind === 'bought' ? 0 : cord ? chains : along * rows;
   const each = cord ? yarnInStitch('ch', size) : yarnInStitch(stitch, { ...size, height });
   const foundation = cord ? 0 : (along + rows) * yarnInStitch('ch', size);
-  const text = `${printLength(length, told)} for ${printLength(wanted, told)} when loaded`;
   return {
-    name: 'strap',
+    part: 'strap',
     colour: wish.colour,
     metres: stitches ? (stitches * each + foundation) / 1000 : 0,
     ends: stitches ? 2 : 0,
     stitches,
     times: items,
     steps: [
-      wish.kind === 'bought'
-        ? `Cut the cord ${printLength(wanted, told)}: twice the drop and ${printLength(strapJoining, told)} to sew or knot.`
-        : cord
-          ? `Chain ${chains}: ${text}.`
-          : `Strap: ${rows} rows of ${along} ${stitch}, ${text}.`,
-      'After a day under load it is up to a third of that stretch longer still. Eyelets stay narrower than the knot.',
+      { code: strapCode(wish.kind), facts: { chains, rows, along, stitch, length, wanted, joining: strapJoining } },
+      { code: 'strap-stretches' },
     ],
   };
 }
 
 /** How the cloth is held so that the wished face comes outside. A tube is worked with its right side out. */
-function holdWords({ kind, outside }: SeamWish, of: Seamed): string {
-  if (!outside) return 'Decide first which face is outside.';
-  const face = outside === 'RS' ? 'right' : 'wrong';
-  if (of === 'tube') {
-    return outside === 'RS'
-      ? 'The right side is outside, as you worked it: fold it flat as it is.'
-      : 'The wrong side is outside: turn the tube inside out first.';
-  }
-  const inner = outside === 'RS' ? 'wrong' : 'right';
-  const ridge = kind === 'sc' || kind === 'slip stitch' ? ' The seam then shows as a ridge round the edge.' : '';
-  const held = of === 'panels' ? 'hold the panels with their' : 'fold the cloth with its';
-  return `The ${face} side is outside: ${held} ${inner} sides together.${ridge}`;
+function holdStep({ kind, outside }: SeamWish, of: Seamed): Told {
+  const ridge = kind === 'sc' || kind === 'slip stitch';
+  return { code: 'hold', facts: { of, outside, ridge } };
 }
 
 /** What is joined, in stitches of seam, and how it is told. */
 interface SeamPlan {
   readonly stitches: number;
-  readonly steps: readonly string[];
+  readonly steps: readonly Told[];
 }
 
 /** Panels: one stitch a row end and a stitch of the bottom, three in each corner; a cover is closed at its fourth side. */
 function panelSeam({ stitches, courses, sides }: FinishRequest): SeamPlan {
   const three = stitches + 2 * courses + 2 * (cornerOfPanels - 1);
-  const first = `Join two panels at three sides: 1 stitch a row end (${courses} on each side), 1 in each of the ${stitches} stitches of the bottom, ${cornerOfPanels} in each bottom corner, ${three} in all.`;
+  const first = { code: 'join-panels', facts: { courses, stitches, corner: cornerOfPanels, all: three } };
   if (sides === 3) return { stitches: three, steps: [first] };
   const fourth = stitches + 2 * (cornerOfPanels - 1);
   return {
     stitches: three + fourth,
-    steps: [
-      first,
-      `Put the insert in, then close the fourth side: ${stitches} pairs and the two corners, ${fourth} in all.`,
-    ],
+    steps: [first, { code: 'fourth-side', facts: { stitches, all: fourth } }],
   };
 }
 
 /** A cloth folded over with a flap is joined at the two sides of its face. */
-function flapSeam({ height, flap = 0, rowHeight, told }: FinishRequest): SeamPlan {
+function flapSeam({ height, flap = 0, rowHeight }: FinishRequest): SeamPlan {
   const face = (height - flap) / 2;
   const rows = Math.round(face / rowHeight);
   return {
     stitches: 2 * rows,
     steps: [
-      `Fold the cloth ${printLength(face, told)} from its first row, and lay the flap of ${printLength(flap, told)} over the opening.`,
-      `Join the two sides: 1 stitch a row end through both layers, ${rows} on each side, ${2 * rows} in all.`,
+      { code: 'fold-flap', facts: { face, flap } },
+      { code: 'join-sides', facts: { rows, all: 2 * rows } },
     ],
   };
 }
@@ -293,23 +269,17 @@ function tubeEnds({ tube, mouth }: FinishRequest): ('bottom' | 'top')[] {
   return mouth ? ends.filter((end) => end !== 'top') : ends;
 }
 
-const beginnings = { ring: 'ring', chain: 'chain', circle: 'circle' } as const;
-
 function tubeSeam(request: FinishRequest): SeamPlan {
   const pairs = Math.floor(request.stitches / 2);
   const ends = tubeEnds(request);
   if (!ends.length) {
     return {
       stitches: 0,
-      steps: [`Nothing to close: the ${beginnings[request.tube ?? 'ring']} is its bottom, and the top is its mouth.`],
+      steps: [{ code: 'nothing-to-close', facts: { begins: request.tube ?? 'ring' } }],
     };
   }
-  const words = ends.map((end) =>
-    end === 'top'
-      ? `Close the top through both tops: ${pairs} pairs.`
-      : `Close the bottom through both edges of the first round: ${pairs} pairs.`,
-  );
-  return { stitches: pairs * ends.length, steps: words };
+  const steps = ends.map((end) => ({ code: end === 'top' ? 'close-top' : 'close-bottom', facts: { pairs } }));
+  return { stitches: pairs * ends.length, steps };
 }
 
 function seamPart(request: FinishRequest, seam: SeamWish): FinishPart | undefined {
@@ -322,18 +292,17 @@ function seamPart(request: FinishRequest, seam: SeamWish): FinishPart | undefine
   if (!stitches && request.tube === 'circle') return undefined;
   const sewn = kind === 'whipped' || kind === 'mattress';
   const cut = sewingLength((stitches * size.width) / 1000);
-  const length = `${yarnLengthNumber(cut, request.told)} ${yarnLengthUnit(request.told)}`;
   return {
-    name: 'seam',
+    part: 'seam',
     colour: 0,
     metres: stitches ? seamMetres(kind, stitches, size) : 0,
     ends: stitches ? 2 : 0,
     stitches,
     times: request.items,
     steps: [
-      ...(stitches ? [holdWords(seam, of)] : []),
+      ...(stitches ? [holdStep(seam, of)] : []),
       ...steps,
-      ...(sewn && stitches ? [`Cut ${length} to sew it, or leave a tail of that length.`] : []),
+      ...(sewn && stitches ? [{ code: 'cut-to-sew', facts: { metres: cut } }] : []),
     ],
   };
 }

@@ -2,13 +2,12 @@ import { usualIncrease } from '../../craft/fabric/base.ts';
 import type { EdgeRule } from '../../craft/fabric/edges.ts';
 import { isRoundMaking } from '../../craft/fabric/fabric.ts';
 import { beginsSmall, chainsFor, countFor, type Foundation } from '../../craft/foundation/foundation.ts';
-import { type BoundPattern, leastCommonMultiple } from '../../craft/patterns/bind.ts';
+import { type BoundPattern, leastCommonMultiple } from '../../craft/patterns/bound.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
-import { printLength, type ToldUnit } from '../../craft/units/length.ts';
+import type { ToldUnit } from '../../craft/units/length.ts';
 import { added, type Estimate, times } from '../../craft/values/estimate.ts';
-import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
-import { lengthText } from '../../words/figures/figures.ts';
-import { type MultipleWords, multipleWords, orList, whyWidth, words } from './arithmetic.ts';
+import { good, type Problem, type Result, refused, type Told } from '../../craft/values/problem.ts';
+import { type Multiples, multiplesOf, whyWidth } from './arithmetic.ts';
 import { admits, around, nearest, neighbours, type Progression, progression } from './progression.ts';
 
 export type WishedWidth =
@@ -42,15 +41,15 @@ export interface WidthOffer {
   readonly difference: number;
   /** Both side edges look the same. */
   readonly alike: boolean;
-  /** The arithmetic, a line each. */
-  readonly why: readonly string[];
+  /** The arithmetic, a step each. */
+  readonly why: readonly Told[];
 }
 
 export interface AcrossFit {
   readonly offers: readonly WidthOffer[];
   readonly chosen: WidthOffer;
   /** `S = m·k + e`, and the same for chains, as it can be worked and as it looks whole. */
-  readonly multiples: MultipleWords;
+  readonly multiples: Multiples;
   /** What a maker should know of a typed chain or count that can be worked but does not look whole. */
   readonly warnings: readonly Problem[];
 }
@@ -175,61 +174,69 @@ function insteadOf(request: AcrossRequest, rule: Progression, count: number): nu
 function illegal(request: AcrossRequest, count: number, rule: Progression): Problem {
   const { foundation, bound, technique, wish } = request;
   const byChain = wish.by === 'chain';
-  const { word } = technique.width;
-  const instead = insteadOf(request, rule, count);
-  const shown = Number.isInteger(count) ? String(count) : count.toFixed(1);
-  const asked = byChain
-    ? `${wish.count} chains make ${shown} ${word}`
-    : `${shown} ${word} (${chainsFor(foundation, count)} chains)`;
-  const needs = words(rule.step, rule.offset % rule.step);
   return {
-    code: byChain ? 'chain-illegal' : 'stitches-illegal',
+    code: 'width-illegal',
     path: 'count',
-    message: `${asked}, which ${bound.pattern.name.toLowerCase()} cannot be worked on: it needs ${needs} ${word}, ${rule.least} at least.`,
-    hint: `Take ${orList(instead)} ${byChain ? 'chains' : word}.`,
-    instead,
+    facts: {
+      pattern: bound.pattern.name,
+      byChain,
+      asked: byChain ? wish.count : count,
+      count: Number.isInteger(count) ? count : count.toFixed(1),
+      chains: chainsFor(foundation, count),
+      word: technique.width.word,
+      step: rule.step,
+      offset: rule.offset,
+      least: rule.least,
+      instead: insteadOf(request, rule, count),
+    },
+    instead: insteadOf(request, rule, count),
   };
 }
 
 function notAlike(request: AcrossRequest, count: number): Problem {
-  const { word } = request.technique.width;
   const byChain = request.wish.by === 'chain';
   const instead = insteadOf(request, widthRule(request, 'mirrored'), count);
-  const what = byChain ? 'chains' : word;
-  const asked = byChain ? chainsFor(request.foundation, count) : count;
   return {
-    code: byChain ? 'chain-illegal' : 'stitches-illegal',
+    code: 'width-not-alike',
     path: 'count',
-    message: isTube(request)
-      ? `${asked} ${what} can be worked (${count} ${word} a round), but the second face does not begin a repeat at its side fold.`
-      : `${asked} ${what} can be worked (${count} ${word}), but the two edges will not look alike.`,
-    hint: isTube(request)
-      ? `For a repeat that begins at both folds take ${orList(instead)} ${what}.`
-      : `For edges that mirror each other take ${orList(instead)} ${what}.`,
+    facts: {
+      byChain,
+      asked: byChain ? chainsFor(request.foundation, count) : count,
+      count,
+      word: request.technique.width.word,
+      tube: isTube(request),
+      instead,
+    },
     instead,
   };
 }
 
 function noChain({ bound, foundation, technique }: AcrossRequest): Problem {
   return {
-    code: 'chain-illegal',
+    code: 'no-chain',
     path: 'count',
-    message: `${bound.pattern.name} begins with ${foundation.name}, however wide it becomes: a chain already made tells nothing of its width.`,
-    hint: `Give its width as a length or in ${technique.width.word}.`,
+    facts: { pattern: bound.pattern.name, foundation: foundation.key, word: technique.width.word },
   };
 }
 
 function narrow(request: AcrossRequest, mm: number): Problem {
   const { bound, units, technique } = request;
-  const { word } = technique.width;
-  const least = widthRule(request, request.edges).least;
+  const { least } = widthRule(request, request.edges);
   const repeat = bound.repeatStitches;
-  const size = (count: number) => lengthText(finishedWidth(request, count), units);
   return {
     code: 'narrower-than-repeat',
     path: 'length',
-    message: `${printLength(mm, units)} is narrower than one repeat of ${bound.pattern.name.toLowerCase()}, which is ${repeat} ${word} (${size(repeat)}).`,
-    hint: `The narrowest that can be made is ${least} ${word}, ${size(least)}; or choose smaller ${bound.across.word}.`,
+    facts: {
+      pattern: bound.pattern.name,
+      mm,
+      units,
+      repeat,
+      repeatWidth: finishedWidth(request, repeat),
+      least,
+      leastWidth: finishedWidth(request, least),
+      word: technique.width.word,
+      parts: bound.across.word,
+    },
     instead: [least],
   };
 }
@@ -244,7 +251,7 @@ export function fitAcross(request: AcrossRequest): Result<AcrossFit> {
   const rule = widthRule(request, request.edges);
   const asked = askedCount(request);
   const warnings: Problem[] = [];
-  const multiples = multipleWords(request);
+  const multiples = multiplesOf(request);
   if (asked === undefined) {
     const { mm } = request.wish as { mm: number };
     const wished = countOfWidth(request, mm);

@@ -1,12 +1,14 @@
 import fc from 'fast-check';
+import { told } from '../../../test/told.ts';
+import { findPattern, patternBook } from '../../craft/book/book.ts';
 import { cellsIn, courseCells, type Fabric, sidesOf } from '../../craft/fabric/fabric.ts';
 import { type Foundation, findFoundation } from '../../craft/foundation/foundation.ts';
-import { type BoundPattern, bindPattern } from '../../craft/patterns/bind.ts';
-import { findPattern, patternBook } from '../../craft/patterns/book.ts';
-import { inRounds } from '../../craft/patterns/inRounds.ts';
+import { bindPattern } from '../../craft/notation/bind.ts';
+import { inRounds } from '../../craft/notation/inRounds.ts';
+import { readPattern } from '../../craft/notation/read.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import type { StitchPattern } from '../../craft/patterns/model.ts';
 import { colourInOrder, printOrder, readOrder } from '../../craft/patterns/order.ts';
-import { readPattern } from '../../craft/patterns/read.ts';
 import { stitchKind } from '../../craft/stitches/kinds.ts';
 import { coursesFor } from '../../craft/technique/courses.ts';
 import { makingsOf, techniqueOf } from '../../craft/techniques/register.ts';
@@ -67,7 +69,7 @@ interface Made {
 const orders = ['A A A | B A | A A', 'A B C D E', 'A | B C | A', 'A A B B', 'B | A A B | C'];
 const cloths: [string, Made][] = patternBook.flatMap((pattern) => {
   const technique = must(techniqueOf(pattern));
-  const makings = makingsOf[pattern.technique].filter((made) => made === 'rounds' || made === 'turned-rounds');
+  const makings = makingsOf(pattern.technique).filter((made) => made === 'rounds' || made === 'turned-rounds');
   const shapes = [pattern, ...makings.filter((made) => made !== pattern.made).map((made) => inRounds(pattern, made))];
   return shapes.flatMap((shape) => {
     const own = technique.ordered ? orders : [];
@@ -204,17 +206,17 @@ describe('an order of rows', () => {
   it.each([
     ['A | B', 'An order has two bars or none'],
     ['A | | A', 'The part that repeats is empty'],
-    ['A J', '“J” is no colour'],
+    ['A J', '“J” is not a colour'],
     ['A '.repeat(501), 'An order has 500 rows at most'],
   ])('%s is refused with what to do', (text, message) => {
     const read = readOrder(text);
-    expect(read.ok ? '' : read.problems[0]?.message).toContain(message);
+    expect(read.ok ? '' : told(read.problems[0]).message).toContain(message);
   });
 
   it('leaves no colour out between A and its last', () => {
     const pattern = { ...must(findPattern('houndstooth')), order: must(readOrder('A C')) };
     const bound = bindPattern(pattern);
-    expect(bound.ok ? '' : bound.problems[0]?.message).toBe('The order of rows uses A, C, and leaves B out.');
+    expect(bound.ok ? '' : told(bound.problems[0]).message).toBe('The order of rows uses A, C and leaves out B.');
   });
 });
 

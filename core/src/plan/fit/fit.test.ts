@@ -1,11 +1,13 @@
 import fc from 'fast-check';
+import { told } from '../../../test/told.ts';
+import { findPattern } from '../../craft/book/book.ts';
 import type { EdgeRule } from '../../craft/fabric/edges.ts';
 import { chooseFoundation } from '../../craft/foundation/foundation.ts';
-import { bindPattern } from '../../craft/patterns/bind.ts';
-import { findPattern } from '../../craft/patterns/book.ts';
+import { bindPattern } from '../../craft/notation/bind.ts';
 import { techniqueOf } from '../../craft/techniques/register.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
 import { must } from '../../craft/values/problem.ts';
+import { arithmeticWords } from '../../words/en/arithmetic.ts';
 import { type AcrossRequest, fitAcross, type WishedWidth } from './across.ts';
 import { admits, around, nearest, neighbours, progression } from './progression.ts';
 import { type EndRule, fitUp } from './up.ts';
@@ -56,7 +58,7 @@ describe('widths of block check 4 × 4 for 24 cm at 16 stitches to 10 cm', () =>
 
   it('says its arithmetic', () => {
     const fit = must(across({ by: 'length', mm: 240 }, 'mirrored'));
-    expect(fit.chosen.why).toEqual([
+    expect(fit.chosen.why.map(arithmeticWords)).toEqual([
       '9 blocks × 4 = 36 stitches',
       'an odd number of blocks: both edges in the same colour',
       '36 stitches + 1 to turn = 37 chains',
@@ -65,14 +67,20 @@ describe('widths of block check 4 × 4 for 24 cm at 16 stitches to 10 cm', () =>
 
   it('states both multiples for stitches and for chains', () => {
     const fit = must(across({ by: 'length', mm: 240 }, 'whole'));
-    expect(fit.multiples.works).toEqual({ stitches: 'a multiple of 4', chains: 'a multiple of 4 + 1' });
-    expect(fit.multiples.alike).toEqual({ stitches: 'a multiple of 8 + 4', chains: 'a multiple of 8 + 5' });
+    expect(fit.multiples.works).toEqual({
+      stitches: { multiple: 4, extra: 0 },
+      chains: { multiple: 4, extra: 1 },
+    });
+    expect(fit.multiples.alike).toEqual({
+      stitches: { multiple: 8, extra: 4 },
+      chains: { multiple: 8, extra: 5 },
+    });
   });
 
   it('centred cloths may cut the repeat, alike on both sides', () => {
     const fit = must(across({ by: 'length', mm: 240 }, 'centred'));
     const offer = fit.offers.find((each) => each.stitches === 38);
-    expect(offer?.why[0]).toBe('9 whole blocks × 4 + 1 at each edge = 38 stitches');
+    expect(offer?.why.map(arithmeticWords)[0]).toBe('9 whole blocks × 4 + 1 at each edge = 38 stitches');
     expect(fit.offers.every((each) => each.stitches % 2 === 0)).toBe(true);
   });
 });
@@ -83,14 +91,14 @@ describe('a chain already made', () => {
       const fit = must(across({ by: 'chain', count: 41 }, edges));
       expect(fit.chosen).toMatchObject({ stitches: 40, chains: 41, alike: false });
       expect(fit.warnings[0]?.instead).toEqual([37, 45]);
-      expect(fit.warnings[0]?.message).toContain('40 stitches');
+      expect(told(fit.warnings[0]).message).toContain('40 stitches');
     }
   });
 
   it('52 chains cannot be worked: 49 and 53 can', () => {
     const fit = across({ by: 'chain', count: 52 }, 'whole');
     expect(fit.ok ? [] : fit.problems[0]?.instead).toEqual([49, 53]);
-    expect(fit.ok ? '' : fit.problems[0]?.code).toBe('chain-illegal');
+    expect(fit.ok ? '' : fit.problems[0]?.code).toBe('width-illegal');
   });
 
   it('houndstooth refuses an even chain and an odd number of stitches, and names the two nearest', () => {
@@ -107,7 +115,7 @@ describe('a chain already made', () => {
       ['windlass', 'a magic ring'],
     ] as const) {
       const fit = across({ by: 'chain', count: 37 }, 'whole', key);
-      expect(fit.ok ? '' : fit.problems[0]?.message).toContain(`begins with ${begins}, however wide`);
+      expect(fit.ok ? '' : told(fit.problems[0]).message).toContain(`begins with ${begins} at any width`);
     }
   });
 
@@ -123,18 +131,24 @@ describe('a chain already made', () => {
   it('buoys: 36 and 37 stitches can be worked, the second looks alike; 38 cannot', () => {
     const whole = must(across({ by: 'stitches', count: 36 }, 'whole', 'buoys')).chosen;
     expect(whole).toMatchObject({ chains: 37, alike: false });
-    expect(whole.why.slice(0, 2)).toEqual(['6 buoys × 6 = 36 stitches', 'the two edges end differently']);
+    expect(whole.why.slice(0, 2).map(arithmeticWords)).toEqual([
+      '6 buoys × 6 = 36 stitches',
+      'the two edges end differently',
+    ]);
     const alike = must(across({ by: 'chain', count: 38 }, 'mirrored', 'buoys')).chosen;
     expect(alike).toMatchObject({ stitches: 37, alike: true });
-    expect(alike.why.slice(0, 2)).toEqual(['6 buoys × 6 + 1 = 37 stitches', 'both edges end in the same way']);
+    expect(alike.why.slice(0, 2).map(arithmeticWords)).toEqual([
+      '6 buoys × 6 + 1 = 37 stitches',
+      'both edges end in the same way',
+    ]);
     expect(across({ by: 'stitches', count: 38 }, 'mirrored', 'buoys').ok).toBe(false);
   });
 
   it('a wish narrower than one repeat is refused with the narrowest', () => {
     const fit = across({ by: 'length', mm: 40 }, 'mirrored');
     expect(fit.ok ? '' : fit.problems[0]?.code).toBe('narrower-than-repeat');
-    expect(fit.ok ? '' : fit.problems[0]?.message).toContain('8 stitches (5.0 cm)');
-    expect(fit.ok ? '' : fit.problems[0]?.hint).toContain('12 stitches, 7.5 cm');
+    expect(fit.ok ? '' : told(fit.problems[0]).message).toContain('8 stitches (5.0 cm)');
+    expect(fit.ok ? '' : told(fit.problems[0]).hint).toContain('12 stitches, 7.5 cm');
   });
 });
 
@@ -155,12 +169,15 @@ describe('heights for 24 cm at 18 rows to 10 cm', () => {
   });
 
   it('says its arithmetic upwards too', () => {
-    expect(up(240, 'whole').chosen.why).toEqual(['11 bands × 4 = 44 rows', 'it ends in the colour it began with']);
-    expect(up(240, 'as-begun', 'buoys').chosen.why).toEqual([
-      '5 rows of buoys × 8 = 40 rows',
-      'it ends in the colour it began with',
+    expect(up(240, 'whole').chosen.why.map(arithmeticWords)).toEqual([
+      '11 bands × 4 = 44 rows',
+      'it ends in the colour you began with',
     ]);
-    expect(up(240, 'any').chosen.why[0]).toBe('43 rows');
+    expect(up(240, 'as-begun', 'buoys').chosen.why.map(arithmeticWords)).toEqual([
+      '5 rows of buoys × 8 = 40 rows',
+      'it ends in the colour you began with',
+    ]);
+    expect(up(240, 'any').chosen.why.map(arithmeticWords)[0]).toBe('43 rows');
   });
 
   it('houndstooth that ends in its first colour has an odd number of rows', () => {

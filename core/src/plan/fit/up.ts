@@ -1,12 +1,12 @@
-import { type BoundMultiple, type BoundPattern, leastCommonMultiple } from '../../craft/patterns/bind.ts';
+import { type BoundPattern, leastCommonMultiple } from '../../craft/patterns/bound.ts';
 import { evaluate } from '../../craft/patterns/count.ts';
 import type { StitchPattern } from '../../craft/patterns/model.ts';
 import type { RowOrder } from '../../craft/patterns/order.ts';
 import { colourPeriod, endsAsBegun, rowColours } from '../../craft/technique/bands.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
 import { added, type Estimate, times } from '../../craft/values/estimate.ts';
-import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
-import { oneOf } from './arithmetic.ts';
+import { good, type Problem, type Result, refused, type Told } from '../../craft/values/problem.ts';
+import { repeatsStep } from './arithmetic.ts';
 import { admits, around, nearest, neighbours, type Progression, progression, remainders } from './progression.ts';
 
 /** How the last row is to come out. */
@@ -28,7 +28,8 @@ export interface HeightOffer {
   readonly whole: boolean;
   /** The cloth ends in the colour it began with. */
   readonly asBegun: boolean;
-  readonly why: readonly string[];
+  /** The arithmetic, a step each. */
+  readonly why: readonly Told[];
 }
 
 export interface UpFit {
@@ -174,41 +175,45 @@ export function canEndAsBegun(bound: BoundPattern, technique: Technique): boolea
   return knownOf(bound, technique).endings.asBegun.length > 0;
 }
 
-/** `11 bands × 4 = 44 rows`, where the count is so many repeats and the extra. */
-function repeatsLine(word: string, { multiple, extra }: BoundMultiple, rows: number, unit: string): string | undefined {
-  const k = (rows - extra) / multiple;
-  if (!Number.isInteger(k) || k < 1) return undefined;
-  if (multiple === 1 && !extra && word === unit) return `${rows} ${unit}`;
-  return `${k} ${k === 1 ? oneOf(word) : word} × ${multiple}${extra ? ` + ${extra}` : ''} = ${rows} ${unit}`;
-}
-
 /** What a height counts: rows, rounds, or blocks on the diagonal. */
 function unitOf({ pattern }: BoundPattern): string {
   if (pattern.made === 'diagonals') return 'blocks';
   return pattern.made === 'rounds' || pattern.made === 'turned-rounds' ? 'rounds' : 'rows';
 }
 
-function why({ bound, technique }: UpRequest, rows: number, asBegun: boolean): string[] {
+/** How so many rows come about: of an order, of repeats, of nets that are closed. */
+function countStep({ bound, technique }: UpRequest, rows: number): Told {
   const { works, word } = bound.up;
   const unit = unitOf(bound);
   const { order } = bound.pattern;
-  const lines = [order ? orderLine(order, rows, unit) : (repeatsLine(word, works, rows, unit) ?? `${rows} ${unit}`)];
-  if (technique.endings?.(bound)) lines[0] = `${rows} ${unit}, base row and closing row among them`;
-  if (asBegun) lines.push('it ends in the colour it began with');
-  return lines;
+  if (technique.endings?.(bound)) return { code: 'rows-with-base', facts: { rows, unit } };
+  if (order) return orderStep(order, rows, unit);
+  const repeats =
+    works.multiple === 1 && !works.extra && word === unit ? undefined : repeatsStep(word, works, rows, unit);
+  return repeats ?? { code: 'rows', facts: { rows, unit } };
 }
 
-/** `2 opening + 14 × 3 + 1 closing = 45 rows`. */
-function orderLine({ opening, repeat, closing }: RowOrder, rows: number, unit: string): string {
+function why(request: UpRequest, rows: number, asBegun: boolean): Told[] {
+  const count = countStep(request, rows);
+  return asBegun ? [count, { code: 'ends-as-begun' }] : [count];
+}
+
+/** 2 opening + 14 × 3 + 1 closing = 45 rows. */
+function orderStep({ opening, repeat, closing }: RowOrder, rows: number, unit: string): Told {
   const middle = rows - opening.length - closing.length;
   const times = Math.floor(middle / repeat.length);
-  const over = middle - times * repeat.length;
-  const parts = [
-    opening.length ? `${opening.length} opening` : '',
-    `${times} × ${repeat.length}${over ? ` + ${over}` : ''}`,
-    closing.length ? `${closing.length} closing` : '',
-  ];
-  return `${parts.filter(Boolean).join(' + ')} = ${rows} ${unit}`;
+  return {
+    code: 'order',
+    facts: {
+      opening: opening.length,
+      times,
+      repeat: repeat.length,
+      over: middle - times * repeat.length,
+      closing: closing.length,
+      rows,
+      unit,
+    },
+  };
 }
 
 function finishedHeight({ rowHeight, technique, beside }: UpRequest, rows: number): Estimate {
@@ -248,19 +253,12 @@ export function fitUp(request: UpRequest): Result<UpFit> {
   const asked = wish.by === 'rows' ? wish.count : rowsOfRepeats(bound, technique, wish.count);
   if (!admits(rule, asked)) {
     const instead = neighbours(rule, asked);
-    const ends = ending === 'as-begun' ? 'the colour it began with' : `whole ${bound.up.word}`;
-    const plural = unitOf(bound);
-    const unit = asked === 1 ? plural.replace(/s$/, '') : plural;
-    const does = asked === 1 ? 'does' : 'do';
-    const closed = technique.endings?.(bound) && ending !== 'as-begun';
+    const closed = technique.endings?.(bound) !== undefined && ending !== 'as-begun';
     const anywhere = ending !== 'any' && admits(heightRule(bound, technique, 'any'), asked);
     return refused({
       code: 'rows-illegal',
       path: 'count',
-      message: closed
-        ? `${asked} ${unit} cannot be closed: the closing row in B comes after a row of A.`
-        : `${asked} ${unit} ${does} not end with ${ends}.`,
-      hint: `Take ${instead.join(' or ')} ${plural}${anywhere ? ', or let it end anywhere' : ''}.`,
+      facts: { asked, unit: unitOf(bound), parts: bound.up.word, ending, closed, anywhere, instead },
       instead,
       ...(anywhere ? { anywhere: asked } : {}),
     });

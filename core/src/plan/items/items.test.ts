@@ -1,16 +1,18 @@
 import { sampleIn, sampleWish } from '../../../test/sampleWish.ts';
-import { patternBook } from '../../craft/patterns/book.ts';
+import { told } from '../../../test/told.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../piece/plan.ts';
 import { comparePolicies } from '../piece/policies.ts';
 import { largestFromStash, savings } from '../piece/stash.ts';
 import { cautionsFor } from '../wish/cautions.ts';
 import { prepare } from '../wish/prepare.ts';
-import { coverFor, itemPresets, presetOf } from './items.ts';
+import { coverFor, techniquesFor } from './items.ts';
+import { itemKinds, itemNamed } from './register.ts';
 
 describe('every item in every technique it is made in', () => {
-  const cases = itemPresets.flatMap((preset) =>
-    preset.techniques.map((technique) => [preset.item, technique, preset] as const),
+  const cases = itemKinds.flatMap((preset) =>
+    techniquesFor(preset.item).map((technique) => [preset.item, technique, preset] as const),
   );
   it.each(cases)('%s in %s is planned whole from its preset', (item, technique, preset) => {
     const pattern =
@@ -40,7 +42,7 @@ describe('every item in every technique it is made in', () => {
 
   it('a cover is a little smaller than its insert', () => {
     expect(coverFor(40)).toBeCloseTo(38.4, 9);
-    expect(presetOf('bag').wish.pieces).toBe(2);
+    expect(itemNamed('bag').wish.pieces).toBe(2);
   });
 });
 
@@ -68,7 +70,7 @@ describe('what a border, a closing row and washing do to a size', () => {
       planWish(sampleWish({ border: { rounds: 2, colour: 'B', by: 'rule' }, choice: { stitches: 36, rows: 44 } })),
     ).piece.yarn;
     expect(bordered[0]?.metres.mid).toBeCloseTo(plain[0]?.metres.mid ?? 0, 9);
-    const part = bordered[1]?.parts.find((each) => each.name === 'border')?.metres.mid ?? 0;
+    const part = bordered[1]?.parts.find((each) => each.part === 'border')?.metres.mid ?? 0;
     // 168 + 176 sc of 2·6.25 + 4·5.5556 + 4·1.9174 mm, and two rounds of one chain and one join.
     const d = 25 / Math.sqrt(170);
     const sc = 12.5 + 400 / 18 + 4 * d;
@@ -79,7 +81,7 @@ describe('what a border, a closing row and washing do to a size', () => {
   it('a closing row adds its height, and a row of sc in A', () => {
     const plan = must(planWish(sampleWish({ closing: true, choice: { stitches: 36, rows: 44 } })));
     expect(plan.height.height.mid).toBeCloseTo((45 * 100) / 18, 9);
-    expect(plan.piece.finish.map((part) => [part.name, part.stitches])).toEqual([['closing row', 36]]);
+    expect(plan.piece.finish.map((part) => [part.part, part.stitches])).toEqual([['closing', 36]]);
   });
 
   it('washing changes the size told, and not the yarn', () => {
@@ -132,7 +134,7 @@ describe('rounds, tubes, circles and diagonals', () => {
         }),
       ),
     );
-    expect(cups.warnings[0]?.message).toContain('With 8 wedges it cups');
+    expect(told(cups.warnings[0]).message).toContain('With 8 wedges it will cup');
   });
 
   it('a C2C blanket counts blocks both ways', () => {
@@ -172,10 +174,10 @@ describe('the drawer', () => {
   it('says when it does not know, and when it is too little', () => {
     const base = sampleWish();
     const unknown = largestFromStash(must(prepare(base)));
-    expect(unknown.ok ? '' : unknown.problems[0]?.message).toContain('not known');
+    expect(unknown.ok ? '' : told(unknown.problems[0]).message).toContain('does not say how much');
     const scraps = { ...base, yarns: base.yarns.map((yarn) => ({ ...yarn, balls: 0, partGrams: 0.5 })) };
     const little = largestFromStash(must(prepare(scraps)));
-    expect(little.ok ? '' : little.problems[0]?.code).toBe('not-enough-yarn');
+    expect(little.ok ? '' : little.problems[0]?.code).toBe('drawer-too-little');
   });
 
   it('says where one step smaller saves a ball', () => {
@@ -202,12 +204,12 @@ describe('the policies side by side', () => {
   const of = (policy: string) => figures.find((each) => each.policy === policy) as (typeof figures)[number];
 
   it('are the five, under their names', () => {
-    expect(figures.map((each) => each.name)).toEqual([
-      'carry always',
-      'as needed',
-      'cut always',
+    expect(figures.map((each) => each.policy)).toEqual([
+      'carry-always',
+      'as-needed',
+      'cut-always',
       'bobbins',
-      'side only',
+      'side-only',
     ]);
   });
 
@@ -231,8 +233,8 @@ describe('cautions', () => {
       yarns: sampleIn(chest).yarns.map((yarn, i) => (i ? { ...yarn, fibre: 'acrylic' } : yarn)),
     });
     const plan = planWish(wish);
-    expect(plan.ok ? '' : plan.problems[0]).toMatchObject({ code: 'not-safe', path: 'yarns.1.fibre' });
-    expect(plan.ok ? '' : plan.problems[0]?.message).toContain('melts');
+    expect(plan.ok ? '' : plan.problems[0]).toMatchObject({ code: 'melts-near-heat', path: 'yarns.1.fibre' });
+    expect(plan.ok ? '' : told(plan.problems[0]).message).toContain('melts');
   });
 
   it('small children: no floats are routed, and the reasons are told', () => {

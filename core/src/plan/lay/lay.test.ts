@@ -1,9 +1,9 @@
 import fc from 'fast-check';
+import { findPattern } from '../../craft/book/book.ts';
 import { type Fabric, stitchesByColour } from '../../craft/fabric/fabric.ts';
 import type { LayRequest } from '../../craft/fabric/rows.ts';
 import { chooseFoundation } from '../../craft/foundation/foundation.ts';
-import { bindPattern } from '../../craft/patterns/bind.ts';
-import { findPattern } from '../../craft/patterns/book.ts';
+import { bindPattern } from '../../craft/notation/bind.ts';
 import { techniqueOf } from '../../craft/techniques/register.ts';
 import { must } from '../../craft/values/problem.ts';
 import { checkFabric } from '../check/fabric.ts';

@@ -1,6 +1,6 @@
 import { courseCells, type Fabric, runsForward } from '../../craft/fabric/fabric.ts';
 import { type Foundation, findFoundation } from '../../craft/foundation/foundation.ts';
-import { type BoundPattern, leastCommonMultiple } from '../../craft/patterns/bind.ts';
+import { type BoundPattern, leastCommonMultiple } from '../../craft/patterns/bound.ts';
 import { evaluate } from '../../craft/patterns/count.ts';
 import { onceRows, repeatedRows } from '../../craft/patterns/rows.ts';
 import type { Technique } from '../../craft/technique/technique.ts';

@@ -16,7 +16,7 @@ import { measureParts, type PartsRequest, type YarnParts } from './parts.ts';
 export interface YarnNeed {
   readonly letter: string;
   /** Where the metres go, each as a range; they add up to `metres`. */
-  readonly parts: readonly { readonly name: string; readonly metres: Estimate }[];
+  readonly parts: readonly { readonly part: string; readonly metres: Estimate }[];
   /** m, tails included. */
   readonly metres: Estimate;
   /** g */
@@ -48,13 +48,13 @@ function namedParts(
   own: YarnParts,
   finish: readonly FinishPart[],
   timesOf: (part: FinishPart) => number,
-): { name: string; metres: number }[] {
+): { part: string; metres: number }[] {
   return [
-    { name: 'stitches', metres: own.stitches },
-    { name: 'carried strand', metres: own.carried },
-    { name: 'climbs and floats', metres: own.bridged },
-    { name: 'chains', metres: own.chains },
-    ...finish.map((part) => ({ name: part.name, metres: part.metres * timesOf(part) })),
+    { part: 'stitches', metres: own.stitches },
+    { part: 'carried', metres: own.carried },
+    { part: 'bridged', metres: own.bridged },
+    { part: 'chains', metres: own.chains },
+    ...finish.map((part) => ({ part: part.part, metres: part.metres * timesOf(part) })),
   ];
 }
 
@@ -89,8 +89,8 @@ export function measure(request: MeasureRequest): YarnNeed[] {
     const grams = times(plus(mass, tailed), 1 / figure.metresPerGram);
     const tails = { mid: tailed, low: tailed, high: tailed, source: gauge.source };
     const parts = [
-      ...ofPiece.map((part) => ({ name: part.name, metres: spread(pieces * part.metres, error, gauge.source) })),
-      { name: 'tails', metres: tails },
+      ...ofPiece.map((part) => ({ part: part.part, metres: spread(pieces * part.metres, error, gauge.source) })),
+      { part: 'tails', metres: tails },
     ].filter((part) => part.metres.mid > 0);
     const need = { letter: yarn.letter, parts, metres, grams, ends };
     if (yarn.ballGrams === undefined) return need;

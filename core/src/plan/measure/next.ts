@@ -3,7 +3,9 @@ import { ninety } from '../../craft/values/estimate.ts';
 
 /** One thing a maker could measure, and how sure of the yarn they would then be. */
 export interface NextMeasure {
-  readonly what: string;
+  readonly what: 'swatch-to-gram' | 'swatch-to-tenth' | 'balls-at-quarter' | 'count-swatch';
+  /** g; of the swatch, where it is one. */
+  readonly grams: number;
   /** Relative sd of the yarn still to be used. */
   readonly sd: number;
   /** The range that holds nine times out of ten, as a part of the middle: 0.2 is ± 20 %. */
@@ -30,24 +32,18 @@ export function measureNext(grams: number, gauge: 'measured' | 'typical', known?
   const after = (error: number) => Math.hypot(learn(weighed ? now : counted, { ratio: 0, error }).sd, driftSd);
   const swatchGrams = Math.min(13, grams);
   const quarter = grams / 4;
-  const swatches: [string, number][] = [
-    [
-      `weigh a swatch of about ${Math.round(swatchGrams)} grams to the gram`,
-      after(Math.hypot(evenly(1) / swatchGrams, swatchError)),
-    ],
-    [
-      `weigh a swatch of about ${Math.round(swatchGrams)} grams to a tenth of a gram`,
-      after(Math.hypot(evenly(0.1) / swatchGrams, swatchError)),
-    ],
+  const swatches: [NextMeasure['what'], number][] = [
+    ['swatch-to-gram', after(Math.hypot(evenly(1) / swatchGrams, swatchError))],
+    ['swatch-to-tenth', after(Math.hypot(evenly(0.1) / swatchGrams, swatchError))],
   ];
-  const options: [string, number][] = [
+  const options: [NextMeasure['what'], number][] = [
     ...(weighed ? [] : swatches),
-    ['weigh the balls when a quarter is done', after(Math.hypot((Math.SQRT2 * evenly(1)) / quarter, doneError))],
+    ['balls-at-quarter', after(Math.hypot((Math.SQRT2 * evenly(1)) / quarter, doneError))],
   ];
-  if (gauge === 'typical') options.push(['count stitches and rows on a swatch', Math.hypot(counted.sd, driftSd)]);
+  if (gauge === 'typical') options.push(['count-swatch', Math.hypot(counted.sd, driftSd)]);
   const before = Math.hypot(now.sd, driftSd);
   return options
     .filter(([, sd]) => sd < before)
     .sort((a, b) => a[1] - b[1])
-    .map(([what, sd]) => ({ what, sd, within: Math.exp(ninety * sd) - 1 }));
+    .map(([what, sd]) => ({ what, grams: Math.round(swatchGrams), sd, within: Math.exp(ninety * sd) - 1 }));
 }

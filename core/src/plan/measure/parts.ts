@@ -164,7 +164,7 @@ function chainsInRow1(first: StitchKey): number {
 /** Chains before a course, in number: the foundation before the first, those to turn before the others. */
 function chainsBefore({ fabric, foundation, technique }: CourseRequest, course: number, first: StitchKey): number {
   if (course > 0) return fabric.making === 'right-side' ? 1 : turningChains(first, foundation);
-  if (technique.key === 'corner-to-corner') return 0;
+  if (technique.chainsInCells) return 0;
   return chainsFor(foundation, fabric.count) - (foundation.each ? chainsInRow1(first) : 0);
 }
 
@@ -176,7 +176,7 @@ export function chainsByCourse(
 ): void {
   const { fabric, technique } = request;
   // In clusters the gauge's width is that of three stitches.
-  const inWidth = technique.key === 'granny' ? 1 / 3 : 1;
+  const inWidth = 1 / (technique.perWidth ?? 1);
   const narrow = sizes.map((size) => ({ ...size, width: size.width * inWidth }));
   const round = isRoundMaking(fabric.making);
   for (let course = 0; course < fabric.courses; course++) {
@@ -185,7 +185,7 @@ export function chainsByCourse(
     const size = narrow[colour] as StitchSize;
     const first = stitchKind(fabric.kinds[at] as number).key;
     // A row that bridges a group ends with a slip stitch into the edge stitch.
-    const slips = course > 0 && technique.key === 'chain-space' && first === 'ch';
+    const slips = course > 0 && technique.slipsOntoEdge && first === 'ch';
     const joins = round ? yarnInStitch('join', size) : slips ? yarnInStitch('sl', size) : 0;
     const mm = chainsBefore(request, course, first) * yarnInStitch('ch', size) + joins;
     add(colour, course, mm / 1000);

@@ -1,6 +1,6 @@
+import { findPattern, patternBook } from '../../craft/book/book.ts';
 import { findFoundation } from '../../craft/foundation/foundation.ts';
-import { bindPattern } from '../../craft/patterns/bind.ts';
-import { findPattern, patternBook } from '../../craft/patterns/book.ts';
+import { bindPattern } from '../../craft/notation/bind.ts';
 import type { Policy } from '../../craft/technique/policy.ts';
 import { techniqueOf } from '../../craft/techniques/register.ts';
 import { firstBelief } from '../../craft/values/belief.ts';
@@ -146,8 +146,8 @@ describe('what to measure next', () => {
   it('a swatch of 13 g: 0.057 with a kitchen scale, 0.043 with a fine one', () => {
     const next = measureNext(400, 'measured');
     const of = (words: string) => next.find((each) => each.what.includes(words))?.sd;
-    expect(of('to the gram')).toBeCloseTo(0.057, 3);
-    expect(of('tenth')).toBeCloseTo(0.043, 3);
+    expect(of('to-gram')).toBeCloseTo(0.057, 3);
+    expect(of('to-tenth')).toBeCloseTo(0.043, 3);
     expect(next.map((each) => each.sd)).toEqual([...next.map((each) => each.sd)].sort((a, b) => a - b));
   });
 

@@ -1,8 +1,9 @@
 import fc from 'fast-check';
 import { sampleIn } from '../../../test/sampleWish.ts';
-import { patternBook } from '../../craft/patterns/book.ts';
+import { told } from '../../../test/told.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import { policies } from '../../craft/technique/policy.ts';
-import { items } from '../../records/wish.ts';
+import { itemKinds } from '../items/register.ts';
 import { planWish } from './plan.ts';
 
 const widths = fc.oneof(
@@ -18,7 +19,7 @@ const heights = fc.oneof(
 const wishes = fc
   .record({
     pattern: fc.constantFrom(...patternBook),
-    item: fc.constantFrom(...items),
+    item: fc.constantFrom(...itemKinds.map(({ item }) => item)),
     width: widths,
     height: heights,
     edges: fc.constantFrom('whole' as const, 'mirrored' as const, 'centred' as const),
@@ -35,7 +36,9 @@ describe('any wish for a pattern of the book', () => {
       fc.property(wishes, (wish) => {
         const plan = planWish(wish);
         if (!plan.ok) {
-          for (const { code, message, hint } of plan.problems) {
+          for (const problem of plan.problems) {
+            const { code } = problem;
+            const { message, hint } = told(problem);
             expect([message, hint]).toEqual([expect.stringMatching(/\w/), expect.stringMatching(/\w/)]);
             expect(code).not.toMatch(/broken/);
             expect(message + hint).not.toMatch(/NaN|Infinity|undefined/);

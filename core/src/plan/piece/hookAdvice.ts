@@ -39,19 +39,3 @@ export function hookAdvice(prepared: Prepared): HookAdvice {
   if (isTube(prepared)) return told;
   return { ...told, try: { hook: usual + step(usual), why: 'supple' } };
 }
-
-const reasons = {
-  supple: 'a strand carried inside stiffens the cloth; a larger hook keeps it supple',
-  hidden: 'in rounds of dc the strand inside shows between the stitches; a smaller hook hides it',
-  thin: 'in a thin yarn the strand inside shows; a smaller hook hides it',
-} as const;
-
-/** The advice in sentences, in the terms of the US. */
-export function hookWords({ usual, used, moves, try: other }: HookAdvice): string[] {
-  const words = [`${usual} mm is usual for this weight.`];
-  if (used !== undefined && used !== usual && moves) {
-    words.push(`Until a swatch is counted, the typical size is moved to a hook of ${used} mm.`);
-  }
-  if (other) words.push(`Try ${other.hook} mm: ${reasons[other.why]}. Swatch again with it.`);
-  return words;
-}

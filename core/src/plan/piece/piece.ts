@@ -18,7 +18,8 @@ import { checkFabric } from '../check/fabric.ts';
 import { checkStrands } from '../check/strands.ts';
 import { type FinishPart, type FinishRequest, finishParts } from '../finish/finish.ts';
 import { isTube, widthsAcross } from '../fit/across.ts';
-import { itemsIn, presetOf } from '../items/items.ts';
+import { itemsIn } from '../items/items.ts';
+import { itemNamed } from '../items/register.ts';
 import { lay } from '../lay/lay.ts';
 import { measure, type YarnNeed } from '../measure/measure.ts';
 import type { CourseRequest } from '../measure/parts.ts';
@@ -161,8 +162,8 @@ export function finishRequest(prepared: Prepared, fabric: Fabric): FinishRequest
     width: widthsAcross(prepared, fabric.count) * gauge.stitchWidth.mid,
     height: courses * gauge.rowHeight.mid,
     tube,
-    mouth: presetOf(wish.item).mouth === true,
-    sides: presetOf(wish.item).sides ?? 3,
+    mouth: itemNamed(wish.item).mouth === true,
+    sides: itemNamed(wish.item).sides ?? 3,
     round: technique.circle ? stitchesMade(courseCells(fabric, fabric.courses - 1)) : undefined,
     inHand: fabric.colours[lastCell] as number,
     rowHeight: gauge.rowHeight.mid,
@@ -172,6 +173,5 @@ export function finishRequest(prepared: Prepared, fabric: Fabric): FinishRequest
     }),
     pieces: wish.pieces,
     items: itemsIn(wish, tube !== undefined),
-    told: prepared.told,
   };
 }

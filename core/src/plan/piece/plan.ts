@@ -62,8 +62,13 @@ export function endsWarning(prepared: Prepared, piece: Piece): Problem[] {
     {
       code: 'many-ends',
       path: 'policy',
-      message: `As needed leaves ${many.ends} ends to weave in, ${Math.round(many.perSquareMetre)} to a square metre.`,
-      hint: `Carry always leaves ${carried.ends}: it takes about ${more.toFixed(0)} m more yarn and spares ${spared.toFixed(0)} minutes.`,
+      facts: {
+        ends: many.ends,
+        perSquareMetre: Math.round(many.perSquareMetre),
+        carriedEnds: carried.ends,
+        metres: Math.round(more),
+        minutes: Math.round(spared),
+      },
     },
   ];
 }

@@ -1,12 +1,13 @@
 import { sampleIn, sampleWish } from '../../../test/sampleWish.ts';
-import { bindPattern } from '../../craft/patterns/bind.ts';
-import { findPattern } from '../../craft/patterns/book.ts';
+import { told } from '../../../test/told.ts';
+import { findPattern } from '../../craft/book/book.ts';
+import { bindPattern } from '../../craft/notation/bind.ts';
 import { lightnessOf } from '../../craft/shades/colour.ts';
 import type { Policy } from '../../craft/technique/policy.ts';
 import { techniqueOf } from '../../craft/techniques/register.ts';
 import { must } from '../../craft/values/problem.ts';
 import type { WishInput } from '../../records/wish.ts';
-import { bookEntry } from '../book/bookEntry.ts';
+import { bookEntry } from '../../words/book/bookEntry.ts';
 import { policyOf } from '../items/items.ts';
 import { planWish } from './plan.ts';
 import { comparePolicies } from './policies.ts';
@@ -59,12 +60,12 @@ describe('the five ways with the idle colour', () => {
     const of = compared('back-teeth', small);
     expect([of('as-needed').sameAs, of('bobbins').sameAs, of('side-only').sameAs]).toEqual([
       undefined,
-      'as needed',
-      'as needed',
+      'as-needed',
+      'as-needed',
     ]);
     const one = compared('houndstooth', small);
     // Of one row a colour the other never waits at the edge: up the side there is nothing to take up.
-    expect([one('side-only').sameAs, one('side-only').ends]).toEqual(['cut always', 24]);
+    expect([one('side-only').sameAs, one('side-only').ends]).toEqual(['cut-always', 24]);
   });
 
   it('a strand inside its own colour shows nothing, whatever its policy', () => {
@@ -104,11 +105,11 @@ describe('many ends', () => {
     const { piece, warnings } = throwOf('easy');
     // Each of 79 rows is joined anew: 158 ends on 0.60 × 0.79 m, which is 333 to a square metre.
     expect(piece.ends).toBe(158);
-    expect(warnings.map(({ code, message }) => [code, message])).toEqual([
-      ['many-ends', 'As needed leaves 158 ends to weave in, 333 to a square metre.'],
+    expect(warnings.map((problem) => [problem.code, told(problem).message])).toEqual([
+      ['many-ends', '“As needed” leaves 158 ends to weave in, 333 per square metre.'],
     ]);
-    expect(warnings[0]?.hint).toMatch(
-      /^Carry always leaves 4: it takes about \d+ m more yarn and spares \d+ minutes\.$/,
+    expect(told(warnings[0]).hint).toMatch(
+      /^“Carry always” leaves 4: it takes about \d+ m more yarn and saves \d+ minutes\.$/,
     );
   });
 
@@ -127,7 +128,7 @@ describe('what the book states of rows', () => {
     // One row a colour: A on every odd row. Bands of four: an odd number of bands. Three colours of one row: A again
     // after every third. Two nets close in A over B, and began in A with a base row: no row ends so.
     expect(['houndstooth', 'block-check', 'landing-steps', 'two-nets'].map(rows)).toEqual([
-      'a multiple of 2 + 1',
+      'any odd number',
       'a multiple of 8 + 4',
       'a multiple of 3 + 1',
       'none: it ends whole instead',
@@ -156,5 +157,5 @@ it('a blend that was typed into the sample is read as its label says it', () => 
   });
   // A fifth that melts is treated as all of it: near heat it stops the plan.
   const plan = planWish(wish);
-  expect(plan.ok ? [] : plan.problems.map(({ code }) => code)).toContain('not-safe');
+  expect(plan.ok ? [] : plan.problems.map(({ code }) => code)).toContain('melts-near-heat');
 });

@@ -1,6 +1,6 @@
 import type { Fabric } from '../../craft/fabric/fabric.ts';
 import { lightnessOf } from '../../craft/shades/colour.ts';
-import { type Policy, policies, policyNames } from '../../craft/technique/policy.ts';
+import { type Policy, policies } from '../../craft/technique/policy.ts';
 import { measureParts } from '../measure/parts.ts';
 import { typicalPace } from '../pace/hours.ts';
 import { type StrandLedger, strandLedger } from '../route/ledger.ts';
@@ -11,13 +11,12 @@ import { measuringRequest, type Piece, routePiece } from './piece.ts';
 /** What one way of treating the idle colour comes to for one piece. */
 export interface PolicyFigures extends StrandLedger {
   readonly policy: Policy;
-  readonly name: string;
   /** Yarn that is in no stitch: carried, climbed, floated, and tails; m. */
   readonly extraMetres: number;
   /** Minutes spent on strands and ends alone. */
   readonly minutes: number;
   /** Another way that comes to the very same for this cloth. */
-  readonly sameAs?: string;
+  readonly sameAs?: Policy;
 }
 
 /** How far the shades of a work lie apart in lightness, 0 to 1. */
@@ -69,7 +68,7 @@ export function comparePolicies(prepared: Prepared, fabric: Fabric): PolicyFigur
   const { technique, foundation } = prepared;
   const contrast = contrastOf(prepared);
   const offered = technique.policy ? [technique.policy] : policies;
-  const found = new Map<string, string>();
+  const found = new Map<string, Policy>();
   return offered.map((policy) => {
     const strands = routePiece({ ...prepared, wish: { ...prepared.wish, policy } }, fabric);
     const ledger = strandLedger(fabric, strands, contrast);
@@ -77,10 +76,9 @@ export function comparePolicies(prepared: Prepared, fabric: Fabric): PolicyFigur
     const extraMetres = parts.reduce((sum, part) => sum + part.carried + part.bridged + part.tails, 0);
     const { end, carry, join } = typicalPace;
     const minutes = (ledger.ends * end + ledger.carried * carry + ledger.cuts * join) / 60;
-    const name = policyNames[policy];
     const way = wayOf(strands);
     const same = found.get(way);
-    if (same === undefined) found.set(way, name);
-    return { ...ledger, policy, name, extraMetres, minutes, ...(same === undefined ? {} : { sameAs: same }) };
+    if (same === undefined) found.set(way, policy);
+    return { ...ledger, policy, extraMetres, minutes, ...(same === undefined ? {} : { sameAs: same }) };
   });
 }

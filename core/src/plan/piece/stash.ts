@@ -42,10 +42,8 @@ export interface SearchStep {
 export function* searchLargest(prepared: Prepared, sure = sureFromStash): Generator<SearchStep, Result<StashSize>> {
   if (!prepared.yarns.some((yarn) => yarn.balls !== undefined || yarn.partGrams !== undefined)) {
     return refused({
-      code: 'not-enough-yarn',
+      code: 'drawer-unknown',
       path: 'yarns',
-      message: 'It is not known what lies in the drawer.',
-      hint: 'Say how many balls of each colour there are, or how much the part balls weigh.',
     });
   }
   const sizes = sizesByStep(prepared);
@@ -53,10 +51,9 @@ export function* searchLargest(prepared: Prepared, sure = sureFromStash): Genera
   if (!best.ok) return best;
   if (best.value.chance < sure || !admits(sizes.across, best.value.width.stitches)) {
     return refused({
-      code: 'not-enough-yarn',
+      code: 'drawer-too-little',
       path: 'yarns',
-      message: `The yarn in the drawer does not make one whole repeat: the chance is ${Math.floor(best.value.chance * 100)} %.`,
-      hint: 'Choose a smaller repeat, or add a ball.',
+      facts: { chance: Math.floor(best.value.chance * 100) },
     });
   }
   let tried = 1;
@@ -119,7 +116,7 @@ export interface Saving {
   readonly width: WidthOffer;
   readonly height: HeightOffer;
   readonly balls: number;
-  readonly text: string;
+  readonly step: 'narrower' | 'shorter';
 }
 
 function ballsOf(piece: Piece): number | undefined {
@@ -135,11 +132,11 @@ export function savings(prepared: Prepared, width: WidthOffer, height: HeightOff
   if (now === undefined) return [];
   const across = widthRule(prepared, prepared.wish.edges);
   const up = heightRule(prepared.bound, prepared.technique, prepared.wish.ending);
-  const steps: [string, number, number][] = [
+  const steps: [Saving['step'], number, number][] = [
     ['narrower', width.stitches - across.step, height.rows],
     ['shorter', width.stitches, neighbours(up, height.rows).find((rows) => rows < height.rows) ?? 0],
   ];
-  return steps.flatMap(([word, stitches, rows]) => {
+  return steps.flatMap(([step, stitches, rows]) => {
     if (stitches < across.least || rows < up.least) return [];
     const smaller = makePiece(prepared, stitches, rows);
     const balls = smaller.ok ? ballsOf(smaller.value) : undefined;
@@ -150,7 +147,7 @@ export function savings(prepared: Prepared, width: WidthOffer, height: HeightOff
         width: offerWidth(acrossRequest(prepared), stitches),
         height: offerHeight(upRequest(prepared), rows),
         balls: saved,
-        text: `One step ${word} saves ${saved === 1 ? 'a ball' : `${saved} balls`}.`,
+        step,
       },
     ];
   });

@@ -1,5 +1,5 @@
 import { sampleIn, sampleWish } from '../../../test/sampleWish.ts';
-import { patternBook } from '../../craft/patterns/book.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import { policies } from '../../craft/technique/policy.ts';
 import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../piece/plan.ts';

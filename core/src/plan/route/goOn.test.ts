@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { told } from '../../../test/told.ts';
 import { checkStrands } from '../check/strands.ts';
 import { type Chart, direction, eachRun } from './chart.ts';
 import { cutCost, usualCosts } from './costs.ts';
@@ -26,7 +27,7 @@ const total = (strands: Strands) => strands.totals.reduce((sum, each) => sum + e
 
 function proved(whole: Chart, strands: Strands): Strands {
   const proof = checkStrands(whole, strands);
-  expect(proof.ok ? [] : proof.problems.map((problem) => problem.message)).toEqual([]);
+  expect(proof.ok ? [] : proof.problems.map((problem) => told(problem).message)).toEqual([]);
   return strands;
 }
 

@@ -1,5 +1,5 @@
+import { blocksHigh, diagonalSpan } from '../../craft/fabric/diagonals.ts';
 import { cellsIn, courseCells, type Fabric, isRoundMaking, stitchesMade } from '../../craft/fabric/fabric.ts';
-import { blocksHigh, diagonalSpan } from '../../craft/techniques/cornerToCorner/cornerToCorner.ts';
 import type { Chart, Construction } from './chart.ts';
 import { EMPTY } from './chart.ts';
 

@@ -1,5 +1,5 @@
+import { blocksHigh } from '../../craft/fabric/diagonals.ts';
 import type { Fabric } from '../../craft/fabric/fabric.ts';
-import { blocksHigh } from '../../craft/techniques/cornerToCorner/cornerToCorner.ts';
 import { CUT, MoveList } from './moves.ts';
 import { chartOf } from './ofFabric.ts';
 

@@ -1,12 +1,13 @@
 import { sampleWish } from '../../../test/sampleWish.ts';
 import { must } from '../../craft/values/problem.ts';
+import { untwistWords } from '../../words/en/advice.ts';
 import { StrandBook } from '../../words/rows/strandOrders.ts';
 import { planWish } from '../piece/plan.ts';
 import type { Chart, Construction } from './chart.ts';
 import { usualCosts } from './costs.ts';
 import { MoveList } from './moves.ts';
 import { route } from './route.ts';
-import { ballOrder, halfTwists, turnAfter, untwistWords } from './twists.ts';
+import { ballOrder, halfTwists, turnAfter } from './twists.ts';
 
 /** Rows of six stitches, one strand for each, that all hang from the first row to the last. */
 function chart(construction: Construction, rows: number, row: readonly number[] = [0, 0, 0, 1, 1, 1]): Chart {

@@ -42,12 +42,6 @@ export function turnAfter(twists: Int32Array, row: number): Turn | undefined {
   return after % 2 === 1 ? 'clockwise' : 'anticlockwise';
 }
 
-/** How to undo so many half-twists. */
-export function untwistWords(twists: number): string {
-  if (twists === 0) return 'The balls are not twisted.';
-  return `${twists} half-twist${twists === 1 ? '' : 's'}: turn the work ${twists} time${twists === 1 ? '' : 's'} the other way, or swap the balls as often.`;
-}
-
 /** Colours that are worked less far apart than this part of the width lie as their letters do. */
 const apart = 0.25;
 

@@ -3,20 +3,17 @@ import type { HeightOffer } from '../fit/up.ts';
 import type { Prepared } from '../wish/prepare.ts';
 import { asWideAsHigh, type Sizes } from './sizes.ts';
 
+/** What speaks for a size. */
+export type SizeReason = 'nearest' | 'asked' | 'matching' | 'squarest' | 'narrower' | 'wider' | 'shorter' | 'longer';
+
 /** A size worth considering, and what speaks for it. */
 export interface SizeChoice {
   readonly width: WidthOffer;
   readonly height: HeightOffer;
-  readonly reasons: readonly string[];
+  readonly reasons: readonly SizeReason[];
 }
 
 const most = 6;
-
-/** How steps are told: a circle has one size, which its rounds make. */
-const words = {
-  piece: { alike: 'Edges alike, ends as begun', shorter: 'One step shorter', longer: 'One step longer' },
-  circle: { alike: 'Ends as begun', shorter: 'One step smaller', longer: 'One step larger' },
-} as const;
 
 function best<T>(items: readonly T[], score: (item: T) => number): T | undefined {
   return items.reduce<T | undefined>((a, b) => (a !== undefined && score(a) <= score(b) ? a : b), undefined);
@@ -37,9 +34,8 @@ function squarest(
 /** The best sizes near a wish, nearest first, each with its reason. */
 export function chooseSizes(prepared: Prepared, sizes: Sizes): SizeChoice[] {
   const { across, up } = sizes;
-  const told = prepared.technique.key === 'wedge-circle' ? words.circle : words.piece;
-  const choices = new Map<string, { width: WidthOffer; height: HeightOffer; reasons: string[] }>();
-  const add = (width: WidthOffer | undefined, height: HeightOffer | undefined, reason: string) => {
+  const choices = new Map<string, { width: WidthOffer; height: HeightOffer; reasons: SizeReason[] }>();
+  const add = (width: WidthOffer | undefined, height: HeightOffer | undefined, reason: SizeReason) => {
     if (!width || !height) return;
     const size = asWideAsHigh(prepared, { width, height });
     const key = `${width.stitches}×${height.rows}`;
@@ -54,16 +50,16 @@ export function chooseSizes(prepared: Prepared, sizes: Sizes): SizeChoice[] {
   const begun = up.offers.filter((each) => each.asBegun);
   const widthAt = across.offers.findIndex((each) => each.stitches === across.chosen.stitches);
   const heightAt = up.offers.findIndex((each) => each.rows === up.chosen.rows);
-  add(across.chosen, up.chosen, prepared.width.by === 'length' ? 'Nearest to the wish' : 'As asked');
-  add(best(alike, offWish), best(begun, off), told.alike);
+  add(across.chosen, up.chosen, prepared.width.by === 'length' ? 'nearest' : 'asked');
+  add(best(alike, offWish), best(begun, off), 'matching');
   if (prepared.gauge.source !== 'typical') {
     const near = (offers: readonly { difference: number }[]) => offers.length > 0;
     const pair = near(alike) ? squarest(alike, up.offers) : undefined;
-    if (pair) add(pair[0], pair[1], 'Squarest, edges alike');
+    if (pair) add(pair[0], pair[1], 'squarest');
   }
-  add(across.offers[widthAt - 1], up.chosen, 'One step narrower');
-  add(across.offers[widthAt + 1], up.chosen, 'One step wider');
-  add(across.chosen, up.offers[heightAt - 1], told.shorter);
-  add(across.chosen, up.offers[heightAt + 1], told.longer);
+  add(across.offers[widthAt - 1], up.chosen, 'narrower');
+  add(across.offers[widthAt + 1], up.chosen, 'wider');
+  add(across.chosen, up.offers[heightAt - 1], 'shorter');
+  add(across.chosen, up.offers[heightAt + 1], 'longer');
   return [...choices.values()];
 }

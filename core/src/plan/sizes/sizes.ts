@@ -1,7 +1,7 @@
 import { type Estimate, times } from '../../craft/values/estimate.ts';
 import { at, good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import { type AcrossFit, type AcrossRequest, fitAcross, offerWidth, type WidthOffer } from '../fit/across.ts';
-import { type CircleLie, circleLies, flatIncrease, fullness } from '../fit/circle.ts';
+import { circleLies, flatIncrease, fullness } from '../fit/circle.ts';
 import { fitUp, type HeightOffer, offerHeight, type UpFit, type UpRequest } from '../fit/up.ts';
 import { measureOf } from '../items/items.ts';
 import type { Prepared } from '../wish/prepare.ts';
@@ -58,10 +58,9 @@ export function fitSizes(prepared: Prepared): Result<Sizes> {
   const cells = across.value.chosen.stitches * up.value.chosen.rows;
   if (cells > mostStitches) {
     return refused({
-      code: 'out-of-range',
+      code: 'too-many-stitches',
       path: 'width',
-      message: `${across.value.chosen.stitches} × ${up.value.chosen.rows} is ${cells} stitches, more than can be planned in one piece.`,
-      hint: 'Make it smaller, or plan it as panels.',
+      facts: { stitches: across.value.chosen.stitches, rows: up.value.chosen.rows, cells },
     });
   }
   const warnings = [...across.value.warnings, ...up.value.warnings, ...leaning(prepared), ...doming(prepared)];
@@ -70,13 +69,11 @@ export function fitSizes(prepared: Prepared): Result<Sizes> {
 
 /** In rounds that are not turned figures and seam slant. */
 function leaning({ bound, technique }: Prepared): Problem[] {
-  if (bound.pattern.made !== 'rounds' || technique.key === 'linen') return [];
+  if (bound.pattern.made !== 'rounds' || technique.upright) return [];
   return [
     {
       code: 'leans',
       path: 'pattern',
-      message: 'In unturned rounds sc lean a quarter to half a stitch a round: figures and seam slant.',
-      hint: 'Turn the rounds where they must stand upright, or let them lean on purpose.',
     },
   ];
 }
@@ -91,10 +88,9 @@ function doming({ foundation, increases, sc, finished }: Prepared): Problem[] {
   if (lies === 'flat') return [];
   return [
     {
-      code: 'stitches-illegal',
+      code: 'bottom-lies',
       path: 'increases',
-      message: `With ${increases} increases a round the bottom ${circleWords[lies]}: at this gauge it lies flat with ${flatIncrease(width, height).toFixed(1)}.`,
-      hint: 'Change the increases of a round, or leave them to the plan.',
+      facts: { increases, lies, flat: flatIncrease(width, height).toFixed(1) },
     },
   ];
 }
@@ -137,18 +133,10 @@ function fitCircle(prepared: Prepared): Result<Sizes> {
       ? []
       : [
           {
-            code: 'stitches-illegal',
+            code: 'circle-lies',
             path: 'pattern.numbers',
-            message: `With ${wedges} wedges it ${circleWords[lies]}: at this gauge a flat circle takes ${flat} stitches more a round.`,
-            hint: 'Change the number of wedges or the height of the stitch, or put in a round without increases.',
+            facts: { wedges, lies, flat },
           },
         ];
   return good({ across: { ...across.value, chosen, offers: [chosen] }, up: up.value, warnings });
 }
-
-const circleWords: Readonly<Record<Exclude<CircleLie, 'flat'>, string>> = {
-  cups: 'cups',
-  'shallow dome': 'makes a shallow dome, which steam flattens',
-  'edge waves': 'waves at the edge, and may block out in wool',
-  ruffles: 'ruffles for good',
-};

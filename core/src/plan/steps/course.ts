@@ -7,7 +7,7 @@ import {
   isRoundMaking,
 } from '../../craft/fabric/fabric.ts';
 import type { Foundation } from '../../craft/foundation/foundation.ts';
-import type { BoundPattern } from '../../craft/patterns/bind.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { codeOf, type StitchKey, stitchKind } from '../../craft/stitches/kinds.ts';
 import { turningChains } from '../measure/parts.ts';
 

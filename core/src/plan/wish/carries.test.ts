@@ -1,5 +1,5 @@
 import { sampleIn } from '../../../test/sampleWish.ts';
-import { patternBook } from '../../craft/patterns/book.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import { must } from '../../craft/values/problem.ts';
 import type { WishInput } from '../../records/wish.ts';
 import { prepare } from './prepare.ts';

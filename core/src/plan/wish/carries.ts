@@ -1,6 +1,6 @@
 import { isRoundMaking } from '../../craft/fabric/fabric.ts';
 import { turnRows } from '../../craft/fabric/rows.ts';
-import type { BoundPattern } from '../../craft/patterns/bind.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { colourPeriod } from '../../craft/technique/bands.ts';
 import type { Policy } from '../../craft/technique/policy.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
@@ -20,7 +20,7 @@ export function carriesInside(bound: BoundPattern, technique: Technique, wished:
   const policy = technique.policy ?? wished;
   const { made } = bound.pattern;
   if (bound.colours.length < 2 || policy === 'cut-always' || policy === 'side-only') return false;
-  if (technique.key === 'mosaic' || made === 'right-side' || made === 'paired' || made === 'netted') return false;
+  if (technique.neverCarried) return false;
   if (policy === 'carry-always') return true;
   const courses = coloursByCourse(bound);
   if (courses.some((colours) => colours.length > 1)) return true;

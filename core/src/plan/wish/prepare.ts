@@ -1,3 +1,4 @@
+import { findPattern } from '../../craft/book/book.ts';
 import { usualIncrease } from '../../craft/fabric/base.ts';
 import { edgesFor } from '../../craft/fabric/edges.ts';
 import {
@@ -11,13 +12,13 @@ import { washed, withHook } from '../../craft/gauge/changes.ts';
 import { type Gauge, typicalGauge } from '../../craft/gauge/gauge.ts';
 import { singleCrochetOf } from '../../craft/gauge/singleCrochet.ts';
 import { typicalYarns } from '../../craft/gauge/typical.ts';
-import { type BoundPattern, bindPattern } from '../../craft/patterns/bind.ts';
-import { findPattern } from '../../craft/patterns/book.ts';
-import { inRounds } from '../../craft/patterns/inRounds.ts';
+import { bindPattern } from '../../craft/notation/bind.ts';
+import { inRounds } from '../../craft/notation/inRounds.ts';
+import { readPattern } from '../../craft/notation/read.ts';
+import { sumProblems } from '../../craft/notation/sums.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import type { StitchPattern } from '../../craft/patterns/model.ts';
 import { readOrder } from '../../craft/patterns/order.ts';
-import { readPattern } from '../../craft/patterns/read.ts';
-import { sumProblems } from '../../craft/patterns/sums.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
 import { makingsOf, techniqueOf } from '../../craft/techniques/register.ts';
 import type { ToldUnit } from '../../craft/units/length.ts';
@@ -30,9 +31,9 @@ import type { WishedWidth } from '../fit/across.ts';
 import { isTube } from '../fit/across.ts';
 import { flattestIncrease } from '../fit/circle.ts';
 import type { WishedHeight } from '../fit/up.ts';
-import { flapCover, presetOf } from '../items/items.ts';
+import { flapCover } from '../items/items.ts';
+import { itemKinds, itemNamed } from '../items/register.ts';
 import { carriesInside } from './carries.ts';
-import { cautionsThatStop } from './cautions.ts';
 import { readLength } from './readLength.ts';
 import { readGauge } from './wishedGauge.ts';
 
@@ -77,10 +78,9 @@ function readYarns(wish: Wish, bound: BoundPattern, problems: Problem[]): Yarn[]
   const given = wish.yarns.map((yarn) => yarn.letter);
   if (given.length !== colours.length || !colours.every((letter) => given.filter((l) => l === letter).length === 1)) {
     problems.push({
-      code: 'colours-mismatch',
+      code: 'yarns-mismatch',
       path: 'yarns',
-      message: `${name} is worked in ${colours.join(' and ')}; the yarns given are ${given.join(', ')}.`,
-      hint: `Give one yarn for each of ${colours.join(', ')}.`,
+      facts: { pattern: name, colours, given },
     });
     return [];
   }
@@ -120,10 +120,8 @@ function patternOf(wish: Wish): Result<StitchPattern> {
   }
   if (key === undefined) {
     return refused({
-      code: 'field-missing',
+      code: 'no-pattern',
       path: 'pattern.key',
-      message: 'No stitch pattern was given.',
-      hint: 'Give the key of a pattern in the book, or write one out as pattern.text.',
     });
   }
   const found = findPattern(key);
@@ -133,13 +131,12 @@ function patternOf(wish: Wish): Result<StitchPattern> {
 /** The pattern as the maker makes it: in rounds, in an order of colours of their own, nets on a base row. */
 function madeAsWished(pattern: StitchPattern, wish: Wish): Result<StitchPattern> {
   const { made, order } = wish.pattern;
-  const known = makingsOf[pattern.technique];
+  const known = makingsOf(pattern.technique);
   if (made && !known.includes(made)) {
     return refused({
-      code: 'pattern-not-laid',
+      code: 'making-not-offered',
       path: 'pattern.made',
-      message: `${pattern.name} cannot be made in ${made === 'rounds' ? 'rounds' : 'turned rounds'}.`,
-      hint: `It is made ${known.join(' or ')}.`,
+      facts: { pattern: pattern.name, made, makings: known },
     });
   }
   const round = made ? inRounds(pattern, made) : pattern;
@@ -150,10 +147,9 @@ function madeAsWished(pattern: StitchPattern, wish: Wish): Result<StitchPattern>
   const coloured = [...based.rows].some((row) => [...row.start, ...row.unit, ...row.end].some((run) => run.colour));
   if (based.chart.length || coloured || !takesOrder(pattern)) {
     return refused({
-      code: 'field-wrong',
+      code: 'order-not-offered',
       path: 'pattern.order',
-      message: `${pattern.name} has its colours in its rows, so they cannot be put in an order of their own.`,
-      hint: 'An order of rows goes with patterns whose rows are of one colour each, such as houndstooth or linen.',
+      facts: { pattern: pattern.name },
     });
   }
   return good({ ...based, order: read.value });
@@ -169,10 +165,9 @@ function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): Finis
     const number = bound.colours.indexOf(letter);
     if (number < 0) {
       problems.push({
-        code: 'colours-mismatch',
+        code: 'colour-unknown',
         path,
-        message: `There is no colour ${letter} in this work.`,
-        hint: `Choose one of: ${bound.colours.join(', ')}.`,
+        facts: { letter, colours: bound.colours },
       });
     }
     return Math.max(0, number);
@@ -201,10 +196,16 @@ export function waysOf(
   { item }: Pick<Wish, 'item'>,
 ): readonly FoundationKey[] {
   const ways = technique.foundations(bound);
-  const { begin } = presetOf(item);
+  const { begin } = itemNamed(item);
   if (!begin || !isTube({ bound, technique })) return ways;
   const usual = ways.find((key) => tubeBegins(findFoundation(key) as Foundation) === begin);
   return usual ? [usual, ...ways.filter((key) => key !== usual)] : ways;
+}
+
+/** An item that this version does not know cannot be begun, though one that is on the hook goes on. */
+function itemProblems({ item }: Wish): Problem[] {
+  if (itemKinds.some((each) => each.item === item)) return [];
+  return [{ code: 'item-unknown', path: 'item', facts: { item, items: itemKinds.map((each) => each.item) } }];
 }
 
 /** Loops of the row below are chosen where the technique works into tops, and nowhere else. */
@@ -212,10 +213,9 @@ function loopProblems({ pattern }: Wish, technique: Technique): Problem[] {
   if (!pattern.loops || pattern.loops === 'both' || technique.loops) return [];
   return [
     {
-      code: 'field-wrong',
+      code: 'loops-not-offered',
       path: 'pattern.loops',
-      message: `In ${technique.name} the pattern says where each stitch goes, so its loops cannot be chosen.`,
-      hint: 'Leave the loops out.',
+      facts: { technique: technique.key },
     },
   ];
 }
@@ -255,7 +255,12 @@ export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepare
   if (!bound.ok || !technique.ok) return refused(...unmade(wish), ...problems);
   const foundation = chooseFoundation(waysOf(technique.value, bound.value, wish), wish.foundation);
   if (!foundation.ok) problems.push(...foundation.problems.map((problem) => at('foundation', problem)));
-  problems.push(...cautionsThatStop(wish), ...sumProblems(bound.value), ...loopProblems(wish, technique.value));
+  problems.push(
+    ...itemProblems(wish),
+    ...(itemNamed(wish.item).refuses?.(wish) ?? []),
+    ...sumProblems(bound.value),
+    ...loopProblems(wish, technique.value),
+  );
   const made = { bound: bound.value, technique: technique.value };
   // Where it cannot begin as it is wished the other problems are told all the same.
   const [usual] = waysOf(technique.value, bound.value, wish);

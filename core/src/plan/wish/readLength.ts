@@ -21,10 +21,9 @@ export function readLength(
   }
   if (read.value < least || read.value > longest) {
     problems.push({
-      code: 'out-of-range',
+      code: 'length-out-of-range',
       path,
-      message: `${typed} cannot be ${read.value < least ? `made: it is under ${least / 10} cm` : 'planned: it is over 5 m'}.`,
-      hint: 'Give a length from 1 cm to 5 m (1/2 in to 196 in).',
+      facts: { typed, short: read.value < least, least: least / 10 },
     });
   }
   return read.value;

@@ -49,9 +49,8 @@ function tooFar(gauge: Gauge): Problem[] {
   return sizes
     .filter(([, size]) => size < smallest || size > largest)
     .map(([path, size, what]) => ({
-      code: 'out-of-range' as const,
+      code: 'gauge-impossible',
       path,
-      message: `That gauge makes one ${what} ${size.toFixed(2)} mm, which no yarn and hook give.`,
-      hint: 'Check the count and the span; mind cm and in.',
+      facts: { what, size: size.toFixed(2) },
     }));
 }

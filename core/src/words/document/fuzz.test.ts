@@ -1,11 +1,12 @@
 import fc from 'fast-check';
 import { sampleWish } from '../../../test/sampleWish.ts';
+import { told } from '../../../test/told.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import { findFoundation } from '../../craft/foundation/foundation.ts';
-import { patternBook } from '../../craft/patterns/book.ts';
-import { checkGiven } from '../../craft/patterns/given.ts';
-import { printPattern } from '../../craft/patterns/print.ts';
-import { readPattern } from '../../craft/patterns/read.ts';
-import { reviewPattern } from '../../craft/patterns/review.ts';
+import { checkGiven } from '../../craft/notation/given.ts';
+import { printPattern } from '../../craft/notation/print.ts';
+import { readPattern } from '../../craft/notation/read.ts';
+import { reviewPattern } from '../../craft/notation/review.ts';
 import type { Problem, Result } from '../../craft/values/problem.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import { readPatternJson } from '../../records/pattern.ts';
@@ -18,8 +19,8 @@ function isAnswered(result: Result<unknown>): void {
   expect(result.problems.length).toBeGreaterThan(0);
   for (const problem of result.problems as readonly Problem[]) {
     expect(typeof problem.path).toBe('string');
-    expect(problem.message.length).toBeGreaterThan(5);
-    expect(problem.hint.length).toBeGreaterThan(5);
+    expect(told(problem).message.length).toBeGreaterThan(5);
+    expect(told(problem).hint.length).toBeGreaterThan(5);
   }
 }
 

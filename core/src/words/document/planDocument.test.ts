@@ -1,6 +1,6 @@
 import { sampleWish } from '../../../test/sampleWish.ts';
 import { ungroupRows } from '../../../test/ungroupRows.ts';
-import { patternBook } from '../../craft/patterns/book.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import { policies } from '../../craft/technique/policy.ts';
 import { must } from '../../craft/values/problem.ts';
 import { freeze, thaw } from '../../plan/begun/frozen.ts';

@@ -6,20 +6,29 @@ import { yarnFigures } from '../../craft/yarn/yarn.ts';
 import { endsOnPiece } from '../../plan/finish/endsOnPiece.ts';
 import { foldedBand } from '../../plan/finish/finish.ts';
 import { itemsIn, measureOf } from '../../plan/items/items.ts';
+import { itemNamed } from '../../plan/items/register.ts';
 import { trueRepeat } from '../../plan/lay/repeat.ts';
 import { metresByCourse } from '../../plan/measure/byCourse.ts';
 import { measureNext } from '../../plan/measure/next.ts';
 import { ballEnds } from '../../plan/measure/runsOut.ts';
-import { hookAdvice, hookWords } from '../../plan/piece/hookAdvice.ts';
+import { hookAdvice } from '../../plan/piece/hookAdvice.ts';
 import { handBelief } from '../../plan/piece/piece.ts';
 import type { Plan } from '../../plan/piece/plan.ts';
 import { comparePolicies, contrastOf } from '../../plan/piece/policies.ts';
 import { savings } from '../../plan/piece/stash.ts';
 import { strandLedger } from '../../plan/route/ledger.ts';
-import { halfTwists, untwistWords } from '../../plan/route/twists.ts';
+import { halfTwists } from '../../plan/route/twists.ts';
 import { cautionsFor } from '../../plan/wish/cautions.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
 import type { Figure, PlanDocument } from '../../records/planDocument.ts';
+import { hookWords, nextMeasureWords, savingWords, untwistWords } from '../en/advice.ts';
+import { arithmeticWords, multipleText } from '../en/arithmetic.ts';
+import { cautionWords } from '../en/cautions.ts';
+import { finishNames, finishStep } from '../en/finish.ts';
+import { beginningAdvice, foundationWords } from '../en/foundations.ts';
+import { problemWords } from '../en/problems.ts';
+import { techniqueWords } from '../en/techniques.ts';
+import { policyNames } from '../en/yarns.ts';
 import {
   ballsText,
   differenceText,
@@ -29,12 +38,12 @@ import {
   metresText,
   tubeText,
 } from '../figures/figures.ts';
-import { beginningAdvice, rowAdvice } from '../rows/advice.ts';
+import { rowAdvice } from '../rows/advice.ts';
 import { groupRows } from '../rows/groups.ts';
 import { courseWord, rowLine, writeRow } from '../rows/rows.ts';
 import { writing } from '../rows/writing.ts';
-import { inTerms } from '../terms/inTerms.ts';
-import { type Hand, legend, type Terms } from '../terms/terms.ts';
+import { type Terms, termed } from '../terms/termed.ts';
+import { type Hand, legend } from '../terms/terms.ts';
 
 function rounded(value: number, digits = 3): number {
   return Math.round(value * 10 ** digits) / 10 ** digits;
@@ -63,20 +72,27 @@ function circleOf({ prepared, width }: Plan) {
   return { increases: base.increases, rounds: [...rounds], adjusting };
 }
 
-function hookOf(prepared: Prepared): PlanDocument['hook'] {
+function hookOf(prepared: Prepared, terms: Terms): PlanDocument['hook'] {
   const advice = hookAdvice(prepared);
   const { usual, used } = advice;
-  return { usual, ...(used === undefined ? {} : { used }), advice: hookWords(advice) };
+  return {
+    usual,
+    ...(used === undefined ? {} : { used }),
+    advice: hookWords(advice).map((text) => termed(text, terms)),
+  };
 }
 
-function headOf(plan: Plan): Pick<PlanDocument, 'pattern' | 'foundation' | 'hook' | 'technique'> {
+function headOf(plan: Plan, terms: Terms): Pick<PlanDocument, 'pattern' | 'foundation' | 'hook' | 'technique'> {
   const { prepared, sizes, width } = plan;
   const { bound, foundation, technique, wish } = prepared;
   const { pattern } = bound;
+  const told = (text: string) => termed(text, terms);
+  const { works, alike } = sizes.across.multiples;
+  const { change, lookOver, height, idle } = techniqueWords(technique.key);
   return {
     pattern: {
       key: pattern.key,
-      name: pattern.name,
+      name: told(pattern.name),
       technique: pattern.technique,
       stitch: bound.stitch,
       numbers: { ...bound.numbers },
@@ -85,24 +101,24 @@ function headOf(plan: Plan): Pick<PlanDocument, 'pattern' | 'foundation' | 'hook
       trueRepeat: trueRepeat(bound, technique),
       ...(pattern.order ? { order: printOrder(pattern.order) } : {}),
       loops: bound.loops,
-      ends: pattern.ends,
-      careful: pattern.careful,
-      multiple: sizes.across.multiples.works,
-      alike: sizes.across.multiples.alike,
+      ends: told(pattern.ends),
+      careful: told(pattern.careful),
+      multiple: { stitches: multipleText(works.stitches), chains: multipleText(works.chains) },
+      alike: { stitches: multipleText(alike.stitches), chains: multipleText(alike.chains) },
     },
     foundation: {
       key: foundation.key,
-      name: foundation.name,
+      name: told(foundationWords(foundation)),
       into: wish.into,
-      advice: beginningAdvice(foundation, width.stitches, wish.into),
+      advice: beginningAdvice(foundation, width.stitches, wish.into).map(told),
       chains: width.chains,
       firstInto: foundation.firstInto,
       turningChains: foundation.turn,
       turningChainCounts: foundation.counted,
       ...(foundation.circle ? { circle: circleOf(plan) } : {}),
     },
-    hook: hookOf(prepared),
-    technique: { ...technique.words },
+    hook: hookOf(prepared, terms),
+    technique: { change: told(change), lookOver: told(lookOver), height: told(height), idle: told(idle) },
   };
 }
 
@@ -115,6 +131,7 @@ function sizesOf(plan: Plan): Pick<PlanDocument, 'gauge' | 'size' | 'widths' | '
     size: {
       stitches: width.stitches,
       counts: technique.width.word,
+      shape: technique.circle ? 'circle' : technique.diagonal ? 'diagonal' : width.tube ? 'tube' : 'flat',
       stitchesInRow: width.inRow,
       rows: height.rows,
       courses: piece.fabric.courses,
@@ -136,7 +153,7 @@ function sizesOf(plan: Plan): Pick<PlanDocument, 'gauge' | 'size' | 'widths' | '
       differenceHeight: off(height.height, height.difference),
       edgesAlike: width.alike,
       endsAsBegun: height.asBegun,
-      why: [...width.why, ...height.why],
+      why: [...width.why, ...height.why].map(arithmeticWords),
     },
     widths: sizes.across.offers.map((offer) => ({
       stitches: offer.stitches,
@@ -188,7 +205,7 @@ function coloursOf(plan: Plan): PlanDocument['colours'] {
       stitches: piece.share[i] ?? 0,
       metres: m(need.metres),
       grams: g(need.grams),
-      parts: Object.fromEntries(need.parts.map((part) => [part.name, m(part.metres)])),
+      parts: Object.fromEntries(need.parts.map((part) => [part.part, m(part.metres)])),
       ends: need.ends,
       ...(need.balls
         ? { balls: { count: need.balls.count, text: ballsText(need.balls), chance: rounded(need.balls.chance) } }
@@ -222,14 +239,14 @@ function strandsOf(plan: Plan): Pick<PlanDocument, 'strands' | 'policies'> {
     },
     policies: comparePolicies(prepared, piece.fabric).map((each) => ({
       policy: each.policy,
-      name: each.name,
+      name: policyNames[each.policy],
       ends: each.ends,
       carriedStitches: Math.round(each.carried),
       extraMetres: rounded(each.extraMetres, 1),
       minutes: Math.round(each.minutes),
       thickness: [...each.thickness],
       showThrough: rounded(each.show, 1),
-      ...(each.sameAs ? { sameAs: each.sameAs } : {}),
+      ...(each.sameAs ? { sameAs: policyNames[each.sameAs] } : {}),
     })),
   };
 }
@@ -246,9 +263,9 @@ function rowsOf(plan: Plan, terms: Terms, hand: Hand): Pick<PlanDocument, 'rows'
       side: row.side,
       text: rowLine(row, word),
       strands: [...row.strands],
-      changes: changes.map((words) => inTerms(words, terms)),
-      markers: markers.map((words) => inTerms(words, terms)),
-      ahead: ahead.map((words) => inTerms(words, terms)),
+      changes: [...changes],
+      markers: [...markers],
+      ahead: [...ahead],
     };
   });
   const kinds = [...new Set(fabric.kinds)].map((code) => stitchKind(code).key);
@@ -258,14 +275,14 @@ function rowsOf(plan: Plan, terms: Terms, hand: Hand): Pick<PlanDocument, 'rows'
       rows.map((row) => row.text),
       rows.map((row) => row.strands),
     ),
-    legend: legend(kinds, terms).map((entry) => (entry.made ? { ...entry, made: inTerms(entry.made, terms) } : entry)),
+    legend: legend(kinds, terms),
   };
 }
 
 /** How a piece or a set is folded for a drawer or a stall: cloths in four, blankets in twelve. */
 function foldedOf(plan: Plan): PlanDocument['folded'] {
   const { width, height, prepared } = plan;
-  const folds = prepared.wish.item === 'blanket' ? { across: 3, up: 4 } : { across: 2, up: 2 };
+  const folds = itemNamed(prepared.wish.item).folds ?? { across: 2, up: 2 };
   const diameter = Math.max(...prepared.yarns.map((yarn) => yarnFigures(yarn).diameter));
   const { mm } = tellers(plan);
   const of = (size: 'low' | 'mid' | 'high') =>
@@ -286,7 +303,7 @@ const mostEnds = 400;
 
 function endPlacesOf({ piece, prepared }: Plan): PlanDocument['endPlaces'] {
   const { strands } = piece;
-  return endsOnPiece(piece.fabric, prepared.technique.key, strands)
+  return endsOnPiece(piece.fabric, prepared.technique, strands)
     .slice(0, mostEnds)
     .map(({ strand, across, up, behind }) => ({
       letter: prepared.bound.colours[strands.colourOf[strand] ?? 0] ?? '',
@@ -305,40 +322,40 @@ export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'righ
   const { prepared, width, height, piece } = plan;
   const { wish, bound, gauge } = prepared;
   const grams = piece.yarn.reduce((sum, need) => sum + need.grams.mid, 0);
-  const told = (sentence: string) => inTerms(sentence, terms);
+  const told = (text: string) => termed(text, terms);
   return {
     format: 'puntada-plan',
     version: 1,
     title: wish.title,
     item: wish.item,
-    ...headOf(plan),
+    ...headOf(plan, terms),
     ...sizesOf(plan),
     colours: coloursOf(plan),
     ...strandsOf(plan),
-    finish: piece.finish.map(({ name, colour, stitches, ends, times, steps }) => ({
-      name,
+    finish: piece.finish.map(({ part, colour, stitches, ends, times, steps }) => ({
+      part,
+      name: finishNames[part],
       colour: bound.colours[colour] ?? '',
       stitches,
       ends,
       times,
-      steps: steps.map(told),
+      steps: steps.map((step) => told(finishStep(step, prepared.told))),
     })),
     time: timeOf(piece.time),
     measureNext: measureNext(grams, gauge.source === 'typical' ? 'typical' : 'measured', handBelief(prepared)).map(
-      ({ what, within }) => ({
-        what,
-        within: `± ${Math.round(within * 100)} %`,
+      (next) => ({
+        what: nextMeasureWords(next),
+        within: `± ${Math.round(next.within * 100)} %`,
       }),
     ),
-    savings: savings(prepared, width, height, piece).map((saving) => saving.text),
+    savings: savings(prepared, width, height, piece).map(savingWords),
     endPlaces: endPlacesOf(plan),
     folded: foldedOf(plan),
-    cautions: cautionsFor(wish).map((caution) => ({ ...caution, text: told(caution.text) })),
+    cautions: cautionsFor(wish).map((caution) => ({ ...caution, text: told(cautionWords[caution.code]) })),
     ...rowsOf(plan, terms, hand),
-    warnings: plan.warnings.map((problem) => ({
-      ...problem,
-      message: told(problem.message),
-      hint: told(problem.hint),
-    })),
+    warnings: plan.warnings.map((problem) => {
+      const { facts: _facts, ...rest } = problem;
+      return { ...rest, ...problemWords(problem, terms) };
+    }),
   };
 }

@@ -2,7 +2,8 @@ import { sampleWish } from '../../../test/sampleWish.ts';
 import { ungroupRows } from '../../../test/ungroupRows.ts';
 import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../../plan/piece/plan.ts';
-import { beginningAdvice, rowAdvice } from './advice.ts';
+import { beginningAdvice } from '../en/foundations.ts';
+import { rowAdvice } from './advice.ts';
 import { groupRows } from './groups.ts';
 import { passedChecks, proofSheet } from './proofSheet.ts';
 import { printedRows } from './readRows.ts';
@@ -38,7 +39,7 @@ describe('what is told beside a row', () => {
       ending: 'whole',
       width: { by: 'stitches', count: 4 },
     });
-    const held = 'Hold the live loop of the other mesh with a marker.';
+    const held = 'Hold the live loop of the other net with a marker.';
     const { rows } = nets.plan.piece;
     const told = Array.from({ length: rows }, (_, i) => rowAdvice(nets.request, i + 1).markers.includes(held));
     // Base row, first row of A, then both; in the closing row A is fastened off.
@@ -47,12 +48,12 @@ describe('what is told beside a row', () => {
 
   it('one row ahead the end, and the last place where a colour is needed', () => {
     const { rows } = plan.piece;
-    expect(rowAdvice(request, rows - 1).ahead[0]).toBe('One row to go. It ends well: after a whole band.');
+    expect(rowAdvice(request, rows - 1).ahead[0]).toBe('One row to go. Finish after a whole band.');
     // Row 44, of 36 stitches, comes back: its last B is in stitches 29–32 and its last A in 33–36.
     expect(rowAdvice(request, rows).ahead).toEqual([
       'A is needed for the last time in the last sc.',
       'B is needed for the last time at stitch 32.',
-      'Fasten off: cut the yarn and draw its end through the last loop.',
+      'Fasten off: cut the yarn and pull the end through the last loop.',
     ]);
     expect(rowAdvice(request, 7).ahead).toEqual([]);
   });

@@ -1,14 +1,10 @@
 import { baseCourses, isRoundMaking } from '../../craft/fabric/fabric.ts';
-import {
-  chainAdvice,
-  chainsFor,
-  type Foundation,
-  type IntoChain,
-  intoChain,
-} from '../../craft/foundation/foundation.ts';
+import type { IntoChain } from '../../craft/foundation/foundation.ts';
 import { codeOf, type StitchKey, stitchKind } from '../../craft/stitches/kinds.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
 import { countedIn, type WorkedCourse, type WorkedRun, workCourse } from '../../plan/steps/course.ts';
+import { techniqueWords } from '../en/techniques.ts';
+import { type Terms, termed } from '../terms/termed.ts';
 import { stitchWord } from '../terms/terms.ts';
 import { changeOfRun, courseWord, type WriteRequest } from './rows.ts';
 
@@ -27,17 +23,15 @@ export interface RowAdvice {
 /** What advice on a row is made from. */
 export interface RowAdviceRequest extends Pick<WriteRequest, 'fabric' | 'bound' | 'foundation'> {
   readonly technique: Technique;
+  readonly terms: Terms;
 }
 
 export interface AdviceRequest extends WriteRequest, RowAdviceRequest {
   readonly into?: IntoChain | undefined;
 }
 
-/** In the terms of the US, as all that is told beside a row. */
-const wording = { terms: 'US' } as const;
-
-function changesOf(course: WorkedCourse): string[] {
-  return course.runs.flatMap((run) => changeOfRun(course, run, wording) ?? []);
+function changesOf(course: WorkedCourse, terms: Terms): string[] {
+  return course.runs.flatMap((run) => changeOfRun(course, run, { terms }) ?? []);
 }
 
 function markersOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
@@ -51,12 +45,12 @@ function markersOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
     }
     return words;
   }
-  if (technique.key === 'linen')
-    words.push('Mark the space of the turning chain: the last sc of the next row goes there.');
-  else if (technique.key === 'mesh') {
+  if (technique.marker === 'turning space')
+    words.push('Mark the space of the turning chain: the last {sc} of the next row goes there.');
+  else if (technique.marker === 'other net') {
     // In the base row and the first of A there is no other net yet, and in the closing row no more.
-    if (course.number > 2 && course.close) words.push('Hold the live loop of the other mesh with a marker.');
-  } else if (technique.key === 'corner-to-corner') return words;
+    if (course.number > 2 && course.close) words.push('Hold the live loop of the other net with a marker.');
+  } else if (technique.marker === 'none') return words;
   else if (course.edgePost) {
     words.push('Mark the turning chain: the last stitch of the next row goes between the last post and it.');
   } else if (first === 'edge-ch3') {
@@ -68,8 +62,8 @@ function markersOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
 }
 
 /** Where a run ends, in the words of its row. */
-function placeOfLast(course: WorkedCourse, run: WorkedRun): string {
-  if (run === course.runs.at(-1)) return `in the last ${stitchWord(course.last.kind, 'US')}`;
+function placeOfLast(course: WorkedCourse, run: WorkedRun, terms: Terms): string {
+  if (run === course.runs.at(-1)) return `in the last ${stitchWord(course.last.kind, terms)}`;
   const one = { stitches: 'stitch', clusters: 'cluster', blocks: 'block' }[countedIn(course)];
   return `at ${one} ${run.from + run.count - 1}`;
 }
@@ -86,7 +80,7 @@ function lastPlaces(request: RowAdviceRequest, course: WorkedCourse): string[] {
   const { runs } = course;
   return gone.map((colour) => {
     const run = runs.filter((each) => each.colour === colour).at(-1);
-    return `${colour} is needed for the last time ${run ? placeOfLast(course, run) : 'in this row'}.`;
+    return `${colour} is needed for the last time ${run ? placeOfLast(course, run, request.terms) : 'in this row'}.`;
   });
 }
 
@@ -95,36 +89,19 @@ function aheadOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
   const words = lastPlaces(request, course);
   const word = courseWord(fabric.making).toLowerCase();
   if (course.number === fabric.courses - 1)
-    words.unshift(`One ${word} to go. It ends well: ${lower(bound.pattern.ends)}`);
-  if (course.number === fabric.courses) words.push('Fasten off: cut the yarn and draw its end through the last loop.');
+    words.unshift(bound.pattern.ends ? `One ${word} to go. ${bound.pattern.ends}` : `One ${word} to go.`);
+  if (course.number === fabric.courses) words.push('Fasten off: cut the yarn and pull the end through the last loop.');
   return words;
-}
-
-function lower(sentence: string): string {
-  return sentence ? sentence.replace(/^./, (letter) => letter.toLowerCase()) : 'after this row.';
 }
 
 /** What to tell beside a row. @param number from 1 */
 export function rowAdvice(request: RowAdviceRequest, number: number): RowAdvice {
   const course = workCourse(request.fabric, request.bound, request.foundation, number - 1);
+  const told = (text: string) => termed(text, request.terms);
   return {
-    changes: changesOf(course),
-    markers: markersOf(request, course),
-    lookOver: request.technique.words.lookOver,
-    ahead: aheadOf(request, course),
+    changes: changesOf(course, request.terms),
+    markers: markersOf(request, course).map(told),
+    lookOver: told(techniqueWords(request.technique.key).lookOver),
+    ahead: aheadOf(request, course).map(told),
   };
-}
-
-/** What to tell before the first row: the chain, and the loops it is worked into. */
-export function beginningAdvice(foundation: Foundation, count: number, into: IntoChain): string[] {
-  const chains = chainsFor(foundation, count);
-  const worked = foundation.each > 0 && foundation.firstInto > 1;
-  const ring = foundation.firstInto === 1 ? ['Join the chain without twisting it.'] : [];
-  return [
-    ...chainAdvice(chains),
-    ...ring,
-    ...(worked
-      ? [`Work into ${into === 'back bump' ? 'the back bump' : into} of each chain: ${intoChain[into]}.`]
-      : []),
-  ];
 }

@@ -1,9 +1,9 @@
 import { sampleIn, type sampleWish } from '../../../test/sampleWish.ts';
-import { patternBook } from '../../craft/patterns/book.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import { workCourse } from '../../plan/steps/course.ts';
-import type { Terms } from '../terms/terms.ts';
+import type { Terms } from '../terms/termed.ts';
 import { againstBelow } from './againstBelow.ts';
 
 /** What is told of each run of a row, in working order. */

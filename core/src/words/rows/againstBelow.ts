@@ -1,9 +1,11 @@
+import { blocksHigh, diagonalSpan } from '../../craft/fabric/diagonals.ts';
 import { baseCourses, cellsIn, type Fabric, runsForward } from '../../craft/fabric/fabric.ts';
-import type { BoundPattern } from '../../craft/patterns/bind.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { codeOf, type StitchKey, stitchKind } from '../../craft/stitches/kinds.ts';
-import { blocksHigh, diagonalSpan } from '../../craft/techniques/cornerToCorner/cornerToCorner.ts';
+import { techniqueNamed } from '../../craft/techniques/register.ts';
 import type { WorkedRun } from '../../plan/steps/course.ts';
-import { stitchWord, type Terms } from '../terms/terms.ts';
+import type { Terms } from '../terms/termed.ts';
+import { stitchWord } from '../terms/terms.ts';
 
 /** A run of one colour in the direction of the hand that works the course above it: cells from the edge it starts at. */
 interface Stretch {
@@ -20,20 +22,14 @@ const near = 2;
  * place in common. docs/craft.md, “The techniques”: wide hdc and clusters lie half a cell beside the row below.
  */
 function offsets(fabric: Fabric, { pattern }: BoundPattern): ((course: number) => number) | undefined {
-  if (
-    fabric.making === 'paired' ||
-    fabric.making === 'netted' ||
-    baseCourses(fabric) > 0 ||
-    pattern.technique === 'wedge-circle'
-  )
+  const technique = techniqueNamed(pattern.technique);
+  if (fabric.making === 'paired' || fabric.making === 'netted' || baseCourses(fabric) > 0 || technique?.circle)
     return undefined;
   if (fabric.making === 'diagonals') {
     const high = blocksHigh(fabric.courses, fabric.count);
     return (course) => diagonalSpan(course, fabric.count, high).from - course / 2;
   }
-  if (pattern.technique === 'wide-hdc') return (course) => (course % 2 ? 0.5 : 0);
-  if (pattern.technique === 'granny') return (course) => (course % 2 ? -0.5 : 0);
-  return () => 0;
+  return technique?.offset ?? (() => 0);
 }
 
 /** The colours of a course as a hand meets them that works towards higher columns, or towards lower ones. */

@@ -1,6 +1,6 @@
 import { sampleIn, sampleWish } from '../../../test/sampleWish.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import { cellsIn } from '../../craft/fabric/fabric.ts';
-import { patternBook } from '../../craft/patterns/book.ts';
 import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import { explainCourse } from './explain.ts';

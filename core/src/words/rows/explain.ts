@@ -1,7 +1,8 @@
 import { cellsIn, type Fabric, facesRight, isRoundMaking } from '../../craft/fabric/fabric.ts';
-import type { BoundPattern } from '../../craft/patterns/bind.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { stitchKind } from '../../craft/stitches/kinds.ts';
-import { stitchWord, type Terms } from '../terms/terms.ts';
+import type { Terms } from '../terms/termed.ts';
+import { stitchWord } from '../terms/terms.ts';
 import { courseWord } from './rows.ts';
 
 /** One cell of a course in numbers: kind and colour together. */

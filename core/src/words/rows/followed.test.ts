@@ -1,5 +1,6 @@
 import fc from 'fast-check';
-import { patternBook } from '../../craft/patterns/book.ts';
+import { told } from '../../../test/told.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import type { StitchPattern } from '../../craft/patterns/model.ts';
 import { makingsOf } from '../../craft/techniques/register.ts';
 import { planWish } from '../../plan/piece/plan.ts';
@@ -582,7 +583,7 @@ type Made = StitchPattern['made'];
 
 /** Every way in which a pattern of the book can be made. */
 const ways = patternBook.flatMap((pattern) => {
-  const others = makingsOf[pattern.technique].filter((made) => made === 'rounds' || made === 'turned-rounds');
+  const others = makingsOf(pattern.technique).filter((made) => made === 'rounds' || made === 'turned-rounds');
   const own: Made[] = [pattern.made, ...others.filter((made) => made !== pattern.made)];
   return own.map((made) => ({ pattern, made }));
 });
@@ -638,7 +639,7 @@ function begunAs(wish: WishInput, begin: string): WishInput {
   const refused = planWish(wishSchema.parse({ ...wish, foundation: 'none' }));
   const offered = refused.ok
     ? []
-    : (/Choose one of: (.+)\./.exec(refused.problems[0]?.hint ?? '')?.[1]?.split(', ') ?? []);
+    : (/Choose one of: (.+)\./.exec(told(refused.problems[0]).hint ?? '')?.[1]?.split(', ') ?? []);
   const key = offered[at % Math.max(1, offered.length)];
   return key ? { ...wish, foundation: key } : wish;
 }

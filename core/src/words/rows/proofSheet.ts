@@ -1,11 +1,16 @@
-import { policyNames } from '../../craft/technique/policy.ts';
 import type { Plan } from '../../plan/piece/plan.ts';
 import { contrastOf } from '../../plan/piece/policies.ts';
 import { strandLedger } from '../../plan/route/ledger.ts';
 import { totalsByColour } from '../../plan/route/route.ts';
 import { workCourse } from '../../plan/steps/course.ts';
+import { arithmeticWords, multipleText } from '../en/arithmetic.ts';
+import { yarnPartName } from '../en/finish.ts';
+import { foundationWords } from '../en/foundations.ts';
+import { techniqueWords } from '../en/techniques.ts';
+import { policyNames } from '../en/yarns.ts';
 import { differenceText, gramsText, lengthText, metresText } from '../figures/figures.ts';
-import type { Hand, Terms } from '../terms/terms.ts';
+import { type Terms, termed } from '../terms/termed.ts';
+import type { Hand } from '../terms/terms.ts';
 import { printedRows, readBack, sameFabric } from './readRows.ts';
 import { courseWord, totalWords } from './rows.ts';
 import { writing } from './writing.ts';
@@ -30,7 +35,7 @@ export function passedChecks(plan: Plan, terms: Terms, hand: Hand): PassedCheck[
   });
   return [
     {
-      what: 'every stitch stands on what the row below left, and may stand there',
+      what: 'every stitch is worked into what the row below left, and may be there',
       over: `${fabric.kinds.length} cells in ${fabric.courses} courses`,
       passed: true,
     },
@@ -78,25 +83,25 @@ export function proofSheet(plan: Plan, terms: Terms = 'US', hand: Hand = 'right'
   return [
     `# Proof sheet: ${wish.title}`,
     '',
-    `${bound.pattern.name}, ${technique.name}, made ${bound.pattern.made}; ${terms} terms, ${hand} hand.`,
+    `${bound.pattern.name}, ${termed(techniqueWords(technique.key).name, terms)}, made ${bound.pattern.made}; ${terms} terms, ${hand} hand.`,
     '',
     '## Size',
     line('finished', `${lengthText(width.width, units)} × ${lengthText(height.height, units)}`),
     line(
-      'against the wish',
+      'off the size asked for',
       `${differenceText(width.width, width.difference, units)} and ${differenceText(height.height, height.difference, units)}`,
     ),
-    ...[...width.why, ...height.why].map((why) => `- ${why}`),
+    ...[...width.why, ...height.why].map((why) => `- ${arithmeticWords(why)}`),
     line(
-      'can be worked on',
-      `stitches ${sizes.across.multiples.works.stitches}, chains ${sizes.across.multiples.works.chains}`,
+      'stitch multiple',
+      `stitches ${multipleText(sizes.across.multiples.works.stitches)}, chains ${multipleText(sizes.across.multiples.works.chains)}`,
     ),
     line(
-      'looks alike at both edges on',
-      `stitches ${sizes.across.multiples.alike.stitches}, chains ${sizes.across.multiples.alike.chains}`,
+      'for matching edges',
+      `stitches ${multipleText(sizes.across.multiples.alike.stitches)}, chains ${multipleText(sizes.across.multiples.alike.chains)}`,
     ),
-    line('first row', foundation.name),
-    line('the turning chain', foundation.counted ? 'counts as the first stitch' : 'is no stitch'),
+    line('first row', termed(foundationWords(foundation), terms)),
+    line('the turning chain', foundation.counted ? 'counts as the first stitch' : 'is not a stitch'),
     '',
     '## Totals',
     '| course | at its end |',
@@ -119,7 +124,9 @@ export function proofSheet(plan: Plan, terms: Terms = 'US', hand: Hand = 'right'
     '| colour | part | metres |',
     '|---|---|---|',
     ...piece.yarn.flatMap((need) => [
-      ...need.parts.map((part) => `| ${need.letter} | ${part.name} | ${metresText(part.metres, units)} |`),
+      ...need.parts.map(
+        (part) => `| ${need.letter} | ${yarnPartName(part.part)} | ${metresText(part.metres, units)} |`,
+      ),
       `| ${need.letter} | **together** | **${metresText(need.metres, units)}**, ${gramsText(need.grams, units)} |`,
     ]),
     '',

@@ -1,7 +1,8 @@
 import { assemble, type Cells, courseCells, type Fabric } from '../../craft/fabric/fabric.ts';
 import { codeOf, type StitchKey, stitchKind, stitchKinds } from '../../craft/stitches/kinds.ts';
 import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
-import { countedStitch, openingWords, type Style, stitchWord, summedStitch, type Terms } from '../terms/terms.ts';
+import type { Terms } from '../terms/termed.ts';
+import { countedStitch, openingWords, type Style, stitchWord, summedStitch } from '../terms/terms.ts';
 import { courseWord, rowLine, type WriteRequest, writeRow } from './rows.ts';
 
 /** A cell read from words; its colour may be told only after it. */
@@ -119,8 +120,7 @@ function unreadable(line: number, reason: string): Problem {
   return {
     code: 'text-unreadable',
     path: `line ${line}`,
-    message: `Line ${line} cannot be read back: ${reason}.`,
-    hint: 'Compare it with the printed plan.',
+    facts: { line, why: reason },
   };
 }
 

@@ -1,9 +1,10 @@
 import { type Fabric, isRoundMaking } from '../../craft/fabric/fabric.ts';
 import { beginsSmall, chainsFor, type Foundation, tubeBegins } from '../../craft/foundation/foundation.ts';
-import type { BoundPattern } from '../../craft/patterns/bind.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import type { Making } from '../../craft/patterns/model.ts';
 import { codeOf, type StitchKey, stitchKind } from '../../craft/stitches/kinds.ts';
 import { countedIn, type RowClose, type WorkedCourse, type WorkedRun, workCourse } from '../../plan/steps/course.ts';
+import type { Terms } from '../terms/termed.ts';
 import {
   chartDirection,
   countedStitch,
@@ -14,7 +15,6 @@ import {
   slipStitch,
   stitchWord,
   summedStitch,
-  type Terms,
   type Wording,
 } from '../terms/terms.ts';
 import { compress, printCompressed } from './repeats.ts';

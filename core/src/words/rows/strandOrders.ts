@@ -1,6 +1,6 @@
 import { colourLetter } from '../../craft/fabric/fabric.ts';
-import type { BoundPattern } from '../../craft/patterns/bind.ts';
-import type { TechniqueKey } from '../../craft/patterns/model.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
+import { techniqueNamed } from '../../craft/techniques/register.ts';
 import { type Chart, eachRun, isRound, startBoundary, stitchesBetween } from '../../plan/route/chart.ts';
 import { hangingMap, lastUses, movesByRow, OFF } from '../../plan/route/hangs.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, type MoveList } from '../../plan/route/moves.ts';
@@ -34,8 +34,6 @@ const placeWords: Partial<Record<HangingStrand['place'], string>> = {
   'start of the row': 'at the far edge',
 };
 
-const cellWords: Partial<Record<TechniqueKey, string>> = { granny: 'cluster', 'corner-to-corner': 'block' };
-
 /** Everything the strands do, row by row; made once for a plan. */
 export class StrandBook {
   private readonly chart: Chart;
@@ -63,7 +61,7 @@ export class StrandBook {
     this.lastUses = lastUses(chart);
     this.divided = new Set(colourOf).size < colourOf.length;
     this.twists = halfTwists({ chart, moves });
-    this.cell = cellWords[bound.pattern.technique] ?? 'stitch';
+    this.cell = techniqueNamed(bound.pattern.technique)?.cellWord ?? 'stitch';
     this.cells = this.cell === 'stitch' ? 'stitches' : `${this.cell}s`;
     this.course = isRound(chart.construction) ? 'round' : bound.pattern.made === 'diagonals' ? 'diagonal' : 'row';
     const of = (colour: number) => colourOf.filter((each) => each === colour).length;

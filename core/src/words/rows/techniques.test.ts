@@ -2,7 +2,7 @@ import { piece } from '../../../test/samplePiece.ts';
 import { costsFor } from '../../plan/route/costs.ts';
 import { chartOf } from '../../plan/route/ofFabric.ts';
 import { route } from '../../plan/route/route.ts';
-import type { Terms } from '../terms/terms.ts';
+import type { Terms } from '../terms/termed.ts';
 import { writeRow } from './rows.ts';
 import { StrandBook } from './strandOrders.ts';
 

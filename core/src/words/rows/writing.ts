@@ -1,5 +1,6 @@
 import type { Plan } from '../../plan/piece/plan.ts';
-import type { Hand, Terms } from '../terms/terms.ts';
+import type { Terms } from '../terms/termed.ts';
+import type { Hand } from '../terms/terms.ts';
 import type { WriteRequest } from './rows.ts';
 import { StrandBook } from './strandOrders.ts';
 

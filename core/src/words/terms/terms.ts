@@ -1,7 +1,6 @@
-import { codeOf, type StitchKey, stitchKind } from '../../craft/stitches/kinds.ts';
-
-/** Which of the two terminologies the words are in. */
-export type Terms = 'US' | 'UK';
+import { codeOf, type StitchKey } from '../../craft/stitches/kinds.ts';
+import { stitchNames } from './stitchNames.ts';
+import { type Terms, termed } from './termed.ts';
 
 /** Abbreviations, or whole words. */
 export type Style = 'short' | 'whole';
@@ -17,9 +16,9 @@ export interface Wording {
 
 /** The name of a stitch with the place where it is worked. */
 export function stitchWord(key: StitchKey, terms: Terms, style: Style = 'short'): string {
-  const kind = stitchKind(codeOf(key));
-  if (style === 'short') return terms === 'US' ? kind.us : kind.uk;
-  return terms === 'US' ? kind.usWhole : kind.ukWhole;
+  const [us, uk, usWhole, ukWhole] = stitchNames[key];
+  if (style === 'short') return terms === 'US' ? us : uk;
+  return terms === 'US' ? usWhole : ukWhole;
 }
 
 const counted = /^(cluster|block|fleck)\b/;
@@ -91,36 +90,38 @@ export function openingWords(
 
 /** How a special stitch is made, stitch by stitch; nothing of a plain one. docs/craft.md, “The techniques”. */
 const makings: Partial<Record<StitchKey, string>> = {
-  'hdc@between': 'hdc worked between two posts of the row below, under all its loops',
-  'sc@space': 'sc into the chain space of the row below',
-  'dc@below2': 'dc over the loose chains into the top of the stitch two rows below; in row 2 into the foundation chain',
+  'hdc@between': '{hdc} worked between two posts of the row below, under all its loops',
+  'sc@space': '{sc} into the chain space of the row below',
+  'dc@below2':
+    '{dc} over the loose chains into the top of the stitch two rows below; in row 2 into the foundation chain',
   'dc@front2':
-    'dc in the front loop of the stitch two rows below, which is in its own colour; skip the stitch behind it',
-  'sc@back': 'sc in the back loop only',
-  'sc@front': 'sc in the front loop only',
-  'hdc@back': 'hdc in the back loop only',
-  'hdc@front': 'hdc in the front loop only',
-  'dc@back': 'dc in the back loop only',
-  'dc@front': 'dc in the front loop only',
-  fpdc: 'dc around the post of the own colour two rows below, from the front, passing in front of the other net',
-  bpdc: 'dc around the post of the own colour two rows below, from the back, passing behind the other net',
-  'dc@base-front': 'dc into the stitch of the base row that A left free, in front of the chain of A',
-  'dc@base-behind': 'dc into the stitch of the base row that A left free, behind the chain of A',
-  fpsc: 'sc around the next post of A, from the front',
-  'fpdc@other': 'dc around the next post of B, from the front',
-  cluster: '3 dc in one chain',
-  'cluster@space': '3 dc in the space between two clusters below',
-  'cluster-ch3': 'ch 3, which is the first dc, and 2 dc in the same place',
-  'cluster-ch2': 'ch 2, which is the first dc, and 2 dc in the same place',
-  'edge-ch3': 'ch 3, which is a dc at the edge',
-  'edge-dc': '1 dc in the last stitch of the row below, or in the last chain',
-  block: 'sl st into the chain space of the next block below, ch 3, 3 dc in the same space',
-  'block-grow': 'ch 6; dc in the 4th, the 5th and the 6th chain from the hook',
-  'block-shrink': 'sl st in each of the 3 dc and into the chain space of the block below; ch 3, 3 dc in the same space',
-  inc: '2 dc in one stitch',
-  'inc-ch3': 'ch 3, which is the first dc, and 1 dc in the same stitch',
-  'sc-inc': '2 sc in one stitch',
-  'hdc-inc': '2 hdc in one stitch',
+    '{dc} in the front loop of the stitch two rows below, which is in its own colour; skip the stitch behind it',
+  'sc@back': '{sc} in the back loop only',
+  'sc@front': '{sc} in the front loop only',
+  'hdc@back': '{hdc} in the back loop only',
+  'hdc@front': '{hdc} in the front loop only',
+  'dc@back': '{dc} in the back loop only',
+  'dc@front': '{dc} in the front loop only',
+  fpdc: '{dc} around the post of the own colour two rows below, from the front, passing in front of the other net',
+  bpdc: '{dc} around the post of the own colour two rows below, from the back, passing behind the other net',
+  'dc@base-front': '{dc} into the stitch of the base row that A left free, in front of the chain of A',
+  'dc@base-behind': '{dc} into the stitch of the base row that A left free, behind the chain of A',
+  fpsc: '{sc} around the next post of A, from the front',
+  'fpdc@other': '{dc} around the next post of B, from the front',
+  cluster: '3 {dc} in one chain',
+  'cluster@space': '3 {dc} in the space between two clusters below',
+  'cluster-ch3': 'ch 3, which is the first {dc}, and 2 {dc} in the same place',
+  'cluster-ch2': 'ch 2, which is the first {dc}, and 2 {dc} in the same place',
+  'edge-ch3': 'ch 3, which is {a dc} at the edge',
+  'edge-dc': '1 {dc} in the last stitch of the row below, or in the last chain',
+  block: '{sl st} into the chain space of the next block below, ch 3, 3 {dc} in the same space',
+  'block-grow': 'ch 6; {dc} in the 4th, the 5th and the 6th chain from the hook',
+  'block-shrink':
+    '{sl st} in each of the 3 {dc} and into the chain space of the block below; ch 3, 3 {dc} in the same space',
+  inc: '2 {dc} in one stitch',
+  'inc-ch3': 'ch 3, which is the first {dc}, and 1 {dc} in the same stitch',
+  'sc-inc': '2 {sc} in one stitch',
+  'hdc-inc': '2 {hdc} in one stitch',
   fleck: 'draw up a loop in B, close it with A',
   'linen-edge': 'ch 2, which stands for the first stitch and the first space',
 };
@@ -129,13 +130,14 @@ const makings: Partial<Record<StitchKey, string>> = {
 export interface LegendEntry {
   readonly abbreviation: string;
   readonly words: string;
-  /** In the terms of the US; nothing of a plain stitch. */
+  /** Nothing of a plain stitch. */
   readonly made?: string;
 }
 
-/** How a special stitch is made, in the terms of the US; nothing of a plain one. */
-export function howMade(key: StitchKey): string | undefined {
-  return makings[key];
+/** How a special stitch is made; nothing of a plain one. */
+export function howMade(key: StitchKey, terms: Terms): string | undefined {
+  const made = makings[key];
+  return made && termed(made, terms);
 }
 
 /** The abbreviations of some stitches with their whole words, in the order of the register. */
@@ -143,7 +145,7 @@ export function legend(keys: readonly StitchKey[], terms: Terms): LegendEntry[] 
   return [...new Set(keys)]
     .sort((a, b) => codeOf(a) - codeOf(b))
     .map((key) => {
-      const made = howMade(key);
+      const made = howMade(key, terms);
       return {
         abbreviation: stitchWord(key, terms),
         words: stitchWord(key, terms, 'whole'),

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { told } from '../../../test/told.ts';
 import { type Belief, firstBelief, isDoubtful, learn, weightOf } from '../../craft/values/belief.ts';
 import { forecastError } from '../../craft/values/forecast.ts';
 import { must } from '../../craft/values/problem.ts';
@@ -122,7 +123,7 @@ describe('readings that cannot be', () => {
     ['a difference lost in the scale', weighedBall({ ...ball, after: 98 })],
   ])('%s is refused with a sentence and a hint', (_what, reading) => {
     expect(reading.ok).toBe(false);
-    if (!reading.ok) expect(reading.problems[0]?.hint.length).toBeGreaterThan(10);
+    if (!reading.ok) expect(told(reading.problems[0]).hint.length).toBeGreaterThan(10);
   });
 
   it('one that is far off is asked about, not swallowed', () => {

@@ -1,5 +1,5 @@
 import type { Reading } from '../../craft/values/belief.ts';
-import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
+import { type Facts, good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 
 /** A swatch stands for the real work only so far (edges, mood, size). */
 const swatchError = 0.04;
@@ -13,20 +13,16 @@ function evenly(bound: number): number {
   return bound / Math.sqrt(3);
 }
 
-function wrong(path: string, message: string, hint: string): Problem {
-  return { code: 'out-of-range', path, message, hint };
+function wrong(path: string, code: string, facts: Facts = {}): Problem {
+  return { code, path, facts };
 }
 
 function ratioOf(used: number, predicted: number, error: number): Result<Reading> {
   if (!(predicted > 0)) {
-    return refused(
-      wrong('predicted', 'Nothing was worked between the readings.', 'Work some rows first, or plan the swatch.'),
-    );
+    return refused(wrong('predicted', 'nothing-worked-between'));
   }
   if (!(used > 0)) {
-    return refused(
-      wrong('used', 'The reading leaves no yarn for the stitches.', 'Check the weights, and the metres a gram.'),
-    );
+    return refused(wrong('used', 'no-yarn-left-for-stitches'));
   }
   return good({ ratio: Math.log(used / predicted), error });
 }
@@ -50,11 +46,7 @@ export function weighedSwatch(swatch: SwatchWeight): Result<Reading> {
 }
 
 function tooLight(path: string, grams: number, scale: number): Problem {
-  return wrong(
-    path,
-    `${grams} g is too little for a scale that reads to ± ${scale} g.`,
-    `Weigh at least ${3 * scale} g, or use a finer scale.`,
-  );
+  return wrong(path, 'too-light-for-scale', { grams, scale, least: 3 * scale });
 }
 
 export interface BallWeights {
@@ -74,13 +66,7 @@ export function weighedBall(ball: BallWeights): Result<Reading> {
   const { before, after, scale, metresPerGram, tails, predicted } = ball;
   const grams = before - after;
   if (grams <= 0) {
-    return refused(
-      wrong(
-        'after',
-        `The ball weighs ${after} g, no less than the ${before} g it began with.`,
-        'Check which reading is which.',
-      ),
-    );
+    return refused(wrong('after', 'ball-grew', { after, before }));
   }
   if (grams < 3 * scale) return refused(tooLight('after', grams, scale));
   const start = ball.beforeIsLabel ? labelWeight * before : evenly(scale);

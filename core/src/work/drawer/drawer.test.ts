@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { told } from '../../../test/told.ts';
 import { must } from '../../craft/values/problem.ts';
 import { type DrawerYarn, drawerYarnSchema } from '../../records/drawerYarn.ts';
 import { freeOf, metresInDrawer, setAside } from './drawer.ts';
@@ -92,8 +93,8 @@ describe('the drawer as a table', () => {
     const rows = [toRow(oat), { ...toRow(oat), weight: 'aran', balls: '2.5' }];
     const read = readDrawerTable(drawerColumns, rows);
     expect(read.ok ? [] : read.problems.map((problem) => problem.path)).toEqual(['line 3, weight', 'line 3, balls']);
-    expect(read.ok ? '' : read.problems[0]?.message).toContain('“aran”');
+    expect(read.ok ? '' : told(read.problems[0]).message).toContain('“aran”');
     const headless = readDrawerTable(['yarn'], []);
-    expect(headless.ok ? '' : headless.problems[0]?.message).toContain('“line”, “shade”');
+    expect(headless.ok ? '' : told(headless.problems[0]).message).toContain('no column line, shade');
   });
 });

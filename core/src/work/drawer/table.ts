@@ -3,6 +3,7 @@ import { numberOrText } from '../../craft/units/amount.ts';
 import { parseLabel } from '../../craft/units/yarn.ts';
 import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import { type DrawerYarn, drawerYarnSchema } from '../../records/drawerYarn.ts';
+import { issueFacts } from '../../records/readJson.ts';
 
 /** The columns of the drawer as a table; `label` may stand for metres and grams in one. */
 export const drawerColumns = [
@@ -73,15 +74,14 @@ function readRow(row: Row, line: number): Result<DrawerYarn> {
   });
   if (read.success) return good(read.data);
   return refused(
-    ...read.error.issues.map(({ path, message }): Problem => {
-      const field = String(path[0] ?? '');
+    ...read.error.issues.map((issue): Problem => {
+      const field = String(issue.path[0] ?? '');
       const column = columnOf[field] ?? field;
       const typed = row[column];
       return {
-        code: 'field-wrong',
+        code: 'table-cell',
         path: `line ${line}, ${column}`,
-        message: `Line ${line}, column “${column}”${typed ? `, “${typed}”` : ''}: ${message}`,
-        hint: 'Mend that cell and bring the table in again; nothing of it was taken yet.',
+        facts: { ...issueFacts(issue), line, column, typed, field },
       };
     }),
   );
@@ -92,10 +92,9 @@ export function readDrawerTable(columns: readonly string[], rows: readonly Row[]
   const missing = ['line', 'shade', 'fibre', 'weight'].filter((column) => !columns.includes(column));
   if (missing.length) {
     return refused({
-      code: 'field-missing',
+      code: 'table-columns',
       path: 'line 1',
-      message: `The first line names no column ${missing.map((each) => `“${each}”`).join(', ')}.`,
-      hint: `The columns are: ${drawerColumns.join(', ')}; “label” may stand for metres and grams.`,
+      facts: { missing, columns: drawerColumns },
     });
   }
   const read = rows.map((row, i) => readRow(row, i + 2));

@@ -18,7 +18,7 @@ export interface Corner {
  */
 export function cornersOf(prepared: Prepared, wide: number, high: number): Corner[] {
   const { technique, bound, wish } = prepared;
-  if (technique.key !== 'corner-to-corner') return [];
+  if (!technique.diagonal) return [];
   const [across, up] = [widthRule(acrossRequest(prepared), wish.edges), heightRule(bound, technique, wish.ending)];
   const found: Corner[] = [];
   for (let diagonals = 2; diagonals < Math.max(wide, high); diagonals++) {

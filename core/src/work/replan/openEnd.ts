@@ -1,4 +1,4 @@
-import { blocksHigh } from '../../craft/techniques/cornerToCorner/cornerToCorner.ts';
+import { blocksHigh } from '../../craft/fabric/diagonals.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
 import { admits } from '../../plan/fit/progression.ts';
 import { heightRule } from '../../plan/fit/up.ts';
@@ -38,7 +38,7 @@ export function openEnd(
   if (rows < 1) return undefined;
   const { bound, technique, wish } = prepared;
   const rule = heightRule(bound, technique, wish.ending);
-  if (technique.key === 'corner-to-corner') return openCorner(prepared, stitches, rows, costs);
+  if (technique.diagonal) return openCorner(prepared, stitches, rows, costs);
   if (technique.courses || prepared.foundation.circle || !admits(rule, rows)) return undefined;
   const last = costs.seconds.length;
   let next: number | undefined = rows + 1;
@@ -51,7 +51,7 @@ export function openEnd(
     const found = colourNow({ ...question, metres, now: { rows, runs: 0 }, part: 0 });
     return { letter: question.yarn.letter, chance: found.ok ? found.value.chance : undefined };
   });
-  const circle = technique.key === 'wedge-circle';
+  const circle = technique.circle === true;
   return { width: size.width.width, height: size.height.height, circle, next, lasts };
 }
 

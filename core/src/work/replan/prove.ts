@@ -1,5 +1,5 @@
 import { courseCells, type Fabric } from '../../craft/fabric/fabric.ts';
-import { good, type Result, refused } from '../../craft/values/problem.ts';
+import { type Facts, good, type Result, refused } from '../../craft/values/problem.ts';
 import { thaw } from '../../plan/begun/frozen.ts';
 import { checkStrands } from '../../plan/check/strands.ts';
 import { CUT, type MoveList } from '../../plan/route/moves.ts';
@@ -38,22 +38,22 @@ function made({ length, kind, colour, row, from, to }: MoveList, below: number):
  * @param stays courses that are worked
  */
 export function proveOnward(work: FrozenWork, next: FrozenWork, stays: number): Result<FrozenWork> {
-  const broken = (path: string, message: string) =>
-    refused({ code: 'fabric-broken', path, message, hint: 'Look at the rest of the work again and choose anew.' });
+  const broken = (path: string, what: string, facts: Facts = {}) =>
+    refused({ code: 'onward-broken', path, facts: { ...facts, what } });
   const [old, now] = [thaw(work), thaw(next)];
   if (!old.ok) return old;
   if (!now.ok) return now;
   if (work.foundation !== next.foundation || work.pattern !== next.pattern) {
-    return broken('begun', 'The other plan begins otherwise than the work did.');
+    return broken('begun', 'beginning');
   }
   const same = sameCourses(old.value.fabric, now.value.fabric);
   if (same < stays) {
-    return broken(`row ${same + 1}`, `Row ${same + 1} is worked already, and the other plan has it otherwise.`);
+    return broken(`row ${same + 1}`, 'row', { row: same + 1 });
   }
   const { strands, fabric } = now.value;
   const before = shifted(old.value.strands.moves, old.value.fabric, fabric);
   if (made(before, stays).join() !== made(strands.moves, stays).join()) {
-    return broken('begun.moves', 'The other plan moves a strand otherwise than it was moved.');
+    return broken('begun.moves', 'moves');
   }
   const proof = checkStrands(chartOf(now.value.fabric), { ...strands, totals: [], bobbins: [] });
   return proof.ok ? good(next) : proof;

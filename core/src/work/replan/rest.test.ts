@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { sampleWeighing } from '../../../test/sampleWeighing.ts';
 import { sampleWish } from '../../../test/sampleWish.ts';
-import { patternBook } from '../../craft/patterns/book.ts';
+import { told } from '../../../test/told.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import { policies } from '../../craft/technique/policy.ts';
 import { must } from '../../craft/values/problem.ts';
 import { freeze, thaw } from '../../plan/begun/frozen.ts';
@@ -259,8 +260,8 @@ describe('every way to go on', () => {
     const { begun, plans } = inHand({}, 20);
     const swapped = one(plans, 'swapped').begun;
     const over = proveOnward(begun, swapped, 21);
-    expect(over.ok ? '' : over.problems[0]?.message).toBe(
-      'Row 21 is worked already, and the other plan has it otherwise.',
+    expect(over.ok ? '' : told(over.problems[0]).message).toBe(
+      'Row 21 is worked already, and the other plan changes it.',
     );
     const moves = [...begun.moves];
     moves[3] = (moves[3] ?? 0) + 1;

@@ -146,7 +146,7 @@ function otherFinishes(onward: Onward, planned: Draft): Draft[] {
     drafts.push({ ...planned, kind: 'thinner', wish: { ...planned.wish, border: thinner } });
   }
   if (border) drafts.push({ ...planned, kind: 'bare', wish: bare });
-  if (onward.prepared.technique.key !== 'wedge-circle') {
+  if (!onward.prepared.technique.circle) {
     drafts.push({ ...planned, kind: 'closing', wish: { ...planned.wish, closing: !closing } });
   }
   return drafts;
@@ -187,8 +187,6 @@ export function restPlans(work: WorkInHand): Result<RestPlan[]> {
 }
 
 const notWhole: Problem = {
-  code: 'fabric-broken',
+  code: 'rest-not-whole',
   path: 'begun',
-  message: 'The begun work does not hold together, so its rest cannot be planned.',
-  hint: 'Restore the work from a backup.',
 };

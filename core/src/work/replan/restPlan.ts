@@ -200,7 +200,7 @@ export class Onward {
       wish,
       rows,
       making: fabric.making,
-      circle: technique.key === 'wedge-circle',
+      circle: technique.circle === true,
       measured: this.drift.width !== 1 || this.drift.height !== 1,
       stays,
       begun: freezeCloth(cloth),

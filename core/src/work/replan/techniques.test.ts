@@ -1,5 +1,5 @@
 import { sampleIn } from '../../../test/sampleWish.ts';
-import { findPattern } from '../../craft/patterns/book.ts';
+import { findPattern } from '../../craft/book/book.ts';
 import { must } from '../../craft/values/problem.ts';
 import { freeze, thaw } from '../../plan/begun/frozen.ts';
 import { unknownPace } from '../../plan/pace/ownPace.ts';

@@ -53,7 +53,7 @@ export function planFigures(wish: Wish, begun: FrozenWork): Result<PlanFigures> 
     rows,
     width: size.width.width,
     height: size.height.height,
-    circle: technique.key === 'wedge-circle',
+    circle: technique.circle === true,
     yarn,
     ends: all,
     time: secondsBy(wish.pace ?? unknownPace, work),

@@ -39,8 +39,8 @@ export function countedOn(swatch: Swatch): Counted | undefined {
 }
 
 /** A swatch has so many repeats at least: three, and one of blocks and of rounds, which are large. */
-export function leastRepeats({ key }: Pick<Technique, 'key'>): number {
-  return key === 'wedge-circle' || key === 'corner-to-corner' ? 1 : 3;
+export function leastRepeats({ circle, diagonal }: Pick<Technique, 'circle' | 'diagonal'>): number {
+  return circle || diagonal ? 1 : 3;
 }
 
 /**
@@ -54,7 +54,7 @@ export function planSwatch(swatch: Swatch): Result<Plan> {
   if (!prepared.ok) return prepared;
   const gauge = countedOn(swatch) ?? wish.gauge;
   const { technique, bound, finished } = prepared.value;
-  const circle = technique.key === 'wedge-circle';
+  const { circle } = technique;
   const repeats = leastRepeats(technique);
   const stitches = circle
     ? bound.across.works.multiple
@@ -88,10 +88,12 @@ export function swatchReading(swatch: Swatch): Result<Reading> {
   const gauge = countedOn(swatch);
   if (!weight || !gauge) {
     return refused({
-      code: 'field-missing',
+      code: 'swatch-unfinished',
       path: weight ? 'counts' : 'weight',
-      message: weight ? 'The swatch is not counted yet.' : 'The swatch is not weighed yet.',
-      hint: 'Count stitches and rows, and weigh it dry before washing.',
+      facts: {
+        counted: weight !== undefined && gauge === undefined ? false : gauge !== undefined,
+        weighed: weight !== undefined,
+      },
     });
   }
   const plan = planSwatch(swatch);
@@ -122,10 +124,9 @@ export function withSwatch(wish: Wish, id: string, swatch: Swatch): Result<Wish>
   const gauge = swatchGauge(id, swatch);
   if (!gauge) {
     return refused({
-      code: 'field-missing',
+      code: 'swatch-not-counted',
       path: 'gauge',
-      message: `${swatch.title} is not counted yet.`,
-      hint: 'Count stitches and rows on it first.',
+      facts: { title: swatch.title },
     });
   }
   const { choice: _size, ...rest } = wish;

@@ -1,4 +1,5 @@
 import { sampleWish } from '../../../test/sampleWish.ts';
+import { told } from '../../../test/told.ts';
 import { must } from '../../craft/values/problem.ts';
 import { compareStrips, planStrip, stripPolicies } from './strips.ts';
 
@@ -51,6 +52,6 @@ describe('test strips', () => {
 
   it('a technique with one way only has nothing to compare', () => {
     const mesh = planStrip({ ...wish, pattern: { key: 'two-nets' } }, 'cut-always');
-    expect(mesh.ok ? '' : mesh.problems[0]?.message).toContain('one way');
+    expect(mesh.ok ? '' : told(mesh.problems[0]).message).toContain('only one thing to do');
   });
 });

@@ -1,4 +1,4 @@
-import { type Policy, policyNames } from '../../craft/technique/policy.ts';
+import type { Policy } from '../../craft/technique/policy.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
 import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import { yarnFigures } from '../../craft/yarn/yarn.ts';
@@ -19,7 +19,6 @@ const stripHeight = 50;
 /** One strip: what is made, and what it says of the whole piece. */
 export interface Strip {
   readonly policy: Policy;
-  readonly name: string;
   readonly chains: number;
   readonly stitches: number;
   readonly rows: number;
@@ -53,10 +52,9 @@ export function planStrip(wish: Wish, policy: Policy): Result<Plan> {
   const { technique, bound, gauge } = prepared.value;
   if (technique.policy) {
     const problem: Problem = {
-      code: 'pattern-not-laid',
+      code: 'one-policy',
       path: 'policy',
-      message: `${technique.name} has one way with its strands only.`,
-      hint: 'There is nothing to compare; swatch it instead.',
+      facts: { technique: technique.key },
     };
     return refused(problem);
   }
@@ -91,7 +89,6 @@ export function compareStrips(wish: Wish, weighed: Partial<Record<Policy, number
     const { piece, width, height } = strip.value;
     strips.push({
       policy,
-      name: policyNames[policy],
       chains: width.chains,
       stitches: width.stitches,
       rows: height.rows,

@@ -1,9 +1,11 @@
 import { sampleWish } from '../../../test/sampleWish.ts';
-import { patternBook } from '../../craft/patterns/book.ts';
+import { told } from '../../../test/told.ts';
+import { patternBook } from '../../craft/book/book.ts';
 import { policies } from '../../craft/technique/policy.ts';
 import { weightOf } from '../../craft/values/belief.ts';
 import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../../plan/piece/plan.ts';
+import { readShape } from '../../records/readJson.ts';
 import { type Swatch, swatchSchema } from '../../records/swatch.ts';
 import { hookFor, swatchFigures } from './hooks.ts';
 import { countedOn, planSwatch, swatchGauge, swatchReading, withSwatch } from './readings.ts';
@@ -72,7 +74,7 @@ describe('what is counted on it', () => {
   it('is no gauge until stitches and rows are both counted', () => {
     expect(countedOn(swatch({ counts: counts.slice(0, 3) }))).toBeUndefined();
     const none = withSwatch(sampleWish(), id, swatch());
-    expect(none.ok ? '' : none.problems[0]?.message).toContain('not counted yet');
+    expect(none.ok ? '' : told(none.problems[0]).message).toContain('not counted yet');
   });
 
   it('sizes go by the washed counts, yarn by the others', () => {
@@ -127,7 +129,7 @@ describe('what is weighed on it', () => {
   it('too light for its scale, it is refused, and the gauge goes without it', () => {
     const light = { ...heavy, weight: { grams: 2, scale: 1 } };
     const reading = swatchReading(light);
-    expect(reading.ok ? '' : reading.problems[0]?.message).toContain('too little');
+    expect(reading.ok ? '' : told(reading.problems[0]).message).toContain('too light');
     expect(swatchGauge(id, light)).not.toHaveProperty('weighed');
   });
 });
@@ -139,7 +141,10 @@ describe('which hook', () => {
   });
 
   it('a hook told in another way than mm is refused', () => {
-    const read = swatchSchema.safeParse({ ...swatch(), hook: 50 });
-    expect(read.error?.issues[0]?.message).toContain('mm');
+    const read = readShape(swatchSchema, { ...swatch(), hook: 50 });
+    expect(read.ok ? undefined : read.problems[0]).toMatchObject({
+      path: 'hook',
+      facts: { kind: 'too_big', limit: 25 },
+    });
   });
 });

@@ -1,5 +1,5 @@
 import type { Fabric } from '../../craft/fabric/fabric.ts';
-import { printPattern } from '../../craft/patterns/print.ts';
+import { printPattern } from '../../craft/notation/print.ts';
 import { techniqueOf } from '../../craft/techniques/register.ts';
 import { parseLength } from '../../craft/units/length.ts';
 import { type Belief, firstBelief, type Reading } from '../../craft/values/belief.ts';

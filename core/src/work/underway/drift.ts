@@ -46,7 +46,7 @@ export function driftOf(measured: Measuring, planned: Planned, units: LengthUnit
 /** The cloth as it is worked, mm, without its finishing; nothing on the diagonal and in a circle, where no side grows row by row. */
 export function clothAsWorked(prepared: Prepared, fabric: Fabric): Planned | undefined {
   const { technique, gauge } = prepared;
-  if (technique.key === 'corner-to-corner' || technique.key === 'wedge-circle') return undefined;
+  if (technique.diagonal || technique.circle) return undefined;
   return {
     width: widthsAcross(prepared, fabric.count) * gauge.stitchWidth.mid,
     height: fabric.courses * gauge.rowHeight.mid,

@@ -1,8 +1,8 @@
 import { cellsIn, type Fabric, runsForward } from '../../craft/fabric/fabric.ts';
-import type { BoundPattern } from '../../craft/patterns/bind.ts';
+import { readTypedRow } from '../../craft/notation/read.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { evaluate } from '../../craft/patterns/count.ts';
 import type { PatternRow } from '../../craft/patterns/model.ts';
-import { readTypedRow } from '../../craft/patterns/read.ts';
 import { good, type Result, refused } from '../../craft/values/problem.ts';
 
 /** A run as a maker sees it on the cloth. */
@@ -11,14 +11,25 @@ export interface SeenRun {
   readonly colour: string;
 }
 
+/** How a row differs from others like it: by a row further down, or by its place alone. */
+export interface Difference {
+  /** So many rows below lies this row, spelled as its runs. */
+  readonly down?: number;
+  readonly runs?: string;
+  /** Its place among neighbours of the same colours, from 1. */
+  readonly band?: { readonly at: number; readonly of: number };
+  /** Rows worked in all. */
+  readonly rows?: number;
+}
+
 /** A row that the last worked one may be. */
 export interface RowCandidate {
   /** From 1. */
   readonly row: number;
   /** Whether the row under it was described too, and answers. */
   readonly sure: boolean;
-  /** What tells it from the other candidates: the first row below that differs, and how it lies there. */
-  readonly tells: string;
+  /** What tells it from the other candidates; nothing where it is the only one. */
+  readonly tells?: Difference | undefined;
 }
 
 /** The runs of a course in the order in which it was worked. */
@@ -70,10 +81,9 @@ export function readSeenRow(text: string, cells: number, colours: readonly strin
   const stray = [...start, ...unit, ...end].find((run) => !colours.includes(run.colour));
   if (stray) {
     return refused({
-      code: 'pattern-syntax',
+      code: 'colour-not-in-row',
       path: '',
-      message: `Colour ${stray.colour || '(none)'} is not in this work.`,
-      hint: `Write runs such as 4${colours[0]} 4${colours[1] ?? colours[0]}; the colours are ${colours.join(', ')}.`,
+      facts: { colour: stray.colour, colours },
     });
   }
   const repeated = start.length || end.length;
@@ -122,7 +132,7 @@ export function findRow(
   return found.map((course) => ({
     row: course + 1,
     sure: below !== undefined,
-    tells: found.length > 1 ? difference(fabric, rows, found, course) : '',
+    tells: found.length > 1 ? difference(fabric, rows, found, course) : undefined,
   }));
 }
 
@@ -147,14 +157,13 @@ function difference(
   rows: readonly (readonly SeenRun[])[],
   found: readonly number[],
   course: number,
-): string {
+): Difference {
   const others = found.filter((each) => each !== course);
   for (let down = 1; down <= course; down++) {
     const own = spelled(rows[course - down] ?? []);
     const differs = others.every((other) => other < down || spelled(rows[other - down] ?? []) !== own);
-    if (differs) return `${down} below it lies ${own.length > 40 ? `${own.slice(0, 40)} …` : own}`;
+    if (differs) return { down, runs: own };
   }
   const band = bandOf(fabric, course);
-  const place = band.of > 1 ? `row ${band.at} of ${band.of} alike; ` : '';
-  return `${place}count the rows: ${course + 1} in all`;
+  return { ...(band.of > 1 ? { band } : {}), rows: course + 1 };
 }

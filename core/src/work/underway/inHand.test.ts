@@ -4,6 +4,7 @@ import { freeze, thaw } from '../../plan/begun/frozen.ts';
 import { secondsIn } from '../../plan/pace/hours.ts';
 import { unknownPace } from '../../plan/pace/ownPace.ts';
 import { planWish } from '../../plan/piece/plan.ts';
+import { endsAtText } from '../../words/en/lasting.ts';
 import {
   cellsWorked,
   costsOfWork,
@@ -13,7 +14,6 @@ import {
   partWorked,
   sessionsOfWork,
 } from './inHand.ts';
-import { endsAtText } from './weighed.ts';
 
 /** 36 stitches and 44 rows of nine runs, with a border of two rounds in B. */
 const plan = must(
@@ -63,7 +63,7 @@ describe('a work in hand', () => {
 
   it('takes its finishing last, of the colour that it is in', () => {
     const [border] = plan.piece.finish;
-    expect(border).toMatchObject({ name: 'border', colour: 1 });
+    expect(border).toMatchObject({ part: 'border', colour: 1 });
     expect([metresToEnd(costs, 0).at(-1), metresToEnd(costs, 1).at(-1)]).toEqual([0, border?.metres]);
     expect(metresToEnd(costs, 1)).toHaveLength(45);
   });

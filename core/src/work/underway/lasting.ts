@@ -1,6 +1,6 @@
 import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
-import { type ColourNow, type ColourQuestion, colourNow, endsAtText } from './weighed.ts';
+import { type ColourNow, type ColourQuestion, colourNow } from './weighed.ts';
 
 /** Whether one colour of a work lasts to its end, as far as it is known what there is. */
 export interface Lasting {
@@ -24,11 +24,4 @@ export function lasting(questions: readonly Omit<ColourQuestion, 'now' | 'part'>
 /** Whether a yarn is not sure enough for its maker. */
 export function isShort({ chance }: Lasting, { sure }: Pick<Wish, 'sure'>): boolean {
   return chance < sure;
-}
-
-/** Where each of some colours ends: `A ends between rows 97 and 107; B ends in the finishing`. @param rows of the whole piece */
-export function shortText(short: readonly Lasting[], rows: number): string {
-  return short
-    .map(({ letter, endsAt }) => (endsAt ? `${letter} ends ${endsAtText(endsAt, rows)}` : `${letter} may not last`))
-    .join('; ');
 }

@@ -1,11 +1,13 @@
 import { sampleWeighing } from '../../../test/sampleWeighing.ts';
+import { told } from '../../../test/told.ts';
 import { firstBelief, learn } from '../../craft/values/belief.ts';
 import { must } from '../../craft/values/problem.ts';
 import { type Handwork, handworkOf } from '../../plan/pace/hours.ts';
 import { secondsBy } from '../../plan/pace/ownPace.ts';
 import type { Weighing } from '../../records/logEntry.ts';
+import { shortText } from '../../words/en/lasting.ts';
 import { driftNow, driftOf, isDrifting } from './drift.ts';
-import { isShort, lasting, shortText } from './lasting.ts';
+import { isShort, lasting } from './lasting.ts';
 import { paceOfSessions, sessionRatio, sessionsOf, sittingSince } from './sessions.ts';
 import { colourNow } from './weighed.ts';
 
@@ -166,7 +168,7 @@ describe('what the balls on the scale say', () => {
       ['A', true],
       ['B', false],
     ]);
-    expect(shortText(told.slice(0, 1), 38)).toMatch(/^A ends between rows 2[2-4] and 2[4-6]$/);
+    expect(shortText(told.slice(0, 1), 38)).toMatch(/^A runs out between rows 2[2-4] and 2[4-6]$/);
     expect(shortText([{ letter: 'A', chance: 0.5, endsAt: undefined }], 38)).toBe('A may not last');
   });
 
@@ -184,7 +186,7 @@ describe('what the balls on the scale say', () => {
 
   it('refuses a ball that grew, and asks about one that is far off', () => {
     const grown = ask([weigh({ after: 101 })]);
-    expect(grown.ok ? '' : grown.problems[0]?.message).toContain('no less');
+    expect(grown.ok ? '' : told(grown.problems[0]).message).toContain('but only 100 g at the start');
     expect(must(ask([weigh({ after: 5 })])).doubtful).toBe(true);
     expect(firstBelief('measured').sd).toBeCloseTo(0.114, 3);
   });

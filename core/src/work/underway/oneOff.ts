@@ -1,14 +1,10 @@
 import { cellsIn, type Fabric, facesRight, isRoundMaking } from '../../craft/fabric/fabric.ts';
-import type { BoundPattern } from '../../craft/patterns/bind.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { stitchKind } from '../../craft/stitches/kinds.ts';
+import type { Told } from '../../craft/values/problem.ts';
 
-/** One thing that a count which is wrong by a few may mean, where to look, and what then. */
-export interface LikelyCause {
-  readonly cause: string;
-  readonly look: string;
-  /** Whether it hides, or how far to go back. */
-  readonly cure: string;
-}
+/** One thing that a count which is wrong by a few may mean: its words tell where to look, and what then. */
+export type LikelyCause = Told;
 
 /**
  * What a count that is off at the end of a row may mean, the likeliest first. docs/craft.md, “Slips and cures”.
@@ -25,69 +21,25 @@ export function oneOff(fabric: Fabric, bound: BoundPattern, number: number, off:
   const turning = first.opens;
   if (off < 0) {
     if (turning || !round) {
-      causes.push({
-        cause: turning
-          ? 'The top of the turning chain was left out at the end.'
-          : 'The last stitch of the row below was left out.',
-        look: round
-          ? 'At the join of the round.'
-          : 'At the end of this row: is the very last stitch of the row below empty?',
-        cure: 'Work into it now; nothing has to come out.',
-      });
+      causes.push({ code: turning ? 'left-out-turning' : 'left-out-last', facts: { round } });
     }
     if (changes > 0) {
-      causes.push({
-        cause: 'A stitch was passed over at a colour change.',
-        look: `At each of the ${changes} changes: a gap, or a run one short.`,
-        cure: 'Undo to that change; one stitch short in a run shows for good.',
-      });
+      causes.push({ code: 'passed-over-at-change', facts: { changes } });
     }
-    causes.push({
-      cause: 'A stitch was passed over in a long run.',
-      look: 'Feel along the top for a hole as wide as a stitch.',
-      cure:
-        changes > 0
-          ? 'Undo to it: the runs above would no longer stand over those below.'
-          : 'In one plain colour it hides: work 2 into the next stitch of the next row, and keep the count.',
-    });
+    causes.push({ code: 'passed-over-in-run', facts: { changes } });
   } else {
-    causes.push({
-      cause: turning
-        ? 'A stitch was worked beside the turning chain that counts.'
-        : 'A stitch was worked into the turning chain, which is none.',
-      look: 'At the beginning of this row: two stitches where one belongs.',
-      cure: 'Undo to the beginning of the row; at the edge it would lean outwards.',
-    });
-    causes.push({
-      cause: 'Two stitches stand in one.',
-      look: changes > 0 ? 'Run by run: one of them is one too long.' : 'Look for a V with two feet in one top.',
-      cure:
-        changes > 0
-          ? 'Undo to it: the figure above would be pushed aside.'
-          : 'In one plain colour it hides: take 2 together in the next row.',
-    });
+    causes.push({ code: turning ? 'beside-turning' : 'into-turning' });
+    causes.push({ code: 'two-in-one', facts: { changes } });
   }
   if (Math.abs(off) > 1) {
-    causes.unshift({
-      cause: `${Math.abs(off)} stitches are a whole run or a repeat rather than a slip.`,
-      look: `Compare run by run with the row as written: ${count} in all.`,
-      cure: 'Undo to the first run that differs.',
-    });
+    causes.unshift({ code: 'whole-run', facts: { off: Math.abs(off), count } });
   }
   if (!facesRight(course, fabric.making)) {
-    causes.push({
-      cause: 'It was counted from the wrong side.',
-      look: 'Turn it and count the tops again from the right side.',
-      cure: 'If it is right there, go on.',
-    });
+    causes.push({ code: 'wrong-side' });
   }
   const { length } = bound.colours;
   if (length > 2) {
-    causes.push({
-      cause: 'A run was worked in another colour, and counted to that one.',
-      look: 'Count each colour by itself against the sum of the row.',
-      cure: 'Undo to that run.',
-    });
+    causes.push({ code: 'other-colour' });
   }
   return causes;
 }

@@ -131,12 +131,3 @@ function atHand(
   const high = courseAfter(metres, now, part, out.high);
   return { chance, endsAt: low === undefined ? undefined : { low, high: high ?? metres.length } };
 }
-
-/**
- * Where a yarn ends, in words: `between rows 31 and 36`, or with an end that may come only when all rows are worked.
- * @param rows of the whole piece; what comes after them is its finishing
- */
-export function endsAtText({ low, high }: NonNullable<ColourNow['endsAt']>, rows: number): string {
-  if (low > rows) return 'in the finishing';
-  return high > rows ? `between row ${low} and the end` : `between rows ${low} and ${high}`;
-}

@@ -1,9 +1,12 @@
 import fc from 'fast-check';
 import { sampleWish } from '../../../test/sampleWish.ts';
+import { told } from '../../../test/told.ts';
 import { must } from '../../craft/values/problem.ts';
 import { measureParts } from '../../plan/measure/parts.ts';
 import { measuringRequest } from '../../plan/piece/piece.ts';
 import { planWish } from '../../plan/piece/plan.ts';
+import { differenceWords } from '../../words/en/findRow.ts';
+import { causeWords } from '../../words/en/slips.ts';
 import { findRow, readSeenRow, runsToTap, seenRuns } from './findRow.ts';
 import { cellsWorked } from './inHand.ts';
 import { oneOff } from './oneOff.ts';
@@ -37,11 +40,11 @@ describe('find my row', () => {
 
   it('says what tells the candidates apart', () => {
     const [first, second] = findRow(fabric, bound, seen('| 4A 4B | 4A'), seen('| 4B 4A | 4B'));
-    expect(first?.tells).toContain('9 in all');
-    expect(second?.tells).toContain('17 in all');
+    expect(differenceWords(first?.tells ?? {})).toContain('9 in all');
+    expect(differenceWords(second?.tells ?? {})).toContain('17 in all');
     // Told of one row only, its place in its band of four is what a maker can see: row 7 is the third in B.
     const third = findRow(fabric, bound, seen('4B'), undefined).find((each) => each.row === 7);
-    expect(third?.tells).toBe('row 3 of 4 alike; count the rows: 7 in all');
+    expect(differenceWords(third?.tells ?? {})).toBe('row 3 of 4 alike; count the rows: 7 in all');
   });
 
   it('every row of a figure is found by itself and the row under it, among its own candidates', () => {
@@ -74,14 +77,14 @@ describe('find my row', () => {
 
   it('refuses a colour that is not in the work, and a row that cannot be read', () => {
     const stray = readSeenRow('4A 4C', 36, ['A', 'B']);
-    expect(stray.ok ? '' : stray.problems[0]?.message).toContain('Colour C');
+    expect(stray.ok ? '' : told(stray.problems[0]).message).toContain('no colour C');
     expect(readSeenRow('4?', 36, ['A', 'B']).ok).toBe(false);
   });
 });
 
 describe('a count that is off by one', () => {
   it('one short at a row end: first the edge, then a change, then a long run', () => {
-    const causes = oneOff(fabric, bound, 5, -1);
+    const causes = oneOff(fabric, bound, 5, -1).map(causeWords);
     expect(causes[0]?.cause).toContain('last stitch of the row below');
     // Nine blocks: eight changes.
     expect(causes[1]?.look).toContain('8 changes');
@@ -89,12 +92,12 @@ describe('a count that is off by one', () => {
   });
 
   it('one too many: the turning chain is suspected first; on a wrong-side row the count itself too', () => {
-    expect(oneOff(fabric, bound, 5, 1)[0]?.cause).toContain('turning chain');
-    expect(oneOff(fabric, bound, 6, 1).at(-1)?.cause).toContain('wrong side');
+    expect(oneOff(fabric, bound, 5, 1).map(causeWords)[0]?.cause).toContain('turning chain');
+    expect(oneOff(fabric, bound, 6, 1).map(causeWords).at(-1)?.cause).toContain('wrong side');
   });
 
   it('several at once are no slip but a run', () => {
-    expect(oneOff(fabric, bound, 5, -4)[0]?.cause).toContain('4 stitches');
+    expect(oneOff(fabric, bound, 5, -4).map(causeWords)[0]?.cause).toContain('4 stitches');
   });
 });
 

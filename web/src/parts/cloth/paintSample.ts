@@ -5,7 +5,6 @@ import {
   type Fabric,
   findPattern,
   must,
-  type StitchPattern,
   techniqueOf,
 } from '@puntada/core/craft';
 import { lay } from '@puntada/core/plan';
@@ -29,21 +28,13 @@ function near(wanted: number, { multiple, extra }: { multiple: number; extra: nu
   return Math.max(1, Math.round((wanted - extra) / multiple)) * multiple + extra;
 }
 
-/** About how many of its count, and courses, a sample of unlike cells shows. */
-const samples: Partial<Record<StitchPattern['technique'], readonly [wide: number, high: number]>> = {
-  granny: [7, 8],
-  mesh: [12, 24],
-  'corner-to-corner': [10, 10],
-  'wedge-circle': [0, 7],
-};
-
 /** A sample of a pattern: about two repeats, or a small piece of what is not made in repeats. */
 function sampleOf(bound: BoundPattern): Fabric | undefined {
   const technique = must(techniqueOf(bound.pattern));
   const foundation = chooseFoundation(technique.foundations(bound), undefined);
   if (!foundation.ok) return undefined;
   const { across, up } = bound;
-  const [wide, high] = samples[bound.pattern.technique] ?? [24, 24];
+  const [wide, high] = technique.sample ?? [24, 24];
   const stitches = wide
     ? near(Math.max(wide, Math.min(30, bound.repeatStitches * 2)), across.works)
     : across.works.multiple;

@@ -1,15 +1,15 @@
+import { glossary } from '@puntada/core/words';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
 import { Craft } from '../Craft.tsx';
 import { TermDrawing } from './TermDrawing.tsx';
-import { terms } from './terms.ts';
 
 /** A term of the craft with its meaning one tap away, where it stands. @param name as in the list of words */
 export function Term({ name, children }: { name: string; children?: ReactNode }) {
   const { terms: own } = usePreferences();
-  const found = terms.find((each) => each.term === name);
+  const found = glossary.find((each) => each.term === name);
   if (!found) return children ?? name;
   const called = own === 'UK' ? (found.uk ?? name) : name;
   return (

@@ -1,11 +1,13 @@
-import { must, patternBook, type StitchPattern, techniques } from '@puntada/core/craft';
-import { type BookEntry, bookEntry, type PatternFacts } from '@puntada/core/plan';
+import { must, patternBook, type StitchPattern, techniqueNamed, techniques } from '@puntada/core/craft';
+import type { PatternFacts } from '@puntada/core/plan';
+import { type BookEntry, bookEntry, techniqueWords } from '@puntada/core/words';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
+import { usePreferences } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Choice } from '../../parts/Choice.tsx';
-import { Craft, useCraftWords } from '../../parts/Craft.tsx';
+import { useCraftWords } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { useGrowing } from '../../parts/useGrowing.ts';
 import { planner } from '../../worker/planner.ts';
@@ -14,22 +16,18 @@ import { useBookShades } from './bookShades.ts';
 import { PatternPage } from './PatternPage.tsx';
 
 /** What a look through the book is after. */
-const looks = {
-  any: () => true,
-  blocks: (pattern: StitchPattern) =>
-    ['carried', 'step-check', 'chain-space', 'tube', 'wide-hdc'].includes(pattern.technique),
-  lines: (pattern: StitchPattern) => ['stripes', 'linen'].includes(pattern.technique),
-  figures: (pattern: StitchPattern) =>
-    pattern.chart.length > 0 || ['wedge-circle', 'corner-to-corner'].includes(pattern.technique),
-  texture: (pattern: StitchPattern) =>
-    ['mosaic', 'mesh', 'granny', 'flecks', 'stripes', 'linen'].includes(pattern.technique),
-} as const;
+const looks = ['any', 'blocks', 'lines', 'figures', 'texture'] as const;
+
+function hasLook(pattern: StitchPattern, look: (typeof looks)[number]): boolean {
+  if (look === 'any' || (look === 'figures' && pattern.chart.length > 0)) return true;
+  return techniqueNamed(pattern.technique)?.looks.includes(look) === true;
+}
 
 const orders = {
   book: () => 0,
   name: (a: BookEntry, b: BookEntry) => a.name.localeCompare(b.name),
   repeat: (a: BookEntry, b: BookEntry) => a.trueRepeat - b.trueRepeat,
-  multiple: (a: BookEntry, b: BookEntry) => multipleOf(a) - multipleOf(b),
+  multiple: (a: BookEntry, b: BookEntry) => a.multiple - b.multiple,
 } as const;
 
 /** Orders that hang on what was measured of each pattern. */
@@ -38,10 +36,6 @@ const measuredOrders = {
   yarn: (facts: PatternFacts) => facts.metres,
   ends: (facts: PatternFacts) => facts.ends,
 } as const;
-
-function multipleOf({ multiples }: BookEntry): number {
-  return Number(/\d+/.exec(multiples.works.stitches)?.[0] ?? 0);
-}
 
 const askFacts = () => planner.bookFacts();
 
@@ -63,25 +57,29 @@ export default function BookView() {
   const { key } = useParams();
   const [query, setQuery] = useSearchParams();
   const [text, setText] = useState('');
-  const look = (query.get('look') ?? 'any') as keyof typeof looks;
+  const look = (query.get('look') ?? 'any') as (typeof looks)[number];
   const order = query.get('by') ?? 'book';
   // The address follows in its own time; the box answers at once.
   const [reversible, setReversible] = useState(query.get('faces') === 'both');
+  const told = useCraftWords();
+  const { terms } = usePreferences();
   const facts = useFacts();
   const shadesOf = useBookShades();
   const technique = query.get('in') ?? '';
-  const entries = useMemo(() => patternBook.map((pattern) => ({ pattern, entry: must(bookEntry(pattern)) })), []);
+  const entries = useMemo(
+    () => patternBook.map((pattern) => ({ pattern, entry: must(bookEntry(pattern, {}, terms)) })),
+    [terms],
+  );
   const change = (name: string, value: string) => {
     const next = new URLSearchParams(query);
     if (value) next.set(name, value);
     else next.delete(name);
     setQuery(next, { replace: true });
   };
-  const told = useCraftWords();
   const words = text.trim().toLowerCase();
   const shown = entries
-    .filter(({ pattern }) => (looks[look] ?? looks.any)(pattern) && (!technique || pattern.technique === technique))
-    .filter(({ entry }) => told(`${entry.name} ${entry.about} ${entry.technique}`).toLowerCase().includes(words))
+    .filter(({ pattern }) => hasLook(pattern, look) && (!technique || pattern.technique === technique))
+    .filter(({ entry }) => `${entry.name} ${entry.about} ${entry.technique}`.toLowerCase().includes(words))
     .filter(({ pattern }) => !reversible || facts.get(pattern.key)?.reversible)
     .sort((a, b) => compare(order, facts, a.entry, b.entry));
   const drawn = useGrowing(shown.length, 8);
@@ -107,7 +105,7 @@ export default function BookView() {
               <option value="">any</option>
               {techniques.map((each) => (
                 <option key={each.key} value={each.key}>
-                  {told(each.name)}
+                  {told(techniqueWords(each.key).name)}
                 </option>
               ))}
             </select>
@@ -117,7 +115,7 @@ export default function BookView() {
               small
               label="Look"
               value={look}
-              options={Object.keys(looks).map((value) => ({ value, words: value }))}
+              options={looks.map((value) => ({ value, words: value }))}
               onChange={(value) => change('look', value === 'any' ? '' : value)}
             />
           </Labelled>
@@ -158,11 +156,9 @@ export default function BookView() {
                   {entry.name}
                 </span>
               </Link>
-              <p className="text-[14px] leading-snug text-soft">
-                <Craft>{entry.about}</Craft>
-              </p>
+              <p className="text-[14px] leading-snug text-soft">{entry.about}</p>
               <p className="mt-1 text-[14px]">
-                <Craft>{entry.technique}</Craft>,{' '}
+                {entry.technique},{' '}
                 {entry.colours.replaceAll(' ', '').length > 3 ? 'several' : entry.colours.split(' ').length} colours
               </p>
             </li>

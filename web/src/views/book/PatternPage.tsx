@@ -1,9 +1,9 @@
 import { printPattern, type StitchPattern, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
-import type { BookEntry, PatternFacts } from '@puntada/core/plan';
+import type { PatternFacts } from '@puntada/core/plan';
+import type { BookEntry } from '@puntada/core/words';
 import { useCallback } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
-import { useCraftWords } from '../../parts/Craft.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
@@ -23,7 +23,6 @@ export function PatternPage({
   shades: readonly string[];
 }) {
   const repeat = useOneRepeat(pattern.key);
-  const told = useCraftWords();
   const { works, alike } = entry.multiples;
   const same = works.stitches === alike.stitches;
   return (
@@ -34,26 +33,24 @@ export function PatternPage({
       <PatternPicture pattern={pattern.key} shades={shades} side={330} />
       <div className="min-w-0">
         <h2 className="text-[30px]">{entry.name}</h2>
-        <p className="max-w-[62ch] text-[17px]">{told(entry.about)}</p>
+        <p className="max-w-[62ch] text-[17px]">{entry.about}</p>
         <dl className="mt-3 grid gap-x-6 sm:grid-cols-[150px_minmax(0,1fr)]">
           <Fact term="Can be worked on">
-            stitches <b className="count">{bare(works.stitches)}</b>, chains{' '}
-            <b className="count">{bare(works.chains)}</b>
+            stitches <b className="count">{works.stitches}</b>, chains <b className="count">{works.chains}</b>
           </Fact>
           {same ? null : (
             <Fact term={<Term name="edges alike">Edges alike on</Term>}>
-              stitches <b className="count">{bare(alike.stitches)}</b>, chains{' '}
-              <b className="count">{bare(alike.chains)}</b>
+              stitches <b className="count">{alike.stitches}</b>, chains <b className="count">{alike.chains}</b>
             </Fact>
           )}
           <Fact term={<Term name="true repeat">True repeat</Term>}>
             <b className="count">{entry.trueRepeat}</b> courses, until stitch, colour and direction come back
           </Fact>
           <Fact term="Rows">
-            <b className="count">{bare(entry.rows.works)}</b>
+            <b className="count">{entry.rows.works}</b>
             {entry.rows.alike === entry.rows.works ? null : (
               <>
-                , ending as begun <b className="count">{bare(entry.rows.alike)}</b>
+                , ending as begun <b className="count">{entry.rows.alike}</b>
               </>
             )}
           </Fact>
@@ -70,14 +67,14 @@ export function PatternPage({
               </span>
             ))}
           </Fact>
-          <Fact term="Edges">{told(entry.edges)}</Fact>
-          <Fact term="Colour change">{told(entry.change)}</Fact>
-          <Fact term="Idle colour">{told(entry.idle)}</Fact>
-          <Fact term="Look over">{told(entry.lookOver)}</Fact>
-          <Fact term="Ends well">{told(entry.ends)}</Fact>
+          <Fact term="Edges">{entry.edges}</Fact>
+          <Fact term="Colour change">{entry.change}</Fact>
+          <Fact term="Idle colour">{entry.idle}</Fact>
+          <Fact term="Look over">{entry.lookOver}</Fact>
+          <Fact term="Ends well">{entry.ends}</Fact>
           <Fact term="Careful">
             <span aria-hidden>△ </span>
-            {told(entry.careful)}
+            {entry.careful}
           </Fact>
         </dl>
         <div className="mt-4 flex flex-wrap items-center gap-4">
@@ -137,10 +134,6 @@ function useOneRepeat(key: string): readonly string[] {
   const ask = useCallback(async () => ({ key, lines: await planner.oneRepeat(key, terms, hand) }), [key, terms, hand]);
   const found = useAnswer(ask);
   return found?.key === key ? found.lines : [];
-}
-
-function bare(multiple: string): string {
-  return multiple.replace('a multiple of ', '');
 }
 
 function Fact({ term, children }: { term: React.ReactNode; children: React.ReactNode }) {

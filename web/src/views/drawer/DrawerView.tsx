@@ -1,5 +1,6 @@
-import { fibreWords, type Problem, typicalYarns, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { fibreWords, type Problem, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { DrawerYarn } from '@puntada/core/records';
+import { weightName } from '@puntada/core/words';
 import { drawerColumns, freeOf, metresInDrawer, readDrawerTable, setAside, toRow } from '@puntada/core/work';
 import { csvFormat, csvParseRows } from 'd3-dsv';
 import { useMemo, useState } from 'react';
@@ -174,7 +175,7 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
           {yarn.line}, {yarn.name}
         </h2>
         <p className="text-[15px] text-soft">
-          {typicalYarns[yarn.weight].name.replace(/ \(.*/, '')} {fibreWords(yarn)} · {labelLine(yarn)}
+          {weightName(yarn.weight)} {fibreWords(yarn)} · {labelLine(yarn)}
           {yarn.lot ? ` · lot ${yarn.lot}` : ''}
           {yarn.price === undefined ? '' : ` · ${yarn.price.toFixed(2)} a ball`}
         </p>

@@ -1,7 +1,9 @@
-import { fibreFacts, fibres, parseLabel, typicalYarns, weightClasses } from '@puntada/core/craft';
+import { fibres, parseLabel, weightClasses } from '@puntada/core/craft';
 import type { DrawerYarn } from '@puntada/core/records';
+import { fibreName, weightName } from '@puntada/core/words';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
+import { useProblemWords } from '../../parts/Craft.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';
 import { readYarn, type YarnValues } from './yarnForm.ts';
 
@@ -16,6 +18,7 @@ interface Props {
 
 /** One yarn: what its label says, and how much of it there is. */
 export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) {
+  const words = useProblemWords();
   const [values, setValues] = useState(start);
   const [label, setLabel] = useState('');
   const [tried, setTried] = useState(false);
@@ -58,7 +61,7 @@ export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) 
         value={label}
         onChange={takeLabel}
         placeholder="100 g = 210 m"
-        wrong={said && !said.ok ? said.problems[0]?.hint : undefined}
+        wrong={said && !said.ok ? said.problems[0] && words(said.problems[0]).hint : undefined}
       />
       <div className="grid grid-cols-3 gap-3">
         <TextField {...field('ballMetres', 'm a ball')} inputMode="decimal" className="count" />
@@ -69,14 +72,14 @@ export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) 
         <SelectField {...field('weight', 'Weight')}>
           {weightClasses.map((weight) => (
             <option key={weight} value={weight}>
-              {weight} {typicalYarns[weight].name.replace(/ \(.*/, '')}
+              {weight} {weightName(weight)}
             </option>
           ))}
         </SelectField>
         <SelectField {...field('fibre', 'Fibre')}>
           {fibres.map((fibre) => (
             <option key={fibre} value={fibre}>
-              {fibreFacts[fibre].name}
+              {fibreName(fibre)}
             </option>
           ))}
         </SelectField>

@@ -29,9 +29,9 @@ describe('a yarn in its form', () => {
   it('says at each field what will not do', () => {
     expect(Object.keys(readYarn(emptyYarn).wrong ?? {}).sort()).toEqual(['line', 'name']);
     const wrong = readYarn({ ...toValues(kelp), balls: '2.5', ballGrams: 'fifty', parts: '12 x' }).wrong ?? {};
-    expect(wrong.balls).toContain('Whole balls');
-    expect(wrong.ballGrams).toContain('must be a number');
-    expect(wrong.parts).toContain('must be a number');
+    expect(wrong.balls).toContain('not a whole number');
+    expect(wrong.ballGrams).toContain('is not a number');
+    expect(wrong.parts).toContain('is not a number');
   });
 
   it('shows the first few problems of a table only', () => {

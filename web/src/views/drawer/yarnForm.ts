@@ -1,5 +1,6 @@
 import { fibreWords, mainFibre, numberOrText, type Problem, readBlend } from '@puntada/core/craft';
-import { type DrawerYarn, drawerYarnSchema } from '@puntada/core/records';
+import { type DrawerYarn, drawerYarnSchema, readShape } from '@puntada/core/records';
+import { problemText } from '@puntada/core/words';
 
 /** A yarn of the drawer as its form holds it: all as typed. */
 export interface YarnValues {
@@ -58,7 +59,7 @@ type Read =
 /** The yarn a form comes to, or a sentence for each field that will not do. */
 export function readYarn(values: YarnValues): Read {
   const parts = values.blend.trim() ? readBlend(values.blend) : undefined;
-  const read = drawerYarnSchema.safeParse({
+  const read = readShape(drawerYarnSchema, {
     ...values,
     ...(parts ? { fibre: mainFibre(parts) } : {}),
     blend: values.blend.trim() ? (parts ?? values.blend) : undefined,
@@ -69,8 +70,10 @@ export function readYarn(values: YarnValues): Read {
     parts: values.parts.trim() === '' ? [] : values.parts.trim().split(/\s+/).map(numberOrText),
     price: numberOrText(values.price),
   });
-  if (read.success) return { yarn: read.data };
-  return { wrong: Object.fromEntries(read.error.issues.map((issue) => [String(issue.path[0]), issue.message])) };
+  if (read.ok) return { yarn: read.value };
+  return {
+    wrong: Object.fromEntries(read.problems.map((problem) => [problem.path.split('.')[0], problemText(problem)])),
+  };
 }
 
 /** Problems of a table that was brought in, shortened to the first few. */

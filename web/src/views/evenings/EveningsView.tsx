@@ -1,4 +1,4 @@
-import { chanceText, hoursText } from '@puntada/core/words';
+import { chanceText, dayWords, hoursText } from '@puntada/core/words';
 import {
   type Day,
   evening,
@@ -17,7 +17,6 @@ import { useScheduleQuery, useSetDueMutation } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
-import { dayWords } from '../../parts/dayWords.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/TextField.tsx';
 import { useArrived } from '../../parts/useArrived.ts';

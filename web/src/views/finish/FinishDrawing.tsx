@@ -1,5 +1,5 @@
 import { parseLength } from '@puntada/core/craft';
-import { presetOf } from '@puntada/core/plan';
+import { itemNamed } from '@puntada/core/plan';
 import type { PlanDocument, Wish } from '@puntada/core/records';
 import type { Hand } from '@puntada/core/words';
 import { usePreferences } from '../../api/api.ts';
@@ -19,9 +19,9 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
   const [x, y] = [(box.width - w) / 2, (box.height - h + drop * scale) / 2];
   // The bend of such a curve stands at three quarters of its handles.
   const bend = (drop * scale) / 0.75;
-  const has = (name: string) => document.finish.some((part) => part.name.includes(name));
-  const round = document.pattern.technique === 'wedge-circle';
-  const rim = has('border') ? 9 : 0;
+  const has = (...parts: readonly string[]) => document.finish.some(({ part }) => parts.includes(part));
+  const round = document.size.shape === 'circle';
+  const rim = has('border', 'envelope') ? 9 : 0;
   const tube = document.size.tube !== undefined;
   const seam = seamPath(document, wish, { x, y, w, h });
   const { hand } = usePreferences();
@@ -102,7 +102,7 @@ function seamPath(
   wish: Wish,
   { x, y, w, h }: { x: number; y: number; w: number; h: number },
 ): string {
-  const { mouth, sides } = presetOf(wish.item);
+  const { mouth, sides } = itemNamed(wish.item);
   const [top, foot] = [`M ${x} ${y} H ${x + w}`, `M ${x} ${y + h} H ${x + w}`];
   if (size.tube) return [mouth ? '' : top, foundation.key.startsWith('ring') ? foot : ''].join(' ');
   const edges = `M ${x} ${y} V ${y + h} M ${x + w} ${y} V ${y + h}`;
@@ -111,10 +111,10 @@ function seamPath(
 }
 
 /** What lies along the foot of the drawing. */
-function footOf({ pattern: { technique }, size, foundation }: PlanDocument, hand: Hand): string {
+function footOf({ size, foundation }: PlanDocument, hand: Hand): string {
   if (size.tube) return foundation.circle ? 'on its circle' : 'round 1';
-  if (technique === 'wedge-circle') return 'last round';
-  return technique === 'corner-to-corner' ? `begun in the ${hand} corner` : 'row 1';
+  if (size.shape === 'circle') return 'last round';
+  return size.shape === 'diagonal' ? `begun in the ${hand} corner` : 'row 1';
 }
 
 /** More of them than this would run together as thick lines. */

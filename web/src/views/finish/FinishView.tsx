@@ -1,10 +1,10 @@
+import { itemNamed } from '@puntada/core/plan';
 import type { Item, PlanDocument } from '@puntada/core/records';
 import { useParams } from 'react-router';
 import { problemsOf, useFaceWorkMutation, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Choice } from '../../parts/Choice.tsx';
-import { Craft } from '../../parts/Craft.tsx';
 import { Figure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
@@ -46,9 +46,7 @@ function Steps({ document, work }: { document: PlanDocument; work: Work }) {
     <div>
       <ol>
         <Step title="The last row" note="">
-          <p>
-            <Craft>{pattern.ends || 'Fasten off after the last row.'}</Craft>
-          </p>
+          <p>{pattern.ends || 'Fasten off after the last row.'}</p>
           <p>Lock the last loop: draw the cut end through it.</p>
         </Step>
         {document.finish.map((part) => (
@@ -119,15 +117,12 @@ function Step({ title, note, children }: { title: string; note: string; children
   );
 }
 
-/** What is folded for a shelf or a band; bags, covers and straps are not. */
-const folded: ReadonlySet<Item> = new Set(['dishcloth', 'blanket', 'scarf', 'mat', 'potholder']);
-
 /** The piece off the hook: folded, banded, and the hours of it. */
 function Off({ document, item }: { document: PlanDocument; item: Item }) {
   const { folded: size, size: whole } = document;
   return (
     <dl className="mt-5">
-      {folded.has(item) ? (
+      {itemNamed(item).folds ? (
         <>
           <div className="flex justify-between gap-3 border-b border-rule py-1.5">
             <dt>Folded</dt>

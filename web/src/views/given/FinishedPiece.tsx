@@ -1,12 +1,13 @@
 import { findPattern, type Problem, patternBook } from '@puntada/core/craft';
-import { itemPresets, wishFromPiece } from '@puntada/core/plan';
+import { itemKinds, wishFromPiece } from '@puntada/core/plan';
 import type { Item } from '@puntada/core/records';
+import { itemName } from '@puntada/core/words';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
-import { Craft } from '../../parts/Craft.tsx';
+import { Craft, useProblemText } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';
@@ -22,6 +23,7 @@ export function FinishedPiece() {
   const [up, setUp] = useState('');
   const [upOf, setUpOf] = useState<'rows' | 'repeats'>('rows');
   const [width, setWidth] = useState('');
+  const sentence = useProblemText();
   const [height, setHeight] = useState('');
   const [problems, setProblems] = useState<readonly Problem[]>([]);
   const found = findPattern(pattern);
@@ -30,7 +32,7 @@ export function FinishedPiece() {
     : { across: 'repeats', up: 'repeats' };
   const wrong = (path: string) => {
     const problem = problems.find((each) => each.path.startsWith(path));
-    return problem && `${problem.message} ${problem.hint}`;
+    return problem && sentence(problem);
   };
   const start = () => {
     const piece = {
@@ -75,9 +77,9 @@ export function FinishedPiece() {
       >
         <div className="grid gap-4 sm:grid-cols-2">
           <SelectField label="What it is" value={item} onChange={(next) => setItem(next as Item)}>
-            {itemPresets.map((preset) => (
+            {itemKinds.map((preset) => (
               <option key={preset.item} value={preset.item}>
-                {preset.name}
+                {itemName(preset.item)}
               </option>
             ))}
           </SelectField>

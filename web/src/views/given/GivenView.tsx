@@ -1,4 +1,5 @@
 import { checkGiven, findFoundation, type GivenVerdict, type Problem, readMultiple } from '@puntada/core/craft';
+import { foundationWords, givenWords } from '@puntada/core/words';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Head } from '../../app/Shell.tsx';
@@ -45,7 +46,7 @@ function AsGiven() {
   const [row, setRow] = useState('| 4A 4B | 4A');
   const [way, setWay] = useState<string>('sc-2nd');
   const told = useCraftWords();
-  const { verdict, problems } = judge(multiple, chain, row, way);
+  const { verdict, words = [], problems } = judge(multiple, chain, row, way);
   return (
     <div className="grid gap-x-12 gap-y-6 lg:grid-cols-2">
       <div className="grid content-start gap-4">
@@ -59,7 +60,7 @@ function AsGiven() {
             <select id="way" className="field" value={way} onChange={(event) => setWay(event.target.value)}>
               {ways.map((key) => (
                 <option key={key} value={key}>
-                  {told(findFoundation(key)?.stitch ?? '')}: {findFoundation(key)?.name}
+                  {told(`{${findFoundation(key)?.stitch ?? ''}}`)}: {told(foundationWords({ key }))}
                 </option>
               ))}
             </select>
@@ -73,7 +74,7 @@ function AsGiven() {
       </div>
       <section aria-label="Verdict" aria-live="polite" className="content-start">
         <Problems problems={problems} />
-        {verdict ? <Verdict verdict={verdict} /> : null}
+        {verdict ? <Verdict verdict={verdict} words={words} /> : null}
         <p className="mt-5 max-w-[58ch] text-[15px] text-soft">
           If it is one of the book's patterns, start a wish from its chain; else write it out in the notation of the
           pattern book, where every pattern shows how it is written.
@@ -91,18 +92,19 @@ function AsGiven() {
   );
 }
 
-function Verdict({ verdict }: { verdict: GivenVerdict }) {
+function Verdict({ verdict, words }: { verdict: GivenVerdict; words: readonly string[] }) {
+  const told = useCraftWords();
   const good = verdict.rowFits !== false && verdict.multipleOf !== 'neither';
   return (
     <div
       className={`border-l-4 px-4 py-3 ${good ? 'border-verdigris bg-verdigris-pale' : 'border-ochre bg-ochre-pale'}`}
     >
-      {verdict.words.map((words) => (
-        <p key={words} className="py-0.5 text-[18px]">
-          {words}
+      {words.map((line) => (
+        <p key={line} className="py-0.5 text-[18px]">
+          {told(line)}
         </p>
       ))}
-      {verdict.words.length ? null : <p className="text-[18px]">Type a chain or a row to check.</p>}
+      {words.length ? null : <p className="text-[18px]">Type a chain or a row to check.</p>}
     </div>
   );
 }
@@ -112,19 +114,14 @@ function judge(
   chain: string,
   row: string,
   way: string,
-): { verdict?: GivenVerdict; problems: readonly Problem[] } {
+): { verdict?: GivenVerdict; words?: readonly string[]; problems: readonly Problem[] } {
   const foundation = findFoundation(way);
   const read = multiple.trim() ? readMultiple(multiple) : undefined;
   const chains = chain.trim() ? Number(chain) : undefined;
   const problems: Problem[] = [];
   if (read && !read.ok) problems.push(...read.problems);
   if (chains !== undefined && !(Number.isInteger(chains) && chains > 0)) {
-    problems.push({
-      code: 'out-of-range',
-      path: 'chain',
-      message: `“${chain}” is no number of chains.`,
-      hint: 'Type a whole number; a length such as 40 cm does not belong here.',
-    });
+    problems.push({ code: 'not-chains', path: 'chain', facts: { text: chain } });
   }
   if (problems.length || !foundation) return { problems };
   const given = {
@@ -133,7 +130,9 @@ function judge(
     ...(row.trim() ? { row } : {}),
   };
   const checked = checkGiven(given, foundation);
-  return checked.ok ? { verdict: checked.value, problems: [] } : { problems: checked.problems };
+  return checked.ok
+    ? { verdict: checked.value, words: givenWords(given, foundation, checked.value), problems: [] }
+    : { problems: checked.problems };
 }
 
 function Typed({

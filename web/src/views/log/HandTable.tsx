@@ -1,6 +1,6 @@
 import { type ActPace, type OwnPace, secondsEach } from '@puntada/core/plan';
+import { actWords, secondsWords } from '@puntada/core/words';
 import { usePreferences } from '../../api/api.ts';
-import { actWords, secondsWords } from './paceWords.ts';
 
 /** What takes less of the time than this is not told. */
 const leastShare = 0.02;

@@ -1,7 +1,7 @@
 import type { Estimate } from '@puntada/core/craft';
 import { type OwnPace, secondsBy, unknownPace } from '@puntada/core/plan';
 import { pausesIn } from '@puntada/core/records';
-import { hoursText } from '@puntada/core/words';
+import { hoursText, timeWords } from '@puntada/core/words';
 import {
   cellsWorked,
   foretoldHours,
@@ -30,7 +30,6 @@ import { Notes } from './Notes.tsx';
 import { PaceChart } from './PaceChart.tsx';
 import { Photos } from './Photos.tsx';
 import { ProgressChart } from './ProgressChart.tsx';
-import { timeWords } from './paceWords.ts';
 import { YarnOnTheScale } from './YarnOnTheScale.tsx';
 
 /** What really happened at a work: sessions and pace, yarn on the scale, measurements, notes, and how it came out. */

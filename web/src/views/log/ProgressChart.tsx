@@ -1,10 +1,10 @@
 import type { Estimate } from '@puntada/core/craft';
+import { timeWords } from '@puntada/core/words';
 import { reached, type Session, type Tick } from '@puntada/core/work';
 import { scaleLinear } from 'd3-scale';
 import { curveStepAfter, line } from 'd3-shape';
 import { useMemo } from 'react';
 import { useWidth } from '../../parts/useWidth.ts';
-import { timeWords } from './paceWords.ts';
 
 const height = 190;
 const margin = { top: 12, right: 12, bottom: 28, left: 40 };

@@ -1,8 +1,8 @@
 import { parseMass, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import { prepareCloth } from '@puntada/core/plan';
 import type { Weighing } from '@puntada/core/records';
-import { chanceText } from '@puntada/core/words';
-import { type ColourNow, colourNow, colourQuestions, endsAtText, narrowing } from '@puntada/core/work';
+import { chanceText, endsAtText } from '@puntada/core/words';
+import { type ColourNow, colourNow, colourQuestions, narrowing } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, usePreferences, type Work } from '../../api/api.ts';

@@ -1,6 +1,6 @@
 import { isRoundMaking, type ToldUnit, unitWord } from '@puntada/core/craft';
 import { type Prepared, type SizeChoice, sidesOff } from '@puntada/core/plan';
-import { ballsText, differenceText, finishedText, hoursText, metresText } from '@puntada/core/words';
+import { ballsText, differenceText, finishedText, hoursText, metresText, sizeReason } from '@puntada/core/words';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
 import { sizeKey } from '../../worker/useFigures.ts';
 
@@ -20,7 +20,7 @@ function hoursOf(time: PieceFigures['time']): string {
 
 /** The best sizes near the wish, with what each costs. */
 export function Alternatives({ choices, figures, chosen, units, prepared, onChoose }: Props) {
-  const round = prepared.technique.key === 'wedge-circle';
+  const round = prepared.technique.circle === true;
   const rowsWord = isRoundMaking(prepared.bound.pattern.made) ? 'Rounds' : 'Rows';
   const chains = choices.some((choice) => choice.width.chains);
   const letters = [...figures.values()][0]?.yarn.map((need) => need.letter) ?? [];
@@ -77,7 +77,10 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
                     aria-pressed={here}
                     className={`min-h-11 w-full px-2 text-left hover:underline ${here ? 'font-semibold' : ''}`}
                   >
-                    {reasons.slice(0, 2).join('; ')}
+                    {reasons
+                      .slice(0, 2)
+                      .map((reason) => sizeReason(reason, round))
+                      .join('; ')}
                   </button>
                 </th>
                 {chains ? <Cell>{width.chains}</Cell> : null}

@@ -5,6 +5,7 @@ import { chanceText } from '@puntada/core/words';
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
+import { useProblemText } from '../../parts/Craft.tsx';
 import { planner } from '../../worker/planner.ts';
 
 interface Props {
@@ -16,6 +17,7 @@ type Answer = { chance: number } | { problem: Problem | undefined } | { givenUp:
 
 /** How big it gets with what lies in the drawer: the largest whole size with like edges, taken at once. */
 export function FromDrawer({ wish, onTake }: Props) {
+  const sentence = useProblemText();
   const [step, setStep] = useState<SearchStep>();
   const [busy, setBusy] = useState(false);
   const [answer, setAnswer] = useState<Answer>();
@@ -66,7 +68,7 @@ export function FromDrawer({ wish, onTake }: Props) {
         {answer && 'chance' in answer
           ? `The largest whole size that your yarn makes: enough with a chance of ${chanceText(answer.chance)}.`
           : null}
-        {answer && 'problem' in answer ? `${answer.problem?.message} ${answer.problem?.hint}` : null}
+        {answer && 'problem' in answer ? sentence(answer.problem) : null}
         {answer && 'givenUp' in answer ? 'Stopped; the size is as it was.' : null}
       </p>
     </div>

@@ -231,7 +231,7 @@ function Cloth(props: Props & { mat: MatGeometry; wish: { width: number; height:
         {
           picture: drawn?.picture,
           crop,
-          round: prepared.technique.key === 'wedge-circle',
+          round: prepared.technique.circle === true,
           rim,
           behind: Math.min(2, prepared.wish.pieces - 1),
           strap: strap && { drop: strap.drop, width: strap.width, shade: prepared.yarns[strap.colour]?.shade },
@@ -278,7 +278,7 @@ function WishLabel({
   units,
 }: Pick<Props, 'prepared' | 'width' | 'height' | 'units'> & { mat: MatGeometry }) {
   const { width: across, height: up, technique } = prepared;
-  const round = technique.key === 'wedge-circle';
+  const round = technique.circle === true;
   if (across.by !== 'length' || up.by !== 'length') return null;
   const right = Math.max(wishedFlat(prepared, width) ?? 0, lyingWidth(width).high) * mat.scale;
   const top = mat.originY - up.mm * mat.scale;

@@ -14,6 +14,7 @@ import {
   type WidthOffer,
 } from '@puntada/core/plan';
 import type { Wish } from '@puntada/core/records';
+import { techniqueWords } from '@puntada/core/words';
 import { useEffect, useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
@@ -135,8 +136,8 @@ function cellsOf({ across, up }: Sizes): number {
 function patternLine(prepared: Prepared): string {
   const { bound } = prepared;
   const { b, r } = bound.numbers;
-  const blocks = b !== undefined && r !== undefined ? ` ${b} × ${r}, ${bound.stitch}` : '';
-  return `${bound.pattern.name}${blocks}, ${prepared.technique.name}`;
+  const blocks = b !== undefined && r !== undefined ? ` ${b} × ${r}, {${bound.stitch}}` : '';
+  return `${bound.pattern.name}${blocks}, ${techniqueWords(prepared.technique.key).name}`;
 }
 
 const ownEnter = 'button, a, input, select, textarea, [role="dialog"], [role="radio"], [contenteditable]';
@@ -158,7 +159,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
   const [begin, beginning] = useBeginWorkMutation();
   const { width, height } = useMemo(() => chosenOffers(prepared, wish, sizes), [prepared, wish, sizes]);
   const chosen = { stitches: width.stitches, rows: height.rows };
-  const isCircle = prepared.technique.key === 'wedge-circle';
+  const isCircle = prepared.technique.circle === true;
   const choices = useMemo(() => (settled ? [] : chooseSizes(prepared, sizes)), [prepared, sizes, settled]);
   const counted = prepared.yarns.every((yarn) => yarn.ballGrams !== undefined);
   const steps = !settled && counted && cellsOf(sizes) < quickCells ? sizes.up.offers : [];

@@ -29,7 +29,7 @@ interface Props {
 /** How the edges, the last row and the idle strand are to be. */
 export const Rules = memo(function Rules({ edges: edge, ending, policy, tolerance, units, ...rest }: Props) {
   const { bound, technique, onChange } = rest;
-  const circle = technique.key === 'wedge-circle';
+  const circle = technique.circle === true;
   const round = isRoundMaking(bound.pattern.made);
   const lastWords = round ? 'Last round' : 'Last row';
   const differ = !circle && edgesDiffer(bound);

@@ -11,18 +11,24 @@ import {
   type YarnNeed,
 } from '@puntada/core/plan';
 import {
+  arithmeticWords,
   ballsText,
   chanceText,
   differenceText,
+  foundationWords,
   hoursText,
   lengthText,
   metresText,
+  multipleText,
+  shortMultiple,
   sourceWords,
+  upper,
+  upWord,
 } from '@puntada/core/words';
 import type { ReactNode } from 'react';
+import { Craft } from '../../parts/Craft.tsx';
 import { Figure } from '../../parts/Figure.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
-import { upWord } from '../../parts/upWord.ts';
 import { YarnChip, yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
 
@@ -41,7 +47,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
   const { foundation, technique } = prepared;
   const { made } = prepared.bound.pattern;
   const { pieces } = prepared.wish;
-  const round = technique.key === 'wedge-circle';
+  const round = technique.circle === true;
   const together = pieces > 1 ? `all ${pieces} together, like yarn and time` : undefined;
   const off = sidesOff(prepared, { width, height });
   const allowed = `more than the ${printLength(prepared.tolerance ?? 0, units)} that you allow`;
@@ -60,7 +66,9 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
             {width.chains ? <Term name="foundation chain">chains</Term> : foundation.circle ? 'a magic ring' : 'a ring'}{' '}
             in {first?.letter}
           </span>
-          <span className="text-[15px] text-soft">{foundation.name}</span>
+          <span className="text-[15px] text-soft">
+            <Craft>{foundationWords(foundation)}</Craft>
+          </span>
         </p>
       </div>
       <Why width={width} height={height} sizes={sizes} />
@@ -144,26 +152,22 @@ function wishNote(by: string, size: WidthOffer['width'], difference: number, uni
 }
 
 /** `6 + 4` of `a multiple of 6 + 4`. */
-function bare(multiple: string): string {
-  return multiple.replace('a multiple of ', '');
-}
-
 /** The arithmetic behind the count, in a line each. */
 function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>) {
   const { works, alike } = sizes.across.multiples;
   return (
     <div className="mt-3 border-l-4 border-verdigris bg-verdigris-pale px-3 py-2 text-[15px] leading-snug">
-      {[...width.why, ...height.why.slice(0, 1)].map((line) => (
+      {[...width.why, ...height.why.slice(0, 1)].map(arithmeticWords).map((line) => (
         <p key={line}>{line}</p>
       ))}
       <p className="mt-1 border-t border-verdigris/30 pt-1 text-[14px]">
-        Works: {works.stitches.slice(2)}
-        {width.chains ? `; chains ${bare(works.chains)}` : ''}.
+        {upper(multipleText(works.stitches))} works
+        {width.chains ? `: chain ${shortMultiple(works.chains)}` : ''}.
       </p>
-      {alike.stitches === works.stitches ? null : (
+      {alike.stitches.multiple === works.stitches.multiple && alike.stitches.extra === works.stitches.extra ? null : (
         <p className="text-[14px]">
-          {width.tube ? 'Each face begins a repeat' : <Term name="edges alike">Edges alike</Term>}:{' '}
-          {alike.stitches.slice(2)}; chains {bare(alike.chains)}.
+          {width.tube ? 'Each face begins a repeat' : <Term name="matching edges">Matching edges</Term>}:{' '}
+          {multipleText(alike.stitches)} (chain {shortMultiple(alike.chains)}).
         </p>
       )}
     </div>

@@ -22,9 +22,6 @@ interface ClothOnOffer {
   readonly cloth: ThawedWork | undefined;
 }
 
-/** Techniques whose smaller cloths are parts of a larger one, so that one picture serves every notch. */
-const growing = ['carried', 'stripes', 'linen', 'step-check'];
-
 /**
  * The picture of the largest cloth on offer, from the worker; every smaller one is a part of it. Centred cloths, and
  * techniques with edges of their own, are laid anew for each size; until then the one before stays.
@@ -34,7 +31,7 @@ export function useClothPicture(props: ClothOnOffer): DrawnCloth | undefined {
   const { hand } = usePreferences();
   const { bound, foundation, technique, wish, finished, yarns, increases } = prepared;
   const shades = yarns.map((yarn) => yarn.shade).join();
-  const anew = cloth !== undefined || wish.edges === 'centred' || isTube(prepared) || !growing.includes(technique.key);
+  const anew = cloth !== undefined || wish.edges === 'centred' || isTube(prepared) || !technique.nested;
   const fabric = cloth?.fabric;
   const most = Math.max(...sizes.across.offers.map((offer) => offer.stitches), width.stitches);
   const stitches = anew ? width.stitches : most;

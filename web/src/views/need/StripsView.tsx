@@ -1,6 +1,6 @@
 import { type Policy, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { Wish } from '@puntada/core/records';
-import { hoursText } from '@puntada/core/words';
+import { hoursText, policyNames } from '@puntada/core/words';
 import type { Strip } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { useParams } from 'react-router';
@@ -106,7 +106,7 @@ function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
   return (
     <li className={`grid content-start gap-3 border-t-4 pt-3 ${chosen ? 'border-ink' : 'border-rule'}`}>
       <h2 className="text-[21px]">
-        {upper(strip.name)}
+        {upper(policyNames[strip.policy])}
         {chosen ? (
           <span className="ml-2 font-sans text-[14px] font-normal text-verdigris">✓ the way of this plan</span>
         ) : null}
@@ -123,7 +123,7 @@ function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
         <TermLine term="Whole piece, time" value={hoursText(strip.pieceTime)} />
       </dl>
       <form
-        aria-label={`Weigh the strip: ${strip.name}`}
+        aria-label={`Weigh the strip: ${policyNames[strip.policy]}`}
         noValidate
         className="flex items-start gap-3"
         onSubmit={(event) => {

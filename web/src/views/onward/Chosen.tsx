@@ -1,5 +1,5 @@
 import { yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
-import { finishedText, hoursText, metresText } from '@puntada/core/words';
+import { finishedText, hoursText, metresText, restName } from '@puntada/core/words';
 import type { RestPlan } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -13,7 +13,6 @@ import { TermLine } from '../../parts/TermLine.tsx';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { Lasts } from './Lasts.tsx';
-import { restName } from './onwardWords.ts';
 
 /** The way that is looked at: its cloth, what it costs against the plan, and to take it. */
 export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; planned: RestPlan }) {

@@ -1,5 +1,5 @@
 import type { FrozenWork, Wish } from '@puntada/core/records';
-import { finishedText, hoursText, metresText } from '@puntada/core/words';
+import { finishedText, hoursText, metresText, restName } from '@puntada/core/words';
 import type { PlanFigures } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { usePreferences, type Work } from '../../api/api.ts';
@@ -8,7 +8,6 @@ import { TermLine } from '../../parts/TermLine.tsx';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
-import { restName } from './onwardWords.ts';
 
 const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 

@@ -1,10 +1,9 @@
 import { unitWord } from '@puntada/core/craft';
-import { finishedText, hoursText, metresText } from '@puntada/core/words';
+import { finishedText, hoursText, metresText, restName } from '@puntada/core/words';
 import type { RestPlan } from '@puntada/core/work';
 import { usePreferences, type Work } from '../../api/api.ts';
 import { Craft } from '../../parts/Craft.tsx';
 import { Lasts } from './Lasts.tsx';
-import { restName } from './onwardWords.ts';
 
 interface WaysProps {
   readonly plans: readonly RestPlan[];

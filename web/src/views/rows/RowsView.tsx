@@ -1,5 +1,13 @@
 import { type BoundPattern, chainsFor, type Fabric, must, stitchKind, techniqueOf } from '@puntada/core/craft';
-import { type AdviceRequest, courseWord, explainCourse, legend, StrandBook, type Terms } from '@puntada/core/words';
+import {
+  type AdviceRequest,
+  courseWord,
+  explainCourse,
+  foundationWords,
+  legend,
+  StrandBook,
+  type Terms,
+} from '@puntada/core/words';
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
@@ -7,7 +15,6 @@ import { problemsOf, usePreferences, useSetPreferencesMutation, useWorkQuery, ty
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Choice } from '../../parts/Choice.tsx';
-import { useCraftWords } from '../../parts/Craft.tsx';
 import { shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { AddNote, useNotes } from '../../parts/RowNotes.tsx';
@@ -196,7 +203,6 @@ function Legend({ fabric, terms }: { fabric: Fabric; terms: Terms }) {
     const kinds = [...new Set(fabric.kinds)].map((code) => stitchKind(code).key);
     return legend(kinds, terms).filter((each) => each.abbreviation !== each.words || each.made);
   }, [fabric, terms]);
-  const told = useCraftWords();
   const [open, setOpen] = useState(false);
   if (!words.length) return null;
   return (
@@ -206,7 +212,7 @@ function Legend({ fabric, terms }: { fabric: Fabric; terms: Terms }) {
           <div key={abbreviation} className="flex gap-1.5">
             <dt className="font-mono font-medium">{abbreviation}</dt>
             <dd className="text-soft">
-              {[whole === abbreviation ? '' : whole, made && open ? told(made) : ''].filter(Boolean).join(': ')}
+              {[whole === abbreviation ? '' : whole, made && open ? made : ''].filter(Boolean).join(': ')}
             </dd>
           </div>
         ))}
@@ -229,7 +235,7 @@ function Legend({ fabric, terms }: { fabric: Fabric; terms: Terms }) {
 function beginsWith({ fabric, foundation, bound }: WorkCloth): string {
   const chains = chainsFor(foundation, fabric.count);
   const courses = `${fabric.courses} ${courseWord(fabric.making).toLowerCase()}s`;
-  return `${bound.pattern.name}: ${chains ? `${chains} chains` : foundation.name}, ${courses}`;
+  return `${bound.pattern.name}: ${chains ? `${chains} chains` : foundationWords(foundation)}, ${courses}`;
 }
 
 const smallestCell = 4;

@@ -113,14 +113,14 @@ function Row({ request, number, selected, inHand, onSelect, notes }: RowProps) {
             {upper(order)}.
           </p>
         ))}
-        {[...before, ...advice.markers].map(told).map((words) => (
+        {[...before.map(told), ...advice.markers].map((words) => (
           <p key={words} className="text-[15px]">
             {words}
           </p>
         ))}
         <p className="mt-1 text-[15px] text-soft">At its end: {row.end}.</p>
         <NotesOf notes={notes} />
-        {advice.ahead.map(told).map((words) => (
+        {advice.ahead.map((words) => (
           <p key={words} className="text-[15px] font-medium text-verdigris">
             {words}
           </p>

@@ -5,10 +5,10 @@ import {
   type Policy,
   patternBook,
   policies,
-  policyNames,
   printLength,
 } from '@puntada/core/craft';
-import { leastSide, type Swatch, swatchSchema } from '@puntada/core/records';
+import { leastSide, readShape, type Swatch, swatchSchema } from '@puntada/core/records';
+import { policyNames, problemText } from '@puntada/core/words';
 import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { problemsOf, usePreferences } from '../../api/api.ts';
@@ -54,7 +54,7 @@ export default function NewSwatch() {
   );
   const read = useMemo(
     () =>
-      swatchSchema.safeParse({
+      readShape(swatchSchema, {
         title: title || `${pattern?.name}, ${hook} mm`,
         units,
         pattern: {
@@ -71,14 +71,15 @@ export default function NewSwatch() {
   const craft = useCraftWords();
   const { terms, hand } = preferences;
   const ask = useMemo(
-    () => (read.success ? () => planner.swatchWork(read.data, terms, hand) : undefined),
+    () => (read.ok ? () => planner.swatchWork(read.value, terms, hand) : undefined),
     [read, terms, hand],
   );
   const plan = useAnswer(ask)?.plan;
-  const hookWrong = read.error?.issues.find((issue) => issue.path[0] === 'hook')?.message;
+  const hookProblem = read.ok ? undefined : read.problems.find(({ path }) => path === 'hook');
+  const hookWrong = hookProblem && problemText(hookProblem);
   const start = async () => {
-    if (!read.success) return;
-    const saved = await add(read.data);
+    if (!read.ok) return;
+    const saved = await add(read.value);
     if (saved.data) navigate(`/swatches/${saved.data.id}`, { replace: true });
   };
   return (
@@ -103,7 +104,7 @@ export default function NewSwatch() {
               <SelectField label="Worked in" value={stitch || (pattern.stitches[0] ?? '')} onChange={setStitch}>
                 {pattern.stitches.map((each) => (
                   <option key={each} value={each}>
-                    {craft(each)}
+                    {craft(`{${each}}`)}
                   </option>
                 ))}
               </SelectField>
@@ -177,7 +178,7 @@ export default function NewSwatch() {
           <Button
             kind="next"
             onClick={start}
-            disabled={!read.success || !plan?.ok || adding.isLoading}
+            disabled={!read.ok || !plan?.ok || adding.isLoading}
             className="text-[18px]"
           >
             Plan this swatch

@@ -1,5 +1,6 @@
-import { findPattern, policyNames, readNumber } from '@puntada/core/craft';
+import { findPattern, readNumber } from '@puntada/core/craft';
 import type { Swatch } from '@puntada/core/records';
+import { policyNames } from '@puntada/core/words';
 import { hookFor, swatchFigures } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';

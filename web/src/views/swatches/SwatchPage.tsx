@@ -1,6 +1,5 @@
-import { policyNames } from '@puntada/core/craft';
 import type { Swatch, SwatchCount } from '@puntada/core/records';
-import { metresText } from '@puntada/core/words';
+import { metresText, policyNames } from '@puntada/core/words';
 import { swatchFigures } from '@puntada/core/work';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';

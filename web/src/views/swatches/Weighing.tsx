@@ -1,5 +1,6 @@
 import { firstBelief, isDoubtful } from '@puntada/core/craft';
 import type { Swatch } from '@puntada/core/records';
+import { problemText } from '@puntada/core/words';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';
@@ -76,7 +77,7 @@ function weightWords(swatch: Swatch, reading: SwatchWork['reading']): string {
   if (!swatch.weight)
     return 'Weigh it dry, before washing, with its tails on. It then tells how much yarn your hand takes.';
   if (!reading) return 'Counting…';
-  if (!reading.ok) return `${reading.problems[0]?.message} ${reading.problems[0]?.hint}`;
+  if (!reading.ok) return reading.problems[0] ? problemText(reading.problems[0]) : '';
   const percent = Math.round((Math.exp(reading.value.ratio) - 1) * 100);
   const sure = Math.round(reading.value.error * 1.6449 * 100);
   const than = percent === 0 ? 'as much yarn as' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'} yarn than`;

@@ -1,17 +1,17 @@
 import {
   bindPattern,
-  fibreFacts,
   fibres,
   fibreWords,
   findPattern,
   parseLabel,
   smallestRun,
-  typicalYarns,
   weightClasses,
 } from '@puntada/core/craft';
+import { fibreName, weightName } from '@puntada/core/words';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import type { StoredYarn } from '../../api/records.ts';
+import { useProblemWords } from '../../parts/Craft.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { YarnPicker } from '../../parts/YarnPicker.tsx';
 import { Contrast } from './Contrast.tsx';
@@ -70,14 +70,14 @@ export function ColoursPart() {
               <Select name={`yarns.${i}.weight`} label="Weight">
                 {weightClasses.map((weight) => (
                   <option key={weight} value={weight}>
-                    {weight} {typicalYarns[weight].name.replace(/ \(.*/, '')}
+                    {weight} {weightName(weight)}
                   </option>
                 ))}
               </Select>
               <Select name={`yarns.${i}.fibre`} label="Fibre">
                 {fibres.map((fibre) => (
                   <option key={fibre} value={fibre}>
-                    {fibreFacts[fibre].name}
+                    {fibreName(fibre)}
                   </option>
                 ))}
               </Select>
@@ -144,6 +144,7 @@ function narrowestRun(key: string, typed: Readonly<Record<string, string>>): num
 
 /** The label typed as it stands on it, in one line; it fills in metres and grams. */
 function LabelLine({ index }: { index: number }) {
+  const words = useProblemWords();
   const { setValue, watch } = useFormContext<WishFormValues>();
   const [text, setText] = useState('');
   const read = text.trim() ? parseLabel(text) : undefined;
@@ -169,7 +170,9 @@ function LabelLine({ index }: { index: number }) {
         autoComplete="off"
         onChange={(event) => take(event.target.value)}
       />
-      {read && !read.ok ? <p className="mt-1 text-[14px] text-soft">{read.problems[0]?.hint}</p> : null}
+      {read && !read.ok ? (
+        <p className="mt-1 text-[14px] text-soft">{read.problems[0] ? words(read.problems[0]).hint : null}</p>
+      ) : null}
     </div>
   );
 }

@@ -1,4 +1,5 @@
 import { type Eyes, readShades, shadeSeen } from '@puntada/core/craft';
+import { shadeWords } from '@puntada/core/words';
 import { yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
 import type { WishFormValues } from './wishForm.ts';
 
@@ -32,7 +33,7 @@ export function Contrast({ yarns, run }: { yarns: WishFormValues['yarns']; run: 
     <section aria-label="Contrast of A and B" className="grid gap-3">
       <p className={`text-[16px] ${looks[reading.verdict]}`}>
         <span aria-hidden>{signs[reading.verdict]} </span>
-        {reading.words}
+        {shadeWords(reading)}
         {lighter ? ' B is the lighter of the two; A usually is.' : ''}
       </p>
       <ul className="flex flex-wrap gap-x-4 gap-y-3">

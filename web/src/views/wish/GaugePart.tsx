@@ -1,6 +1,7 @@
 import { findPattern, type LengthUnit, readNumber } from '@puntada/core/craft';
-import { type HookAdvice, hookWords } from '@puntada/core/plan';
+import type { HookAdvice } from '@puntada/core/plan';
 import type { Swatch } from '@puntada/core/records';
+import { hookWords } from '@puntada/core/words';
 import { swatchFigures } from '@puntada/core/work';
 import { useFormContext } from 'react-hook-form';
 import { useNavigate } from 'react-router';

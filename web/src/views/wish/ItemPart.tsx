@@ -1,6 +1,7 @@
 import { patternBook } from '@puntada/core/craft';
-import { itemPresets, presetOf } from '@puntada/core/plan';
+import { itemKinds, itemNamed, techniquesFor } from '@puntada/core/plan';
 import type { Item } from '@puntada/core/records';
+import { itemName } from '@puntada/core/words';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
@@ -14,13 +15,13 @@ export function ItemPart() {
   const choose = (item: Item) => {
     setValue('item', item, { shouldDirty: true });
     // A name that was only offered goes with the item.
-    if (itemPresets.some((preset) => usualTitle(preset.item) === watch('title'))) setValue('title', usualTitle(item));
+    if (itemKinds.some((preset) => usualTitle(preset.item) === watch('title'))) setValue('title', usualTitle(item));
     const units = watch('units');
     const usual = usualFinish(item, units);
     for (const key of Object.keys(usual) as (keyof typeof usual)[]) setValue(key, usual[key]);
     const pattern = patternBook.find((each) => each.key === watch('pattern'));
     const technique = pattern?.technique;
-    const offered = presetOf(item).techniques;
+    const offered = techniquesFor(item);
     if (!technique || !offered.includes(technique)) {
       const first = patternBook.find((each) => each.technique === offered[0]);
       if (first) takePattern({ setValue, watch }, first.key);
@@ -31,7 +32,7 @@ export function ItemPart() {
       setValue('foundation', '');
     }
     setValue('across', '');
-    setValue('ending', presetOf(item).wish.ending ?? 'as-begun');
+    setValue('ending', itemNamed(item).wish.ending ?? 'as-begun');
     const { dirtyFields } = formState;
     if (dirtyFields.width || dirtyFields.height || watch('widthBy') !== 'length') return;
     const [width, height] = usualSize(item, units);
@@ -44,7 +45,7 @@ export function ItemPart() {
         <Choice
           label="What it is"
           value={watch('item')}
-          options={itemPresets.map(({ item, name }) => ({ value: item, words: name }))}
+          options={itemKinds.map(({ item }) => ({ value: item, words: itemName(item) }))}
           onChange={choose}
         />
         <div className="grid max-w-[620px] grid-cols-[minmax(0,1fr)_110px] gap-4 sm:grid-cols-[minmax(0,1fr)_110px_170px]">
@@ -54,7 +55,7 @@ export function ItemPart() {
           <div>
             <Field
               name="pieces"
-              label={watch('item') === 'bag' ? 'Panels' : 'How many'}
+              label={itemNamed(watch('item')).countsPanels ? 'Panels' : 'How many'}
               inputMode="numeric"
               className="count text-[18px]"
             />

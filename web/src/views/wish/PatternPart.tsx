@@ -9,11 +9,12 @@ import {
   makingsOf,
   patternBook,
   type StitchPattern,
+  techniqueNamed,
   techniqueOf,
   techniques,
-  tubeBegins,
 } from '@puntada/core/craft';
-import { presetOf, waysOf } from '@puntada/core/plan';
+import { techniquesFor, waysOf } from '@puntada/core/plan';
+import { beginningWords, techniqueWords } from '@puntada/core/words';
 import { ToggleGroup } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useFormContext } from 'react-hook-form';
@@ -32,7 +33,7 @@ export function PatternPart() {
   const { pattern: key, stitch, numbers, yarns, item } = watch();
   const [technique, setTechnique] = useState('offered');
   const pattern = patternBook.find((each) => each.key === key);
-  const offered = presetOf(item).techniques;
+  const offered = techniquesFor(item);
   const shown = patternBook.filter(
     (each) =>
       each.key === key || (technique === 'offered' ? offered.includes(each.technique) : each.technique === technique),
@@ -54,7 +55,7 @@ export function PatternPart() {
           <option value="offered">every technique that suits</option>
           {techniques.map((each) => (
             <option key={each.key} value={each.key}>
-              {told(each.name)}
+              {told(techniqueWords(each.key).name)}
             </option>
           ))}
         </select>
@@ -117,21 +118,13 @@ const makingWords: Readonly<Partial<Record<StitchPattern['made'], string>>> = {
 };
 
 /** How it is begun, in the words of what comes of it: a round leaves both ends open, one, or has a bottom. */
-function wayWords(way: Foundation): string {
-  const begins = tubeBegins(way);
-  if (begins === 'ring') return 'the chain joined to a ring: open below and above';
-  if (begins === 'chain') return 'both sides of the chain: closed below';
-  if (begins === 'circle') return 'a flat circle, then straight sides';
-  return way.name;
-}
-
 /** In rows, or in rounds where the technique can be: in rounds it lies double, and the right side is outside. */
 function Making({ pattern }: { pattern: StitchPattern }) {
   const { watch, setValue } = useFormContext<WishFormValues>();
-  const makings = [pattern.made, ...makingsOf[pattern.technique].filter((each) => each !== pattern.made)].filter(
+  const makings = [pattern.made, ...makingsOf(pattern.technique).filter((each) => each !== pattern.made)].filter(
     (each) => each === pattern.made || isRoundMaking(each),
   );
-  if (makings.length < 2 || pattern.technique === 'wedge-circle') return null;
+  if (makings.length < 2 || techniqueNamed(pattern.technique)?.circle) return null;
   return (
     <div className="w-full">
       <p className="label">Rows or rounds</p>
@@ -230,7 +223,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
           <Choice
             label="Worked in"
             value={pattern.stitches.includes(stitch) ? stitch : (pattern.stitches[0] ?? '')}
-            options={pattern.stitches.map((value) => ({ value, words: told(value) }))}
+            options={pattern.stitches.map((value) => ({ value, words: told(`{${value}}`) }))}
             onChange={(next) => {
               setValue('stitch', next);
               setValue('foundation', '');
@@ -242,12 +235,12 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       {ways.length > 1 ? (
         <div className="w-[420px] max-w-full">
           <label htmlFor="foundation" className="label">
-            {round ? 'Begun with' : <>The first {told(bound?.stitch ?? '')} goes into</>}
+            {round ? 'Begun with' : <>The first {told(`{${bound?.stitch ?? ''}}`)} goes into</>}
           </label>
           <select id="foundation" className="field" {...register('foundation')}>
             {ways.map((way, i) => (
               <option key={way} value={i === 0 ? '' : way}>
-                {told(wayWords(findFoundation(way) as Foundation))}
+                {told(beginningWords(findFoundation(way) as Foundation))}
               </option>
             ))}
           </select>

@@ -4,7 +4,7 @@ import { useEffect, useRef } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
-import { Craft } from '../../parts/Craft.tsx';
+import { Craft, useProblemWords } from '../../parts/Craft.tsx';
 import { faceOf, liesDouble } from '../../parts/cloth/clothLayout.ts';
 import { paintRing, paintStrap, paintUnder } from '../../parts/cloth/paintOutfit.ts';
 import { Figure } from '../../parts/Figure.tsx';
@@ -24,6 +24,7 @@ interface Props {
 
 /** What the wish would come to: the nearest size, drawn to proportion, or what is still in its way. */
 export function Preview({ answer, values, begun }: Props) {
+  const words = useProblemWords();
   const { hand, told } = usePreferences();
   const canvas = useRef<HTMLCanvasElement>(null);
   const plan = answer?.ok ? answer.value : undefined;
@@ -107,7 +108,7 @@ export function Preview({ answer, values, begun }: Props) {
           <>
             <p className="text-[15px] text-brick">
               <span aria-hidden>✕ </span>
-              {first.message} <span className="text-ink">{first.hint}</span>
+              {words(first).message} <span className="text-ink">{words(first).hint}</span>
             </p>
             <WayOut problem={first} />
           </>

@@ -1,5 +1,5 @@
 import { inRounds, patternBook, techniqueOf } from '@puntada/core/craft';
-import { measureOf } from '@puntada/core/plan';
+import { itemNamed, measureOf } from '@puntada/core/plan';
 import { courseWord } from '@puntada/core/words';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
@@ -59,7 +59,7 @@ export function SizePart() {
   const tube = isTubeForm({ pattern: key, made });
   const course = pattern ? courseWord((made ? inRounds(pattern, made) : pattern).made).toLowerCase() : 'row';
   // Begun with one block, whatever its width.
-  const cornered = pattern?.technique === 'corner-to-corner';
+  const cornered = technique?.ok === true && technique.value.diagonal === true;
   const widths = {
     length: { label: 'Width', after: units, start: usualWidth },
     chain: { label: 'Chains made', after: 'chains', start: '37' },
@@ -117,10 +117,10 @@ export function SizePart() {
             }}
           />
         </div>
-        {item === 'cushion cover' ? <Insert /> : null}
+        {itemNamed(item).asks.includes('insert') ? <Insert /> : null}
         {tube && widthBy === 'length' ? <TubeMeasure /> : null}
-        {item === 'strap' ? <Drop /> : null}
-        {item === 'blanket' && widthBy === 'length' && heightBy === 'length' ? (
+        {itemNamed(item).asks.includes('drop') ? <Drop /> : null}
+        {itemNamed(item).asks.includes('bed') && widthBy === 'length' && heightBy === 'length' ? (
           <div>
             <p className="label">It lies on</p>
             <Choice

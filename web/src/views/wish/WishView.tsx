@@ -14,6 +14,7 @@ import { useDraftsQuery, useLazyPaceQuery, useSetDueMutation } from '../../api/r
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Button } from '../../parts/Button.tsx';
+import { useProblemText } from '../../parts/Craft.tsx';
 import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { UndoRedo } from '../../parts/UndoRedo.tsx';
@@ -113,6 +114,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
   const values = useDeferredValue(form.watch());
   const answer = usePreview(work?.begun ? work.wish : toWish(values, work?.wish), work?.begun);
   const frozen = work !== undefined && work.state !== 'wished';
+  const sentence = useProblemText();
   const refusal = problemsOf(adding.error ?? changing.error ?? settingDue.error);
   // The form tells that it is ready in the middle of the first drawing; its parts are drawn after that, in small pieces.
   const ready = useArrived(form.formState.isReady || undefined);
@@ -123,10 +125,10 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
       if (problem.path)
         form.setError(
           fieldOf(problem.path.replace(/^wish\./, '')) as 'width',
-          { message: `${problem.message} ${problem.hint}` },
+          { message: sentence(problem) },
           { shouldFocus: true },
         );
-  }, [refusal, form]);
+  }, [refusal, form, sentence]);
 
   // What the server refused is said until the wish is changed.
   const { reset: forgetAdding } = adding;
@@ -146,7 +148,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
     const read = readWish(filled, work?.wish);
     if (!read.ok) {
       for (const problem of read.problems)
-        form.setError(fieldOf(problem.path) as 'width', { message: `${problem.message} ${problem.hint}` });
+        form.setError(fieldOf(problem.path) as 'width', { message: sentence(problem) });
       return;
     }
     // Its hours go by the maker's own hand, as far as that is known by now.

@@ -1,5 +1,5 @@
 import { isRoundMaking, makingsOf, type StitchPattern } from '@puntada/core/craft';
-import { presetOf } from '@puntada/core/plan';
+import { itemNamed } from '@puntada/core/plan';
 import type { Item, Wish } from '@puntada/core/records';
 import type { WishFormValues } from './formValues.ts';
 
@@ -9,7 +9,7 @@ const smallBlock = 2;
 /** The numbers that a pattern leaves open, as an item usually has them: blocks of a strap are small, to fit it at all. */
 export function usualNumbers(item: Item, pattern: StitchPattern): Record<string, string> {
   const of = ({ usual, least }: StitchPattern['numbers'][number]) =>
-    item === 'strap' ? Math.min(usual, Math.max(least, smallBlock)) : usual;
+    itemNamed(item).narrow ? Math.min(usual, Math.max(least, smallBlock)) : usual;
   return Object.fromEntries(pattern.numbers.map((each) => [each.name, String(of(each))]));
 }
 
@@ -18,20 +18,19 @@ export function usualMade(
   item: Item,
   { technique, made }: Pick<StitchPattern, 'technique' | 'made'>,
 ): WishFormValues['made'] {
-  if (!presetOf(item).rounds || isRoundMaking(made)) return '';
-  const round = makingsOf[technique].find((each) => each === 'rounds' || each === 'turned-rounds');
+  if (!itemNamed(item).rounds || isRoundMaking(made)) return '';
+  const round = makingsOf(technique).find((each) => each === 'rounds' || each === 'turned-rounds');
   return (round as WishFormValues['made'] | undefined) ?? '';
 }
 
 /** What a wish is called before it has a name. */
 export function usualTitle(item: Item): string {
-  const { name } = presetOf(item);
-  return `New ${name.charAt(0).toLowerCase()}${name.slice(1)}`;
+  return `New ${item}`;
 }
 
 /** What each item usually is, in the units of the maker; inches to the half. */
 export function usualSize(item: Item, units: Wish['units']): readonly [width: string, height: string] {
-  const { width, height } = presetOf(item);
+  const { width, height } = itemNamed(item);
   return [inUnits(width, units), inUnits(height, units)];
 }
 
@@ -50,7 +49,7 @@ export const forSmallChildren: readonly Bed[] = ['a pram', 'a cot'];
 
 /** What its second size is called. */
 export function upWord(item: Item): 'height' | 'length' {
-  return item === 'strap' || item === 'scarf' ? 'length' : 'height';
+  return itemNamed(item).long ? 'length' : 'height';
 }
 
 /** The size of a blanket for a bed, in the units of the maker. */
@@ -78,7 +77,7 @@ function inUnits(cm: number, units: Wish['units']): string {
 
 /** What an item asks for beside its size, as its form holds it. */
 export function usualFinish(item: Item, units: Wish['units']): FinishValues {
-  const { wish } = presetOf(item);
+  const { wish } = itemNamed(item);
   const long = (cm: number, inch: string) => (units === 'cm' ? `${cm} cm` : inch);
   return {
     pieces: String(wish.pieces ?? 1),

@@ -1,12 +1,14 @@
 import { patternBook } from '@puntada/core/craft';
-import { itemPresets, planWish } from '@puntada/core/plan';
+import { itemKinds, planWish, techniquesFor } from '@puntada/core/plan';
 import { readShape, type Wish, wishSchema } from '@puntada/core/records';
+import { problemWords } from '@puntada/core/words';
 import { usualFinish, usualMade, usualNumbers, usualSize, usualYarn } from './usual.ts';
 import { fieldOf, formSchema, lettersOf, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
 
 function wishOf(form: WishFormValues): Wish {
   const read = readShape(wishSchema, toWish(form));
-  if (!read.ok) throw new Error(read.problems.map((problem) => `${problem.path}: ${problem.message}`).join('\n'));
+  if (!read.ok)
+    throw new Error(read.problems.map((problem) => `${problem.path}: ${problemWords(problem).message}`).join('\n'));
   return read.value;
 }
 
@@ -74,8 +76,8 @@ describe('what is made in rounds', () => {
     const read = formSchema.safeParse(
       cushion({ yarns: [usualYarn('A'), { ...usualYarn('B'), blend: 'half and half' }] }),
     );
-    expect(read.error?.issues.map((issue) => [issue.path.join('.'), issue.message.slice(0, 31)])).toEqual([
-      ['yarns.1.blend', 'Write each fibre of the blend a'],
+    expect(read.error?.issues.map((issue) => [issue.path.join('.'), issue.message.slice(0, 23)])).toEqual([
+      ['yarns.1.blend', 'The blend (“half and ha'],
     ]);
   });
 
@@ -89,8 +91,8 @@ describe('what is made in rounds', () => {
 describe('a new wish', () => {
   it('can be planned at once, for every item, pattern and unit', () => {
     for (const units of ['cm', 'in'] as const) {
-      for (const { item, techniques } of itemPresets) {
-        for (const pattern of patternBook.filter((each) => techniques.includes(each.technique))) {
+      for (const { item } of itemKinds) {
+        for (const pattern of patternBook.filter((each) => techniquesFor(item).includes(each.technique))) {
           const [width, height] = usualSize(item, units);
           const form = {
             ...newWish(units),

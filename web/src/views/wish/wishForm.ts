@@ -10,10 +10,12 @@ import {
   readBlend,
   readOrder,
   type StitchPattern,
+  techniqueNamed,
   techniqueOf,
 } from '@puntada/core/craft';
-import { itemPresets, policyOf, presetOf } from '@puntada/core/plan';
+import { itemKinds, itemNamed, policyOf, techniquesFor } from '@puntada/core/plan';
 import { lengthReads, readShape, type Wish, wishSchema } from '@puntada/core/records';
+import { problemText, upper } from '@puntada/core/words';
 import { z } from 'zod';
 import type { WishFormValues } from './formValues.ts';
 import { upWord, usualFinish, usualMade, usualNumbers, usualSize, usualTitle, usualYarn } from './usual.ts';
@@ -40,7 +42,7 @@ export function newWish(units: Wish['units'], patternKey?: string): WishFormValu
     loops: 'both',
     into: 'one loop',
     increases: '',
-    ending: presetOf('dishcloth').wish.ending ?? 'as-begun',
+    ending: itemNamed('dishcloth').wish.ending ?? 'as-begun',
     weaving: 'usual',
     numbers: { b: '4', r: '4' },
     gaugeFrom: 'typical',
@@ -65,7 +67,7 @@ function wishIn(key: string, units: Wish['units']): WishFormValues {
   const found = findPattern(key);
   if (!found.ok) return newWish(units);
   const pattern = found.value;
-  const item = itemPresets.find((preset) => preset.techniques.includes(pattern.technique))?.item ?? 'mat';
+  const item = itemKinds.find(({ item: key }) => techniquesFor(key).includes(pattern.technique))?.item ?? 'mat';
   const [width, height] = usualSize(item, units);
   return {
     ...newWish(units),
@@ -76,7 +78,7 @@ function wishIn(key: string, units: Wish['units']): WishFormValues {
     height,
     pattern: key,
     made: usualMade(item, pattern),
-    ending: presetOf(item).wish.ending ?? 'as-begun',
+    ending: itemNamed(item).wish.ending ?? 'as-begun',
     stitch: pattern.stitches[0] ?? 'sc',
     numbers: usualNumbers(item, pattern),
     yarns: pattern.colours.map(usualYarn),
@@ -90,7 +92,7 @@ function dropEmpty<T extends object>(value: T): T {
 /** Whether a pattern is worked as a circle, whose size is one figure. */
 export function isCircle(pattern: string): boolean {
   const found = findPattern(pattern);
-  return found.ok && found.value.technique === 'wedge-circle';
+  return found.ok && techniqueNamed(found.value.technique)?.circle === true;
 }
 
 /** Whether the piece is a tube, by its pattern or by the maker's choice; a circle is none. */
@@ -102,7 +104,7 @@ export function isTubeForm({ pattern, made }: Pick<WishFormValues, 'pattern' | '
 /** Whether it stands on a round bottom, by its item or by the beginning that was chosen. */
 export function isOnCircle(form: Pick<WishFormValues, 'pattern' | 'made' | 'item' | 'foundation'>): boolean {
   if (!isTubeForm(form)) return false;
-  return form.foundation ? form.foundation.startsWith('circle') : presetOf(form.item).begin === 'circle';
+  return form.foundation ? form.foundation.startsWith('circle') : itemNamed(form.item).begin === 'circle';
 }
 
 /** The colours that an order names, once it can be read. */
@@ -141,7 +143,7 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
     weaving: _weaving,
     ...kept
   } = before ?? {};
-  const preset = presetOf(form.item).wish;
+  const preset = itemNamed(form.item).wish;
   // One rule and an even, strong cloth for what is scrubbed with; thinner and softer for all else.
   const policy = before?.policy ?? usualPolicy(form, known);
   const chosen = {
@@ -238,7 +240,7 @@ function finishOf(form: WishFormValues, before: Wish | undefined): unknown {
   const strap = form.strapKind
     ? { ...before?.finish?.strap, kind: form.strapKind, drop: form.strapDrop, width: form.strapWidth }
     : undefined;
-  const flap = form.item === 'cushion cover' && !isTubeForm(form) ? form.flap || undefined : undefined;
+  const flap = itemNamed(form.item).asks.includes('flap') && !isTubeForm(form) ? form.flap || undefined : undefined;
   const outside = form.seam ? before?.finish?.outside : undefined;
   const finish = dropEmpty({ ring: form.ring || undefined, strap, seam: form.seam || undefined, flap, outside });
   return Object.keys(finish).length ? finish : undefined;
@@ -357,14 +359,15 @@ export const formSchema = z.custom<WishFormValues>().superRefine((typed, context
     context.addIssue({
       code: 'custom',
       path: [field],
-      message: `“${text}” is a length, and this field counts ${countedWords[by]}. Choose “A ${field === 'height' ? upWord(form.item) : field}” for a length.`,
+      message: problemText({
+        code: 'length-where-count',
+        facts: { text, counts: countedWords[by], side: field === 'height' ? upper(upWord(form.item)) : 'Width' },
+      }),
     });
   }
-  const read = wishSchema.safeParse(toWish(form));
-  if (!read.success) {
-    for (const issue of read.error.issues) {
-      context.addIssue({ code: 'custom', path: fieldOf(issue.path.join('.')).split('.'), message: issue.message });
-    }
+  const read = readShape(wishSchema, toWish(form));
+  for (const problem of read.ok ? [] : read.problems) {
+    context.addIssue({ code: 'custom', path: fieldOf(problem.path).split('.'), message: problemText(problem) });
   }
   const lengths = [
     ['width', form.widthBy === 'length' ? form.width : '1'],
@@ -375,7 +378,7 @@ export const formSchema = z.custom<WishFormValues>().superRefine((typed, context
     context.addIssue({
       code: 'custom',
       path: [field],
-      message: `“${text}” is not a length. Type 24, 24,5 cm or 9 1/2 in.`,
+      message: problemText({ code: 'no-length', facts: { text } }),
     });
   }
 });

@@ -1,5 +1,5 @@
 import { type StitchKey, stitchKinds, techniques } from '@puntada/core/craft';
-import { stitchWord, type Terms } from '@puntada/core/words';
+import { glossary, stitchWord, type Terms, techniqueWords } from '@puntada/core/words';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -8,7 +8,6 @@ import { Craft } from '../../parts/Craft.tsx';
 import { stitchTile } from '../../parts/cloth/stitchTile.ts';
 import { inTurn } from '../../parts/inTurn.ts';
 import { TermDrawing } from '../../parts/terms/TermDrawing.tsx';
-import { terms } from '../../parts/terms/terms.ts';
 
 /** The words of the craft as Puntada uses them: every stitch in both terminologies, drawn, and the terms around it. */
 export default function WordsView() {
@@ -42,7 +41,7 @@ export default function WordsView() {
         </ul>
         <h2 className="mt-9 border-b border-ink pb-1 text-[19px]">Terms</h2>
         <dl className="grid gap-x-8 md:grid-cols-2">
-          {terms.map(({ term, means, uk }) => (
+          {glossary.map(({ term, means, uk }) => (
             <div
               key={term}
               id={term.replaceAll(' ', '-')}
@@ -69,20 +68,20 @@ export default function WordsView() {
               className="grid gap-x-6 border-b border-rule py-3 md:grid-cols-[220px_minmax(0,1fr)]"
             >
               <dt className="text-[17px] font-semibold">
-                <Craft>{technique.name}</Craft>
+                <Craft>{techniqueWords(technique.key).name}</Craft>
               </dt>
               <dd className="grid gap-1 text-[16px]">
                 <p>
-                  <Craft>{technique.words.height}</Craft>
+                  <Craft>{techniqueWords(technique.key).height}</Craft>
                 </p>
                 <p>
-                  <Craft>{technique.words.change}</Craft>
+                  <Craft>{techniqueWords(technique.key).change}</Craft>
                 </p>
                 <p>
-                  <Craft>{technique.words.idle}</Craft>
+                  <Craft>{techniqueWords(technique.key).idle}</Craft>
                 </p>
                 <p>
-                  <Craft>{technique.words.lookOver}</Craft>
+                  <Craft>{techniqueWords(technique.key).lookOver}</Craft>
                 </p>
               </dd>
             </div>

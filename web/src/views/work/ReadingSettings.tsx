@@ -1,7 +1,8 @@
+import { type Tug, tugs } from '@puntada/core/words';
 import { Settings2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
-import { type Flag, type Reading, type Tug, tugs } from './useReading.ts';
+import type { Flag, Reading } from './useReading.ts';
 
 const tugWords: Readonly<Record<Tug, string>> = {
   never: 'do not tell me',

@@ -1,10 +1,9 @@
 import type { WorkedCourse, WorkedRun } from '@puntada/core/plan';
 import type { Hand, Terms } from '@puntada/core/words';
+import { closeWords, kindWords, runStitches } from '@puntada/core/words';
 import type { MouseEvent } from 'react';
-import { runStitches } from '../../parts/runWords.ts';
 import { useWidth } from '../../parts/useWidth.ts';
 import { yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
-import { closeWords, kindWords } from './closeWords.ts';
 
 interface Props {
   readonly course: WorkedCourse;

@@ -1,7 +1,6 @@
 import { countedIn, leftIn } from '@puntada/core/plan';
 import { closingWords, howMade, stitchWord, type Terms } from '@puntada/core/words';
 import { useState } from 'react';
-import { useCraftWords } from '../../parts/Craft.tsx';
 import type { RowInHand } from './useRowInHand.ts';
 
 interface Props {
@@ -15,10 +14,9 @@ interface Props {
 
 /** What is told beside the run in hand: idle strands, the row below, what is left, what to mind. */
 export function RunWords({ row: { course, run, at, idle, below, hints }, terms, word, tug }: Props) {
-  const told = useCraftWords();
   const close = at === course.runs.length - 1 ? closingWords(course.close, { terms }) : '';
   const made = run.kinds.flatMap((kind) => {
-    const how = howMade(kind);
+    const how = howMade(kind, terms);
     return how ? [{ stitch: stitchWord(kind, terms), how }] : [];
   });
   return (
@@ -42,7 +40,7 @@ export function RunWords({ row: { course, run, at, idle, below, hints }, terms, 
         {made.length ? <HowMade of={made} /> : null}
       </p>
       {/* Kept free where nothing is to be told, so that the cloth below does not jump. */}
-      <p className="min-h-[25px] pt-1 text-[17px] leading-tight text-soft">{told(hints.join(' '))}</p>
+      <p className="min-h-[25px] pt-1 text-[17px] leading-tight text-soft">{hints.join(' ')}</p>
     </>
   );
 }
@@ -50,7 +48,6 @@ export function RunWords({ row: { course, run, at, idle, below, hints }, terms, 
 /** How the stitches of the run are made, a tap away. */
 function HowMade({ of }: { of: readonly { readonly stitch: string; readonly how: string }[] }) {
   const [open, setOpen] = useState(false);
-  const told = useCraftWords();
   return (
     <>
       <button
@@ -63,7 +60,7 @@ function HowMade({ of }: { of: readonly { readonly stitch: string; readonly how:
       </button>
       {open ? (
         <span className="basis-full border-l-4 border-verdigris bg-verdigris-pale px-3 py-1.5 text-[17px]">
-          {of.map(({ stitch, how }) => `${stitch}: ${told(how)}`).join('. ')}.
+          {of.map(({ stitch, how }) => `${stitch}: ${how}`).join('. ')}.
         </span>
       ) : null}
     </>

@@ -1,10 +1,11 @@
 import { pausesIn } from '@puntada/core/records';
+import { clockWords } from '@puntada/core/words';
 import { restAfter, restFor, sittingSince } from '@puntada/core/work';
 import { Pause } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useAddEntryMutation, type WorkLog } from '../../api/records.ts';
-import { clockWords } from './clockWords.ts';
+import { useProblemWords } from '../../parts/Craft.tsx';
 import { lettingGo } from './lettingGo.ts';
 
 interface Props {
@@ -18,6 +19,7 @@ const minute = 60_000;
 
 /** How long the maker has sat at the work, when hands want a rest, and a way to lay it down; a step takes it up again. */
 export function Sitting({ workId, log, step }: Props) {
+  const words = useProblemWords();
   const [now, setNow] = useState(Date.now);
   const [add, adding] = useAddEntryMutation();
   const [made, setMade] = useState<readonly number[]>([]);
@@ -59,7 +61,7 @@ export function Sitting({ workId, log, step }: Props) {
         <Pause aria-hidden className="size-4" />
         Pause
       </button>
-      {problem ? <span className="text-brick">✕ The pause is not stored: {problem.message}</span> : null}
+      {problem ? <span className="text-brick">✕ The pause is not stored: {words(problem).message}</span> : null}
     </span>
   );
 }

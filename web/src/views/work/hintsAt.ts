@@ -1,17 +1,22 @@
 import { techniqueOf } from '@puntada/core/craft';
 import type { WorkedCourse } from '@puntada/core/plan';
-import { rowAdvice } from '@puntada/core/words';
+import { rowAdvice, type Terms } from '@puntada/core/words';
 import type { Rows } from '@puntada/core/work';
 
 /**
  * What to mind at one run of a row: where markers go and what comes to an end, at its beginning; what to look over, at
  * its last run. @param run from 0
  */
-export function hintsAt({ fabric, bound, foundation }: Rows, course: WorkedCourse, run: number): string[] {
+export function hintsAt(
+  { fabric, bound, foundation }: Rows,
+  course: WorkedCourse,
+  run: number,
+  terms: Terms,
+): string[] {
   const technique = techniqueOf(bound.pattern);
   if (!technique.ok) return [];
   const { markers, ahead, lookOver } = rowAdvice(
-    { fabric, bound, foundation, technique: technique.value },
+    { fabric, bound, foundation, technique: technique.value, terms },
     course.number,
   );
   return [...(run === 0 ? [...markers, ...ahead] : []), ...(run === course.runs.length - 1 ? [lookOver] : [])];

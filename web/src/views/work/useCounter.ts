@@ -4,6 +4,7 @@ import { api, problemsOf, useSendTicksMutation, type Work } from '../../api/api.
 import { changeKept } from '../../api/keptCopies.ts';
 import { dropTicks, keepTick, waitingTicks } from '../../api/outbox.ts';
 import { useAppStore } from '../../app/store.ts';
+import { useProblemText } from '../../parts/Craft.tsx';
 
 export interface Counter {
   readonly position: Position;
@@ -26,6 +27,7 @@ const most = 400;
  */
 export function useCounter(work: Work): Counter {
   const [send] = useSendTicksMutation();
+  const sentence = useProblemText();
   const [, redraw] = useState(0);
   const [away, setAway] = useState(false);
   const [refused, setRefused] = useState<string>();
@@ -64,8 +66,8 @@ export function useCounter(work: Work): Counter {
     const status = (answer.error as { status?: unknown } | undefined)?.status;
     const noServer = typeof status !== 'number' || status >= 500;
     setAway(noServer);
-    if (!noServer) setRefused(problemsOf(answer.error)[0]?.message);
-  }, [id, send, store]);
+    if (!noServer) setRefused(sentence(problemsOf(answer.error)[0]));
+  }, [id, send, store, sentence]);
 
   useEffect(() => {
     void deliver();

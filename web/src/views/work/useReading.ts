@@ -1,8 +1,5 @@
+import { type Tug, tugs } from '@puntada/core/words';
 import { useCallback, useEffect, useState } from 'react';
-
-/** When the maker wants to be told to tug the idle strand: schools differ. */
-export const tugs = ['never', 'change', 'row', 'loosely'] as const;
-export type Tug = (typeof tugs)[number];
 
 /** How the row in hand is read on this device. */
 export interface Reading {

@@ -1,10 +1,9 @@
 import { type WorkedCourse, type WorkedRun, workCourse } from '@puntada/core/plan';
-import { againstBelow, StrandBook, type StrandOrder, startWords, type Terms } from '@puntada/core/words';
+import { againstBelow, idleWords, StrandBook, type StrandOrder, startWords, type Terms } from '@puntada/core/words';
 import type { Position } from '@puntada/core/work';
 import { useMemo } from 'react';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 import { hintsAt } from './hintsAt.ts';
-import { idleWords } from './idleWords.ts';
 
 /** The course and the run that are worked now, with all that is told of them. */
 export interface RowInHand {
@@ -50,7 +49,7 @@ export function useRowInHand(cloth: WorkCloth, position: Position, terms: Terms)
       idle: idleWords(course, at, orders, attachedIn(course, at, strands, orders)),
       others: orders.flatMap((order) => order.other),
       below: againstBelow(fabric, bound, course.number - 1, run, terms),
-      hints: hintsAt({ fabric, bound, foundation }, course, at),
+      hints: hintsAt({ fabric, bound, foundation }, course, at, terms),
       strands,
     };
   }, [row, at, fabric, bound, foundation, strands, terms]);

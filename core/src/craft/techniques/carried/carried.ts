@@ -1,6 +1,6 @@
 import { isRoundMaking } from '../../fabric/fabric.ts';
 import { type FoundationKey, roundWays } from '../../foundation/foundation.ts';
-import type { BoundPattern } from '../../patterns/bind.ts';
+import type { BoundPattern } from '../../patterns/bound.ts';
 import type { StitchKey } from '../../stitches/kinds.ts';
 import { countedOpening, firstColumn, mainAt, opensOnlyFirst } from '../../technique/rules.ts';
 import { type CourseView, plainStitches, type Technique } from '../../technique/technique.ts';
@@ -23,27 +23,24 @@ export function proveGrid(view: CourseView): void {
   const first = firstColumn(view);
   for (let x = 0; x < view.kinds.length; x++) {
     const own = mainAt(view.kinds, x);
-    if (own !== stitch) view.refuse(x, `${own} stands in a cloth of ${stitch}`);
+    if (own !== stitch) view.refuse(x, 'other-stitch', { own, stitch });
     const under = mainAt(view.below?.kinds, x);
-    if (view.below && under !== own) view.refuse(x, `a ${own} stands on ${under ? `a ${under}` : 'nothing'}`);
+    if (view.below && under !== own) view.refuse(x, 'stands-on', { own, under });
   }
   const opens = view.kinds[first] !== undefined && mainAt(view.kinds, first) === stitch;
   const counted = view.foundation.counted;
   if (opens && counted && view.kinds[first] === view.kinds[first + (view.forward ? 1 : -1)]) {
-    view.refuse(first, 'the turning chain counts as the first stitch, and none stands here');
+    view.refuse(first, 'turning-chain-missing');
   }
 }
 
 /** Carried colourwork: one cell of the chart is one stitch, the idle strand lies inside. docs/craft.md, “Carried colourwork”. */
 export const carried: Technique = {
   key: 'carried',
-  name: 'carried colourwork',
-  words: {
-    change: 'The new colour enters with the last pull-through of the stitch before it.',
-    lookOver: 'See that each block starts where the one below says, and that no idle loop hangs out on the back.',
-    height: 'Every row is as tall as its stitch.',
-    idle: 'The idle strand lies along the top of the row below and is worked over; bring it under the hook at a turn.',
-  },
+  makings: ['flat', 'turned-rounds', 'rounds'],
+  uses: ['small cloth', 'large cloth', 'long cloth', 'mat', 'panel', 'tube'],
+  looks: ['blocks'],
+  nested: true,
   step: 1,
   cuts: true,
   loops: true,

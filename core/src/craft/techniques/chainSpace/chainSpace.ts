@@ -7,20 +7,16 @@ import { type CourseView, plainStitches, type Technique } from '../../technique/
  */
 export const chainSpace: Technique = {
   key: 'chain-space',
-  name: 'chain-space check',
-  words: {
-    change:
-      'The colour changes in the last pull-through of the row: in the slip stitch into the edge stitch, or the last dc.',
-    lookOver: 'The dc go into the tops two rows below, over the loose chains, which vanish inside.',
-    height: 'A row adds about half a dc, and the sunk chain lifts it a little: 0.55 of a dc.',
-    idle: 'Three colours climb the edge, one row each; two cannot.',
-  },
+  makings: ['flat'],
+  uses: ['small cloth', 'large cloth', 'long cloth', 'mat', 'panel'],
+  looks: ['blocks'],
+  slipsOntoEdge: true,
   step: 1,
   ordered: true,
   kinds: ['dc', 'dc-ch3', 'dc@below2', 'ch', 'sc'],
   width: plainStitches,
   paths: { dc: { a: 2, b: 7.3, c: 8 } },
-  gaugeKey: () => 'chain-space',
+  gaugeKey: () => 'dc sunk in the row below',
   foundations: () => ['dc-4th'],
   opening: (kind) => (kind === 'dc' || kind === 'dc@below2' ? 'dc-ch3' : kind),
   prove(view) {
@@ -31,9 +27,9 @@ export const chainSpace: Technique = {
     for (let x = 0; x < view.kinds.length; x++) {
       const own = keyAt(view.kinds, x);
       const reason = !view.below ? ofFirstRow(own) : reasonOf(view, x, own, closing);
-      if (reason) view.refuse(x, reason);
+      if (reason) view.refuse(x, reason, { key: own });
       else if (x === first && (own === 'dc' || own === 'dc@below2')) {
-        view.refuse(x, 'a row that begins with a dc begins with ch 3');
+        view.refuse(x, 'dc-without-chain');
       }
     }
     if (!view.below) proveGroups(view);
@@ -45,18 +41,18 @@ function hasSc(kinds: Uint8Array): boolean {
 }
 
 function ofFirstRow(own: string | undefined): string | undefined {
-  return own === 'dc' || own === 'dc-ch3' || own === 'ch' ? undefined : `${own} has no row below it`;
+  return own === 'dc' || own === 'dc-ch3' || own === 'ch' ? undefined : 'nothing-below-it';
 }
 
 function reasonOf(view: CourseView, x: number, own: string | undefined, closing: boolean): string | undefined {
   const under = mainAt(view.below?.kinds, x);
   const tall = mainAt(view.kinds, x) === 'dc';
-  if (own === 'dc') return 'a dc goes two rows down, over the chains';
-  if (under === 'dc' && tall) return 'a dc stands on a dc, where chains go over the group';
-  if (under === 'ch' && !tall) return closing ? 'a gap is closed with a dc' : 'the chains below have no dc over them';
-  if (own === 'sc') return closing ? undefined : 'an sc can only stand in a closing row';
-  if (own === 'ch') return closing ? 'an open chain stands in the closing row' : undefined;
-  if (tall && view.below2 && mainAt(view.below2.kinds, x) !== 'dc') return 'there is no dc two rows below to go into';
+  if (own === 'dc') return 'dc-goes-two-down';
+  if (under === 'dc' && tall) return 'dc-on-group';
+  if (under === 'ch' && !tall) return closing ? 'gap-not-closed' : 'chains-uncovered';
+  if (own === 'sc') return closing ? undefined : 'sc-in-closing-only';
+  if (own === 'ch') return closing ? 'chain-in-closing' : undefined;
+  if (tall && view.below2 && mainAt(view.below2.kinds, x) !== 'dc') return 'no-dc-two-below';
   return undefined;
 }
 
@@ -66,6 +62,6 @@ function proveGroups(view: CourseView): void {
   if (length === undefined) return;
   for (let x = 0; x < view.kinds.length; x++) {
     const group = Math.floor(x / length) % 2 === 0;
-    if ((mainAt(view.kinds, x) === 'dc') !== group) view.refuse(x, `groups and gaps are ${length} long, by turns`);
+    if ((mainAt(view.kinds, x) === 'dc') !== group) view.refuse(x, 'group-length', { length });
   }
 }

@@ -1,18 +1,9 @@
+import { blocksHigh, diagonalSpan } from '../../fabric/diagonals.ts';
 import { assemble, type Cells, type Fabric, runsForward } from '../../fabric/fabric.ts';
 import { type LayRequest, phaseOf, spreadRow, turnRows, unitWidth } from '../../fabric/rows.ts';
 import { codeOf } from '../../stitches/kinds.ts';
 import { firstColumn, keyAt } from '../../technique/rules.ts';
 import type { Technique } from '../../technique/technique.ts';
-
-/** Blocks high, from blocks wide and diagonals. */
-export function blocksHigh(diagonals: number, wide: number): number {
-  return diagonals - wide + 1;
-}
-
-/** The blocks of a diagonal: `from` and `to` are columns of blocks, counted from the edge where the work begins. */
-export function diagonalSpan(diagonal: number, wide: number, high: number): { from: number; to: number } {
-  return { from: Math.max(0, diagonal - high + 1), to: Math.min(wide - 1, diagonal) };
-}
 
 /** Whether the block that opens a diagonal stands beyond the diagonal below. */
 function grows(diagonal: number, wide: number, high: number): boolean {
@@ -42,13 +33,14 @@ function layBlocks(request: LayRequest): Fabric {
 /** Blocks of ch 3 and 3 dc on the diagonal. docs/craft.md, “Corner to corner”. */
 export const cornerToCorner: Technique = {
   key: 'corner-to-corner',
-  name: 'corner to corner',
-  words: {
-    change: 'The new colour enters at the ch 3 or ch 6 that opens a block, after the joining slip stitch.',
-    lookOver: 'Each new block faces away from its neighbour. One block too many at a corner makes an oblong.',
-    height: 'A block is as tall as it is wide.',
-    idle: 'Carried inside a block, dropped and picked up on the next diagonal, or cut.',
-  },
+  makings: ['diagonals'],
+  uses: ['large cloth', 'mat'],
+  looks: ['figures'],
+  diagonal: true,
+  cellWord: 'block',
+  marker: 'none',
+  chainsInCells: true,
+  sample: [10, 10],
   step: 1,
   kinds: ['block', 'block-grow', 'block-shrink'],
   width: { word: 'blocks', stitches: (count) => count, widths: (count) => count },
@@ -68,10 +60,10 @@ export const cornerToCorner: Technique = {
     const ordinary = codeOf('block');
     for (let x = 0; x < view.kinds.length; x++) {
       if (x !== first && view.kinds[x] !== ordinary) {
-        view.refuse(x, `${keyAt(view.kinds, x)} stands where an ordinary block goes`);
+        view.refuse(x, 'no-ordinary-block', { key: keyAt(view.kinds, x) });
       }
     }
     const key = keyAt(view.kinds, first);
-    if (key !== opening) view.refuse(first, `the diagonal begins with a ${opening}, not with ${key}`);
+    if (key !== opening) view.refuse(first, 'diagonal-opening', { opening, key });
   },
 };

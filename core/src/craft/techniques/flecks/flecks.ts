@@ -5,13 +5,9 @@ import { carried } from '../carried/carried.ts';
 /** Small two-legged flecks, drawn up in B and closed in A. docs/craft.md, “Flecks”. */
 export const flecks: Technique = {
   key: 'flecks',
-  name: 'flecks',
-  words: {
-    change: 'Only the first draw-up of a fleck is in B; it is closed in A.',
-    lookOver: 'The legs of a fleck lie side by side; a fleck stands between the flecks of the row before.',
-    height: 'Every row is as tall as an sc.',
-    idle: 'B is carried through figure rows and plain rows alike.',
-  },
+  makings: ['flat'],
+  uses: ['small cloth', 'large cloth', 'long cloth', 'mat', 'panel'],
+  looks: ['texture'],
   step: 1,
   kinds: ['sc', 'fleck'],
   width: plainStitches,
@@ -22,11 +18,11 @@ export const flecks: Technique = {
   prove(view) {
     for (let x = 0; x < view.kinds.length; x++) {
       const fleck = keyAt(view.kinds, x) === 'fleck';
-      if (!fleck && keyAt(view.kinds, x) !== 'sc') view.refuse(x, 'the ground is sc');
-      else if (fleck && !view.forward) view.refuse(x, 'a fleck stands in a row of the wrong side');
-      else if (fleck && view.colours[x] === 0) view.refuse(x, 'a fleck is drawn up in B, and this one is in A');
-      else if (!fleck && view.colours[x] !== 0) view.refuse(x, 'the ground is in A');
-      else if (fleck && keyAt(view.below?.kinds, x) === 'fleck') view.refuse(x, 'a fleck stands on a fleck');
+      if (!fleck && keyAt(view.kinds, x) !== 'sc') view.refuse(x, 'ground-not-sc');
+      else if (fleck && !view.forward) view.refuse(x, 'fleck-on-wrong-side');
+      else if (fleck && view.colours[x] === 0) view.refuse(x, 'fleck-in-a');
+      else if (!fleck && view.colours[x] !== 0) view.refuse(x, 'ground-not-a');
+      else if (fleck && keyAt(view.below?.kinds, x) === 'fleck') view.refuse(x, 'fleck-on-fleck');
     }
   },
 };

@@ -60,13 +60,13 @@ function seenLast(forward: boolean, cells: number): number {
 /** Clusters of three dc in the spaces of the row below. docs/craft.md, “Granny rows”. */
 export const granny: Technique = {
   key: 'granny',
-  name: 'granny rows',
-  words: {
-    change: 'Colours change between clusters, in the last pull-through of the dc before.',
-    lookOver: 'Every cluster sits in the space between two; no space stays empty.',
-    height: 'Every row is as tall as a dc round a space, which sits a little lower than its top.',
-    idle: 'The idle strand is carried inside the clusters or waits at the edge.',
-  },
+  makings: ['flat'],
+  uses: ['large cloth', 'long cloth'],
+  looks: ['texture'],
+  offset: (course) => (course % 2 ? -0.5 : 0),
+  cellWord: 'cluster',
+  perWidth: 3,
+  sample: [7, 8],
   step: 1,
   kinds: ['cluster', 'cluster@space', 'cluster-ch3', 'cluster-ch2', 'edge-ch3', 'edge-dc'],
   width: {
@@ -74,7 +74,7 @@ export const granny: Technique = {
     stitches: (count, foundation) => 3 * count + (takesTurns(foundation.key) ? 0 : 1),
     widths: (count) => count,
   },
-  gaugeKey: () => 'granny',
+  gaugeKey: () => 'clusters',
   foundations: () => ['granny-4th', 'granny-3rd'],
   opening: (kind) => kind,
   lay: layClusters,
@@ -86,7 +86,7 @@ export const granny: Technique = {
       const x = forward ? n : kinds.length - 1 - n;
       const key = keyAt(kinds, x);
       const wanted = kindWorked(n, kinds.length, course, edges);
-      if (key !== wanted) view.refuse(x, `${key} stands where ${wanted} goes`);
+      if (key !== wanted) view.refuse(x, 'wrong-kind', { key, wanted });
     }
   },
 };

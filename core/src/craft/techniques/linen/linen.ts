@@ -7,13 +7,12 @@ import type { Technique } from '../../technique/technique.ts';
 /** Stitches in the chain spaces of the row below; ch 2 stands for the first stitch and space. docs/craft.md, “Linen”. */
 export const linen: Technique = {
   key: 'linen',
-  name: 'linen stitch',
-  words: {
-    change: 'The next colour is drawn through in the last pull-through of the row, or in the joining slip stitch.',
-    lookOver: 'Every sc sits in a chain space; the last one goes into the space that the ch 2 made.',
-    height: 'Every row is as tall as an sc.',
-    idle: 'Two-row stripes climb the edge. A carried strand lies on top of the row below: catch no strand buried lower.',
-  },
+  makings: ['flat', 'rounds', 'turned-rounds'],
+  uses: ['small cloth', 'large cloth', 'long cloth', 'mat', 'panel', 'tube'],
+  looks: ['lines', 'texture'],
+  upright: true,
+  marker: 'turning space',
+  nested: true,
   step: 2,
   ordered: true,
   kinds: ['sc', 'sc@space', 'ch', 'linen-edge'],
@@ -22,7 +21,7 @@ export const linen: Technique = {
     stitches: (count, { key }) => (key === 'linen-4th' ? count + 1 : count),
     widths: (count) => count,
   },
-  gaugeKey: () => 'linen',
+  gaugeKey: () => 'sc and ch',
   foundations: ({ pattern }) => (isRoundMaking(pattern.made) ? roundWays('sc') : ['linen-4th']),
   inChain: new Map([['sc@space', 'sc']]),
   opening: (kind, { bound }) => (isRoundMaking(bound.pattern.made) ? kind : 'linen-edge'),
@@ -35,18 +34,18 @@ export const linen: Technique = {
       const n = Math.abs(x - first);
       const under = spaceAt(view.below?.kinds, x);
       if (!round && (x === first) !== (own === 'linen-edge')) {
-        view.refuse(x, 'the ch 2 of the edge stands at the beginning of a row and nowhere else');
+        view.refuse(x, 'edge-chain-inside');
       } else if (!round && (n % 2 === 1) !== (mainAt(view.kinds, x) === 'sc')) {
-        view.refuse(x, 'sc and chain must take turns');
+        view.refuse(x, 'sc-and-chain-by-turns');
       } else if (round && n > 0 && mainAt(view.kinds, x) === mainAt(view.kinds, x - 1)) {
-        view.refuse(x, 'sc and chain must take turns');
-      } else if (!view.below && own === 'sc@space') view.refuse(x, 'there is no chain space in the foundation');
-      else if (view.below && own === 'sc@space' && under !== 'ch') view.refuse(x, 'there is no chain space below');
-      else if (view.below && own === 'sc') view.refuse(x, 'an sc goes into a chain space, not into a stitch');
-      else if (view.below && own !== 'sc@space' && under === 'ch') view.refuse(x, 'the chain space below stays empty');
+        view.refuse(x, 'sc-and-chain-by-turns');
+      } else if (!view.below && own === 'sc@space') view.refuse(x, 'no-space-in-foundation');
+      else if (view.below && own === 'sc@space' && under !== 'ch') view.refuse(x, 'no-space-below');
+      else if (view.below && own === 'sc') view.refuse(x, 'sc-into-stitch');
+      else if (view.below && own !== 'sc@space' && under === 'ch') view.refuse(x, 'space-stays-empty');
     }
     const last = lastColumn(view);
-    if (!round && mainAt(view.kinds, last) !== 'sc') view.refuse(last, 'the row ends with an sc');
+    if (!round && mainAt(view.kinds, last) !== 'sc') view.refuse(last, 'row-ends-with-sc');
   },
 };
 

@@ -92,26 +92,20 @@ function wantedAt(x: number, last: number, row: number): 'sc' | 'dc' | 'ch' {
 function postProblem(view: CourseView, x: number, row: number): string | undefined {
   const key = keyAt(view.kinds, x);
   if (view.making === 'paired') return undefined;
-  if (row === 0) return key === 'dc' ? undefined : `${key} stands in the first row of A, whose dc go into the base row`;
+  if (row === 0) return key === 'dc' ? undefined : 'first-row-of-a';
   if (row === 1) {
-    return key === 'dc@base-front' || key === 'dc@base-behind'
-      ? undefined
-      : `${key} stands in the first row of B, whose dc go into the stitches that A left free`;
+    return key === 'dc@base-front' || key === 'dc@base-behind' ? undefined : 'first-row-of-b';
   }
-  if (key !== 'fpdc' && key !== 'bpdc') return `${key} stands where a post goes`;
-  return mainAt(view.below2?.kinds, x) === 'dc'
-    ? undefined
-    : 'a post goes around a stitch two rows below, and there is none';
+  if (key !== 'fpdc' && key !== 'bpdc') return 'no-post';
+  return mainAt(view.below2?.kinds, x) === 'dc' ? undefined : 'post-around-nothing';
 }
 
 function closingProblem(view: CourseView, x: number, last: number): string | undefined {
   const key = keyAt(view.kinds, x);
   const wanted = x === 0 || x === last ? 'sc' : x % 2 ? 'fpsc' : 'fpdc@other';
-  if (key !== wanted) return `${key} stands where the closing row takes ${wanted}`;
-  if (wanted === 'fpsc' && mainAt(view.below?.kinds, x) !== 'dc') return 'there is no post of A to close around';
-  return wanted === 'fpdc@other' && mainAt(view.below2?.kinds, x) !== 'dc'
-    ? 'there is no post of B to close around'
-    : undefined;
+  if (key !== wanted) return 'closing-row-kind';
+  if (wanted === 'fpsc' && mainAt(view.below?.kinds, x) !== 'dc') return 'no-post-of-a';
+  return wanted === 'fpdc@other' && mainAt(view.below2?.kinds, x) !== 'dc' ? 'no-post-of-b' : undefined;
 }
 
 function proveMesh(view: CourseView): void {
@@ -124,41 +118,40 @@ function proveMesh(view: CourseView): void {
   const own = row < 0 ? 0 : row % 2;
   for (let x = 0; x <= last; x++) {
     if (row < 0) {
-      if (keyAt(kinds, x) !== 'sc') view.refuse(x, 'the base row is plain sc');
+      if (keyAt(kinds, x) !== 'sc') view.refuse(x, 'base-row-plain');
       continue;
     }
     if (closing) {
       const reason = closingProblem(view, x, last);
-      if (reason) view.refuse(x, reason);
+      if (reason) view.refuse(x, reason, { key: keyAt(kinds, x) });
       continue;
     }
     const wanted = wantedAt(x, last, row);
     const problem = wanted === 'dc' ? postProblem(view, x, row) : undefined;
     if (mainAt(kinds, x) !== wanted) {
-      view.refuse(x, `${keyAt(kinds, x)} stands where ${wanted === 'dc' ? 'a post' : wanted} goes`);
-    } else if (problem) view.refuse(x, problem);
+      view.refuse(x, 'wrong-kind', { key: keyAt(kinds, x), wanted });
+    } else if (problem) view.refuse(x, problem, { key: keyAt(kinds, x) });
     else if (row > 1 && view.below2 && view.below2.colours[x] !== colours[x]) {
-      view.refuse(x, 'the stitch two rows below is of the other mesh');
+      view.refuse(x, 'other-net-below');
     }
   }
-  if (colours[0] !== own) view.refuse(0, 'the two meshes take turns, A first, and B closes them');
+  if (colours[0] !== own) view.refuse(0, 'nets-by-turns');
 }
 
 /** Two meshes worked through each other's windows. docs/craft.md, “Interlocked mesh”. */
 export const mesh: Technique = {
   key: 'mesh',
-  name: 'interlocked mesh',
-  words: {
-    change: 'Each mesh has a live loop of its own: hold the one that waits with a marker.',
-    lookOver: 'Both live loops stand level; fronts and backs of a row add up to its posts.',
-    height: 'A row of either mesh adds 0.55 of a dc, for the two stand in each other.',
-    idle: 'The other mesh waits on its marker at the edge where its next row begins.',
-  },
+  makings: ['netted', 'paired'],
+  uses: ['large cloth'],
+  looks: ['texture'],
+  neverCarried: true,
+  marker: 'other net',
+  sample: [12, 24],
   step: 1,
   kinds: ['sc', 'ch', 'dc', 'dc@base-front', 'dc@base-behind', 'fpdc', 'bpdc', 'fpsc', 'fpdc@other'],
   width: { word: 'windows', stitches: (count) => 2 * count + 3, widths: (count) => 2 * count + 3 },
   paths: { dc: { a: 2, b: 7.3, c: 8 }, fpdc: { a: 2, b: 9, c: 12.5 }, bpdc: { a: 2, b: 9, c: 12.5 } },
-  gaugeKey: () => 'mesh',
+  gaugeKey: () => 'dc sunk in the row below',
   foundations: () => ['mesh-2nd'],
   opening: (kind) => kind,
   lay: layMesh,

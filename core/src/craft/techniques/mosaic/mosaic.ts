@@ -45,17 +45,15 @@ function layMosaic(request: LayRequest): Fabric {
 /** One colour a row, every row from the right side, drops over plain stitches. docs/craft.md, “Overlay mosaic”. */
 export const mosaic: Technique = {
   key: 'mosaic',
-  name: 'overlay mosaic',
-  words: {
-    change: 'Each row is joined anew in its colour and fastened off; in a round the colour changes at the joining.',
-    lookOver: 'Fold each drop forward and find the hidden stitch behind it: it is skipped, not worked.',
-    height: 'A row is as tall as an sc in the back loop, whatever drops it has.',
-    idle: 'Flat, both colours are cut in every row and an envelope border hides the ends; in the round they climb the seam.',
-  },
+  makings: ['right-side', 'rounds'],
+  uses: ['small cloth', 'large cloth', 'long cloth', 'mat', 'panel', 'tube'],
+  looks: ['texture'],
+  mostColours: 2,
+  neverCarried: true,
   step: 1,
   kinds: ['sc', 'sc@back', 'dc@front2'],
   width: plainStitches,
-  gaugeKey: () => 'mosaic',
+  gaugeKey: () => 'sc in back loops',
   foundations: ({ pattern }) => (isRoundMaking(pattern.made) ? roundWays('sc') : ['sc-2nd']),
   opening: (kind) => kind,
   bands: (_bound, rows) => Array.from({ length: rows }, (_, row) => ({ colours: String(row % 2), closes: false })),
@@ -74,15 +72,12 @@ function reasonOf(view: CourseView, x: number): string | undefined {
   const atEdge = !isRoundMaking(view.making) && (x === 0 || x === view.kinds.length - 1);
   if (view.course === 0 || atEdge) {
     if (own === 'sc') return undefined;
-    return own === 'dc@front2' && atEdge
-      ? 'a drop stands in an edge stitch, which is a plain sc'
-      : 'the first row and the edges are plain sc through both loops';
+    return own === 'dc@front2' && atEdge ? 'drop-in-edge' : 'edge-plain-sc';
   }
-  if (own === 'sc') return 'the ground is worked in the back loop';
+  if (own === 'sc') return 'ground-in-back-loop';
   if (own !== 'dc@front2') return undefined;
-  if (view.course < setupCourses || !view.below2)
-    return 'a drop stands in the first two rows, with nothing two rows below';
-  if (keyAt(view.below?.kinds, x) === 'dc@front2') return 'a drop stands on a drop, which covers the loop it needs';
-  if (view.below2.colours[x] !== view.colours[x]) return 'the loop two rows below is of another colour';
+  if (view.course < setupCourses || !view.below2) return 'drop-without-below';
+  if (keyAt(view.below?.kinds, x) === 'dc@front2') return 'drop-on-drop';
+  if (view.below2.colours[x] !== view.colours[x]) return 'drop-on-other-colour';
   return undefined;
 }

@@ -6,13 +6,10 @@ import { plainStitches, type Technique } from '../../technique/technique.ts';
 /** Texture in one-row stripes: tall over short and short over tall. docs/craft.md, “One-row stripes”. */
 export const stripes: Technique = {
   key: 'stripes',
-  name: 'one-row stripes',
-  words: {
-    change: 'The next colour is drawn through in the last pull-through of the row, or in the joining slip stitch.',
-    lookOver: 'Every sc stands over a dc and every dc over an sc; look which stitch comes last.',
-    height: 'Every row is as tall as a dc that sits in the hollow between two, halfway between sc and dc.',
-    idle: 'With two colours the idle one is carried inside every row, or cut; in joined rounds it waits at the seam.',
-  },
+  makings: ['flat', 'turned-rounds', 'rounds'],
+  uses: ['small cloth', 'large cloth', 'long cloth', 'mat', 'panel', 'tube'],
+  looks: ['lines', 'texture'],
+  nested: true,
   step: 2,
   ordered: true,
   kinds: ['sc', 'dc', 'dc-ch3'],
@@ -31,11 +28,11 @@ export const stripes: Technique = {
     for (let x = 0; x < view.kinds.length; x++) {
       const own = mainAt(view.kinds, x);
       if (own === mainAt(view.below?.kinds, x)) {
-        view.refuse(x, `a ${own} stands on a ${own}, and the two must take turns`);
+        view.refuse(x, 'stands-on-like', { own });
       }
-      if (x > 0 && own === mainAt(view.kinds, x - 1)) view.refuse(x, `a ${own} follows a ${own}`);
+      if (x > 0 && own === mainAt(view.kinds, x - 1)) view.refuse(x, 'follows-like', { own });
       const seam = isRoundMaking(view.making) || own !== 'dc' || x !== (view.forward ? 0 : view.kinds.length - 1);
-      if (!seam && keyAt(view.kinds, x) === 'dc') view.refuse(x, 'a row that begins with a dc begins with ch 3');
+      if (!seam && keyAt(view.kinds, x) === 'dc') view.refuse(x, 'dc-without-chain');
     }
   },
 };

@@ -12,13 +12,9 @@ function isTexture({ pattern }: Parameters<Technique['gaugeKey']>[0]): boolean {
 export const tube: Technique = {
   ...carried,
   key: 'tube',
-  name: 'tube around a chain',
-  words: {
-    ...carried.words,
-    change: 'The colour changes in the last pull-through before it, and for the next round in the joining slip stitch.',
-    lookOver: 'Mark the side folds; a repeat should start at each. Ask which face is outside before the top is closed.',
-    idle: 'The idle strand lies inside the stitches or waits at the seam.',
-  },
+  makings: ['turned-rounds', 'rounds'],
+  uses: ['tube'],
+  looks: ['blocks'],
   width: plainStitches,
   gaugeKey: (bound) => (isTexture(bound) ? stripes.gaugeKey(bound) : carried.gaugeKey(bound)),
   foundations: ({ stitch }) => roundWays(stitch, 'chain'),

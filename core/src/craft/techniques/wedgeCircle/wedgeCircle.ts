@@ -26,14 +26,10 @@ function layRounds(request: LayRequest): Fabric {
 /** Wedges that curl as the circle grows. docs/craft.md, “Wedge circle”. */
 export const wedgeCircle: Technique = {
   key: 'wedge-circle',
-  name: 'wedge circle',
-  words: {
-    change:
-      'The new colour enters with the last pull-through of the stitch before; the round joins in the next colour.',
-    lookOver: 'The increase is the first stitch of each wedge; count the wedge, not the round.',
-    height: 'Every round is as tall as its stitch.',
-    idle: 'The idle strands are carried all round inside the stitches.',
-  },
+  makings: ['rounds'],
+  uses: ['large cloth', 'circle'],
+  looks: ['figures'],
+  sample: [0, 7],
   step: 2,
   circle: true,
   kinds: ['dc@ring', 'dc-ch3', 'dc', 'inc', 'inc-ch3'],
@@ -47,14 +43,13 @@ export const wedgeCircle: Technique = {
   prove(view) {
     const { kinds, course } = view;
     const first = keyAt(kinds, 0);
-    if (first !== 'inc-ch3' && first !== 'dc-ch3')
-      view.refuse(0, 'a round begins with ch 3, which is its first stitch');
+    if (first !== 'inc-ch3' && first !== 'dc-ch3') view.refuse(0, 'round-without-chain');
     const [ring, opening] = [codeOf('dc@ring'), [codeOf('inc-ch3'), codeOf('dc-ch3')]];
     for (let x = 1; x < kinds.length; x++) {
       const kind = kinds[x] as number;
-      if (opening.includes(kind)) view.refuse(x, 'ch 3 stands for the first stitch of a round and for no other');
-      else if (course > 0 && kind === ring) view.refuse(x, 'only the first round goes into the ring');
-      else if (course === 0 && kind !== ring) view.refuse(x, 'the first round goes into the ring');
+      if (opening.includes(kind)) view.refuse(x, 'chain-inside-round');
+      else if (course > 0 && kind === ring) view.refuse(x, 'ring-later');
+      else if (course === 0 && kind !== ring) view.refuse(x, 'ring-missing');
     }
     if (course > 0 && view.below) proveWedges(view, view.below);
   },
@@ -73,10 +68,9 @@ function proveWedges(view: CourseView, below: Cells): void {
   let plain = true;
   for (const code of kinds) if (makesOf[code] === 2) plain = false;
   for (let x = 0; x < kinds.length; x++) {
-    if (under[x] !== colours[x]) view.refuse(x, 'a wedge stands on the wedge of its own colour');
+    if (under[x] !== colours[x]) view.refuse(x, 'wedge-colour');
     const starts = x === 0 || colours[x] !== colours[x - 1];
     const increases = makesOf[kinds[x] as number] === 2;
-    if (!plain && starts !== increases)
-      view.refuse(x, 'the first stitch of each wedge takes the increase, and no other');
+    if (!plain && starts !== increases) view.refuse(x, 'wedge-increase');
   }
 }

@@ -7,19 +7,16 @@ import { plainStitches, type Technique } from '../../technique/technique.ts';
  */
 export const wideHdc: Technique = {
   key: 'wide-hdc',
-  name: 'wide half double crochet',
-  words: {
-    change: 'The new colour enters with the last pull-through of the stitch before it.',
-    lookOver:
-      'Work below all loops, between two posts; the last stitch goes between the last post and the turning chain.',
-    height: 'Every row is as tall as an hdc less the depth by which it is sunk between the posts.',
-    idle: 'The idle strand is worked over; between posts it shows most.',
-  },
+  makings: ['flat'],
+  uses: ['small cloth', 'large cloth', 'long cloth', 'mat', 'panel'],
+  looks: ['blocks'],
+  cell: 'hdc@between',
+  offset: (course) => (course % 2 ? 0.5 : 0),
   step: 1,
   cuts: true,
   kinds: ['hdc@between', 'hdc-ch2', 'hdc'],
   width: plainStitches,
-  gaugeKey: () => 'wide-hdc',
+  gaugeKey: () => 'hdc between posts',
   foundations: () => ['wide-3rd'],
   opening: () => 'hdc-ch2',
   inChain: new Map([['hdc@between', 'hdc']]),
@@ -28,9 +25,8 @@ export const wideHdc: Technique = {
     for (let x = 0; x < view.kinds.length; x++) {
       const key = keyAt(view.kinds, x);
       if (x === first) {
-        if (key !== 'hdc-ch2') view.refuse(x, 'the row begins with a ch 2, which is its first post');
-      } else if (key !== (view.below ? 'hdc@between' : 'hdc'))
-        view.refuse(x, `${key} stands where an hdc goes between two posts`);
+        if (key !== 'hdc-ch2') view.refuse(x, 'row-without-post');
+      } else if (key !== (view.below ? 'hdc@between' : 'hdc')) view.refuse(x, 'not-between-posts', { key });
     }
   },
 };

@@ -1,3 +1,4 @@
+import { causeWords } from '@puntada/core/words';
 import { oneOff } from '@puntada/core/work';
 import { useState } from 'react';
 import { TextField } from '../../../parts/TextField.tsx';
@@ -33,13 +34,15 @@ export function CountOff(props: HelpProps) {
         {off === 0 ? <p className="text-verdigris">✓ That is right.</p> : null}
         {off ? (
           <ol>
-            {oneOff(fabric, bound, row, off).map(({ cause, look, cure }) => (
-              <li key={cause} className="border-b border-rule py-2">
-                <p className="font-semibold">{cause}</p>
-                <p>{look}</p>
-                <p className="text-soft">{cure}</p>
-              </li>
-            ))}
+            {oneOff(fabric, bound, row, off)
+              .map(causeWords)
+              .map(({ cause, look, cure }) => (
+                <li key={cause} className="border-b border-rule py-2">
+                  <p className="font-semibold">{cause}</p>
+                  <p>{look}</p>
+                  <p className="text-soft">{cure}</p>
+                </li>
+              ))}
           </ol>
         ) : null}
         {off && costs ? <Rescue {...props} costs={costs} row={row} /> : null}

@@ -1,4 +1,5 @@
 import type { Problem } from '@puntada/core/craft';
+import { differenceWords } from '@puntada/core/words';
 import { findRow, readSeenRow, runsToTap } from '@puntada/core/work';
 import { Delete } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -58,7 +59,9 @@ export function FindRow({ work, cloth, onGo, close }: HelpProps) {
             {found.slice(0, shown).map((each) => (
               <li key={each.row} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2">
                 <b className="count text-[22px]">Row {each.row}</b>
-                <span className="min-w-0 flex-1 text-[15px] text-soft">{each.tells}</span>
+                <span className="min-w-0 flex-1 text-[15px] text-soft">
+                  {each.tells ? differenceWords(each.tells) : ''}
+                </span>
                 <Button
                   onClick={() => {
                     onGo({ rows: each.row, runs: 0 });

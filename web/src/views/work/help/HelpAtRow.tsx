@@ -1,5 +1,5 @@
 import { countedIn, workCourse } from '@puntada/core/plan';
-import { slips } from '@puntada/core/work';
+import { slips } from '@puntada/core/words';
 import { LifeBuoy } from 'lucide-react';
 import { Dialog, Tabs } from 'radix-ui';
 import { useState } from 'react';

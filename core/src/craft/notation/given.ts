@@ -1,0 +1,94 @@
+import { chainsFor, countFor, type Foundation } from '../foundation/foundation.ts';
+import { evaluate } from '../patterns/count.ts';
+import type { PatternRow, Run } from '../patterns/model.ts';
+import { good, type Result, refused } from '../values/problem.ts';
+import { readTypedRow } from './read.ts';
+
+/** A pattern as it stands elsewhere: `multiple of 9 + 2`, a chain, a row. */
+export interface GivenPattern {
+  readonly multiple?: { readonly multiple: number; readonly extra: number } | undefined;
+  readonly chain?: number | undefined;
+  readonly row?: string | undefined;
+}
+
+/** What can be said of it, as it stands. */
+export interface GivenVerdict {
+  /** Whether the multiple can be meant of chains, of stitches, of both, or of neither; unknown without a chain. */
+  readonly multipleOf: 'chains' | 'stitches' | 'both' | 'neither' | 'unknown';
+  /** Stitches of the row on that chain. */
+  readonly stitches?: number | undefined;
+  /** Whether the row comes out on that chain. */
+  readonly rowFits?: boolean | undefined;
+  /** Whether the row looks the same from both ends. */
+  readonly edgesMatch?: boolean | undefined;
+  /** Stitches on which the row would fit, and their chains, where it does not. */
+  readonly fits?: readonly { readonly stitches: number; readonly chains: number }[] | undefined;
+}
+
+/** Reads `multiple of 9 + 2` or `multiple of 9 plus 2`. */
+export function readMultiple(text: string): Result<{ multiple: number; extra: number }> {
+  const match = /^\s*(?:a\s+)?multiple\s+of\s+(\d+)\s*(?:(?:\+|plus)\s*(\d+))?\s*$/i.exec(text);
+  if (match && Number(match[1]) > 0) return good({ multiple: Number(match[1]), extra: Number(match[2] ?? 0) });
+  return refused({
+    code: 'multiple-unreadable',
+    path: 'multiple',
+    facts: { text },
+  });
+}
+
+function sumOf(runs: readonly Run[]): number {
+  return runs.reduce((sum, run) => sum + evaluate(run.count, {}), 0);
+}
+
+/** The row over so many stitches, a letter or stitch each, or nothing where it does not come out. */
+function spreadOver(row: PatternRow, stitches: number): string[] | undefined {
+  const spell = (runs: readonly Run[]) =>
+    runs.flatMap((run) => new Array<string>(evaluate(run.count, {})).fill(`${run.stitch ?? ''}${run.colour ?? ''}`));
+  const fixed = sumOf(row.start) + sumOf(row.end);
+  const times = (stitches - fixed) / sumOf(row.unit);
+  if (!Number.isInteger(times) || times < 1) return undefined;
+  return [...spell(row.start), ...Array.from({ length: times }, () => spell(row.unit)).flat(), ...spell(row.end)];
+}
+
+function admits({ multiple, extra }: { multiple: number; extra: number }, n: number): boolean {
+  return n >= extra && (n - extra) % multiple === 0;
+}
+
+function multipleWord(given: GivenPattern, stitches: number | undefined): GivenVerdict['multipleOf'] {
+  const { multiple, chain } = given;
+  if (!multiple || chain === undefined || stitches === undefined) return 'unknown';
+  const chains = admits(multiple, chain);
+  const ofStitches = admits(multiple, stitches);
+  if (chains && ofStitches) return 'both';
+  return chains ? 'chains' : ofStitches ? 'stitches' : 'neither';
+}
+
+/**
+ * Checks a pattern as it is given elsewhere: whether its multiple is of chains or of stitches, whether its row comes
+ * out on its chain, and whether both edges match. @param foundation how its first row begins
+ */
+export function checkGiven(given: GivenPattern, foundation: Foundation): Result<GivenVerdict> {
+  const read = given.row === undefined ? undefined : readTypedRow(given.row);
+  if (read && !read.ok) return read;
+  const row = read?.value;
+  const stitches = given.chain === undefined ? undefined : countFor(foundation, given.chain);
+  const multipleOf = multipleWord(given, stitches);
+  if (!row) return good({ multipleOf, stitches });
+  const whole =
+    stitches === undefined
+      ? spreadOver(row, sumOf(row.start) + sumOf(row.unit) + sumOf(row.end))
+      : spreadOver(row, stitches);
+  const rowFits = stitches === undefined ? undefined : whole !== undefined;
+  const edgesMatch = whole?.every((cell, i) => cell === whole[whole.length - 1 - i]);
+  const fits = rowFits === false ? nearestFits(row, stitches as number, foundation) : undefined;
+  return good({ multipleOf, stitches, rowFits, edgesMatch, fits });
+}
+
+/** The stitches nearest to so many on which a row fits. */
+function nearestFits(row: PatternRow, stitches: number, foundation: Foundation) {
+  const unit = sumOf(row.unit);
+  const fixed = sumOf(row.start) + sumOf(row.end);
+  const under = fixed + Math.max(1, Math.floor((stitches - fixed) / unit)) * unit;
+  const near = under > stitches ? [under] : [under, under + unit];
+  return near.map((count) => ({ stitches: count, chains: chainsFor(foundation, count) }));
+}

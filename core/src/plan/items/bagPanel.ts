@@ -1,0 +1,13 @@
+import type { ItemKind } from './item.ts';
+
+/** One side of a bag. */
+export const bagPanel: ItemKind = {
+  item: 'bag panel',
+  width: 34,
+  height: 38,
+  limits: [10, 80],
+  measure: 'flat',
+  uses: ['panel'],
+  asks: ['strap'],
+  wish: {},
+};

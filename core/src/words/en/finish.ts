@@ -1,0 +1,92 @@
+import { printLength, type ToldUnit } from '../../craft/units/length.ts';
+import { yarnLengthNumber, yarnLengthUnit } from '../../craft/units/yarn.ts';
+import type { Fact, Told } from '../../craft/values/problem.ts';
+import type { FinishKind } from '../../plan/finish/finish.ts';
+import { list } from './lists.ts';
+
+/** What each part of the finishing is called. */
+export const finishNames: Readonly<Record<FinishKind, string>> = {
+  closing: 'closing row',
+  border: 'border',
+  envelope: 'envelope border',
+  seam: 'seam',
+  strap: 'strap',
+  ring: 'hanging ring',
+};
+
+const yarnParts: Readonly<Record<string, string>> = {
+  stitches: 'stitches',
+  carried: 'carried inside',
+  bridged: 'climbs and floats',
+  chains: 'chains',
+  tails: 'tails',
+};
+
+/** What a part of a colour’s yarn is called. */
+export function yarnPartName(part: string): string {
+  return yarnParts[part] ?? finishNames[part as FinishKind] ?? part;
+}
+
+function holdWords(of: Fact, outside: Fact, ridge: Fact): string {
+  if (!outside) return 'First decide which face goes outside.';
+  const right = outside === 'RS';
+  if (of === 'tube') {
+    return right
+      ? 'The right side goes outside, as you worked it: fold it flat as it is.'
+      : 'The wrong side goes outside: turn the tube inside out first.';
+  }
+  const [face, inner] = right ? ['right', 'wrong'] : ['wrong', 'right'];
+  const held = of === 'panels' ? 'hold the panels with their' : 'fold the fabric with its';
+  return `The ${face} side goes outside: ${held} ${inner} sides together.${ridge ? ' The seam then shows as a ridge round the edge.' : ''}`;
+}
+
+/** One step of the finishing. @param units how its lengths are told */
+export function finishStep({ code, facts: f = {} }: Told, units: ToldUnit): string {
+  const length = (mm: Fact) => printLength(Number(mm), units);
+  switch (code) {
+    case 'closing-row':
+      return `${f.goesOn ? 'Go on with A, without cutting it' : 'Join A'}: close with a plain row of ${f.stitches} {sc}, so that the upper edge becomes as firm as the lower.`;
+    case 'border-round-1':
+      return `Round 1: 1 {sc} in each of the ${f.stitches} stitches of the last round.`;
+    case 'border-rounds':
+      return `Each further round has ${f.more} more, spread evenly so that it stays flat: ${list(f.counts)}.`;
+    case 'border-sides':
+      return `Round 1: ${f.across} {sc} along the top and the bottom, ${f.up} up each side, ${f.corner} in each corner: ${f.first} in all.`;
+    case 'border-more':
+      return `Each further round has ${f.more} more, 3 in each corner stitch: ${list(f.counts)}.`;
+    case 'border-corners':
+      return 'Work the corners in the first and last stitch of the top and the bottom edge. At the foundation edge use the corner stitch or the corner space of the chain, never both.';
+    case 'mark-corners':
+      return 'Mark the corners.';
+    case 'border-second-layer':
+      return 'Work a second layer behind the first, and close both over the ends with the last round.';
+    case 'ring':
+      return `Chain ${f.chains}, slip stitch into the corner: a ring of ${length(f.inside)} inside. Hang it away from flame.`;
+    case 'cut-cord':
+      return `Cut the cord ${length(f.wanted)} long: twice the drop and ${length(f.joining)} to sew or knot.`;
+    case 'chain-cord':
+      return `Chain ${f.chains}: ${length(f.length)} for ${length(f.wanted)} when loaded.`;
+    case 'strap-rows':
+      return `Strap: ${f.rows} rows of ${f.along} {${f.stitch}}, ${length(f.length)} for ${length(f.wanted)} when loaded.`;
+    case 'strap-stretches':
+      return 'After a day under load it stretches by up to a third more. Make eyelets narrower than the knot.';
+    case 'hold':
+      return holdWords(f.of, f.outside, f.ridge);
+    case 'join-panels':
+      return `Join two panels at three sides: 1 stitch per row end (${f.courses} on each side), 1 in each of the ${f.stitches} stitches of the bottom, ${f.corner} in each bottom corner, ${f.all} in all.`;
+    case 'fourth-side':
+      return `Put the insert in, then close the fourth side: ${f.stitches} pairs and the two corners, ${f.all} in all.`;
+    case 'fold-flap':
+      return `Fold the fabric ${length(f.face)} from its first row, and lay the flap of ${length(f.flap)} over the opening.`;
+    case 'join-sides':
+      return `Join the two sides: 1 stitch per row end through both layers, ${f.rows} on each side, ${f.all} in all.`;
+    case 'nothing-to-close':
+      return `Nothing to close: the ${f.begins} is its bottom, and the top is its mouth.`;
+    case 'close-top':
+      return `Close the top through both tops: ${f.pairs} pairs.`;
+    case 'close-bottom':
+      return `Close the bottom through both edges of the first round: ${f.pairs} pairs.`;
+    default:
+      return `Cut ${yarnLengthNumber(Number(f.metres), units)} ${yarnLengthUnit(units)} to sew it, or leave a tail of that length.`;
+  }
+}

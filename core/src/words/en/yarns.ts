@@ -1,0 +1,35 @@
+import type { Fibre } from '../../craft/gauge/fibres.ts';
+import type { WeightClass } from '../../craft/gauge/typical.ts';
+import type { Policy } from '../../craft/technique/policy.ts';
+
+/** What is done with the yarn that is not in use. */
+export const policyNames: Readonly<Record<Policy, string>> = {
+  'carry-always': 'carry always',
+  'as-needed': 'as needed',
+  'cut-always': 'cut always',
+  bobbins: 'bobbins',
+  'side-only': 'side only',
+};
+
+const weights: Readonly<Record<WeightClass, string>> = {
+  0: 'lace',
+  1: 'super fine',
+  2: 'fine',
+  3: 'light',
+  4: 'medium',
+  5: 'bulky',
+  6: 'super bulky',
+  7: 'jumbo',
+};
+
+/** A weight class by its name: `medium`. */
+export function weightName(weight: WeightClass): string {
+  return weights[weight];
+}
+
+const fibreNames: Partial<Record<Fibre, string>> = { superwash: 'superwash wool', bamboo: 'bamboo or viscose' };
+
+/** A fibre by its name. */
+export function fibreName(fibre: Fibre): string {
+  return fibreNames[fibre] ?? fibre;
+}

@@ -1,0 +1,32 @@
+import type { Wish } from '../../records/wish.ts';
+import type { RestKind } from '../../work/replan/restPlan.ts';
+
+/**
+ * What each way for the rest of a work is called. @param closing whether the plan has a closing row now
+ * @param ending of the way itself
+ */
+export function restName(kind: RestKind, closing: boolean, ending: Wish['ending']): string {
+  if (kind === 'closing') return closing ? 'Leave out the closing row' : 'Add a closing row of {sc}';
+  return kind === 'ending' ? endings[ending] : names[kind];
+}
+
+const endings: Readonly<Record<Wish['ending'], string>> = {
+  any: 'End after any row',
+  whole: 'End after a whole repeat',
+  'as-begun': 'End as you began',
+};
+
+const names: Readonly<Record<Exclude<RestKind, 'closing' | 'ending'>, string>> = {
+  planned: 'Go on as planned',
+  enough: 'As long as the yarn lasts',
+  shorter: 'End one step sooner',
+  soonest: 'End at the next good place',
+  ripped: 'Rip back to a good place, end there',
+  longer: 'End one step later',
+  swapped: 'Swap A and B from here on',
+  thinner: 'A border one round thinner',
+  bare: 'No border',
+  shrink: 'Start to shrink sooner',
+  measured: 'As tall as planned, by what you measured',
+  'ripped-swapped': 'Rip back to the last whole repeat, then swap A and B',
+};
