@@ -2,7 +2,15 @@ import { readFileSync } from 'node:fs';
 import { must, type Problem, patternBook, type Result, readPattern, reviewPattern } from '@puntada/core/craft';
 import { largestFromStash, planWish, prepare } from '@puntada/core/plan';
 import { readJson, readPatternJson, type Wish, wishSchema } from '@puntada/core/records';
-import { bookEntry, type Hand, planDocument, problemWords, proofSheet, type Terms } from '@puntada/core/words';
+import {
+  bookEntry,
+  type Hand,
+  type Manner,
+  planDocument,
+  problemWords,
+  proofSheet,
+  type Terms,
+} from '@puntada/core/words';
 
 /** The headless door: a wish as JSON in, its plan as JSON out, or a list of problems and exit code 2. */
 /** What is to be printed, and the exit code: thrown to the end of the script, which alone writes and lets the process end. */
@@ -43,8 +51,8 @@ function readText(path: string): string {
 }
 
 const usage =
-  'npm run --silent plan -- [--proof | --largest | --pattern] [--uk] [--left] wish.json, or - for standard input; --list shows the pattern book.';
-const known = ['--list', '--pattern', '--proof', '--largest', '--uk', '--left'];
+  'npm run --silent plan -- [--proof | --largest | --pattern] [--uk] [--left] [--as-printed] wish.json, or - for standard input; --list shows the pattern book.';
+const known = ['--list', '--pattern', '--proof', '--largest', '--uk', '--left', '--as-printed'];
 const given = process.argv.slice(2);
 const flags = new Set(given.filter((word) => word.startsWith('--')));
 const [path] = given.filter((word) => !word.startsWith('--'));
@@ -85,11 +93,11 @@ function run(): never {
   }
   const terms: Terms = flags.has('--uk') ? 'UK' : 'US';
   const hand: Hand = flags.has('--left') ? 'left' : 'right';
+  const manner: Manner = flags.has('--as-printed') ? 'printed' : 'compact';
+  const maker = { terms, hand, manner };
   const read = accept(readJson(wishSchema, readText(path)));
   const plan = accept(planWish(flags.has('--largest') ? asLargeAsCanBe(read) : read));
-  print(
-    flags.has('--proof') ? proofSheet(plan, terms, hand) : JSON.stringify(planDocument(plan, terms, hand), null, 2),
-  );
+  print(flags.has('--proof') ? proofSheet(plan, maker) : JSON.stringify(planDocument(plan, maker), null, 2));
 }
 
 try {

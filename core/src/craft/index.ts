@@ -11,16 +11,9 @@ export {
   sidesOf,
 } from './fabric/fabric.ts';
 export type { LayRequest } from './fabric/rows.ts';
-export {
-  beginsSmall,
-  chainsFor,
-  chooseFoundation,
-  type Foundation,
-  findFoundation,
-  tubeBegins,
-} from './foundation/foundation.ts';
-export { type Fibre, fibreFacts, fibres, fibreWords, mainFibre, readBlend } from './gauge/fibres.ts';
-export { typicalYarns, weightClasses } from './gauge/typical.ts';
+export { beginsSmall, chainsFor, chooseFoundation, type Foundation, findFoundation } from './foundation/foundation.ts';
+export { type Fibre, fibres, fibreWords, mainFibre, readBlend } from './gauge/fibres.ts';
+export { weightClasses } from './gauge/typical.ts';
 export { bindPattern } from './notation/bind.ts';
 export { checkGiven, type GivenVerdict, readMultiple } from './notation/given.ts';
 export { inRounds } from './notation/inRounds.ts';
@@ -42,5 +35,5 @@ export { numberOrText, readNumber } from './units/amount.ts';
 export { type LengthUnit, lengthNumber, parseLength, printLength, type ToldUnit, unitWord } from './units/length.ts';
 export { parseLabel, parseMass, yarnLengthNumber, yarnLengthUnit } from './units/yarn.ts';
 export { firstBelief, isDoubtful } from './values/belief.ts';
-export { type Estimate, ninety } from './values/estimate.ts';
+export { type Estimate, ninety, type Printed } from './values/estimate.ts';
 export { type Facts, good, must, type Problem, type Result, type Told } from './values/problem.ts';

@@ -8,6 +8,7 @@ const figureSchema = z.strictObject({
   unit: z.enum(['mm', 'm', 'g']),
   source: z.enum(['typical', 'label', 'typed', 'swatch', 'piece']),
   text: z.string(),
+  short: z.string().describe('the text without its mark of being typical'),
 });
 export type Figure = z.infer<typeof figureSchema>;
 
@@ -167,6 +168,7 @@ export const planDocumentSchema = z.strictObject({
   folded: z.strictObject({
     width: figureSchema,
     height: figureSchema,
+    short: z.string().describe('width × height, without the mark of being typical'),
     band: figureSchema.describe('girth of the folded set and 3 cm of overlap'),
   }),
   cautions: z.array(z.strictObject({ about: z.string(), code: z.string(), text: z.string() })),

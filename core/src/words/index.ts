@@ -5,6 +5,7 @@ export { arithmeticWords, multipleText, shortMultiple } from './en/arithmetic.ts
 export { cautionWords } from './en/cautions.ts';
 export { upWord } from './en/counts.ts';
 export { differenceWords } from './en/findRow.ts';
+export { yarnPartName } from './en/finish.ts';
 export { beginningAdvice, beginningWords, foundationWords } from './en/foundations.ts';
 export { givenWords } from './en/given.ts';
 export { glossary } from './en/glossary.ts';
@@ -19,12 +20,17 @@ export { causeWords, slips } from './en/slips.ts';
 export { techniqueWords } from './en/techniques.ts';
 export { fibreName, policyNames, weightName } from './en/yarns.ts';
 export {
+  ballsCount,
   ballsText,
   chanceText,
   differenceText,
+  finishedFigure,
   finishedText,
+  hoursFigure,
   hoursText,
+  lengthFigure,
   lengthText,
+  metresFigure,
   metresText,
   sizeText,
   sourceWords,
@@ -38,7 +44,7 @@ export { printedRows } from './rows/readRows.ts';
 export { closingWords, courseWord, startWords, writeRow } from './rows/rows.ts';
 export { type HangingStrand, StrandBook, type StrandOrder } from './rows/strandOrders.ts';
 export { type Terms, termed } from './terms/termed.ts';
-export { type Hand, howMade, legend, stitchWord, summedStitch } from './terms/terms.ts';
+export { type Hand, howMade, legend, type Maker, type Manner, stitchWord, summedStitch } from './terms/terms.ts';
 export { clockWords } from './work/clock.ts';
 export { dayWords } from './work/days.ts';
 export { idleWords } from './work/idle.ts';

@@ -2,10 +2,10 @@ import { createHash } from 'node:crypto';
 import type { PGlite } from '@electric-sql/pglite';
 import type { Facts } from '@puntada/core/craft';
 import { thaw } from '@puntada/core/plan';
-import { drawerYarnSchema, readShape, swatchSchema } from '@puntada/core/records';
+import { drawerYarnSchema, preferencesSchema, readShape, swatchSchema } from '@puntada/core/records';
 import { z } from 'zod';
 import { type Db, rows } from '../db/database.ts';
-import { preferencesSchema } from '../preferences/schema.ts';
+import { readPreferences, writePreferences } from '../preferences/queries.ts';
 import { keptWork, readWorks, restoreUnread, restoreWork, storedLog, unreadWork, when } from './keptWork.ts';
 
 const id = z.uuid();
@@ -72,7 +72,7 @@ export function makeBackup(db: PGlite, madeAt: Date): Promise<Backup> {
       swatches: cloths.read,
       drafts: await rows(tx, any, 'select id, title, form from drafts order by id'),
       evenings: (await rows(tx, any, 'select minutes from evenings'))[0]?.minutes ?? null,
-      preferences: (await rows(tx, any, 'select units, terms, hand, fractions from preferences'))[0] ?? null,
+      preferences: (await readPreferences(tx)) ?? null,
       unread: { works: unreadWorks, drawer: yarns.unread, swatches: cloths.unread },
     };
     return {
@@ -138,13 +138,5 @@ export async function restoreBackup(tx: Db, contents: Contents): Promise<void> {
   if (contents.evenings) {
     await tx.query('insert into evenings (minutes) values ($1)', [JSON.stringify(contents.evenings)]);
   }
-  if (contents.preferences) {
-    const { units, terms, hand, fractions } = contents.preferences;
-    await tx.query('insert into preferences (units, terms, hand, fractions) values ($1, $2, $3, $4)', [
-      units,
-      terms,
-      hand,
-      fractions,
-    ]);
-  }
+  if (contents.preferences) await writePreferences(tx, contents.preferences);
 }

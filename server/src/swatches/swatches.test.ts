@@ -66,10 +66,7 @@ describe('the swatch book', () => {
   it('is not thrown away while a plan goes by it, nor overwritten from a stale copy', async () => {
     const { made, work } = await swatchAndPlan();
     const refused = await server.ask('DELETE', `/swatches/${made.id}`);
-    expect([refused.status, refused.body.problems[0].message]).toEqual([
-      409,
-      `${galleyCloth.title} uses this swatch.`,
-    ]);
+    expect([refused.status, refused.body.problems[0].message]).toEqual([409, `${galleyCloth.title} uses this swatch.`]);
     await server.ask('PUT', `/works/${work.id}`, { revision: 1, wish: galleyCloth });
     await server.ask('PUT', `/swatches/${made.id}`, { revision: 1, swatch: { ...made.swatch, note: 'Airy.' } });
     const stale = await server.ask('PUT', `/swatches/${made.id}`, { revision: 1, swatch: made.swatch });

@@ -1,21 +1,12 @@
-import type { LengthUnit, Problem, ToldUnit } from '@puntada/core/craft';
-import type { FrozenWork, Wish } from '@puntada/core/records';
-import type { Hand, Terms } from '@puntada/core/words';
+import type { Problem, ToldUnit } from '@puntada/core/craft';
+import { type FrozenWork, type Preferences, preferencesSchema, type Wish } from '@puntada/core/records';
 import type { Day, Position, Tick } from '@puntada/core/work';
 import { createSelector } from '@reduxjs/toolkit';
 import { createApi } from '@reduxjs/toolkit/query/react';
 import { useSelector } from 'react-redux';
 import { askOrKept } from './keptCopies.ts';
 
-export interface Preferences {
-  readonly units: LengthUnit;
-  readonly terms: Terms;
-  readonly hand: Hand;
-  /** How parts of an inch are told. */
-  readonly fractions: 'quarters' | 'decimals';
-}
-
-export const usualPreferences: Preferences = { units: 'cm', terms: 'US', hand: 'right', fractions: 'quarters' };
+export const usualPreferences: Preferences = preferencesSchema.parse({});
 
 export interface WorkSummary {
   readonly id: string;
@@ -108,13 +99,9 @@ export const api = createApi({
     }),
     preferences: build.query<Preferences, void>({ query: () => '/preferences', providesTags: ['Preferences'] }),
     setPreferences: build.mutation<Preferences, Preferences>({
-      query: ({ units, terms, hand, fractions }) => ({
-        url: '/preferences',
-        method: 'PUT',
-        body: { units, terms, hand, fractions },
-      }),
-      async onQueryStarted({ units, terms, hand, fractions }, { dispatch, queryFulfilled }) {
-        const shown = dispatch(api.util.upsertQueryData('preferences', undefined, { units, terms, hand, fractions }));
+      query: (body) => ({ url: '/preferences', method: 'PUT', body }),
+      async onQueryStarted(preferences, { dispatch, queryFulfilled }) {
+        const shown = dispatch(api.util.upsertQueryData('preferences', undefined, preferences));
         await Promise.all([shown, queryFulfilled]).catch(() => undefined);
       },
     }),

@@ -9,7 +9,7 @@ import { KeepSafe } from './KeepSafe.tsx';
 export const Preferences = memo(function Preferences() {
   const { told: _told, ...preferences } = usePreferences();
   const [set] = useSetPreferencesMutation();
-  const { units, terms, hand, fractions } = preferences;
+  const { units, terms, hand, fractions, manner } = preferences;
   return (
     <Popover.Root>
       <Popover.Trigger className="inline-flex min-h-11 items-center gap-2 rounded-md border border-transparent px-2 text-[15px] text-soft hover:border-edge hover:text-ink">
@@ -68,6 +68,17 @@ export const Preferences = memo(function Preferences() {
                 { value: 'left', words: 'Left hand' },
               ]}
               onChange={(next) => void set({ ...preferences, hand: next })}
+            />
+          </Row>
+          <Row label="Rows written">
+            <Choice
+              label="Rows written"
+              value={manner}
+              options={[
+                { value: 'compact', words: 'Short' },
+                { value: 'printed', words: 'As in printed patterns' },
+              ]}
+              onChange={(next) => void set({ ...preferences, manner: next })}
             />
           </Row>
           <div className="border-t border-rule pt-2">

@@ -1,12 +1,23 @@
+import type { Printed } from '@puntada/core/craft';
+
 /** A figure in counts' type; that it is only typical stands beside it as a small constant mark. */
-export function Figure({ text, className = '' }: { text: string; className?: string }) {
-  const typical = text.endsWith(' typical');
+export function Figure({ of, className = '' }: { of: Pick<Printed, 'text' | 'typical'>; className?: string }) {
   return (
     <span className={`count ${className}`}>
-      {typical ? text.slice(0, -' typical'.length) : text}
-      {typical ? <TypicalMark /> : null}
+      {of.text}
+      {of.typical ? <TypicalMark /> : null}
     </span>
   );
+}
+
+/** A figure of a plan document, as it is shown. */
+export function shownFigure({ short, source }: { short: string; source: string }): Pick<Printed, 'text' | 'typical'> {
+  return { text: short, typical: source === 'typical' };
+}
+
+/** A text that is no typical figure. */
+export function plain(text: string): Pick<Printed, 'text' | 'typical'> {
+  return { text, typical: false };
 }
 
 function TypicalMark() {

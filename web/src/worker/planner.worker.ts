@@ -38,7 +38,7 @@ import {
   weighingsIn,
   wishSchema,
 } from '@puntada/core/records';
-import { cautionWords, type Hand, planDocument, type Terms } from '@puntada/core/words';
+import { cautionWords, type Maker, planDocument } from '@puntada/core/words';
 import {
   colourQuestions,
   compareStrips,
@@ -132,11 +132,11 @@ function figuresOfWork(work: MadeWork): PieceFigures | undefined {
 }
 
 /** The whole plan of a work as its open document, or what is in the way: of the cloth on the hook once it is begun. */
-function planWhole(work: MadeWork, terms: Terms, hand: Hand, told: ToldUnit): Result<PlanDocument> {
+function planWhole(work: MadeWork, maker: Maker, told: ToldUnit): Result<PlanDocument> {
   const read = readShape(wishSchema, work.wish);
   if (!read.ok) return read;
   const plan = planWork({ wish: read.value, begun: work.begun }, told);
-  return plan.ok ? { ok: true, value: planDocument(plan.value, terms, hand) } : plan;
+  return plan.ok ? { ok: true, value: planDocument(plan.value, maker) } : plan;
 }
 
 /**
@@ -278,7 +278,7 @@ function bookFacts(): PatternFacts[] {
 }
 
 /** How one repeat of a pattern is worked, in words; of the smallest cloth that shows it. */
-function oneRepeat(key: string, terms: Terms, hand: Hand): string[] {
+function oneRepeat(key: string, maker: Maker): string[] {
   const pattern = findPattern(key);
   if (!pattern.ok) return [];
   const yarn = { shade: '#888888', weight: 4, fibre: 'cotton' } as const;
@@ -295,7 +295,7 @@ function oneRepeat(key: string, terms: Terms, hand: Hand): string[] {
   });
   const plan = made.ok ? planWish(made.value) : made;
   if (!plan.ok) return [];
-  const { grouped } = planDocument(plan.value, terms, hand);
+  const { grouped } = planDocument(plan.value, maker);
   return [...grouped];
 }
 

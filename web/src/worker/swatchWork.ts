@@ -1,7 +1,7 @@
 import type { Result } from '@puntada/core/craft';
 import type { YarnNeed } from '@puntada/core/plan';
 import type { Swatch } from '@puntada/core/records';
-import { type Hand, planDocument, type Terms, upWord } from '@puntada/core/words';
+import { type Maker, planDocument, upWord } from '@puntada/core/words';
 import { leastRepeats, planSwatch, swatchReading } from '@puntada/core/work';
 
 /** A count and what is counted, in the plural. */
@@ -30,7 +30,7 @@ export interface SwatchWork {
 }
 
 /** Plans a swatch and reads its weight. */
-export function swatchWork(swatch: Swatch, terms: Terms, hand: Hand): SwatchWork {
+export function swatchWork(swatch: Swatch, maker: Maker): SwatchWork {
   const plan = planSwatch(swatch);
   const reading = swatch.weight ? swatchReading(swatch) : undefined;
   if (!plan.ok) return { plan, reading };
@@ -42,7 +42,7 @@ export function swatchWork(swatch: Swatch, terms: Terms, hand: Hand): SwatchWork
     up: { count: height.rows, word: upWord(bound.pattern.made) },
     repeats: leastRepeats(technique),
     yarn: piece.yarn,
-    grouped: planDocument(plan.value, terms, hand).grouped,
+    grouped: planDocument(plan.value, maker).grouped,
   };
   return { plan: { ok: true, value }, reading };
 }

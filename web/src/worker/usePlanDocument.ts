@@ -14,14 +14,14 @@ interface Planned {
 
 /** The whole plan of a work, made in the worker; what comes late for an older one is dropped. */
 export function usePlanDocument(work: MadeWork | undefined): Planned {
-  const { terms, hand, told } = usePreferences();
+  const { terms, hand, manner, told } = usePreferences();
   const [planned, setPlanned] = useState<Planned>({ document: undefined, problems: [], busy: true });
   const key = work ? JSON.stringify({ wish: work.wish, begun: work.begun ?? null }) : '';
   useEffect(() => {
     if (!key) return;
     let current = true;
     setPlanned((before) => ({ ...before, busy: true }));
-    void planner.planWhole(JSON.parse(key), terms, hand, told).then((answer) => {
+    void planner.planWhole(JSON.parse(key), { terms, hand, manner }, told).then((answer) => {
       if (!current) return;
       startTransition(() =>
         setPlanned(
@@ -34,6 +34,6 @@ export function usePlanDocument(work: MadeWork | undefined): Planned {
     return () => {
       current = false;
     };
-  }, [key, terms, hand, told]);
+  }, [key, terms, hand, manner, told]);
   return planned;
 }

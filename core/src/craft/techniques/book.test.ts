@@ -70,11 +70,13 @@ describe('the book', () => {
   });
 });
 
+const manners = fc.constantFrom('compact', 'printed');
+
 describe.each(patternBook.map((pattern) => pattern.key))('%s in sizes at random', (key) => {
   it('is proved, routed, measured to the last part, and reads back from its own words', () => {
     fc.assert(
-      fc.property(...size, fc.constantFrom('US', 'UK'), fc.constantFrom('short', 'whole'), (...drawn) => {
-        const [wide, high, way, policyAt, terms, style] = drawn;
+      fc.property(...size, fc.constantFrom('US', 'UK'), fc.constantFrom('short', 'whole'), manners, (...drawn) => {
+        const [wide, high, way, policyAt, terms, style, manner] = drawn;
         const { bound, technique, foundation, fabric, strands } = made(key, wide, high, way, policyAt);
         must(checkFabric(fabric, { bound, technique, foundation }));
         must(checkStrands(chartOf(fabric), strands));
@@ -93,9 +95,9 @@ describe.each(patternBook.map((pattern) => pattern.key))('%s in sizes at random'
           for (const metres of Object.values(part)) expect(metres).toBeGreaterThanOrEqual(0);
         });
         const book = new StrandBook(strands, bound);
-        const request = { fabric, bound, foundation, strands: book, terms, style, hand: 'right' } as const;
+        const request = { fabric, bound, foundation, strands: book, terms, style, manner, hand: 'right' } as const;
         const text = printedRows(request);
-        const courses = must(readRows(text, terms, style));
+        const courses = must(readRows(text, { terms, style, manner }));
         expect(sameFabric(assemble(fabric.making, fabric.count, courses, fabric.colourCount), fabric)).toBe(true);
         must(readBack(text, request));
       }),
@@ -103,10 +105,10 @@ describe.each(patternBook.map((pattern) => pattern.key))('%s in sizes at random'
     );
   });
 
-  it('a changed word changes the fabric, or is refused', () => {
+  it.each(['compact', 'printed'] as const)('a changed word of a %s row changes the fabric, or is refused', (manner) => {
     const { bound, foundation, fabric, strands } = made(key, 2, 5, 0, 1);
     const book = new StrandBook(strands, bound);
-    const request = { fabric, bound, foundation, strands: book, terms: 'US', hand: 'right' } as const;
+    const request = { fabric, bound, foundation, strands: book, terms: 'US', manner, hand: 'right' } as const;
     const text = printedRows(request);
     for (const row of [0, 2, text.length - 1]) {
       const words = (text[row] as string).split(' ');

@@ -34,23 +34,43 @@ export function times(estimate: Estimate, factor: number): Estimate {
   return { ...estimate, mid: estimate.mid * factor, low: estimate.low * factor, high: estimate.high * factor };
 }
 
+/** A figure as it is printed; that it is only typical is marked beside it. */
+export interface Printed {
+  /** With its unit: `34–40 m`. */
+  readonly text: string;
+  /** The same without its unit, for a table that names it above. */
+  readonly bare: string;
+  readonly typical: boolean;
+}
+
 /**
- * The one way an estimate becomes words: a typical figure is always a range, and ends in “typical”.
+ * The one way an estimate becomes words: a typical figure is always a range, and is marked as typical.
  * @param write how one number is written, without its unit
  * @param always a range whatever the source, as yarn is until it has been weighed
  */
-export function printEstimate(
+export function printed(
   estimate: Estimate,
   write: (value: number) => string,
   unit: string,
   always: 'range' | 'single',
-): string {
+): Printed {
   const { low, high } = estimate;
-  if (estimate.source !== 'typical' && always === 'single') return `${write(estimate.mid)} ${unit}`;
-  const mark = estimate.source === 'typical' ? ' typical' : '';
+  const typical = estimate.source === 'typical';
+  if (!typical && always === 'single') return withUnit(write(estimate.mid), unit, typical);
   // A range whose ends are written alike is one figure: certain to the last digit, or about so much.
-  if (write(low) === write(high)) return `${low === high && !mark ? '' : 'about '}${write(low)} ${unit}${mark}`;
-  return `${printRange(low, high, write)} ${unit}${mark}`;
+  if (write(low) === write(high)) {
+    return withUnit(`${low === high && !typical ? '' : 'about '}${write(low)}`, unit, typical);
+  }
+  return withUnit(printRange(low, high, write), unit, typical);
+}
+
+function withUnit(bare: string, unit: string, typical: boolean): Printed {
+  return { text: `${bare} ${unit}`, bare, typical };
+}
+
+/** A printed figure in one text, its mark behind it: `34–40 m typical`. */
+export function markedText({ text, typical }: Printed): string {
+  return typical ? `${text} typical` : text;
 }
 
 /** `34–40`, or the one figure where both ends are written alike. */

@@ -76,7 +76,7 @@ describe('typical gauge', () => {
   const document = planDocument(must(planWish(sampleWish({ gauge: { from: 'typical' } }))));
 
   it('prints every size and yarn figure as a range, marked typical', () => {
-    const figures: { text: string; mid?: number; source: string; low: number; high: number }[] = [];
+    const figures: { text: string; short: string; mid?: number; source: string; low: number; high: number }[] = [];
     const walk = (value: unknown) => {
       if (value === null || typeof value !== 'object') return;
       if ('source' in value && 'text' in value) figures.push(value as (typeof figures)[number]);
@@ -88,13 +88,14 @@ describe('typical gauge', () => {
       expect(figure.source).toBe('typical');
       expect(figure.mid).toBeUndefined();
       expect(figure.text).toMatch(/–.*typical$|^about .*typical$/);
+      expect(figure.text).toBe(`${figure.short} typical`);
     }
   });
 
   it('lets no single figure slip through in any sentence', () => {
-    // A hook has its size, whatever the yarn.
+    // A hook has its size, whatever the yarn. A short figure leaves its mark to what stands beside it.
     const { hook: _hook, ...told } = document;
-    const text = JSON.stringify(told);
+    const text = JSON.stringify(told, (key, value) => (key === 'short' ? undefined : value));
     const ranges = /[−+]?\d[\d.]*(–| to )[−+]?\d[\d.]* (cm|mm|m|g) typical|about [\d.]+ m\b( typical)?/g;
     expect([...text.matchAll(ranges)].length).toBeGreaterThan(20);
     expect(text.replace(ranges, '').match(/\d (cm|mm|m|g)\b/g)).toBeNull();

@@ -2,6 +2,7 @@ import { baseFor, usualIncrease } from '../../craft/fabric/base.ts';
 import { printOrder } from '../../craft/patterns/order.ts';
 import { stitchKind } from '../../craft/stitches/kinds.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
+import { markedText, type Printed } from '../../craft/values/estimate.ts';
 import { yarnFigures } from '../../craft/yarn/yarn.ts';
 import { endsOnPiece } from '../../plan/finish/endsOnPiece.ts';
 import { foldedBand } from '../../plan/finish/finish.ts';
@@ -32,36 +33,37 @@ import { policyNames } from '../en/yarns.ts';
 import {
   ballsText,
   differenceText,
-  gramsText,
+  gramsFigure,
   hoursText,
-  lengthText,
-  metresText,
+  lengthFigure,
+  metresFigure,
+  sizeFigure,
   tubeText,
 } from '../figures/figures.ts';
 import { rowAdvice } from '../rows/advice.ts';
 import { groupRows } from '../rows/groups.ts';
-import { courseWord, rowLine, writeRow } from '../rows/rows.ts';
+import { courseWord, rowBody, rowLine, writeRow } from '../rows/rows.ts';
 import { writing } from '../rows/writing.ts';
 import { type Terms, termed } from '../terms/termed.ts';
-import { type Hand, legend } from '../terms/terms.ts';
+import { legend, type Maker } from '../terms/terms.ts';
 
 function rounded(value: number, digits = 3): number {
   return Math.round(value * 10 ** digits) / 10 ** digits;
 }
 
-function figure(estimate: Estimate, unit: Figure['unit'], text: string): Figure {
+function figure(estimate: Estimate, unit: Figure['unit'], shown: Printed): Figure {
   const range = { low: rounded(estimate.low), high: rounded(estimate.high) };
   const mid = estimate.source === 'typical' ? {} : { mid: rounded(estimate.mid) };
-  return { ...range, ...mid, unit, source: estimate.source, text };
+  return { ...range, ...mid, unit, source: estimate.source, text: markedText(shown), short: shown.text };
 }
 
 /** How lengths and yarn of a plan are told: in the units it was planned for. */
 function tellers(plan: Plan) {
   const { told: units } = plan.prepared;
   return {
-    mm: (estimate: Estimate) => figure(estimate, 'mm', lengthText(estimate, units)),
-    m: (estimate: Estimate) => figure(estimate, 'm', metresText(estimate, units)),
-    g: (estimate: Estimate) => figure(estimate, 'g', gramsText(estimate, units)),
+    mm: (estimate: Estimate) => figure(estimate, 'mm', lengthFigure(estimate, units)),
+    m: (estimate: Estimate) => figure(estimate, 'm', metresFigure(estimate, units)),
+    g: (estimate: Estimate) => figure(estimate, 'g', gramsFigure(estimate, units)),
     off: (size: Estimate, difference: number) => differenceText(size, difference, units),
   };
 }
@@ -251,17 +253,20 @@ function strandsOf(plan: Plan): Pick<PlanDocument, 'strands' | 'policies'> {
   };
 }
 
-function rowsOf(plan: Plan, terms: Terms, hand: Hand): Pick<PlanDocument, 'rows' | 'grouped' | 'legend'> {
-  const request = { ...writing(plan, terms, hand), technique: plan.prepared.technique };
+function rowsOf(
+  plan: Plan,
+  { terms = 'US', hand = 'right', manner }: Partial<Maker>,
+): Pick<PlanDocument, 'rows' | 'grouped' | 'legend'> {
+  const request = { ...writing(plan, terms, hand), manner, technique: plan.prepared.technique };
   const { fabric } = plan.piece;
   const word = courseWord(fabric.making);
-  const rows = Array.from({ length: fabric.courses }, (_, i) => {
-    const row = writeRow(request, i + 1);
+  const written = Array.from({ length: fabric.courses }, (_, i) => writeRow(request, i + 1));
+  const rows = written.map((row, i) => {
     const { changes, markers, ahead } = rowAdvice(request, i + 1);
     return {
       number: row.number,
       side: row.side,
-      text: rowLine(row, word),
+      text: rowLine(row, word, manner),
       strands: [...row.strands],
       changes: [...changes],
       markers: [...markers],
@@ -272,8 +277,11 @@ function rowsOf(plan: Plan, terms: Terms, hand: Hand): Pick<PlanDocument, 'rows'
   return {
     rows,
     grouped: groupRows(
-      rows.map((row) => row.text),
-      rows.map((row) => row.strands),
+      written.map((row) => ({
+        line: rowLine(row, word, manner),
+        body: [rowBody(row, manner), ...row.strands].join('\n'),
+      })),
+      word,
     ),
     legend: legend(kinds, terms),
   };
@@ -295,7 +303,18 @@ function foldedOf(plan: Plan): PlanDocument['folded'] {
   const [low, mid, high] = [of('low'), of('mid'), of('high')];
   const told = (part: 'width' | 'height' | 'band') =>
     mm({ low: low[part], mid: mid[part], high: high[part], source: width.width.source });
-  return { width: told('width'), height: told('height'), band: told('band') };
+  const folded = (part: 'width' | 'height') => ({
+    low: low[part],
+    mid: mid[part],
+    high: high[part],
+    source: width.width.source,
+  });
+  return {
+    width: told('width'),
+    height: told('height'),
+    band: told('band'),
+    short: sizeFigure(folded('width'), folded('height'), prepared.told).text,
+  };
 }
 
 /** More than so many ends are no longer told apart on a drawing. */
@@ -318,7 +337,8 @@ function timeOf(time: Estimate): PlanDocument['time'] {
 }
 
 /** A plan as an open document: every figure with unit, range and source, every row in words. */
-export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'right'): PlanDocument {
+export function planDocument(plan: Plan, maker: Partial<Maker> = {}): PlanDocument {
+  const { terms = 'US' } = maker;
   const { prepared, width, height, piece } = plan;
   const { wish, bound, gauge } = prepared;
   const grams = piece.yarn.reduce((sum, need) => sum + need.grams.mid, 0);
@@ -352,7 +372,7 @@ export function planDocument(plan: Plan, terms: Terms = 'US', hand: Hand = 'righ
     endPlaces: endPlacesOf(plan),
     folded: foldedOf(plan),
     cautions: cautionsFor(wish).map((caution) => ({ ...caution, text: told(cautionWords[caution.code]) })),
-    ...rowsOf(plan, terms, hand),
+    ...rowsOf(plan, maker),
     warnings: plan.warnings.map((problem) => {
       const { facts: _facts, ...rest } = problem;
       return { ...rest, ...problemWords(problem, terms) };

@@ -1,6 +1,13 @@
 import { lengthNumber, type ToldUnit, unitWord } from '../../craft/units/length.ts';
 import { massNumber, massUnit, yarnLengthNumber, yarnLengthUnit } from '../../craft/units/yarn.ts';
-import { type Estimate, printEstimate, printRange, type Source } from '../../craft/values/estimate.ts';
+import {
+  type Estimate,
+  markedText,
+  type Printed,
+  printed,
+  printRange,
+  type Source,
+} from '../../craft/values/estimate.ts';
 
 /** The small constant mark of where a figure comes from. */
 export const sourceWords: Readonly<Record<Source, string>> = {
@@ -11,9 +18,14 @@ export const sourceWords: Readonly<Record<Source, string>> = {
   piece: 'this piece',
 };
 
-/** A length of cloth: `22.5 cm`, or `20.1–24.6 cm typical`. @param estimate mm */
+/** A length of cloth: `22.5 cm`, or typical `20.1–24.6 cm`. @param estimate mm @param of what it is the length of, behind its unit */
+export function lengthFigure(estimate: Estimate, units: ToldUnit, of = ''): Printed {
+  return printed(estimate, (mm) => lengthNumber(mm, units), `${unitWord(units)}${of && ` ${of}`}`, 'single');
+}
+
+/** The same in one text. */
 export function lengthText(estimate: Estimate, units: ToldUnit): string {
-  return printEstimate(estimate, (mm) => lengthNumber(mm, units), unitWord(units), 'single');
+  return markedText(lengthFigure(estimate, units));
 }
 
 /** The widths of a tube: as it lies flat and all the way round, or across its circle. */
@@ -23,26 +35,37 @@ interface TubeWidths {
   readonly diameter: Estimate;
 }
 
+const tubeWords = { flat: 'flat', around: 'around', diameter: 'across' } as const;
+
 /** Both widths of a tube: `30.0 cm flat, 60.0 cm around`. @param measure which of them is told first */
 export function tubeText(tube: TubeWidths, measure: keyof TubeWidths, units: ToldUnit): string {
-  const word = { flat: 'flat', around: 'around', diameter: 'across' };
-  const told = (each: keyof TubeWidths) => lengthText(tube[each], units).replace(/( typical)?$/, ` ${word[each]}$1`);
   const second = measure === 'around' ? 'flat' : 'around';
-  return `${told(measure).replace(/ typical$/, '')}, ${told(second)}`;
+  const first = lengthFigure(tube[measure], units, tubeWords[measure]);
+  return `${first.text}, ${markedText(lengthFigure(tube[second], units, tubeWords[second]))}`;
 }
 
 /** Width × height with one unit: `22.5 × 24.4 cm`. */
-export function sizeText(width: Estimate, height: Estimate, units: ToldUnit): string {
+export function sizeFigure(width: Estimate, height: Estimate, units: ToldUnit): Printed {
   const write = (mm: number) => lengthNumber(mm, units);
   const typical = width.source === 'typical' || height.source === 'typical';
-  if (!typical) return `${write(width.mid)} × ${write(height.mid)} ${unitWord(units)}`;
-  return `${printRange(width.low, width.high, write)} × ${printRange(height.low, height.high, write)} ${unitWord(units)} typical`;
+  const one = ({ mid, low, high }: Estimate) => (typical ? printRange(low, high, write) : write(mid));
+  const bare = `${one(width)} × ${one(height)}`;
+  return { text: `${bare} ${unitWord(units)}`, bare, typical };
+}
+
+/** The same in one text. */
+export function sizeText(width: Estimate, height: Estimate, units: ToldUnit): string {
+  return markedText(sizeFigure(width, height, units));
 }
 
 /** One figure for a circle, `24.8 cm across`; else width × height. @param round whether it is a circle */
+export function finishedFigure(width: Estimate, height: Estimate, units: ToldUnit, round: boolean): Printed {
+  return round ? lengthFigure(width, units, 'across') : sizeFigure(width, height, units);
+}
+
+/** The same in one text. */
 export function finishedText(width: Estimate, height: Estimate, units: ToldUnit, round: boolean): string {
-  if (!round) return sizeText(width, height, units);
-  return lengthText(width, units).replace(/( typical)?$/, ' across$1');
+  return markedText(finishedFigure(width, height, units, round));
 }
 
 function signed(mm: number, units: ToldUnit): string {
@@ -58,35 +81,60 @@ export function differenceText(size: Estimate, difference: number, units: ToldUn
 }
 
 /** Yarn is always a range until it has been weighed: `34–40 m`. @param estimate m */
+export function metresFigure(estimate: Estimate, units: ToldUnit): Printed {
+  return printed(estimate, (metres) => yarnLengthNumber(metres, units), yarnLengthUnit(units), 'range');
+}
+
+/** The same in one text. */
 export function metresText(estimate: Estimate, units: ToldUnit): string {
-  return printEstimate(estimate, (metres) => yarnLengthNumber(metres, units), yarnLengthUnit(units), 'range');
+  return markedText(metresFigure(estimate, units));
 }
 
 /** @param estimate g */
+export function gramsFigure(estimate: Estimate, units: ToldUnit): Printed {
+  return printed(estimate, (grams) => massNumber(grams, units), massUnit(units), 'range');
+}
+
+/** The same in one text. @param estimate g */
 export function gramsText(estimate: Estimate, units: ToldUnit): string {
-  return printEstimate(estimate, (grams) => massNumber(grams, units), massUnit(units), 'range');
+  return markedText(gramsFigure(estimate, units));
 }
 
 /**
  * Hours as they are told: `6–9 h`, `2.6–3.2 h` where whole hours would be alike, or in minutes where the least is under
  * an hour. @param seconds
  */
-export function hoursText({ low, high }: Estimate): string {
+export function hoursText(time: Estimate): string {
+  return hoursFigure(time).text;
+}
+
+/** The same, also without its unit: hours bare, minutes with theirs. @param seconds */
+export function hoursFigure({ low, high }: Estimate): Pick<Printed, 'text' | 'bare'> {
   const inHours = low >= 3600;
   const written = (each: number, digits: number) => (each / (inHours ? 3600 : 60)).toFixed(digits);
   const word = inHours ? 'h' : 'min';
   const finest = inHours ? 1 : 0;
   for (let digits = 0; digits <= finest; digits++) {
     const [from, to] = [written(low, digits), written(high, digits)];
-    if (from !== to) return `${from}–${to} ${word}`;
+    if (from !== to) return timed(`${from}–${to}`, word);
   }
-  return `about ${written(low, finest)} ${word}`;
+  return timed(`about ${written(low, finest)}`, word);
+}
+
+function timed(bare: string, word: string) {
+  const text = `${bare} ${word}`;
+  return { text, bare: word === 'h' ? bare : text };
 }
 
 /** A chance as it is told; what is nearly certain or nearly hopeless is never told as either. @param chance 0 to 1 */
 export function chanceText(chance: number): string {
   if (chance >= 0.995) return 'over 99 %';
   return chance < 0.01 ? 'under 1 %' : `${Math.floor(chance * 100)} %`;
+}
+
+/** How many balls to buy, under a heading that names them: `2`, or `up to 2`. */
+export function ballsCount(balls: { readonly count: number; readonly source: Source }): string {
+  return balls.source === 'typical' ? `up to ${balls.count}` : String(balls.count);
 }
 
 /** Balls to buy: `2 balls`, or from typical figures the most it may take, `up to 2 balls typical`. */

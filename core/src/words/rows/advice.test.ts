@@ -1,10 +1,10 @@
 import { sampleWish } from '../../../test/sampleWish.ts';
-import { ungroupRows } from '../../../test/ungroupRows.ts';
+import { bodyOf, ungroupRows } from '../../../test/ungroupRows.ts';
 import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import { beginningAdvice } from '../en/foundations.ts';
 import { rowAdvice } from './advice.ts';
-import { groupRows } from './groups.ts';
+import { type GroupedRow, groupRows } from './groups.ts';
 import { passedChecks, proofSheet } from './proofSheet.ts';
 import { printedRows } from './readRows.ts';
 import { writing } from './writing.ts';
@@ -13,6 +13,8 @@ function planned(change: Parameters<typeof sampleWish>[0] = {}) {
   const plan = must(planWish(sampleWish(change)));
   return { plan, request: { ...writing(plan, 'US', 'right'), technique: plan.prepared.technique } };
 }
+
+const asRow = (line: string): GroupedRow => ({ line, body: bodyOf(line) });
 
 describe('what is told beside a row', () => {
   const { plan, request } = planned();
@@ -69,17 +71,20 @@ describe('what is told beside a row', () => {
 describe('grouping rows', () => {
   it('tells rows that come again once', () => {
     expect(
-      groupRows([
-        'Row 1 (RS): a',
-        'Row 2 (WS): b',
-        'Row 3 (RS): c',
-        'Row 4 (WS): d',
-        'Row 5 (RS): c',
-        'Row 6 (WS): d',
-        'Row 7 (RS): c',
-      ]),
+      groupRows(
+        [
+          'Row 1 (RS): a',
+          'Row 2 (WS): b',
+          'Row 3 (RS): c',
+          'Row 4 (WS): d',
+          'Row 5 (RS): c',
+          'Row 6 (WS): d',
+          'Row 7 (RS): c',
+        ].map(asRow),
+        'Row',
+      ),
     ).toEqual(['Row 1 (RS): a', 'Row 2 (WS): b', 'Row 3 (RS): c', 'Row 4 (WS): d', 'Rows 5–7: as rows 3–4.']);
-    expect(groupRows(['Row 1 (RS): a', 'Row 2 (RS): a', 'Row 3 (RS): b', 'Row 4 (RS): a'])).toEqual([
+    expect(groupRows(['Row 1 (RS): a', 'Row 2 (RS): a', 'Row 3 (RS): b', 'Row 4 (RS): a'].map(asRow), 'Row')).toEqual([
       'Row 1 (RS): a',
       'Row 2: as row 1.',
       'Row 3 (RS): b',
@@ -95,7 +100,7 @@ describe('grouping rows', () => {
     { policy: 'bobbins' as const },
   ])('spelled out again they are the same rows: %j', (change) => {
     const rows = printedRows(planned(change).request);
-    const grouped = groupRows(rows);
+    const grouped = groupRows(rows.map(asRow), 'Row');
     expect(grouped.length).toBeLessThan(rows.length);
     expect(must(ungroupRows(grouped))).toEqual(rows);
   });
@@ -123,6 +128,11 @@ describe('the proof sheet', () => {
       ...plan,
       piece: { ...plan.piece, yarn: plan.piece.yarn.map((need) => ({ ...need, parts: need.parts.slice(1) })) },
     };
-    expect(passedChecks(broken, 'US', 'right').map((check) => check.passed)).toEqual([true, true, false, true]);
+    expect(passedChecks(broken, { terms: 'US', hand: 'right' }).map((check) => check.passed)).toEqual([
+      true,
+      true,
+      false,
+      true,
+    ]);
   });
 });

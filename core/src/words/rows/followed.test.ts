@@ -575,7 +575,7 @@ class Maker {
 function printed(wish: WishInput, terms: 'US' | 'UK') {
   const plan = planWish(wishSchema.parse(wish));
   if (!plan.ok) return undefined;
-  const document = planDocument(plan.value, terms);
+  const document = planDocument(plan.value, { terms });
   return { document, lines: document.rows };
 }
 

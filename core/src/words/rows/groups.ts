@@ -1,13 +1,8 @@
-const line = /^(Row|Round|Diagonal) (\d+) (.*)$/;
-
-/** A line without its number, to see which rows are alike. */
-export function bodyOf(text: string): string {
-  return line.exec(text)?.[3] ?? text;
-}
-
-/** What a row says and what is done with its strands: rows are alike only if both are. */
-function wholeOf(text: string, strands: readonly string[] | undefined): string {
-  return [bodyOf(text), ...(strands ?? [])].join('\n');
+/** One row as it may be grouped: the line that is printed, and what it says without its number. */
+export interface GroupedRow {
+  readonly line: string;
+  /** What the row says and what is done with its yarns: rows are alike only if both are. */
+  readonly body: string;
 }
 
 /** How many rows from here repeat those `period` rows back. */
@@ -21,11 +16,10 @@ const longestPeriod = 60;
 
 /**
  * Printed rows with those that come again told once: `Rows 5–18: as rows 3–4.` A group is told where it saves rows.
- * @param rows every row, numbered from 1 @param strands what is done with the idle strands of each
+ * @param rows every row, numbered from 1 @param word what a course is called
  */
-export function groupRows(rows: readonly string[], strands: readonly (readonly string[])[] = []): string[] {
-  const bodies = rows.map((text, i) => wholeOf(text, strands[i]));
-  const word = line.exec(rows[0] ?? '')?.[1] ?? 'Row';
+export function groupRows(rows: readonly GroupedRow[], word: string): string[] {
+  const bodies = rows.map(({ body }) => body);
   const grouped: string[] = [];
   for (let i = 0; i < rows.length; ) {
     let best = { period: 0, length: 0 };
@@ -34,7 +28,7 @@ export function groupRows(rows: readonly string[], strands: readonly (readonly s
       if (length > best.length) best = { period, length };
     }
     if (best.length < 1) {
-      grouped.push(rows[i++] as string);
+      grouped.push((rows[i++] as GroupedRow).line);
       continue;
     }
     const { period, length } = best;

@@ -10,7 +10,7 @@ import { techniqueWords } from '../en/techniques.ts';
 import { policyNames } from '../en/yarns.ts';
 import { differenceText, gramsText, lengthText, metresText } from '../figures/figures.ts';
 import { type Terms, termed } from '../terms/termed.ts';
-import type { Hand } from '../terms/terms.ts';
+import type { Maker } from '../terms/terms.ts';
 import { printedRows, readBack, sameFabric } from './readRows.ts';
 import { courseWord, totalWords } from './rows.ts';
 import { writing } from './writing.ts';
@@ -23,10 +23,10 @@ export interface PassedCheck {
 }
 
 /** The checks behind a plan, run again for whoever signs it. */
-export function passedChecks(plan: Plan, terms: Terms, hand: Hand): PassedCheck[] {
+export function passedChecks(plan: Plan, { terms, hand, manner }: Maker): PassedCheck[] {
   const { piece } = plan;
   const { fabric, strands } = piece;
-  const request = writing(plan, terms, hand);
+  const request = { ...writing(plan, terms, hand), manner };
   const back = readBack(printedRows(request), request);
   const totals = totalsByColour(strands, fabric.colourCount);
   const parts = piece.yarn.every((need) => {
@@ -73,7 +73,7 @@ function totalsTable(plan: Plan, terms: Terms): string[] {
  * One page that a technical editor can sign: the size and how it was reached, every row's total, the strand and yarn
  * ledgers, and the checks passed. Markdown.
  */
-export function proofSheet(plan: Plan, terms: Terms = 'US', hand: Hand = 'right'): string {
+export function proofSheet(plan: Plan, { terms = 'US', hand = 'right', manner }: Partial<Maker> = {}): string {
   const { prepared, width, height, piece, sizes } = plan;
   const { wish, bound, technique, foundation } = prepared;
   const { told: units } = prepared;
@@ -131,7 +131,9 @@ export function proofSheet(plan: Plan, terms: Terms = 'US', hand: Hand = 'right'
     ]),
     '',
     '## Checks',
-    ...passedChecks(plan, terms, hand).map((check) => `- [${check.passed ? 'x' : ' '}] ${check.what} (${check.over})`),
+    ...passedChecks(plan, { terms, hand, manner }).map(
+      (check) => `- [${check.passed ? 'x' : ' '}] ${check.what} (${check.over})`,
+    ),
     '',
     'Checked by: ____________________  Date: ____________',
     '',

@@ -2,7 +2,7 @@ import { assemble, type Cells, courseCells, type Fabric } from '../../craft/fabr
 import { codeOf, type StitchKey, stitchKind, stitchKinds } from '../../craft/stitches/kinds.ts';
 import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import type { Terms } from '../terms/termed.ts';
-import { countedStitch, openingWords, type Style, stitchWord, summedStitch } from '../terms/terms.ts';
+import { countedStitch, openingWords, type Style, stitchWord, summedStitch, type Wording } from '../terms/terms.ts';
 import { courseWord, rowLine, type WriteRequest, writeRow } from './rows.ts';
 
 /** A cell read from words; its colour may be told only after it. */
@@ -33,14 +33,16 @@ function vocabulary(terms: Terms, style: Style): { word: string; key: StitchKey 
 /** Reads the runs of one row: `4 sc A, (2 dc B, 1 ch A) × 3`. */
 class RunReader {
   private readonly words: { word: string; key: StitchKey }[];
+  private readonly printed: boolean;
   private text = '';
 
-  constructor(terms: Terms, style: Style) {
+  constructor({ terms, style = 'short', manner }: Wording) {
     this.words = vocabulary(terms, style);
+    this.printed = manner === 'printed';
   }
 
   read(work: string): ReadCell[] {
-    const whole = /^in ([A-H]): /.exec(work);
+    const whole = (this.printed ? /^with ([A-H]): / : /^in ([A-H]): /).exec(work);
     this.text = whole ? work.slice(whole[0].length) : work;
     const cells = this.list();
     if (this.text) throw new Unreadable(`“${this.text}” is left over`);
@@ -61,14 +63,29 @@ class RunReader {
     const cells: ReadCell[] = [];
     do {
       cells.push(...this.item());
-      const colour = this.take(/^ ([A-H])(?=[,)]|$)/)?.[1];
+      const colour = this.take(this.printed ? /^ in ([A-H])(?=[,;\]]|$)/ : /^ ([A-H])(?=[,)]|$)/)?.[1];
       if (colour) for (const cell of cells) cell.colour ??= colour;
     } while (this.take(/^, /));
     return cells;
   }
 
+  /** What stands behind an asterisk or in brackets, as often as it says; nothing where neither begins here. */
+  private repeated(): ReadCell[] | undefined {
+    const star = this.take(/^\*/) !== undefined;
+    if (!star && !this.take(/^\[/)) return undefined;
+    const group = this.list();
+    const more = star
+      ? this.take(/^; repeat from \* (?:(once) more|(\d+) more times)/)
+      : this.take(/^\] (?:(\d+) times?)/);
+    if (!more) throw new Unreadable(`a repeat is not closed before “${this.text}”`);
+    const times = star ? 1 + Number(more[2] ?? 1) : Number(more[1]);
+    return Array.from({ length: times }, () => group.map((cell) => ({ ...cell }))).flat();
+  }
+
   private item(): ReadCell[] {
-    if (this.take(/^\(/)) {
+    const again = this.printed ? this.repeated() : undefined;
+    if (again) return again;
+    if (!this.printed && this.take(/^\(/)) {
       const group = this.list();
       const times = this.take(/^\) × (\d+)/)?.[1];
       if (!times) throw new Unreadable(`a group is not closed before “${this.text}”`);
@@ -95,7 +112,7 @@ class RunReader {
   }
 
   private startsWith(word: string): boolean {
-    return this.text.startsWith(word) && /^$|^[ ,)]/.test(this.text.slice(word.length));
+    return this.text.startsWith(word) && /^$|^[ ,;)\]]/.test(this.text.slice(word.length));
   }
 
   private single(key: StitchKey): string {
@@ -107,7 +124,8 @@ class RunReader {
   }
 }
 
-const linePattern = /^(?:Row|Round|Diagonal) (\d+) \((RS|WS)\): (.+?)\. (.+)\.$/;
+const compactLine = /^(?:Row|Round|Diagonal) (\d+) \((RS|WS)\): (.+?)\. (.+)\.$/;
+const printedLine = /^(?:Row|Round|Diagonal) (\d+) \((RS|WS)\): (.+?)\. \((.+)\)$/;
 
 /** What one printed line says: its number, side, and cells in the order of working. */
 export interface ReadLine {
@@ -125,10 +143,16 @@ function unreadable(line: number, reason: string): Problem {
 }
 
 /** Whether the total that a line tells is that of its cells. */
-function totalHolds(told: string, cells: readonly Required<ReadCell>[], terms: Terms, style: Style): boolean {
-  const post = told.includes(' and the edge post (') ? 1 : 0;
+function totalHolds(told: string, cells: readonly Required<ReadCell>[], wording: Wording): boolean {
+  const { terms, style = 'short', manner } = wording;
+  // Behind the stitches come the colours: in brackets, or after what a printed total puts between.
+  const holds = (words: string) =>
+    manner === 'printed'
+      ? [':', ';', ' in '].some((next) => told.startsWith(words + next))
+      : told.startsWith(`${words} (`);
+  const post = told.includes(' and the edge post') ? 1 : 0;
   const stitches = cells.reduce((sum, cell) => sum + stitchKind(codeOf(cell.kind)).stitches, 0) - post;
-  if (post) return told.startsWith(`${stitches} stitches and the edge post (`);
+  if (post) return holds(`${stitches} stitches and the edge post`);
   const kinds = new Map<StitchKey, number>();
   for (const { kind } of cells) {
     const main = stitchKind(codeOf(kind)).standsFor;
@@ -139,19 +163,26 @@ function totalHolds(told: string, cells: readonly Required<ReadCell>[], terms: T
     .map(([kind, count]) => summedStitch(count, kind, terms, style))
     .join(', ');
   const plain = kinds.size === 1 && [...kinds.values()][0] === stitches;
-  return told.startsWith(`${plain ? list : `${stitches} stitches: ${list}`} (`);
+  return holds(plain ? list : `${stitches} stitches: ${list}`);
+}
+
+/** The runs of a printed row: what stands behind its start, whose own semicolons are no repeat’s. */
+function lastPart(runs: string): string {
+  const parts = runs.split('; ');
+  const from = parts.findLastIndex((part) => !part.startsWith('repeat from *'));
+  return parts.slice(from).join('; ');
 }
 
 /** Reads one printed line from its words alone. */
-export function readLine(text: string, line: number, terms: Terms, style: Style = 'short'): Result<ReadLine> {
-  const match = linePattern.exec(text);
+export function readLine(text: string, line: number, wording: Wording): Result<ReadLine> {
+  const match = (wording.manner === 'printed' ? printedLine : compactLine).exec(text);
   if (!match) return refused(unreadable(line, 'it is not “Row n (RS): start; runs. Total.”'));
   const [, number, side, head = '', total = ''] = match;
   const [runs = ''] = head.split('; then ');
-  const work = runs.slice(runs.lastIndexOf('; ') + 2);
+  const work = wording.manner === 'printed' ? lastPart(runs) : runs.slice(runs.lastIndexOf('; ') + 2);
   try {
-    const cells = new RunReader(terms, style).read(work) as Required<ReadCell>[];
-    if (!totalHolds(total, cells, terms, style)) {
+    const cells = new RunReader(wording).read(work) as Required<ReadCell>[];
+    if (!totalHolds(total, cells, wording)) {
       return refused(unreadable(line, `its total, “${total}”, is not that of its runs`));
     }
     return good({ number: Number(number), side: side as 'RS' | 'WS', cells });
@@ -171,10 +202,10 @@ function inColumns({ cells, side }: ReadLine): Cells {
 }
 
 /** All courses of a printed plan, from its words alone. */
-export function readRows(lines: readonly string[], terms: Terms, style: Style = 'short'): Result<Cells[]> {
+export function readRows(lines: readonly string[], wording: Wording): Result<Cells[]> {
   const courses: Cells[] = [];
   for (const [i, text] of lines.entries()) {
-    const read = readLine(text, i + 1, terms, style);
+    const read = readLine(text, i + 1, wording);
     if (!read.ok) return read;
     if (read.value.number !== i + 1) return refused(unreadable(i + 1, `it is numbered ${read.value.number}`));
     courses.push(inColumns(read.value));
@@ -185,7 +216,9 @@ export function readRows(lines: readonly string[], terms: Terms, style: Style = 
 /** Every row as it is printed. */
 export function printedRows(request: WriteRequest): string[] {
   const word = courseWord(request.fabric.making);
-  return Array.from({ length: request.fabric.courses }, (_, i) => rowLine(writeRow(request, i + 1), word));
+  return Array.from({ length: request.fabric.courses }, (_, i) =>
+    rowLine(writeRow(request, i + 1), word, request.manner),
+  );
 }
 
 /**
@@ -193,7 +226,7 @@ export function printedRows(request: WriteRequest): string[] {
  * its total, what hangs where. @param request how it was written
  */
 export function readBack(lines: readonly string[], request: WriteRequest): Result<Fabric> {
-  const read = readRows(lines, request.terms, request.style);
+  const read = readRows(lines, request);
   if (!read.ok) return read;
   const { making, count, colourCount } = request.fabric;
   const fabric = assemble(making, count, read.value, colourCount);

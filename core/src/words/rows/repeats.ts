@@ -36,9 +36,30 @@ export function compress(words: readonly string[]): Compressed[] {
   return found;
 }
 
-/** Groups as a row of words: `(4 A, 4 B) × 4, 4 A`. */
+/** Groups as a compact row of words: `(4 A, 4 B) × 4, 4 A`. */
 export function printCompressed(groups: readonly Compressed[]): string {
   return groups
     .map(({ items, times }) => (times === 1 ? items.join(', ') : `(${items.join(', ')}) × ${times}`))
+    .join(', ');
+}
+
+/** Several times, as printed patterns say it: `[1 sc, 1 dc] 9 times`. */
+export function bracketed(items: readonly string[], times: number): string {
+  return `[${items.join(', ')}] ${times} ${times === 1 ? 'time' : 'times'}`;
+}
+
+/**
+ * Groups as printed patterns are written: one repeat in a row stands after an asterisk, `*4 sc in B, 4 sc in A; repeat
+ * from * 3 more times`, several stand in brackets.
+ */
+export function printStarred(groups: readonly Compressed[]): string {
+  const starred = groups.filter(({ times }) => times > 1).length === 1;
+  return groups
+    .map(({ items, times }) => {
+      if (times === 1) return items.join(', ');
+      if (!starred) return bracketed(items, times);
+      const more = times - 1;
+      return `*${items.join(', ')}; repeat from * ${more === 1 ? 'once more' : `${more} more times`}`;
+    })
     .join(', ');
 }

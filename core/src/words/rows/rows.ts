@@ -9,6 +9,7 @@ import {
   chartDirection,
   countedStitch,
   type Hand,
+  type Manner,
   oneStitch,
   openingWords,
   type Style,
@@ -17,7 +18,7 @@ import {
   summedStitch,
   type Wording,
 } from '../terms/terms.ts';
-import { compress, printCompressed } from './repeats.ts';
+import { bracketed, compress, printCompressed, printStarred } from './repeats.ts';
 import type { StrandBook, StrandOrder } from './strandOrders.ts';
 
 export interface WriteRequest {
@@ -28,6 +29,8 @@ export interface WriteRequest {
   readonly terms: Terms;
   /** Abbreviations unless whole words are asked for. */
   readonly style?: Style | undefined;
+  /** Compact unless it is to be written as printed patterns are. */
+  readonly manner?: Manner | undefined;
   readonly hand: Hand;
 }
 
@@ -45,10 +48,14 @@ export interface WrittenRow {
   readonly close: string;
   /** Where colours come in, and which. */
   readonly change: string;
+  /** The same without what is told with the close of the row already. */
+  readonly changeInside: string;
   /** What the idle colours do, a sentence each. */
   readonly strands: readonly string[];
   /** What there should be at the row's end. */
   readonly end: string;
+  /** Its stitches alone, as they stand in brackets behind a printed row: `36 sc: 16 A, 20 B`. */
+  readonly total: string;
 }
 
 /** Chains that pass over what lies below: `ch 4 (skip 4 stitches)`. */
@@ -70,21 +77,26 @@ function stitchesOfRun(run: WorkedRun, wording: Wording): string {
   const [first, second] = kinds as [StitchKey, StitchKey | undefined];
   if (opening) return openingWords(first, wording, opening);
   if (second === undefined) return stitchesOf(first, count, run, wording);
-  const pair = [first, second].map((kind) => stitchesOf(kind, 1, run, wording)).join(', ');
-  return `(${pair}) × ${Math.floor(count / 2)}${count % 2 ? `, ${stitchesOf(first, 1, run, wording)}` : ''}`;
+  const pair = [first, second].map((kind) => stitchesOf(kind, 1, run, wording));
+  const times = Math.floor(count / 2);
+  const pairs = wording.manner === 'printed' ? bracketed(pair, times) : `(${pair.join(', ')}) × ${times}`;
+  return `${pairs}${count % 2 ? `, ${stitchesOf(first, 1, run, wording)}` : ''}`;
 }
 
 /** One run in words: `4 sc B`, or `(1 sc, 1 dc) × 18 A`. */
-export function runWords(run: WorkedRun, terms: Terms, style: Style = 'short'): string {
-  return `${stitchesOfRun(run, { terms, style })} ${run.colour}`;
+export function runWords(run: WorkedRun, wording: Wording): string {
+  return `${stitchesOfRun(run, wording)} ${wording.manner === 'printed' ? 'in ' : ''}${run.colour}`;
 }
 
 /** The runs of a row, repeats gathered; a row of several runs in one colour names the colour once. */
-export function workWords(course: WorkedCourse, terms: Terms, style: Style = 'short'): string {
+export function workWords(course: WorkedCourse, wording: Wording): string {
   const { runs } = course;
+  const printed = wording.manner === 'printed';
   const single = runs.length > 1 && runs.every((run) => run.colour === runs[0]?.colour);
-  const words = runs.map((run) => (single ? stitchesOfRun(run, { terms, style }) : runWords(run, terms, style)));
-  return `${single ? `in ${runs[0]?.colour}: ` : ''}${printCompressed(compress(words))}`;
+  const words = runs.map((run) => (single ? stitchesOfRun(run, wording) : runWords(run, wording)));
+  const groups = compress(words);
+  const head = single ? `${printed ? 'with' : 'in'} ${runs[0]?.colour}: ` : '';
+  return `${head}${printed ? printStarred(groups) : printCompressed(groups)}`;
 }
 
 function ordinal(n: number): string {
@@ -252,7 +264,7 @@ export function changeOfRun(course: WorkedCourse, run: WorkedRun, wording: Wordi
 }
 
 /** Where colours come in within a row and at its end, all of them in one sentence. */
-function changeWords(course: WorkedCourse, making: Making, wording: Wording): string {
+function changeWords(course: WorkedCourse, making: Making, wording: Wording, without?: 'close'): string {
   const changes = course.runs.filter((run) => run.changeTo);
   const last = course.runs.at(-1);
   const inside = changes.length - (last?.changeTo ? 1 : 0);
@@ -264,7 +276,8 @@ function changeWords(course: WorkedCourse, making: Making, wording: Wording): st
         : `change in the last pull-through of the ${countedIn(course) === 'clusters' ? 'cluster' : 'stitch'} before each new colour`,
     );
   }
-  const end = last && changeOfRun(course, last, wording);
+  const atClose = last?.changeAt === 'join' || last?.changeAt === 'slip';
+  const end = last && !(without === 'close' && atClose) ? changeOfRun(course, last, wording) : undefined;
   if (end) words.push(end);
   return words.join('; ');
 }
@@ -283,6 +296,16 @@ export function totalWords(course: WorkedCourse, { terms, style }: Wording): str
   return `${plain ? kinds : `${course.stitches} stitches: ${kinds}`} (${colours})${last}`;
 }
 
+/** The total of a row as printed patterns have it: `36 sc: 16 A, 20 B`, `18 sc in A`. */
+function printedTotal({ byColour, byKind, stitches, edgePost }: WorkedCourse, { terms, style }: Wording): string {
+  const [only, ...more] = byColour;
+  const kinds = byKind.map(({ kind, count }) => summedStitch(count, kind, terms, style)).join(', ');
+  const plain = byKind.length === 1 && byKind[0]?.count === stitches;
+  const all = edgePost ? `${stitches} stitches and the edge post` : plain ? kinds : `${stitches} stitches: ${kinds}`;
+  if (!more.length) return `${all} in ${only?.colour}`;
+  return `${all}${plain || edgePost ? ':' : ';'} ${byColour.map(({ colour, count }) => `${count} ${colour}`).join(', ')}`;
+}
+
 /** An order as one sentence. */
 export function orderWords(order: StrandOrder): string {
   return [order.carry, ...order.other].filter(Boolean).join('; ');
@@ -290,7 +313,7 @@ export function orderWords(order: StrandOrder): string {
 
 /** One row in words. @param number from 1 */
 export function writeRow(request: WriteRequest, number: number): WrittenRow {
-  const { fabric, bound, foundation, terms, style } = request;
+  const { fabric, bound, foundation } = request;
   const course = workCourse(fabric, bound, foundation, number - 1);
   const hanging = request.strands.hangingWords(number - 1);
   return {
@@ -298,10 +321,12 @@ export function writeRow(request: WriteRequest, number: number): WrittenRow {
     side: course.side,
     direction: chartDirection(course.side, request.hand),
     start: startWords(course, foundation, fabric.making, fabric.count, request),
-    work: workWords(course, terms, style),
+    work: workWords(course, request),
     close: closingWords(course.close, request),
     change: changeWords(course, fabric.making, request),
+    changeInside: changeWords(course, fabric.making, request, 'close'),
     strands: request.strands.orders(number - 1).map(orderWords),
+    total: printedTotal(course, request),
     end: `${totalWords(course, request)}${hanging.length ? `; ${hanging.join(', ')}` : ''}`,
   };
 }
@@ -313,7 +338,13 @@ export function courseWord(making: Making): 'Row' | 'Round' | 'Diagonal' {
 }
 
 /** The row as one line of text. */
-export function rowLine(row: WrittenRow, word = 'Row'): string {
+export function rowLine(row: WrittenRow, word = 'Row', manner: Manner = 'compact'): string {
+  return `${word} ${row.number} ${rowBody(row, manner)}`;
+}
+
+/** The same without its number. */
+export function rowBody(row: WrittenRow, manner: Manner = 'compact'): string {
   const close = row.close ? `; then ${row.close}` : '';
-  return `${word} ${row.number} (${row.side}): ${row.start}; ${row.work}${close}. ${row.end}.`;
+  if (manner === 'printed') return `(${row.side}): ${row.start}; ${row.work}${close}. (${row.total})`;
+  return `(${row.side}): ${row.start}; ${row.work}${close}. ${row.end}.`;
 }

@@ -110,12 +110,17 @@ export class StrandBook {
 
   /** Where the strands hang when a row is done, in words: `A and B at this edge`. This edge is where the row ends. */
   hangingWords(row: number): string[] {
+    return this.hangingPlaces(row).map(({ colours, place }) => `${colours} ${place}`);
+  }
+
+  /** The same, colours and place apart. */
+  hangingPlaces(row: number): { readonly colours: string; readonly place: string }[] {
     const places = new Map<string, string[]>();
     for (const strand of this.hanging(row)) {
       const place = this.placeWords(strand.place) ?? `waiting after ${this.cell} ${strand.afterStitch}`;
       places.set(place, [...(places.get(place) ?? []), strand.colour]);
     }
-    return [...places].map(([place, colours]) => `${andList(colours)} ${place}`);
+    return [...places].map(([place, colours]) => ({ colours: andList(colours), place }));
   }
 
   /** In rounds both ends of a course are the seam. */

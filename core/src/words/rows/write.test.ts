@@ -4,8 +4,8 @@ import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import { countedIn, leftIn, workCourse } from '../../plan/steps/course.ts';
 import { chartDirection, oneStitch, stitchWord } from '../terms/terms.ts';
-import { compress, printCompressed } from './repeats.ts';
-import { orderWords, runWords, writeRow } from './rows.ts';
+import { compress, printCompressed, printStarred } from './repeats.ts';
+import { orderWords, rowLine, runWords, writeRow } from './rows.ts';
 import { writing } from './writing.ts';
 
 function written(change: Parameters<typeof sampleWish>[0]) {
@@ -30,6 +30,29 @@ describe('gathering repeats', () => {
         expect(compress(words).flatMap(({ items, times }) => new Array(times).fill(items).flat())).toEqual(words);
       }),
     );
+  });
+});
+
+describe('a row as printed patterns are written', () => {
+  const { request } = written({});
+  const line = (number: number) => rowLine(writeRow({ ...request, manner: 'printed' }, number), 'Row', 'printed');
+
+  it('has its repeat behind an asterisk and its totals in brackets', () => {
+    // Nine blocks of four: B, A four times over, and B once more. Four times are once and three times more.
+    expect(line(6)).toContain('*4 sc in B, 4 sc in A; repeat from * 3 more times, 4 sc in B. (36 sc: 16 A, 20 B)');
+  });
+
+  it('a row of two stitches by turns has them in brackets, and names its one colour once', () => {
+    const teeth = written({ pattern: { key: 'houndstooth' } }).request;
+    const row = writeRow({ ...teeth, manner: 'printed' }, 3);
+    expect(row.work).toContain('] 1');
+    expect(row.work).toMatch(/ in A$/);
+    expect(row.total).toMatch(/^38 stitches: 19 sc, 19 dc in A$/);
+  });
+
+  it('a repeat that comes twice is worked once more', () => {
+    expect(printStarred(compress(['x', 'a', 'b', 'a', 'b']))).toBe('x, *a, b; repeat from * once more');
+    expect(printStarred(compress(['a', 'a', 'b', 'c', 'b', 'c']))).toBe('[a] 2 times, [b, c] 2 times');
   });
 });
 
@@ -85,8 +108,10 @@ describe('the runs of a row', () => {
     });
     const { bound, foundation } = plan.prepared;
     const row = workCourse(plan.piece.fabric, bound, foundation, 1);
-    expect(runWords(row.runs[0] as (typeof row.runs)[number], 'US')).toBe('ch 2 (counts as the first hdc) A');
-    expect(runWords(row.runs[1] as (typeof row.runs)[number], 'UK')).toBe('3 htr A');
+    expect(runWords(row.runs[0] as (typeof row.runs)[number], { terms: 'US' })).toBe(
+      'ch 2 (counts as the first hdc) A',
+    );
+    expect(runWords(row.runs[1] as (typeof row.runs)[number], { terms: 'UK' })).toBe('3 htr A');
     expect(row.byKind).toEqual([{ kind: 'hdc', count: plan.piece.stitches }]);
     expect(writeRow(request, 2).start).toBe('turn');
     expect(writeRow(request, 1).start).toBe(
@@ -99,8 +124,8 @@ describe('the runs of a row', () => {
 
   it('of two stitches by turns are told as pairs, and an odd one by itself', () => {
     const run = { count: 7, kinds: ['sc', 'dc'], colour: 'B', from: 1 } as const;
-    expect(runWords(run, 'US')).toBe('(1 sc, 1 dc) × 3, 1 sc B');
-    expect(runWords({ ...run, count: 6 }, 'UK')).toBe('(1 dc, 1 tr) × 3 B');
+    expect(runWords(run, { terms: 'US' })).toBe('(1 sc, 1 dc) × 3, 1 sc B');
+    expect(runWords({ ...run, count: 6 }, { terms: 'UK' })).toBe('(1 dc, 1 tr) × 3 B');
   });
 });
 

@@ -8,10 +8,21 @@ export type Style = 'short' | 'whole';
 /** The hand that holds the hook. */
 export type Hand = 'right' | 'left';
 
-/** How words are to be: in which terms, short or whole. */
+/** How rows are written: compact, `(4 sc B, 4 sc A) × 4`, or as printed patterns are, `*4 sc in B, 4 sc in A; repeat from *`. */
+export type Manner = 'compact' | 'printed';
+
+/** How a maker reads: in which terms, with the hook in which hand, and rows in which manner. */
+export interface Maker {
+  readonly terms: Terms;
+  readonly hand: Hand;
+  readonly manner?: Manner | undefined;
+}
+
+/** How words are to be: in which terms, short or whole, and in which manner. */
 export interface Wording {
   readonly terms: Terms;
   readonly style?: Style | undefined;
+  readonly manner?: Manner | undefined;
 }
 
 /** The name of a stitch with the place where it is worked. */

@@ -11,5 +11,5 @@ export function runStitches(run: WorkedRun, terms: Terms): string {
 /** A run, short: `4 sc B`, `ch 3 (counts as the first dc) B`. */
 export function runLabel(run: WorkedRun, terms: Terms): string {
   if (run.kinds.length > 1) return `${runStitches(run, terms)} by turns, ${run.count} in ${run.colour}`;
-  return runWords(run, terms);
+  return runWords(run, { terms });
 }

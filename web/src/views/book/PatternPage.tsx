@@ -130,8 +130,11 @@ const difficultyWords = { 1: 'Easy', 2: 'With some practice', 3: 'For practised 
 
 /** The rows of a small cloth of a pattern, written in the worker. */
 function useOneRepeat(key: string): readonly string[] {
-  const { terms, hand } = usePreferences();
-  const ask = useCallback(async () => ({ key, lines: await planner.oneRepeat(key, terms, hand) }), [key, terms, hand]);
+  const { terms, hand, manner } = usePreferences();
+  const ask = useCallback(
+    async () => ({ key, lines: await planner.oneRepeat(key, { terms, hand, manner }) }),
+    [key, terms, hand, manner],
+  );
   const found = useAnswer(ask);
   return found?.key === key ? found.lines : [];
 }

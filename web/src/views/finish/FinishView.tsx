@@ -1,11 +1,12 @@
 import { itemNamed } from '@puntada/core/plan';
 import type { Item, PlanDocument } from '@puntada/core/records';
+import { upper } from '@puntada/core/words';
 import { useParams } from 'react-router';
 import { problemsOf, useFaceWorkMutation, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Choice } from '../../parts/Choice.tsx';
-import { Figure } from '../../parts/Figure.tsx';
+import { Figure, shownFigure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
@@ -50,7 +51,7 @@ function Steps({ document, work }: { document: PlanDocument; work: Work }) {
           <p>Lock the last loop: draw the cut end through it.</p>
         </Step>
         {document.finish.map((part) => (
-          <Step key={part.name} title={capital(part.name)} note={`${part.stitches} stitches in ${part.colour}`}>
+          <Step key={part.name} title={upper(part.name)} note={`${part.stitches} stitches in ${part.colour}`}>
             {part.name === 'seam' ? <Outside work={work} /> : null}
             {part.steps.map((step) => (
               <p key={step}>{step}</p>
@@ -127,15 +128,13 @@ function Off({ document, item }: { document: PlanDocument; item: Item }) {
           <div className="flex justify-between gap-3 border-b border-rule py-1.5">
             <dt>Folded</dt>
             <dd className="text-right">
-              <Figure text={size.width.text.replace(/ (cm|in)( typical)?$/, '')} className="text-[16px]" />
-              {' × '}
-              <Figure text={size.height.text} className="text-[16px]" />
+              <Figure of={{ text: size.text, typical: size.width.source === 'typical' }} className="text-[16px]" />
             </dd>
           </div>
           <div className="flex justify-between gap-3 border-b border-rule py-1.5">
             <dt>Paper band round {whole.pieces > 1 ? `all ${whole.pieces}` : 'it'}</dt>
             <dd>
-              <Figure text={size.band.text} className="text-[16px]" />
+              <Figure of={shownFigure(size.band)} className="text-[16px]" />
             </dd>
           </div>
         </>
@@ -146,8 +145,4 @@ function Off({ document, item }: { document: PlanDocument; item: Item }) {
       </div>
     </dl>
   );
-}
-
-function capital(words: string): string {
-  return words.replace(/^./, (letter) => letter.toUpperCase());
 }

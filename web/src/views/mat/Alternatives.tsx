@@ -1,6 +1,6 @@
 import { isRoundMaking, type ToldUnit, unitWord } from '@puntada/core/craft';
 import { type Prepared, type SizeChoice, sidesOff } from '@puntada/core/plan';
-import { ballsText, differenceText, finishedText, hoursText, metresText, sizeReason } from '@puntada/core/words';
+import { ballsCount, differenceText, finishedText, hoursFigure, metresFigure, sizeReason } from '@puntada/core/words';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
 import { sizeKey } from '../../worker/useFigures.ts';
 
@@ -15,7 +15,7 @@ interface Props {
 
 /** Hours without their unit, which stands above; under an hour in minutes. */
 function hoursOf(time: PieceFigures['time']): string {
-  return hoursText(time).replace(/ h$/, '');
+  return hoursFigure(time).bare;
 }
 
 /** The best sizes near the wish, with what each costs. */
@@ -105,16 +105,10 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
                 )}
                 {letters.map((letter, i) => {
                   const need = own?.yarn[i];
-                  return (
-                    <Cell key={letter}>{need ? metresText(need.metres, units).replace(/ (m|yd).*/, '') : '…'}</Cell>
-                  );
+                  return <Cell key={letter}>{need ? metresFigure(need.metres, units).bare : '…'}</Cell>;
                 })}
                 {hasBalls ? (
-                  <Cell>
-                    {own?.yarn
-                      .map((need) => (need.balls ? ballsText(need.balls).replace(/ ball.*/, '') : '–'))
-                      .join(' + ')}
-                  </Cell>
+                  <Cell>{own?.yarn.map((need) => (need.balls ? ballsCount(need.balls) : '–')).join(' + ')}</Cell>
                 ) : null}
                 <Cell>{own ? own.ends : '…'}</Cell>
                 <Cell>{own ? hoursOf(own.time) : '…'}</Cell>

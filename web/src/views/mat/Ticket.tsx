@@ -1,4 +1,4 @@
-import { printLength, type ToldUnit } from '@puntada/core/craft';
+import { type Printed, printLength, type ToldUnit } from '@puntada/core/craft';
 import {
   type HeightOffer,
   measureOf,
@@ -17,8 +17,8 @@ import {
   differenceText,
   foundationWords,
   hoursText,
-  lengthText,
-  metresText,
+  lengthFigure,
+  metresFigure,
   multipleText,
   shortMultiple,
   sourceWords,
@@ -27,7 +27,7 @@ import {
 } from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import { Craft } from '../../parts/Craft.tsx';
-import { Figure } from '../../parts/Figure.tsx';
+import { Figure, plain } from '../../parts/Figure.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
 import { YarnChip, yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
@@ -73,15 +73,15 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
       </div>
       <Why width={width} height={height} sizes={sizes} />
       <dl>
-        <Line term={capital(technique.width.word)} value={String(width.stitches)} />
+        <Line term={upper(technique.width.word)} value={String(width.stitches)} />
         <Line
-          term={capital(rowsWord)}
+          term={upper(rowsWord)}
           value={String(height.rows)}
           note={height.asBegun ? 'ends as it began' : undefined}
         />
         <Line
           term={round ? 'Diameter' : widthTerm(prepared, width)}
-          value={lengthText(width.width, units)}
+          value={lengthFigure(width.width, units)}
           note={wishNote(prepared.width.by, width.width, width.difference, units)}
           off={off.includes('width') ? allowed : undefined}
         />
@@ -89,7 +89,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
         {round ? null : (
           <Line
             term={foundation.circle ? 'Height of the sides' : 'Height'}
-            value={lengthText(height.height, units)}
+            value={lengthFigure(height.height, units)}
             note={wishNote(prepared.height.by, height.height, height.difference, units)}
             off={off.includes('height') ? allowed : undefined}
           />
@@ -137,11 +137,7 @@ function widthTerm({ wish }: Prepared, { tube }: WidthOffer): string {
 /** The other width of a tube: it is wished for one way, and lies or goes round the other. */
 function SecondWidth({ of, measure, units }: { of: TubeSize; measure: TubeMeasure; units: ToldUnit }) {
   const other = measure === 'around' ? 'flat' : 'around';
-  return <Line term={widthTerms[other]} value={lengthText(of[other], units)} />;
-}
-
-function capital(word: string): string {
-  return word.replace(/^./, (letter) => letter.toUpperCase());
+  return <Line term={widthTerms[other]} value={lengthFigure(of[other], units)} />;
 }
 
 /** How far from the wish, and where the figure comes from. */
@@ -176,7 +172,7 @@ function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>
 
 interface LineProps {
   readonly term: ReactNode;
-  readonly value: string;
+  readonly value: string | Pick<Printed, 'text' | 'typical'>;
   readonly note?: string | undefined;
   /** That it is further off the wish than is allowed. */
   readonly off?: string | undefined;
@@ -187,7 +183,7 @@ function Line({ term, value, note, off }: LineProps) {
     <div className="flex items-baseline justify-between gap-3 border-b border-rule py-[5px]">
       <dt className="text-[16px]">{term}</dt>
       <dd className="text-right leading-tight">
-        <Figure text={value} className="block text-[18px]" />
+        <Figure of={typeof value === 'string' ? plain(value) : value} className="block text-[18px]" />
         {note ? <span className="text-[14px] text-soft">{note}</span> : null}
         {off ? (
           <span className="block text-[14px] text-ochre">
@@ -219,7 +215,7 @@ function YarnLine({ yarn, need, stitches, of, units, each }: YarnLineProps) {
       <div className="min-w-0 flex-1">
         <p className="flex items-baseline justify-between gap-2">
           <span className="truncate text-[16px]">{yarn.name}</span>
-          <Figure text={need ? metresText(need.metres, units) : '…'} className="shrink-0 text-[18px]" />
+          <Figure of={need ? metresFigure(need.metres, units) : plain('…')} className="shrink-0 text-[18px]" />
         </p>
         <p className="flex justify-between gap-2 text-[14px] text-soft">
           <span>

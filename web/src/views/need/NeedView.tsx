@@ -1,6 +1,6 @@
 import type { Problem } from '@puntada/core/craft';
 import type { PlanDocument, Wish } from '@puntada/core/records';
-import { chanceText } from '@puntada/core/words';
+import { chanceText, upper, yarnPartName } from '@puntada/core/words';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';
@@ -8,7 +8,7 @@ import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { DraftHead, DraftProblems } from '../../parts/DraftHead.tsx';
-import { Figure } from '../../parts/Figure.tsx';
+import { Figure, shownFigure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { type PlanDraft, usePlanDraft } from '../../parts/usePlanDraft.ts';
@@ -90,7 +90,7 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
           <ul>
             {document.measureNext.map((next) => (
               <li key={next.what} className="flex justify-between gap-4 border-b border-rule py-2 text-[16px]">
-                <span>{capital(next.what)}</span>
+                <span>{upper(next.what)}</span>
                 <span className="count shrink-0">{next.within}</span>
               </li>
             ))}
@@ -116,10 +116,6 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
   );
 }
 
-function capital(words: string): string {
-  return words.replace(/^./, (letter) => letter.toUpperCase());
-}
-
 /** One colour: the range, where it goes, the balls with their chance, and where each ball ends. */
 function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number]; wish: Wish }) {
   const yarn = wish.yarns.find((each) => each.letter === colour.letter);
@@ -131,10 +127,10 @@ function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number];
         <div className="min-w-0">
           <h2 className="truncate text-[19px]">{colour.name}</h2>
           <p className="leading-tight">
-            <Figure text={colour.metres.text} className="text-[26px]" />
+            <Figure of={shownFigure(colour.metres)} className="text-[26px]" />
           </p>
           <p>
-            <Figure text={colour.grams.text} className="text-[16px]" />
+            <Figure of={shownFigure(colour.grams)} className="text-[16px]" />
           </p>
         </div>
       </div>
@@ -144,7 +140,7 @@ function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number];
           {Object.entries(colour.parts).map(([name, metres]) => (
             <tr key={name} className="border-b border-rule last:border-b-0">
               <th scope="row" className="py-1 text-left font-normal whitespace-nowrap">
-                {name}
+                {yarnPartName(name)}
               </th>
               <td aria-hidden className="w-full px-3">
                 <span
@@ -153,7 +149,7 @@ function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number];
                 />
               </td>
               <td className="py-1 text-right whitespace-nowrap">
-                <Figure text={metres.text} className="text-[15px]" />
+                <Figure of={shownFigure(metres)} className="text-[15px]" />
               </td>
             </tr>
           ))}

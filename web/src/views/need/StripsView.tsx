@@ -1,6 +1,6 @@
 import { type Policy, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { Wish } from '@puntada/core/records';
-import { hoursText, policyNames } from '@puntada/core/words';
+import { hoursText, policyNames, upper } from '@puntada/core/words';
 import type { Strip } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { useParams } from 'react-router';
@@ -159,8 +159,4 @@ function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
 function percent(ratio: number): string {
   const off = Math.round((ratio - 1) * 100);
   return off === 0 ? 'as predicted' : `${off > 0 ? '+' : '−'}${Math.abs(off)} %`;
-}
-
-function upper(words: string): string {
-  return words.replace(/^./, (letter) => letter.toUpperCase());
 }

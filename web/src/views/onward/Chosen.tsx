@@ -1,5 +1,5 @@
 import { yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
-import { finishedText, hoursText, metresText, restName } from '@puntada/core/words';
+import { finishedFigure, hoursText, metresText, restName } from '@puntada/core/words';
 import type { RestPlan } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -72,7 +72,7 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
         })}
       </ul>
       <dl className="border-t border-rule text-[16px]">
-        <TermLine term="Size" value={finishedText(plan.width, plan.height, told, plan.circle)} />
+        <TermLine term="Size" value={finishedFigure(plan.width, plan.height, told, plan.circle)} />
         <TermLine term="Ends to weave in" value={String(plan.ends)} />
         <TermLine term="Still to work" value={hoursText(plan.time)} />
         {plan.rip ? (

@@ -1,5 +1,5 @@
 import type { FrozenWork, Wish } from '@puntada/core/records';
-import { finishedText, hoursText, metresText, restName } from '@puntada/core/words';
+import { finishedFigure, hoursText, metresFigure, restName } from '@puntada/core/words';
 import type { PlanFigures } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { usePreferences, type Work } from '../../api/api.ts';
@@ -55,9 +55,9 @@ function OnePlan({ work, name, under }: { work: Work; name: string; under?: stri
         {figures ? (
           <dl>
             <TermLine term="Rows" value={String(figures.rows)} />
-            <TermLine term="Size" value={finishedText(figures.width, figures.height, told, figures.circle)} />
+            <TermLine term="Size" value={finishedFigure(figures.width, figures.height, told, figures.circle)} />
             {figures.yarn.map(({ letter, metres }) => (
-              <TermLine key={letter} term={letter} value={metresText(metres, told)} />
+              <TermLine key={letter} term={letter} value={metresFigure(metres, told)} />
             ))}
             <TermLine term="Ends" value={String(figures.ends)} />
             <TermLine term="Time" value={hoursText(figures.time)} />

@@ -48,7 +48,7 @@ export default function RowsView() {
 function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const preferences = usePreferences();
   const [setPreferences] = useSetPreferencesMutation();
-  const { terms, hand } = preferences;
+  const { terms, hand, manner } = preferences;
   const { fabric, bound, foundation } = cloth;
   const notes = useNotes(work.id);
   const begun = work.state !== 'wished';
@@ -67,8 +67,8 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const request = useMemo((): AdviceRequest => {
     const strands = new StrandBook(cloth.strands, bound);
     const technique = must(techniqueOf(bound.pattern));
-    return { fabric, bound, foundation, strands, terms, hand, technique, into: work.wish.into };
-  }, [fabric, bound, foundation, cloth.strands, terms, hand, work.wish.into]);
+    return { fabric, bound, foundation, strands, terms, hand, manner, technique, into: work.wish.into };
+  }, [fabric, bound, foundation, cloth.strands, terms, hand, manner, work.wish.into]);
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
       <Head title={work.wish.title} under={beginsWith(cloth)}>
@@ -95,6 +95,16 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               { value: 'left', words: 'Left hand' },
             ]}
             onChange={(next) => void setPreferences({ ...preferences, hand: next })}
+          />
+          <Choice
+            small
+            label="Rows written"
+            value={manner}
+            options={[
+              { value: 'compact', words: 'Short' },
+              { value: 'printed', words: 'As printed' },
+            ]}
+            onChange={(next) => void setPreferences({ ...preferences, manner: next })}
           />
           <ul className="flex gap-5">
             {work.wish.yarns.map((yarn) => (

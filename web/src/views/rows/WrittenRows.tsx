@@ -1,4 +1,4 @@
-import { type AdviceRequest, beginningAdvice, rowAdvice, writeRow } from '@puntada/core/words';
+import { type AdviceRequest, beginningAdvice, rowAdvice, upper, writeRow } from '@puntada/core/words';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
 import { useCraftWords } from '../../parts/Craft.tsx';
@@ -80,7 +80,7 @@ interface RowProps {
 function Row({ request, number, selected, inHand, onSelect, notes }: RowProps) {
   const row = writeRow(request, number);
   // What draws the next colour in at the join is told with the join.
-  const change = row.close ? row.change.replace(/(^|; )draw the .*$/, '') : row.change;
+  const change = row.close ? row.changeInside : row.change;
   const told = useCraftWords();
   const advice = rowAdvice(request, number);
   const { foundation, fabric, into = 'one loop' } = request;
@@ -128,8 +128,4 @@ function Row({ request, number, selected, inHand, onSelect, notes }: RowProps) {
       </div>
     </div>
   );
-}
-
-function upper(words: string): string {
-  return words.replace(/^./, (letter) => letter.toUpperCase());
 }

@@ -4,14 +4,14 @@ import { usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.t
 import { useDrawerQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
-import { Figure } from '../../parts/Figure.tsx';
+import { Figure, shownFigure } from '../../parts/Figure.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { planner } from '../../worker/planner.ts';
 
 interface Need {
   readonly work: string;
   readonly letter: string;
-  readonly metres: string;
+  readonly metres: ReturnType<typeof shownFigure>;
   /** Whole balls it takes; unknown where the label is. */
   readonly balls: number | undefined;
   readonly typical: boolean;
@@ -36,7 +36,7 @@ export default function ShoppingView() {
       known.needs.push({
         work: work.wish.title,
         letter: colour.letter,
-        metres: colour.metres.text,
+        metres: shownFigure(colour.metres),
         balls: colour.balls?.count,
         typical: colour.balls?.text.includes('typical') ?? false,
         has: yarn.balls ?? 0,
@@ -72,7 +72,7 @@ export default function ShoppingView() {
                     className="flex justify-between gap-4 border-b border-rule py-1 last:border-0"
                   >
                     <span className="min-w-0">{need.work}</span>
-                    <Figure text={need.metres} className="shrink-0 text-[15px]" />
+                    <Figure of={need.metres} className="shrink-0 text-[15px]" />
                   </li>
                 ))}
               </ul>
@@ -118,13 +118,13 @@ function already(needs: readonly Need[]): string {
 
 /** The plans of works, made one after the other in the worker. */
 function usePlans(works: readonly WorkSummary[]): ReadonlyMap<string, PlanDocument> {
-  const { terms, hand, told } = usePreferences();
+  const { terms, hand, manner, told } = usePreferences();
   const [plans, setPlans] = useState<ReadonlyMap<string, PlanDocument>>(new Map());
   useEffect(() => {
     let current = true;
     const go = async () => {
       for (const work of works) {
-        const answer = await planner.planWhole({ wish: work.wish }, terms, hand, told);
+        const answer = await planner.planWhole({ wish: work.wish }, { terms, hand, manner }, told);
         if (!current) return;
         if (answer.ok) setPlans((before) => new Map(before).set(work.id, answer.value));
       }
@@ -133,6 +133,6 @@ function usePlans(works: readonly WorkSummary[]): ReadonlyMap<string, PlanDocume
     return () => {
       current = false;
     };
-  }, [works, terms, hand, told]);
+  }, [works, terms, hand, manner, told]);
   return plans;
 }

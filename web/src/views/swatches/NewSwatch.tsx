@@ -69,10 +69,10 @@ export default function NewSwatch() {
     [title, pattern, hook, units, key, stitch, policy, own, given.pattern],
   );
   const craft = useCraftWords();
-  const { terms, hand } = preferences;
+  const { terms, hand, manner } = preferences;
   const ask = useMemo(
-    () => (read.ok ? () => planner.swatchWork(read.value, terms, hand) : undefined),
-    [read, terms, hand],
+    () => (read.ok ? () => planner.swatchWork(read.value, { terms, hand, manner }) : undefined),
+    [read, terms, hand, manner],
   );
   const plan = useAnswer(ask)?.plan;
   const hookProblem = read.ok ? undefined : read.problems.find(({ path }) => path === 'hook');

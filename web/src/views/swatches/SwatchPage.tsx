@@ -70,8 +70,10 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
     if (!answer.error) navigate('/swatches');
   };
   const refusal = problemsOf(changing.error ?? removing.error);
-  const { terms, hand } = usePreferences();
-  const made = useAnswer(useMemo(() => () => planner.swatchWork(swatch, terms, hand), [swatch, terms, hand]));
+  const { terms, hand, manner } = usePreferences();
+  const made = useAnswer(
+    useMemo(() => () => planner.swatchWork(swatch, { terms, hand, manner }), [swatch, terms, hand, manner]),
+  );
   return (
     <>
       <Head

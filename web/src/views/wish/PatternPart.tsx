@@ -14,7 +14,7 @@ import {
   techniques,
 } from '@puntada/core/craft';
 import { techniquesFor, waysOf } from '@puntada/core/plan';
-import { beginningWords, techniqueWords } from '@puntada/core/words';
+import { beginningWords, techniqueWords, upper } from '@puntada/core/words';
 import { ToggleGroup } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useFormContext } from 'react-hook-form';
@@ -189,7 +189,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
         <div key={number.name} className="w-[150px]">
           <Field
             name={`numbers.${number.name}`}
-            label={number.meaning.replace(/^./, (letter) => letter.toUpperCase())}
+            label={upper(number.meaning)}
             placeholder={String(number.usual)}
             inputMode="numeric"
             className="count text-[18px]"

@@ -1,5 +1,5 @@
 import { type Problem, type Result, sidesOf } from '@puntada/core/craft';
-import { courseWord, finishedText, tubeText } from '@puntada/core/words';
+import { courseWord, finishedFigure, tubeText } from '@puntada/core/words';
 import { useEffect, useRef } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { usePreferences } from '../../api/api.ts';
@@ -82,7 +82,7 @@ export function Preview({ answer, values, begun }: Props) {
               {begun ? 'The cloth on the hook' : 'The nearest size the pattern allows'}
             </p>
             <p className="mt-0.5 leading-tight">
-              <Figure text={finishedText(plan.width, plan.height, told, plan.round)} className="text-[21px]" />
+              <Figure of={finishedFigure(plan.width, plan.height, told, plan.round)} className="text-[21px]" />
             </p>
             {plan.tube ? <p className="text-[15px]">{tubeText(plan.tube.widths, plan.tube.measure, told)}</p> : null}
             <p className="text-[15px]">

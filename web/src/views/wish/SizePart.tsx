@@ -1,6 +1,6 @@
 import { inRounds, patternBook, techniqueOf } from '@puntada/core/craft';
 import { itemNamed, measureOf } from '@puntada/core/plan';
-import { courseWord } from '@puntada/core/words';
+import { courseWord, upper } from '@puntada/core/words';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Drop } from './Drop.tsx';
@@ -8,10 +8,6 @@ import { Field, Part } from './Field.tsx';
 import { Insert } from './Insert.tsx';
 import { bedOf, bedSize, beds, forSmallChildren, upWord, usualSize } from './usual.ts';
 import { isCircle, isTubeForm, type WishFormValues } from './wishForm.ts';
-
-function upper(word: string): string {
-  return word.replace(/^./, (letter) => letter.toUpperCase());
-}
 
 const measureWords = {
   flat: 'laid flat',

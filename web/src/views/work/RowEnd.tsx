@@ -1,5 +1,5 @@
 import { countedIn, turnAfter } from '@puntada/core/plan';
-import { closingWords, type Hand, stitchWord, summedStitch, type Terms } from '@puntada/core/words';
+import { closingWords, type Hand, stitchWord, summedStitch, type Terms, upper } from '@puntada/core/words';
 import type { RowInHand } from './useRowInHand.ts';
 
 interface Props {
@@ -51,17 +51,13 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
             <Line term="Balls, left to right" value={strands.balls(at, hand).join(' ')} />
           </>
         ) : null}
-        {strands.hangingWords(at).map((words) => (
-          <Line
-            key={words}
-            term={words.replace(/ (at|waiting) .*/, '')}
-            value={words.replace(/^.*? (?=at|waiting)/, '')}
-          />
+        {strands.hangingPlaces(at).map(({ colours, place }) => (
+          <Line key={place} term={colours} value={place} />
         ))}
       </dl>
       {others.map((words) => (
         <p key={words} className="border-t border-rule py-1 text-[16px]">
-          {words.replace(/^./, (letter) => letter.toUpperCase())}.
+          {upper(words)}.
         </p>
       ))}
     </aside>

@@ -1,5 +1,6 @@
 import { lengthNumber, unitWord, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import { prepareCloth } from '@puntada/core/plan';
+import { upper } from '@puntada/core/words';
 import { endSooner, type RipCost, ripBack, type WorkCosts } from '@puntada/core/work';
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
@@ -39,7 +40,7 @@ export function Rescue({ work, cloth, position, done, counted, costs, row }: Pro
               <th scope="col" className="py-1.5 font-normal">
                 Way out
               </th>
-              <Heading>{counted.replace(/^./, (letter) => letter.toUpperCase())} out</Heading>
+              <Heading>{upper(counted)} out</Heading>
               <Heading>Min to work again</Heading>
               <Heading>Free, {yarnLengthUnit(told)}</Heading>
             </tr>
