@@ -277,8 +277,9 @@ describe('preferences and plans', () => {
       terms: 'US',
       hand: 'right',
       fractions: 'quarters',
+      manner: 'compact',
     });
-    const mine = { units: 'in', terms: 'UK', hand: 'left', fractions: 'decimals' };
+    const mine = { units: 'in', terms: 'UK', hand: 'left', fractions: 'decimals', manner: 'printed' };
     await ask('PUT', '/preferences', mine);
     expect((await ask('GET', '/preferences')).body).toEqual(mine);
     expect((await ask('PUT', '/preferences', { units: 'ell', terms: 'UK', hand: 'left' })).status).toBe(422);

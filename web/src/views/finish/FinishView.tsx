@@ -128,7 +128,7 @@ function Off({ document, item }: { document: PlanDocument; item: Item }) {
           <div className="flex justify-between gap-3 border-b border-rule py-1.5">
             <dt>Folded</dt>
             <dd className="text-right">
-              <Figure of={{ text: size.text, typical: size.width.source === 'typical' }} className="text-[16px]" />
+              <Figure of={{ text: size.short, typical: size.width.source === 'typical' }} className="text-[16px]" />
             </dd>
           </div>
           <div className="flex justify-between gap-3 border-b border-rule py-1.5">
