@@ -134,11 +134,11 @@ test('a whole plan by keyboard alone, from the bench to its finish and its first
     await expect(place).toBeChecked();
   };
   const stage = async (name: string) => {
-    await tabTo(page, page.getByRole('navigation', { name: 'Stages of this work' }).getByRole('link', { name }));
+    await tabTo(page, page.getByRole('navigation', { name: 'Stages of this project' }).getByRole('link', { name }));
     await page.keyboard.press('Enter');
   };
   await page.goto(server.address);
-  await tabTo(page, page.getByRole('link', { name: 'New wish' }));
+  await tabTo(page, page.getByRole('link', { name: 'New project' }));
   await page.keyboard.press('Enter');
   // One tab stop for all items; the arrows choose among them.
   await tabTo(page, page.getByRole('radio', { name: 'Dishcloth' }));
@@ -146,15 +146,15 @@ test('a whole plan by keyboard alone, from the bench to its finish and its first
   await expect(page.getByRole('radio', { name: 'Cosy', exact: true })).toBeFocused();
   await page.keyboard.press('Home');
   await take(page.getByRole('radio', { name: 'Blanket' }));
-  await type('What you call it', 'Blanket without a mouse');
+  await type('Project name', 'Blanket without a mouse');
   await type('Width', '60');
   await type('Height', '80');
-  await tabTo(page, page.getByRole('radio', { name: 'Typical for the yarn' }));
-  await take(page.getByRole('radio', { name: 'Counted by me' }));
+  await tabTo(page, page.getByRole('radio', { name: 'Typical for this yarn' }));
+  await take(page.getByRole('radio', { name: 'I counted it' }));
   await type('Stitches', '14');
   await type('Rows', '16');
   await type('Border, rounds of sc', '2');
-  await tabTo(page, page.getByRole('button', { name: 'Lay it on the mat' }));
+  await tabTo(page, page.getByRole('button', { name: 'See sizes' }));
   await page.keyboard.press('Enter');
   // 600 mm less 4 rows of 6.25: 575 mm are 80.5 stitches of 7.14; alike on 8k + 4, so 76 or 84, on 85 chains.
   await expect(page.getByTestId('chains')).toHaveText('85');
@@ -169,7 +169,7 @@ test('a whole plan by keyboard alone, from the bench to its finish and its first
   await tabTo(page, page.getByRole('button', { name: 'cut always' }));
   await page.keyboard.press('Space');
   await expect(page.getByRole('button', { name: 'cut always' })).toHaveAttribute('aria-pressed', 'true');
-  await stage('Finish');
+  await stage('Finishing');
   await expect(page.getByText('sc along the top and the bottom')).toBeVisible();
   await stage('Size');
   await tabTo(page, page.getByRole('slider', { name: 'Width' }));
@@ -182,13 +182,13 @@ test('a whole plan by keyboard alone, from the bench to its finish and its first
 test('what opens over the row in hand is axe clean too', async ({ page, server }) => {
   const id = await begunCloth(server);
   await page.goto(`${server.address}/works/${id}/work`);
-  await page.getByRole('button', { name: 'Reading' }).click();
+  await page.getByRole('button', { name: 'Display' }).click();
   await clean(page);
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: 'Something is wrong' }).click();
-  for (const tab of ['Find my row', 'The count is off', 'Rip back', 'Slips and cures']) {
+  for (const tab of ['Find my row', 'My count is wrong', 'Rip back', 'Common slips and how to mend them']) {
     await page.getByRole('tab', { name: tab }).click();
-    if (tab === 'The count is off') await page.getByLabel('Counted in row 1').fill('35');
+    if (tab === 'My count is wrong') await page.getByLabel('Counted in row 1').fill('35');
     await clean(page);
   }
 });

@@ -17,10 +17,10 @@ test('what to do this evening, whether the day that is due can be met, and all o
   for (const day of ['Monday', 'Tuesday', 'Wednesday', 'Thursday', 'Friday', 'Saturday', 'Sunday']) {
     await week.getByLabel(day).fill(day === 'Sunday' ? 'an hour' : '40');
   }
-  await week.getByRole('button', { name: 'Keep this week' }).click();
+  await week.getByRole('button', { name: 'Save this week' }).click();
   await expect(week.getByRole('alert')).toContainText('Type whole minutes');
   await week.getByLabel('Sunday').fill('40');
-  await week.getByRole('button', { name: 'Keep this week' }).click();
+  await week.getByRole('button', { name: 'Save this week' }).click();
   // A row is 36 sc of 3 s, 8 changes of 5 s and a turn of 4 s: 152 s, so 40 minutes come to 15 rows this evening.
   const evening = page.getByRole('region', { name: 'This evening' });
   await expect(evening).toContainText('Cloth for the fair');
@@ -33,7 +33,7 @@ test('what to do this evening, whether the day that is due can be met, and all o
   await page.getByLabel('Due: Cloth for the fair').fill(dayFromNow(30));
   await page.getByLabel('Due: Cloth for the fair').blur();
   await expect(page.getByText(/✓\s*over 99 % by/)).toBeVisible();
-  await page.getByLabel('A wish that is due, too').selectOption({ label: 'Cloth for later' });
+  await page.getByLabel('Add a planned project').selectOption({ label: 'Cloth for later' });
   await page.getByLabel('on', { exact: true }).fill(dayFromNow(40));
   await page.getByLabel('on', { exact: true }).blur();
   await expect(page.getByLabel('Due: Cloth for later')).toHaveValue(dayFromNow(40));
@@ -46,6 +46,6 @@ test('what to do this evening, whether the day that is due can be met, and all o
   await later.fill('');
   await later.blur();
   await expect(later).toHaveCount(0);
-  await evening.getByRole('link', { name: 'Work at it' }).click();
+  await evening.getByRole('link', { name: 'Go on making' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
 });

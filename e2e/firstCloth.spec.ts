@@ -5,18 +5,18 @@ test('from a wish to two worked rows, and the counter stands where it stood afte
   ownServer,
 }) => {
   await page.goto(ownServer.address);
-  await page.getByRole('link', { name: 'New wish' }).click();
-  await page.getByLabel('What you call it').fill('Galley cloth');
-  await page.getByRole('radio', { name: 'Counted by me' }).click();
+  await page.getByRole('link', { name: 'New project' }).click();
+  await page.getByLabel('Project name').fill('Galley cloth');
+  await page.getByRole('radio', { name: 'I counted it' }).click();
   await page.getByLabel('Stitches', { exact: true }).fill('16');
   await page.getByLabel('Rows', { exact: true }).fill('18');
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'See sizes' }).click();
 
   await expect(page.getByTestId('chains')).toHaveText('37');
   const width = page.getByRole('slider', { name: 'Width' });
   await expect(width).toHaveAttribute('aria-valuetext', '36 stitches, 22.5 cm');
   await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '44 rows, 24.4 cm');
-  const ticket = page.getByRole('region', { name: 'Ticket of this size' });
+  const ticket = page.getByRole('region', { name: 'This size in figures' });
   await expect(ticket).toContainText('9 blocks × 4 = 36 stitches');
   await expect(ticket).toContainText('800 stitches');
   await expect(ticket).toContainText('784 stitches');
@@ -43,7 +43,7 @@ test('from a wish to two worked rows, and the counter stands where it stood afte
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('row-number')).toHaveText('Row 3');
   await page.keyboard.press('Space');
-  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
 
   await ownServer.kill();
   await ownServer.start();
@@ -58,9 +58,9 @@ test('three choices reach the mat', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'Bag panel' }).click();
   await page.getByRole('radio', { name: /Houndstooth/ }).click();
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByRole('slider', { name: 'Width' })).toBeVisible();
-  const ticket = page.getByRole('region', { name: 'Ticket of this size' });
+  const ticket = page.getByRole('region', { name: 'This size in figures' });
   await expect(ticket).toContainText('typical');
   // A typical gauge gives no single size anywhere on the ticket.
   expect((await ticket.innerText()).replace(/[−+]?[\d.]+(–| to )[−+]?[\d.]+ (cm|m)/g, '')).not.toMatch(/\d (cm|m)\b/);

@@ -50,7 +50,7 @@ test('a row of one run is told as pairs, and its last stitch is named', async ({
 test('settings are kept, and every view obeys them', async ({ page, server }) => {
   const id = await begunCloth(server);
   await page.goto(server.address);
-  await expect(page.getByRole('heading', { name: 'In hand' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'In progress' })).toBeVisible();
   await page.getByRole('button', { name: /cm · US/ }).click();
   await page.getByRole('radio', { name: 'UK (dc, tr)' }).click();
   await page.getByRole('radio', { name: 'Left hand' }).click();
@@ -73,7 +73,7 @@ test('an entry of the log that the server does not take is kept and told, until 
   });
   await page.reload();
   await expect(page.getByText('There is no such work here')).toBeVisible();
-  await page.getByRole('button', { name: 'Throw away what it does not take' }).click();
+  await page.getByRole('button', { name: 'Delete what could not be saved' }).click();
   await expect(page.getByText('1 entry of the log is kept')).toBeHidden();
   const left = await page.evaluate(() => Object.keys(localStorage).filter((each) => each.startsWith('puntada.entry.')));
   expect(left).toEqual([]);
@@ -92,7 +92,7 @@ test.describe('with a kept copy of the pages', () => {
     await page.reload();
     await expect(page.getByRole('link', { name: 'Cloth by the window', exact: true })).toBeVisible();
     await page.goto(`${ownServer.address}/wish`);
-    await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+    await page.getByRole('button', { name: 'See sizes' }).click();
     await expect(page.getByRole('alert')).toContainText('does not answer');
   });
 });
@@ -104,6 +104,6 @@ test('a work that is not begun, and one that is not there, say what to do', asyn
     wish: (await server.get<{ wish: unknown }>(`/works/${await begunCloth(server)}`)).wish,
   });
   await page.goto(`${server.address}/works/${id}/work`);
-  await page.getByRole('link', { name: 'Choose the size' }).click();
+  await page.getByRole('link', { name: 'Choose a size' }).click();
   await expect(page.getByTestId('chains')).toHaveText('37');
 });

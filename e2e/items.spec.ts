@@ -8,16 +8,16 @@ async function wishFor(page: Page, address: string, item: string): Promise<void>
 }
 
 async function layOnMat(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByRole('group', { name: 'Cutting mat' })).toBeVisible();
 }
 
-async function goTo(page: Page, stage: 'Rows' | 'Yarn' | 'Finish'): Promise<void> {
-  await page.getByRole('navigation', { name: 'Stages of this work' }).getByRole('link', { name: stage }).click();
+async function goTo(page: Page, stage: 'Rows' | 'Yarn' | 'Finishing'): Promise<void> {
+  await page.getByRole('navigation', { name: 'Stages of this project' }).getByRole('link', { name: stage }).click();
 }
 
 async function countOnSwatch(page: Page, stitches: string, rows: string): Promise<void> {
-  await page.getByRole('radio', { name: 'Counted by me' }).click();
+  await page.getByRole('radio', { name: 'I counted it' }).click();
   await page.getByLabel('Stitches', { exact: true }).fill(stitches);
   await page.getByLabel('Rows', { exact: true }).fill(rows);
 }
@@ -33,7 +33,7 @@ test('a bordered blanket: the border is counted, and taken off the wish', async 
   await expect(page.getByRole('row', { name: /border/ })).toBeVisible();
   await page.getByRole('button', { name: 'cut always' }).click();
   await expect(page.getByRole('button', { name: 'cut always' })).toHaveAttribute('aria-pressed', 'true');
-  await goTo(page, 'Finish');
+  await goTo(page, 'Finishing');
   // 132 stitches wide, and its two outer ones are in the corners: 130 sc along the top.
   await expect(page.getByText('130 sc along the top and the bottom')).toBeVisible();
 });
@@ -47,7 +47,7 @@ test('a bag of two panels with a strap: joined at three sides, the strap shorter
   await page.getByLabel('Drop').fill('30 cm');
   await countOnSwatch(page, '16', '18');
   await layOnMat(page);
-  await goTo(page, 'Finish');
+  await goTo(page, 'Finishing');
   await expect(page.getByText('Join two panels at three sides')).toBeVisible();
   // Twice 300 mm and 100 mm to join.
   await expect(page.getByText('for 70.0 cm when loaded')).toBeVisible();
@@ -59,15 +59,15 @@ test('a double-thick potholder: a tube around a chain, and never of acrylic', as
   await countOnSwatch(page, '17', '19');
   await page.getByLabel('Fibre').first().selectOption('acrylic');
   await expect(page.getByText(/acrylic, which melts/).first()).toBeVisible();
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page).toHaveURL(/\/wish(\?draft=[-0-9a-f]+)?$/);
   await page.getByLabel('Fibre').first().selectOption('cotton');
   await layOnMat(page);
-  // 20 cm of 5.88 mm are 34 a face; each face begins a repeat of 8: 32 a face, 64 round, on 32 + 1 chains.
+  // 20 cm of 5.88 mm are 34 a face; each side starts a repeat of 8: 32 a face, 64 round, on 32 + 1 chains.
   await expect(page.getByTestId('chains')).toHaveText('33');
   await expect(page.getByText('Width, lying flat')).toBeVisible();
   await expect(page.getByText('All the way round')).toBeVisible();
-  await goTo(page, 'Finish');
+  await goTo(page, 'Finishing');
   await expect(page.getByText('32 pairs')).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Hanging ring' })).toBeVisible();
 });
@@ -75,10 +75,10 @@ test('a double-thick potholder: a tube around a chain, and never of acrylic', as
 test('a cushion cover is sized by its insert', async ({ page, server }) => {
   await wishFor(page, server.address, 'Cushion cover');
   await page.getByLabel('Insert, cm').fill('45');
-  await page.getByRole('button', { name: 'Size it 4 % smaller' }).click();
+  await page.getByRole('button', { name: 'Make it 4 % smaller' }).click();
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('43.2');
   await layOnMat(page);
-  await goTo(page, 'Finish');
+  await goTo(page, 'Finishing');
   await expect(page.getByText(/Close the top through both tops/)).toBeVisible();
 });
 
@@ -90,17 +90,17 @@ test('a round mat: rounds for notches, and a word where it would not lie flat', 
   await expect(page.getByLabel('Width', { exact: true })).toHaveCount(0);
   await page.getByRole('radio', { name: 'Rounds', exact: true }).click();
   await expect(page.getByLabel('Rounds', { exact: true })).toHaveValue('11');
-  await page.getByRole('radio', { name: 'A diameter' }).click();
+  await page.getByRole('radio', { name: 'Diameter' }).click();
   await expect(page.getByLabel('Diameter')).toHaveValue('30');
   await page.getByLabel('Wedges', { exact: true }).fill('8');
   await layOnMat(page);
   await expect(page.getByText(/With 8 wedges it cups/)).toBeVisible();
   // 30 cm by rounds of 25.97 mm: 12 of them.
   await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', /^12 rounds/);
-  await expect(page.getByRole('button', { name: 'Begin: make a ring' })).toBeVisible();
+  await expect(page.getByRole('button', { name: 'Start with a ring' })).toBeVisible();
   await goTo(page, 'Rows');
   await expect(page.getByText(/magic ring in A/)).toBeVisible();
-  await goTo(page, 'Finish');
+  await goTo(page, 'Finishing');
   await expect(page.getByText('tails: 4 ends in a piece')).toBeVisible();
 });
 
@@ -109,16 +109,16 @@ test('a set of twelve cloths shares its balls', async ({ page, server }) => {
   await page.getByLabel('How many').fill('12');
   await countOnSwatch(page, '16', '18');
   for (const i of [0, 1]) {
-    await page.getByLabel('m a ball').nth(i).fill('85');
-    await page.getByLabel('g a ball').nth(i).fill('50');
+    await page.getByLabel('m per ball').nth(i).fill('85');
+    await page.getByLabel('g per ball').nth(i).fill('50');
     await page.getByLabel('Balls you have').nth(i).fill('3');
   }
   await layOnMat(page);
   await goTo(page, 'Yarn');
   await expect(page.getByText(/^Buy \d+ balls/).first()).toBeVisible();
   await expect(page.getByText('What you have is enough with a chance of under 1 %').first()).toBeVisible();
-  await goTo(page, 'Finish');
-  await expect(page.getByText('Paper band round all 12')).toBeVisible();
+  await goTo(page, 'Finishing');
+  await expect(page.getByText('Paper band around all 12')).toBeVisible();
 });
 
 test('the book: find a pattern, read what it states, and wish for something in it', async ({ page, server }) => {
@@ -128,7 +128,7 @@ test('the book: find a pattern, read what it states, and wish for something in i
   const pattern = page.getByRole('article', { name: 'Tide marks' });
   await expect(pattern).toContainText('stitches 6 + 3, chains 6 + 4');
   await expect(pattern).toContainText('envelope border');
-  await pattern.getByRole('link', { name: 'Wish for something in it' }).click();
+  await pattern.getByRole('link', { name: 'Start a project with it' }).click();
   await expect(page.getByRole('radio', { name: /Tide marks/ })).toBeChecked();
   await layOnMat(page);
   await goTo(page, 'Rows');
@@ -149,10 +149,10 @@ for (const { item, finish } of others) {
     await wishFor(page, server.address, item);
     await layOnMat(page);
     await goTo(page, 'Rows');
-    await expect(page.getByText(/At its end: \d+ /).first()).toBeVisible();
+    await expect(page.getByText(/You should have: \d+ /).first()).toBeVisible();
     await goTo(page, 'Yarn');
     await expect(page.getByRole('row', { name: /^stitches/ }).first()).toBeVisible();
-    await goTo(page, 'Finish');
+    await goTo(page, 'Finishing');
     await expect(page.getByText(finish).first()).toBeVisible();
   });
 }

@@ -10,43 +10,43 @@ test('something is wrong: the row is found, a wrong count explained, and rows ar
   await page.goto(`${server.address}/works/${id}/work`);
   const help = page.getByRole('button', { name: 'Something is wrong' });
   await help.click();
-  await page.getByLabel('The last row', { exact: true }).fill('| 4A 4B | 4A');
+  await page.getByLabel('Last row', { exact: true }).fill('| 4A 4B | 4A');
   await page.getByLabel('The row under it', { exact: true }).fill('| 4B 4A | 4B');
   await page.getByRole('button', { name: 'Which row is it?' }).click();
   await expect(page.getByRole('button', { name: /^Row \d+ is done$/ })).toHaveCount(5);
   // The same by touch: the runs of the cloth are there to be tapped.
-  for (const row of ['The last row', 'The row under it']) await page.getByLabel(row, { exact: true }).fill('');
+  for (const row of ['Last row', 'The row under it']) await page.getByLabel(row, { exact: true }).fill('');
   const tap = (name: string) => page.getByRole('button', { name, exact: true }).click();
-  await tap('The last row: add 4 A');
-  await tap('The last row: add 4 A');
-  await tap('The last row: take the last run off');
-  await tap('The last row: add 4 B');
+  await tap('Last row: add 4 A');
+  await tap('Last row: add 4 A');
+  await tap('Last row: remove the last step');
+  await tap('Last row: add 4 B');
   await tap('The row under it: add 4 B');
-  await expect(page.getByLabel('The last row', { exact: true })).toHaveValue('4A 4B');
+  await expect(page.getByLabel('Last row', { exact: true })).toHaveValue('4A 4B');
   await tap('Which row is it?');
   // Bands of four rows: those in A begin on rows 9, 17, 25, 33 and 41 over a band in B.
   await expect(page.getByRole('button', { name: /^Row \d+ is done$/ })).toHaveCount(5);
   await page.getByRole('button', { name: 'Row 9 is done' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 10');
   await help.click();
-  await page.getByRole('tab', { name: 'The count is off' }).click();
+  await page.getByRole('tab', { name: 'My count is wrong' }).click();
   await page.getByLabel('Counted in row 10').fill('35');
   await expect(page.getByText('The last stitch of the row below was left out.')).toBeVisible();
   const ways = page.getByRole('region', { name: 'What it costs' });
-  // Nine rows are worked; whole bands of four in the colour it began with end at 4 and 12: five rows of 36 come out.
-  await expect(ways.getByRole('row', { name: /End after row 4/ })).toContainText('180');
+  // Nine rows done; whole bands of four in the colour it began with end at 4 and 12: five rows of 36 come out.
+  await expect(ways.getByRole('row', { name: /Stop after row 4/ })).toContainText('180');
   // 40 of 44 rows of 1/18 of 10 cm are not there then.
   await expect(ways).toContainText('22.2 cm less high');
-  await expect(ways.getByRole('row', { name: /Live with it/ })).toContainText('000');
+  await expect(ways.getByRole('row', { name: /Leave it/ })).toContainText('000');
   await page.getByRole('tab', { name: 'Rip back' }).click();
-  await page.getByLabel('The last row that stays').fill('4');
+  await page.getByLabel('Last row to keep').fill('4');
   await expect(page.getByText('5 rows, 180 stitches')).toBeVisible();
   await page.getByRole('button', { name: 'Rip back to row 4' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 5');
-  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
   await page.getByRole('link', { name: 'Log', exact: true }).click();
   // The rows that came out stay in the log.
-  await expect(page.getByRole('columnheader', { name: 'Taken out' })).toBeVisible();
+  await expect(page.getByRole('columnheader', { name: 'Ripped back' })).toBeVisible();
   await expect(page.getByRole('row', { name: / 9 5 / })).toBeVisible();
 });
 
@@ -66,42 +66,42 @@ test('the log: a ball is weighed, the cloth measured, a note kept, and the piece
   await expect(page.getByText('44 of 44').first()).toBeVisible();
   await page.getByText('Practice scale').click();
   // A bowl of 120 g first, which counts as nothing.
-  await page.getByLabel('Lies on it, g').fill('120');
+  await page.getByLabel('On the scale (g)').fill('120');
   await page.getByRole('button', { name: 'Set it to zero' }).click();
-  await expect(page.getByText('It shows 0. Now lay the ball on it as well.')).toBeVisible();
-  await page.getByLabel('Lies on it, g').fill('140');
+  await expect(page.getByText('It shows 0. Now put the ball on it.')).toBeVisible();
+  await page.getByLabel('On the scale (g)').fill('140');
   await page.getByRole('button', { name: 'Read it' }).click();
-  await expect(page.getByLabel('Weighs now, g')).toHaveValue('20');
-  await page.getByLabel('Begun with, g').fill('50');
-  await page.getByRole('button', { name: 'Keep this weighing' }).click();
-  await expect(page.getByText(/used, \d+ % (more|less) than forecast|used, as forecast/)).toBeVisible();
-  await page.getByRole('form', { name: 'Measure it' }).getByLabel('Width, cm').fill('21.0');
-  await page.getByRole('button', { name: 'Keep this measure' }).click();
+  await expect(page.getByLabel('Weighs now (g)')).toHaveValue('20');
+  await page.getByLabel('Started at (g)').fill('50');
+  await page.getByRole('button', { name: 'Save weighing' }).click();
+  await expect(page.getByText(/used, \d+ % (more|less) than forecast|used, as expected/)).toBeVisible();
+  await page.getByRole('form', { name: 'Measure it now' }).getByLabel('Width, cm').fill('21.0');
+  await page.getByRole('button', { name: 'Save measurement' }).click();
   // 21.0 of 22.5 cm.
   await expect(page.getByText('7 % under the plan')).toBeVisible();
   await page.getByLabel('Note at row 44').fill('Tighter since the tea.');
-  await page.getByRole('form', { name: 'Add a note' }).getByRole('button', { name: 'Keep' }).click();
+  await page.getByRole('form', { name: 'Add a note' }).getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Tighter since the tea.')).toBeVisible();
-  const end = page.getByRole('form', { name: 'How it came out' });
+  const end = page.getByRole('form', { name: 'How it turned out' });
   await end.getByLabel('Width').fill('about so wide');
-  await end.getByRole('button', { name: 'Keep it' }).click();
+  await end.getByRole('button', { name: 'Save it' }).click();
   await expect(end.getByText('Type 24, 24.5 cm or 9 1/2 in.')).toBeVisible();
   // Forty-three rows of 150 s after 1,700,000,000 s: at midnight of 15 November 2023 in UTC.
-  await expect(page.getByText(/Last row worked on 1[45] Nov 2023; not yet marked finished\./)).toBeVisible();
+  await expect(page.getByText(/Last row done on 1[45] Nov 2023; not yet marked finished\./)).toBeVisible();
   await end.getByLabel('Width').fill('21.6 cm');
   await end.getByLabel('Height').fill('24.2 cm');
-  await end.getByLabel('To change next time').fill('A hook larger.');
-  await end.getByRole('button', { name: 'Keep it' }).click();
-  const taught = 'the size that this piece came out with, your own pace and the yarn that your hand took';
+  await end.getByLabel('Change next time').fill('A hook larger.');
+  await end.getByRole('button', { name: 'Save it' }).click();
+  const taught = 'the size of this piece, your pace and the yarn you really used';
   await expect(page.getByText(taught)).toBeVisible();
-  await expect(page.getByRole('table', { name: 'Seconds of your hand for each stitch' })).toContainText('sc');
-  await end.getByRole('button', { name: 'Make it again' }).click();
+  await expect(page.getByRole('table', { name: 'Your seconds per stitch' })).toContainText('sc');
+  await end.getByRole('button', { name: 'Make another' }).click();
   await expect(page.getByRole('heading', { name: /again$/ })).toBeVisible();
   // 36 stitches in 21.6 cm, as the piece came out.
   await expect(page.getByLabel('Stitches', { exact: true })).toHaveValue('36');
   await expect(page.getByLabel('Span of the stitches')).toHaveValue('21.6 cm');
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
-  await expect(page.getByText('by your own pace')).toBeVisible();
+  await page.getByRole('button', { name: 'See sizes' }).click();
+  await expect(page.getByText('at your pace')).toBeVisible();
 });
 
 test('everything goes out as one file and comes back; a damaged one is refused with its reason', async ({
@@ -114,16 +114,16 @@ test('everything goes out as one file and comes back; a damaged one is refused w
   const settings = page.getByRole('button', { name: /right hand/ });
   await settings.click();
   const saving = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Save everything as one file' }).click();
+  await page.getByRole('link', { name: 'Back up everything to a file' }).click();
   const saved = await saving;
   const file = readFileSync(await saved.path(), 'utf8');
   await saved.delete();
   const bring = (text: string) =>
     page
-      .getByLabel('Put a backup or a work back')
+      .getByLabel('Open a backup or a project file')
       .setInputFiles({ name: 'puntada.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await bring(file.replace('lighthouse', 'cellar'));
-  await page.getByRole('button', { name: 'Put it in place' }).click();
+  await page.getByRole('button', { name: 'Replace everything with it' }).click();
   await expect(page.getByRole('alert')).toContainText('Its seal does not fit');
   await bring(file.slice(0, 400));
   await expect(page.getByRole('alert')).toContainText('cut short');
@@ -135,7 +135,7 @@ test('everything goes out as one file and comes back; a damaged one is refused w
   await bring(file);
   // The bench is opened anew with what was put back.
   const anew = page.waitForEvent('load');
-  await page.getByRole('button', { name: 'Put it in place' }).click();
+  await page.getByRole('button', { name: 'Replace everything with it' }).click();
   await anew;
   await expect(page.getByRole('heading', { name: 'Cloth for the lighthouse' })).toBeVisible();
   await expect(later).toHaveCount(0);
@@ -147,18 +147,18 @@ test('a foot switch in another window works the row, and a dark room keeps its p
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   const pads = await page.context().newPage();
   await pads.goto(`${server.address}/switch`);
-  await pads.getByRole('button', { name: 'Clicker: row done' }).click();
+  await pads.getByRole('button', { name: 'Clicker: finish row' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 2');
-  await pads.getByRole('button', { name: 'Foot switch: run done' }).click();
+  await pads.getByRole('button', { name: 'Foot switch: next' }).click();
   // 36 stitches, four of them worked.
   await expect(page.getByText('32 stitches left in the row')).toBeVisible();
-  await pads.getByRole('button', { name: 'Clicker: one back' }).click();
+  await pads.getByRole('button', { name: 'Clicker: back one' }).click();
   await expect(page.getByText('36 stitches left in the row')).toBeVisible();
   await page.bringToFront();
   await page.keyboard.press('PageDown');
   await expect(page.getByText('32 stitches left in the row')).toBeVisible();
-  await page.getByRole('button', { name: 'Reading' }).click();
-  await page.getByLabel('Dark room').check();
+  await page.getByRole('button', { name: 'Display' }).click();
+  await page.getByLabel('Dark screen').check();
   await page.getByLabel('Bigger').check();
   await page.keyboard.press('Escape');
   await page.reload();
@@ -184,7 +184,7 @@ test('the pace of each session is drawn against a steady hand', async ({ page, s
   }));
   await server.post(`/works/${id}/ticks`, { ticks });
   await page.goto(`${server.address}/works/${id}/log`);
-  const chart = page.getByRole('img', { name: 'Time of 2 sessions against a steady hand: 99 %, 197 %' });
+  const chart = page.getByRole('img', { name: 'Time of 2 sessions compared with an average pace: 99 %, 197 %' });
   await expect(chart).toBeVisible();
 });
 
@@ -199,7 +199,7 @@ test('of many sessions the latest eight are told, and all where it is asked', as
   }));
   await server.post(`/works/${id}/ticks`, { ticks });
   await page.goto(`${server.address}/works/${id}/log`);
-  const sessions = page.getByRole('table', { name: 'Sessions, the latest first' }).getByRole('row');
+  const sessions = page.getByRole('table', { name: 'Sessions, latest first' }).getByRole('row');
   await expect(sessions).toHaveCount(9);
   await page.getByRole('button', { name: 'All 10 sessions' }).click();
   await expect(sessions).toHaveCount(11);

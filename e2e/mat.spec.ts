@@ -34,12 +34,12 @@ test('edge, ending and strand rules change what is offered', async ({ page, serv
   await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '40 rows, 22.2 cm');
   await page.getByRole('radio', { name: 'Any row' }).click();
   await page.keyboard.press('Tab');
-  const ticket = page.getByRole('region', { name: 'Ticket of this size' });
+  const ticket = page.getByRole('region', { name: 'This size in figures' });
   await expect(ticket.getByText('Ends to weave in').locator('xpath=ancestor::div[1]')).toContainText('4');
   // Cut at every change: far more ends.
   await page.getByRole('radio', { name: 'Cut' }).click();
   await expect(ticket.getByText('Ends to weave in').locator('xpath=ancestor::div[1]')).toContainText(/\d{3}/);
-  await page.getByRole('radio', { name: 'Carry always' }).click();
+  await page.getByRole('radio', { name: 'Carry all the way' }).click();
   await expect(ticket.getByText('Ends to weave in').locator('xpath=ancestor::div[1]')).toContainText('4');
 });
 
@@ -47,7 +47,7 @@ test('an alternative is taken with one tap, and the counts that work are told', 
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/size`);
   await page.getByRole('button', { name: 'Squarest, edges alike' }).click();
-  // 275 mm × 289 mm is the squarest with both edges alike and as begun.
+  // 275 mm × 289 mm is the squarest with both edges match and as begun.
   await expect(page.getByRole('slider', { name: 'Width' })).toHaveAttribute('aria-valuetext', '44 stitches, 27.5 cm');
   await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '52 rows, 28.9 cm');
   await expect(page.getByText('Works: multiple of 4; chains 4 + 1.')).toBeVisible();
@@ -79,7 +79,7 @@ test('a change made on a stale copy is refused, and the fresh plan is shown on r
     by: 'length',
     length: '40 cm',
   });
-  await page.getByRole('button', { name: 'Show the fresh plan' }).click();
+  await page.getByRole('button', { name: 'Show the latest version' }).click();
   await expect(page.getByTestId('chains')).toHaveText('61');
 });
 
@@ -93,7 +93,7 @@ test('inches: the mat and the ticket follow the maker', async ({ page, server })
   // 225 mm are 8.858 in, to the quarter 8 3/4; 240 mm are 9.449, to the quarter 9 1/2.
   await expect(page.getByRole('slider', { name: 'Width' })).toHaveAttribute('aria-valuetext', '36 stitches, 8 3/4 in');
   await expect(page.getByText('wish 9 1/2 × 9 1/2 in')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Ticket of this size' })).toContainText(/\d+–\d+ yd/);
+  await expect(page.getByRole('region', { name: 'This size in figures' })).toContainText(/\d+–\d+ yd/);
 });
 
 test('a charted pattern: both edge rules, and the mat as the chart is drawn', async ({ page, server }) => {
@@ -114,7 +114,7 @@ test('a size further off the wish than is allowed is told as such, on the ticket
 }) => {
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/size`);
-  const allowed = page.getByLabel('Off the wish, at most');
+  const allowed = page.getByLabel('How far off may it be?');
   await allowed.fill('a bit');
   await allowed.blur();
   await expect(page.getByText('“a bit” is not a length.')).toBeVisible();
@@ -122,7 +122,7 @@ test('a size further off the wish than is allowed is told as such, on the ticket
   await allowed.press('Enter');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   // 36 stitches are 1.5 cm under 24 cm, 44 are 3.5 cm over.
-  const ticket = page.getByRole('region', { name: 'Ticket of this size' });
+  const ticket = page.getByRole('region', { name: 'This size in figures' });
   await expect(ticket.getByText('that you allow')).toHaveCount(0);
   await expect(page.getByRole('row', { name: /One step wider/ })).toContainText('more than you allow');
   await page.getByRole('slider', { name: 'Width' }).press('ArrowRight');

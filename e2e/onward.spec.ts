@@ -26,18 +26,18 @@ test('by keyboard, with a power cut in the middle: a whole small cloth, worked t
     await expect(row).toHaveText(`Row ${n}`);
     await page.keyboard.press('Enter');
   }
-  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
   await ownServer.kill();
   await page.keyboard.press('Enter');
   await expect(page.getByText(/No server\. 1 step kept here/)).toBeVisible();
   await ownServer.start();
-  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
   for (let n = 8; n <= 12; n++) {
     await expect(row).toHaveText(`Row ${n}`);
     await page.keyboard.press('Enter');
   }
-  await expect(page.getByRole('heading', { name: 'All 12 rows are worked' })).toBeVisible();
-  await page.getByRole('button', { name: 'Mark it finished' }).focus();
+  await expect(page.getByRole('heading', { name: 'All 12 rows done' })).toBeVisible();
+  await page.getByRole('button', { name: 'Mark as finished' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByRole('heading', { name: 'Galley cloth' })).toBeVisible();
   await page.getByRole('link', { name: 'Log: Galley cloth' }).focus();
@@ -53,7 +53,7 @@ test.describe('by touch', () => {
     await page.getByRole('button', { name: /^4 sc in A.*Run done$/ }).tap();
     await expect(page.getByText('8 stitches left in the row')).toBeVisible();
     for (let n = 1; n <= 12; n++) await page.getByRole('button', { name: `Row ${n} done` }).tap();
-    await page.getByRole('button', { name: 'Mark it finished' }).tap();
+    await page.getByRole('button', { name: 'Mark as finished' }).tap();
     await page.getByRole('link', { name: 'Log: Cloth by touch' }).tap();
     await expect(page.getByText('12 of 12')).toBeVisible();
   });
@@ -72,12 +72,12 @@ test('the yarn runs short: the rest is planned anew, worked, and the cloth finis
   await workedTo(server, id, 20);
   await page.goto(`${server.address}/works/${id}/log`);
   await page.getByRole('form', { name: 'Weigh a ball' }).getByLabel('Colour').selectOption('B');
-  await page.getByLabel('Begun with, g').fill('20');
-  await page.getByLabel('Weighs now, g').fill('8.5');
-  await page.getByRole('button', { name: 'Keep this weighing' }).click();
+  await page.getByLabel('Started at (g)').fill('20');
+  await page.getByLabel('Weighs now (g)').fill('8.5');
+  await page.getByRole('button', { name: 'Save weighing' }).click();
   await expect(page.getByText(/It ends between rows/)).toBeVisible();
   await expect(page.getByRole('img', { name: /^B: foretold \d+ to \d+ m before any weighing/ })).toBeVisible();
-  await page.getByRole('link', { name: 'Plan the rest anew' }).last().click();
+  await page.getByRole('link', { name: 'Plan the rest again' }).last().click();
   // Planned: 44 rows do not last. The longest that do end in the colour they began with, so 8k + 4 rows.
   const enough = page.getByRole('row').filter({ hasText: 'As long as the yarn lasts' });
   await enough.getByRole('button').click();
@@ -85,14 +85,14 @@ test('the yarn runs short: the rest is planned anew, worked, and the cloth finis
   expect([28, 36]).toContain(rows);
   await expect(page.getByRole('row').filter({ hasText: 'Go on as planned' })).toContainText('✕');
   await expect(enough).toContainText('✓');
-  await page.getByRole('button', { name: 'Go on this way' }).click();
+  await page.getByRole('button', { name: 'Switch to this plan' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 21');
   await expect(page.getByText(`of ${rows}`, { exact: true })).toBeVisible();
   for (let n = 21; n <= rows; n++) {
     await page.keyboard.press('Enter');
     if (n < rows) await expect(page.getByTestId('row-number')).toHaveText(`Row ${n + 1}`);
   }
-  await page.getByRole('button', { name: 'Mark it finished' }).click();
+  await page.getByRole('button', { name: 'Mark as finished' }).click();
   // The head of the work has this name too: it is finished when the bench is there again.
   await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
   await expect(page.getByRole('heading', { name: 'Short of blue' })).toBeVisible();
@@ -108,11 +108,11 @@ test('ripped back to a good place and ended there; what was left is looked at ag
   await page.getByRole('button', { name: 'Rip back to a good place, end there' }).click();
   // 12 rows, the last of the heights 8k + 4 below 14; two rows of 36 come out.
   await expect(page.getByRole('complementary').getByText(/^72 stitches/)).toBeVisible();
-  await page.getByRole('button', { name: 'Go on this way' }).click();
-  await expect(page.getByRole('heading', { name: 'All 12 rows are worked' })).toBeVisible();
+  await page.getByRole('button', { name: 'Switch to this plan' }).click();
+  await expect(page.getByRole('heading', { name: 'All 12 rows done' })).toBeVisible();
   await page.goto(`${server.address}/works/${id}/onward`);
   // Beside the plan of now, 12 rows of 5.56 mm, the one that was left: 44 rows.
-  const plans = page.getByRole('region', { name: 'Plans left behind' }).getByRole('listitem');
+  const plans = page.getByRole('region', { name: 'Earlier plans' }).getByRole('listitem');
   await expect(plans.first()).toContainText('22.5 × 6.7 cm');
   await expect(plans.last()).toContainText('Left at row 12');
   await expect(plans.last()).toContainText('22.5 × 24.4 cm');
@@ -123,24 +123,24 @@ test('a work is handed over as one file, and merged where it is known', async ({
   await workedTo(server, id, 6);
   await page.goto(`${server.address}/works/${id}/log`);
   const saving = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Save this work as one file' }).click();
+  await page.getByRole('link', { name: 'Save this project as a file' }).click();
   const file = readFileSync(await (await saving).path(), 'utf8');
-  expect(JSON.parse(file).stands).toBe('Cloth for two hands: 6 of 44 rows are worked.');
+  expect(JSON.parse(file).stands).toBe('Cloth for two hands: 6 of 44 rows done.');
   await page.goto(ownServer.address);
   await page.getByRole('button', { name: /right hand/ }).click();
   const bring = (text: string) =>
     page
-      .getByLabel('Put a backup or a work back')
+      .getByLabel('Open a backup or a project file')
       .setInputFiles({ name: 'cloth.json', mimeType: 'application/json', buffer: Buffer.from(text) });
   await bring(file.replaceAll('two hands', 'one hand'));
-  await page.getByRole('button', { name: 'Take it in' }).click();
+  await page.getByRole('button', { name: 'Open this project' }).click();
   await expect(page.getByRole('alert')).toContainText('Its seal does not fit');
   await bring(file);
-  await page.getByRole('button', { name: 'Leave it' }).click();
-  await expect(page.getByRole('button', { name: 'Take it in' })).toHaveCount(0);
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByRole('button', { name: 'Open this project' })).toHaveCount(0);
   for (const answer of ['It is on the bench', 'rows and log of both']) {
     await bring(file);
-    await page.getByRole('button', { name: 'Take it in' }).click();
+    await page.getByRole('button', { name: 'Open this project' }).click();
     await expect(page.getByRole('status').filter({ hasText: answer })).toBeVisible();
   }
   await page.keyboard.press('Escape');
@@ -154,25 +154,25 @@ test('by taste: the rows to come in sight, told to tug; and what a wrong count c
   await workedTo(server, id, 8);
   await page.goto(`${server.address}/works/${id}/work`);
   await expect(page.getByRole('img', { name: '8 of 44 rows worked; the rest is covered' })).toBeVisible();
-  await page.getByRole('button', { name: 'Reading' }).click();
-  await page.getByLabel('Cover the rows worked, show those to come').check();
-  await page.getByLabel('Tug the idle strand').selectOption({ label: 'at each change' });
+  await page.getByRole('button', { name: 'Display' }).click();
+  await page.getByLabel('Hide finished rows and show those to come').check();
+  await page.getByLabel('Remind me to pull the idle yarn snug').selectOption({ label: 'at each colour change' });
   await page.keyboard.press('Escape');
   await expect(page.getByRole('img', { name: '8 of 44 rows worked; they are covered' })).toBeVisible();
   await expect(page.getByText('After the change tug A gently')).toBeVisible();
   await page.keyboard.press('PageDown');
   await expect(page.getByText('After the change tug B gently')).toBeVisible();
-  await page.getByRole('button', { name: 'Reading' }).click();
-  await page.getByLabel('Tug the idle strand').selectOption({ label: 'never: lay it in loosely' });
+  await page.getByRole('button', { name: 'Display' }).click();
+  await page.getByLabel('Remind me to pull the idle yarn snug').selectOption({ label: 'never: I lay it in loosely' });
   await page.keyboard.press('Escape');
   await expect(page.getByText('Lay B in loosely, and do not pull it')).toBeVisible();
   await page.getByRole('button', { name: 'Something is wrong' }).click();
-  await page.getByRole('tab', { name: 'The count is off' }).click();
+  await page.getByRole('tab', { name: 'My count is wrong' }).click();
   await page.getByLabel('Counted in row 9').fill('35');
   // Four stitches of the row are worked.
   const costs = page.getByRole('region', { name: 'What it costs' });
-  await expect(costs.getByRole('row', { name: /^Undo row 9 as far as it is worked 4 1 / })).toBeVisible();
-  await page.getByRole('link', { name: 'See every way for the rest' }).click();
+  await expect(costs.getByRole('row', { name: /^Undo row 9 as far as you have got 4 1 / })).toBeVisible();
+  await page.getByRole('link', { name: 'See all ways to go on' }).click();
   await expect(page.getByRole('button', { name: 'Go on as planned' })).toBeVisible();
 });
 
@@ -196,13 +196,13 @@ test('a photo is made small and kept at its row; what is no picture is told', as
 
 test('an open end: at each good place what it is by now, and it is ended there', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
-  await page.getByLabel('What you call it').fill('Strip as far as it goes');
+  await page.getByLabel('Project name').fill('Strip as far as it goes');
   await page.getByLabel(/^Open end/).check();
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await page.getByRole('radio', { name: 'Whole bands' }).click();
   await page.getByRole('button', { name: /^Begin: chain/ }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
-  const band = page.getByRole('region', { name: 'It could end here' });
+  const band = page.getByRole('region', { name: 'You can stop here' });
   await expect(band).toHaveCount(0);
   for (let n = 1; n <= 8; n++) {
     await page.keyboard.press('Enter');
@@ -210,12 +210,12 @@ test('an open end: at each good place what it is by now, and it is ended there',
     // Bands of four rows.
     await expect(band).toHaveCount(n % 4 ? 0 : 1);
   }
-  await expect(band).toContainText('The next good place is row 12');
-  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await expect(band).toContainText('The next good place to stop is row 12');
+  await expect(page.getByText('✓ Saved')).toBeVisible();
   await band.getByRole('link').click();
   await page.getByRole('button', { name: 'End at the next good place' }).click();
-  await page.getByRole('button', { name: 'Go on this way' }).click();
-  await expect(page.getByRole('heading', { name: 'All 8 rows are worked' })).toBeVisible();
+  await page.getByRole('button', { name: 'Switch to this plan' }).click();
+  await expect(page.getByRole('heading', { name: 'All 8 rows done' })).toBeVisible();
 });
 
 test('blocks on the diagonal, open: where they could begin to shrink it is told, and there they do', async ({
@@ -240,12 +240,12 @@ test('blocks on the diagonal, open: where they could begin to shrink it is told,
   }));
   await server.post(`/works/${id}/ticks`, { ticks });
   await page.goto(`${server.address}/works/${id}/work`);
-  const band = page.getByRole('region', { name: 'It could end here' });
+  const band = page.getByRole('region', { name: 'You can stop here' });
   await expect(band).toContainText('It could begin to shrink here');
-  await expect(band).toContainText('The next good place is diagonal 12');
+  await expect(band).toContainText('The next good place to stop is diagonal 12');
   await band.getByRole('link').click();
   await page.getByRole('button', { name: 'Begin to shrink sooner' }).click();
-  await page.getByRole('button', { name: 'Go on this way' }).click();
+  await page.getByRole('button', { name: 'Switch to this plan' }).click();
   // Six blocks either way: eleven diagonals.
   await expect(page.getByText('of 11', { exact: true })).toBeVisible();
   await expect(page.getByTestId('row-number')).toContainText('7');

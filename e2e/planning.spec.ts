@@ -21,13 +21,13 @@ test('as big as the yarn at hand allows, and where one row of blocks more takes 
   server,
 }) => {
   await page.goto(`${server.address}/wish`);
-  await page.getByRole('radio', { name: 'Counted by me' }).click();
+  await page.getByRole('radio', { name: 'I counted it' }).click();
   for (const i of [0, 1]) {
-    await page.getByLabel('m a ball').nth(i).fill('85');
-    await page.getByLabel('g a ball').nth(i).fill('50');
+    await page.getByLabel('m per ball').nth(i).fill('85');
+    await page.getByLabel('g per ball').nth(i).fill('50');
     await page.getByLabel('Balls you have').nth(i).fill('1');
   }
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await page.getByRole('button', { name: 'As big as my yarn allows' }).click();
   await expect(page.getByText(/enough with a chance of (over )?9\d %/)).toBeVisible();
   // It is taken and kept.
@@ -35,16 +35,16 @@ test('as big as the yarn at hand allows, and where one row of blocks more takes 
   const chains = await page.getByTestId('chains').innerText();
   await page.reload();
   await expect(page.getByTestId('chains')).toHaveText(chains);
-  const heights = page.getByRole('region', { name: 'Balls by height' });
+  const heights = page.getByRole('region', { name: 'Balls for each height' });
   await expect(heights.getByRole('button', { name: /^\d+ rows, \d+ balls/ }).first()).toBeVisible();
 });
 
 test('a pattern as given: its multiple is of chains, and its row fits', async ({ page, server }) => {
   await page.goto(`${server.address}/given`);
-  await page.getByLabel('Its multiple, as written').fill('multiple of 9 + 2');
+  await page.getByLabel('Stitch multiple, as written').fill('multiple of 9 + 2');
   await page.getByLabel('Chains', { exact: true }).fill('47');
   await page.getByLabel(/^One row/).fill('1A | 6A 3B |');
-  const verdict = page.getByRole('region', { name: 'Verdict' });
+  const verdict = page.getByRole('region', { name: 'Result' });
   await expect(verdict).toContainText('The multiple is of chains.');
   await expect(verdict).toContainText('The row comes out on that chain.');
   await page.getByLabel('Chains', { exact: true }).fill('40 cm');
@@ -54,8 +54,8 @@ test('a pattern as given: its multiple is of chains, and its row fits', async ({
 test('a wish is made again from one on the bench', async ({ page, server }) => {
   await wishedCloth(server, { title: 'Cloth for the pantry' });
   await page.goto(server.address);
-  await page.getByRole('button', { name: 'Wish for it again: Cloth for the pantry' }).first().click();
-  await expect(page.getByLabel('What you call it')).toHaveValue('Cloth for the pantry, again');
+  await page.getByRole('button', { name: 'Make another: Cloth for the pantry' }).first().click();
+  await expect(page.getByLabel('Project name')).toHaveValue('Cloth for the pantry, again');
 });
 
 test('rows are seen from either side, and the words are spelled out', async ({ page, server }) => {
@@ -64,7 +64,7 @@ test('rows are seen from either side, and the words are spelled out', async ({ p
   await expect(page.getByText('single crochet')).toBeVisible();
   await page.getByRole('radio', { name: 'WS', exact: true }).click();
   await expect(page.getByRole('radio', { name: 'WS', exact: true })).toBeChecked();
-  await page.getByLabel('A and B swapped').check();
+  await page.getByLabel('Swap A and B').check();
   await expect(page.getByText('Mark the first and the last stitch: the edges stay straight.')).toBeVisible();
   await page.goto(`${server.address}/words`);
   await expect(page.getByText('raised front treble crochet').first()).toBeVisible();
@@ -73,18 +73,18 @@ test('rows are seen from either side, and the words are spelled out', async ({ p
 test('another pattern beside this one: what it takes more or less', async ({ page, server }) => {
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/yarn`);
-  await page.getByLabel('Set beside it').selectOption('houndstooth');
+  await page.getByLabel('Compare with').selectOption('houndstooth');
   await expect(page.getByText(/(balls?|m of yarn) (less|more)|as many/).first()).toBeVisible();
-  await expect(page.getByText('as wished for')).toBeVisible();
+  await expect(page.getByText('as planned')).toBeVisible();
 });
 
 test('a label typed in one line, and the list of what to buy', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
-  await page.getByLabel('Label of A, in one line').fill('100 g = 210 m');
-  await expect(page.getByLabel('m a ball').first()).toHaveValue('210');
-  await expect(page.getByLabel('g a ball').first()).toHaveValue('100');
-  await page.getByLabel('What you call it').fill('Cloth to shop for');
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByLabel('Label of Ain one line').fill('100 g = 210 m');
+  await expect(page.getByLabel('m per ball').first()).toHaveValue('210');
+  await expect(page.getByLabel('g per ball').first()).toHaveValue('100');
+  await page.getByLabel('Project name').fill('Cloth to shop for');
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByTestId('chains')).toBeVisible();
   await page.goto(`${server.address}/shopping`);
   await expect(page.getByText('Cloth to shop for').first()).toBeVisible();
@@ -93,16 +93,16 @@ test('a label typed in one line, and the list of what to buy', async ({ page, se
 test('every question of finishing is asked where it belongs, and kept', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'Blanket', exact: true }).click();
-  await page.getByLabel('What you call it').fill('Blanket with everything');
+  await page.getByLabel('Project name').fill('Blanket with everything');
   await page.getByLabel('Border, rounds of sc').fill('2');
   await page.getByLabel('Border in').selectOption('B');
-  await page.getByLabel('First washing').selectOption('cotton-hot');
+  await page.getByLabel('First wash').selectOption('cotton-hot');
   await page.getByLabel('A plain closing row of sc').check();
-  await page.getByLabel('For a small child').check();
+  await page.getByLabel('For a baby or small child').check();
   await expect(page.getByText(/safe-sleep advice/)).toBeVisible();
-  await page.getByLabel('Made in', { exact: true }).selectOption('flecks');
+  await page.getByLabel('Technique', { exact: true }).selectOption('flecks');
   await page.getByRole('radio', { name: /Salt spray/ }).click();
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByTestId('chains')).toBeVisible();
   const works = await server.get<{ wish: { title: string } }[]>('/works');
   expect(works.find((work) => work.wish.title === 'Blanket with everything')?.wish).toMatchObject({

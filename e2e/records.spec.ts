@@ -22,16 +22,16 @@ test('a yarn of the drawer is changed, and left as it was', async ({ page, serve
   const open = () => page.getByRole('button', { name: 'Change Skerry cotton, Heather' }).click();
   await open();
   await page.getByLabel('Dye lot').fill('44 C');
-  await page.getByRole('button', { name: 'Leave it as it was' }).click();
+  await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByText('lot 44 C')).toHaveCount(0);
   await open();
   await page.getByLabel('Dye lot').fill('44 C');
   await page.getByLabel('Whole balls').fill('2,5');
-  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await page.getByRole('button', { name: 'Save changes' }).click();
   await expect(page.getByRole('alert')).toContainText('Whole balls only');
   await page.getByLabel('Whole balls').fill('2');
-  await page.getByLabel('Part balls, g').fill('30 12,5');
-  await page.getByRole('button', { name: 'Keep the change' }).click();
+  await page.getByLabel('Opened balls (g)').fill('30 12,5');
+  await page.getByRole('button', { name: 'Save changes' }).click();
   await expect(page.getByText('lot 44 C')).toBeVisible();
   // 2 · 50 g and 42.5 g at 1.7 m a gram are 242.25 m.
   await expect(page.getByText('242 m')).toBeVisible();
@@ -43,7 +43,7 @@ test('a swatch: a count taken out, its weight forgotten, a note, and thrown away
   const id = await countedSwatch(server, `Galley check, ${Date.now()}`);
   await page.goto(`${server.address}/swatches/${id}`);
   await expect(page.getByText(/Your hand takes/)).toBeVisible();
-  await page.getByRole('button', { name: 'Forget it' }).click();
+  await page.getByRole('button', { name: 'Remove weight' }).click();
   await expect(page.getByText(/Weigh it dry/)).toBeVisible();
   await page.getByLabel('Note').fill('Firm enough to scrub with.');
   await page.getByLabel('Note').blur();
@@ -51,10 +51,10 @@ test('a swatch: a count taken out, its weight forgotten, a note, and thrown away
   await expect(page.getByText(/Make it, lay it flat/)).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Note')).toHaveValue('Firm enough to scrub with.');
-  await page.getByRole('button', { name: 'Throw this swatch away' }).click();
-  await page.getByRole('button', { name: 'Keep it' }).click();
-  await page.getByRole('button', { name: 'Throw this swatch away' }).click();
-  await page.getByRole('button', { name: 'Yes, throw it away' }).click();
+  await page.getByRole('button', { name: 'Delete this swatch' }).click();
+  await page.getByRole('button', { name: 'Save it' }).click();
+  await page.getByRole('button', { name: 'Delete this swatch' }).click();
+  await page.getByRole('button', { name: 'Yes, delete it' }).click();
   await expect(page.getByRole('heading', { name: 'Swatch book' })).toBeVisible();
 });
 
@@ -68,11 +68,11 @@ test('which hook: from 16 stitches with 5 mm, 15 ask for 6 mm', async ({ page, s
   await expect(page.getByRole('region', { name: 'Which hook' })).toContainText('stay with 5 mm');
   // A wish takes the gauge and the hook of the swatch: 36 stitches of 6.25 mm are 22.5 cm.
   await page.goto(`${server.address}/wish`);
-  await page.getByRole('radio', { name: 'From the swatch book' }).click();
-  await expect(page.getByLabel('Hook, mm')).toHaveValue('5');
+  await page.getByRole('radio', { name: 'From a swatch' }).click();
+  await expect(page.getByLabel('Hook (mm)')).toHaveValue('5');
   await expect(page.getByLabel('Swatch', { exact: true })).toHaveValue(id);
   await expect(page.getByText('22.5 × ')).toBeVisible();
-  await page.getByRole('button', { name: 'Plan a swatch for this' }).click();
+  await page.getByRole('button', { name: 'Plan a swatch for this project project' }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('New dishcloth, swatch');
 });
 
@@ -83,8 +83,8 @@ test('a blanket is sized for what it lies on, and a pattern as given becomes a w
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('90');
   await expect(page.getByLabel('Height', { exact: true })).toHaveValue('120');
   await page.goto(`${server.address}/given`);
-  await page.getByRole('button', { name: 'Start a wish on 37 chains' }).click();
-  await expect(page.getByLabel('Chains made')).toHaveValue('37');
+  await page.getByRole('button', { name: 'Start a project with 37 chains' }).click();
+  await expect(page.getByLabel('Chains in it')).toHaveValue('37');
 });
 
 test('the book: by ends the cut rows come last; only those whose faces look alike; how a repeat is worked', async ({
@@ -95,12 +95,12 @@ test('the book: by ends the cut rows come last; only those whose faces look alik
   await page.getByRole('radio', { name: 'ends' }).click();
   const names = page.getByRole('main').getByRole('listitem').getByRole('link');
   await expect(names.last()).toHaveText('Tide marks');
-  await page.getByLabel('Only those whose faces look alike').check();
+  await page.getByLabel('Reversible only').check();
   await expect(page.getByRole('link', { name: 'Tide marks' })).toHaveCount(0);
   await page.getByRole('link', { name: 'Block check' }).click();
-  await page.getByText('How a repeat is worked').click();
+  await page.getByText('How to work one repeat').click();
   await expect(page.getByText(/Row 1 \(RS\): chain 9 in A/)).toBeVisible();
-  await expect(page.getByText('With some practice')).toBeVisible();
+  await expect(page.getByText('Some practice needed')).toBeVisible();
 });
 
 test('the screen is kept awake while a row is worked, taken up again when it is seen again, and let go', async ({
@@ -138,7 +138,7 @@ test('the screen is kept awake while a row is worked, taken up again when it is 
   await page.evaluate(() => (window as unknown as { lose: () => void }).lose());
   await seen();
   await expect.poll(told).toEqual(['taken, 1 held', 'taken, 1 held']);
-  await page.getByRole('button', { name: 'Reading' }).click();
+  await page.getByRole('button', { name: 'Display' }).click();
   await page.getByLabel('Keep the screen awake').uncheck();
   await expect.poll(told).toEqual(['taken, 1 held', 'taken, 1 held', 'let go of 1']);
 });
@@ -155,8 +155,8 @@ test('the runs are read aloud where it is asked, and slips have their cures', as
   const work = await server.get<{ wish: object }>(`/works/${id}`);
   await server.post(`/works/${id}/begin`, { revision: 1, wish: work.wish });
   await page.goto(`${server.address}/works/${id}/work`);
-  await page.getByRole('button', { name: 'Reading' }).click();
-  await page.getByLabel('Read each run aloud').check();
+  await page.getByRole('button', { name: 'Display' }).click();
+  await page.getByLabel('Read each step aloud').check();
   await page.getByLabel('Keep the screen awake').uncheck();
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^Run done/ }).click();
@@ -165,6 +165,6 @@ test('the runs are read aloud where it is asked, and slips have their cures', as
     .poll(heard)
     .toEqual(['4 single crochet in A, close the 4th in B, Row 1', '4 single crochet in B, close the 4th in A']);
   await page.getByRole('button', { name: 'Something is wrong' }).click();
-  await page.getByRole('tab', { name: 'Slips and cures' }).click();
+  await page.getByRole('tab', { name: 'Common slips and how to mend them' }).click();
   await expect(page.getByText('A ball ended in the middle of a row.')).toBeVisible();
 });

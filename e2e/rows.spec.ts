@@ -34,7 +34,7 @@ test('a begun work opens at its row in hand', async ({ page, server }) => {
     ticks: [{ id: crypto.randomUUID(), at: 1, from: { rows: 0, runs: 0 }, to: { rows: 20, runs: 0 } }],
   });
   await page.goto(`${server.address}/works/${id}/rows`);
-  await expect(page.getByRole('option', { selected: true })).toContainText('in hand');
+  await expect(page.getByRole('option', { selected: true })).toContainText('next');
   await expect(page.getByRole('option', { selected: true })).toContainText('21');
 });
 

@@ -7,7 +7,7 @@ async function wishFor(page: Page, address: string, item: string): Promise<void>
 }
 
 async function countOnSwatch(page: Page, stitches: string, rows: string): Promise<void> {
-  await page.getByRole('radio', { name: 'Counted by me' }).click();
+  await page.getByRole('radio', { name: 'I counted it' }).click();
   await page.getByLabel('Stitches', { exact: true }).fill(stitches);
   await page.getByLabel('Rows', { exact: true }).fill(rows);
 }
@@ -18,12 +18,12 @@ async function sized(page: Page, width: string, height: string): Promise<void> {
 }
 
 async function layOnMat(page: Page): Promise<void> {
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByRole('group', { name: 'Cutting mat' })).toBeVisible();
 }
 
-async function goTo(page: Page, stage: 'Rows' | 'Yarn' | 'Finish' | 'Size'): Promise<void> {
-  await page.getByRole('navigation', { name: 'Stages of this work' }).getByRole('link', { name: stage }).click();
+async function goTo(page: Page, stage: 'Rows' | 'Yarn' | 'Finishing' | 'Size'): Promise<void> {
+  await page.getByRole('navigation', { name: 'Stages of this project' }).getByRole('link', { name: stage }).click();
 }
 
 async function begin(page: Page, words: string): Promise<void> {
@@ -44,8 +44,8 @@ async function workAll(page: Page): Promise<number> {
     );
     rows++;
   }
-  await expect(page.getByRole('heading', { name: /^All \d+ (row|round)s are worked$/ })).toBeVisible();
-  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await expect(page.getByRole('heading', { name: /^All \d+ (row|round)s done$/ })).toBeVisible();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
   return rows;
 }
 
@@ -55,8 +55,8 @@ test('a mosaic cushion around a chain: both widths told, worked to its last roun
 }) => {
   await wishFor(page, server.address, 'Cushion cover');
   await page.getByRole('radio', { name: /Tide marks/ }).click();
-  await expect(page.getByRole('radio', { name: 'rounds, never turned' })).toBeChecked();
-  await expect(page.getByLabel('Begun with')).toHaveValue('');
+  await expect(page.getByRole('radio', { name: 'rounds, not turning' })).toBeChecked();
+  await expect(page.getByLabel('First row')).toHaveValue('');
   await expect(page.getByText('one seam, at the top')).toBeVisible();
   await countOnSwatch(page, '16', '17');
   await layOnMat(page);
@@ -68,11 +68,11 @@ test('a mosaic cushion around a chain: both widths told, worked to its last roun
   );
   await goTo(page, 'Rows');
   await expect(page.getByText(/66 stitches along the chain, then 66 along its other side/)).toBeVisible();
-  await goTo(page, 'Finish');
+  await goTo(page, 'Finishing');
   await expect(page.getByText('Close the top through both tops: 66 pairs.')).toBeVisible();
   await goTo(page, 'Size');
   await begin(page, 'Begin: chain 67');
-  await expect(page.getByText('Ended with')).toBeVisible();
+  await expect(page.getByText('Joined with')).toBeVisible();
   // 40 cm of 5.88 mm are 68 rounds, and every odd one ends in A.
   expect(await workAll(page)).toBe(67);
 });
@@ -80,7 +80,7 @@ test('a mosaic cushion around a chain: both widths told, worked to its last roun
 test('a houndstooth potholder in turned rounds: 28 a face, 56 round', async ({ page, server }) => {
   await wishFor(page, server.address, 'Potholder');
   await page.getByRole('radio', { name: /^Houndstooth/ }).click();
-  await expect(page.getByRole('radio', { name: 'rounds, turned after each' })).toBeChecked();
+  await expect(page.getByRole('radio', { name: 'rounds, turning' })).toBeChecked();
   await countOnSwatch(page, '14', '11');
   await layOnMat(page);
   await expect(page.getByTestId('chains')).toHaveText('29');
@@ -90,7 +90,7 @@ test('a houndstooth potholder in turned rounds: 28 a face, 56 round', async ({ p
   );
   await begin(page, 'Begin: chain 29');
   await expect(page.getByRole('complementary')).toContainText('28 sc, 28 dc');
-  // 20 cm of 9.09 mm are 22 rounds; of one row a colour every odd one ends as it began: 21 or 23, and 21 is no farther.
+  // 20 cm of 9.09 mm are 22 rounds; of one row a colour every odd one last row matches the first: 21 or 23, and 21 is no farther.
   expect([21, 23]).toContain(await workAll(page));
 });
 
@@ -108,7 +108,7 @@ test('a basket on a circle: the ring, 13 rounds of increases and one that fits, 
     '80 stitches, 17.0 cm across, 53.3 cm around',
   );
   await expect(page.getByText(/6 a round × 13 rounds = 78, \+ 2 spread over one more round = 80/)).toBeVisible();
-  await begin(page, 'Begin: make a ring');
+  await begin(page, 'Start with a ring');
   await expect(page.getByText('magic ring in A', { exact: false }).first()).toBeVisible();
   // 14 cm of 6.25 mm are 22.4: whole bands of 4 that end as they began are 20. With the 14 of the circle 34.
   expect(await workAll(page)).toBe(34);
@@ -116,7 +116,7 @@ test('a basket on a circle: the ring, 13 rounds of increases and one that fits, 
 
 test('a mesh: base row, two nets, and the closing row through both', async ({ page, server }) => {
   await wishFor(page, server.address, 'Mat');
-  await page.getByLabel('Made in', { exact: true }).selectOption('mesh');
+  await page.getByLabel('Technique', { exact: true }).selectOption('mesh');
   await page.getByRole('radio', { name: /Two nets/ }).click();
   await page.getByRole('radio', { name: 'Windows', exact: true }).click();
   await page.getByLabel('Windows across').fill('4');
@@ -141,7 +141,7 @@ test('a scarf in an order of five scraps: a yarn for every letter, and each come
 }) => {
   await wishFor(page, server.address, 'Scarf');
   await page.getByRole('radio', { name: /^Houndstooth/ }).click();
-  await page.getByLabel('Order of rows of your own').fill('A A | B A C A D A E A | A');
+  await page.getByLabel('Your own stripe order').fill('A A | B A C A D A E A | A');
   await expect(page.getByLabel('Name of E')).toBeVisible();
   await countOnSwatch(page, '14', '11');
   await sized(page, '18 cm', '30 cm');
@@ -165,7 +165,7 @@ test('a granny blanket in three colours: lantern diamonds, worked to the end', a
   await layOnMat(page);
   await goTo(page, 'Rows');
   await expect(page.getByText(/skip 2 chains before every other cluster/).first()).toBeVisible();
-  await goTo(page, 'Finish');
+  await goTo(page, 'Finishing');
   await expect(page.getByText(/in each corner/).first()).toBeVisible();
   await goTo(page, 'Size');
   await begin(page, 'Begin: chain');
@@ -179,15 +179,15 @@ test('every choice of how it is made is kept: rounds, beginning, loops, measure,
   server,
 }) => {
   await wishFor(page, server.address, 'Cushion cover');
-  await expect(page.getByRole('radio', { name: 'rounds, turned after each' })).toBeChecked();
-  await page.getByLabel('Begun with').selectOption('ring-sc');
-  await page.getByLabel('Into the chain’s loops').selectOption('back bump');
-  await page.getByLabel('Into the rows’ loops').selectOption('back');
+  await expect(page.getByRole('radio', { name: 'rounds, turning' })).toBeChecked();
+  await page.getByLabel('First row').selectOption('ring-sc');
+  await page.getByLabel('Work into the chain’s').selectOption('back bump');
+  await page.getByLabel('Work into the row below’s').selectOption('back');
   await page.getByRole('radio', { name: 'all the way round' }).click();
   await page.getByLabel('Width', { exact: true }).fill('80');
   await page.getByRole('radio', { name: 'With a whole repeat' }).click();
-  await page.getByLabel('Blend, if it is one').first().fill('60 cotton, 40 bamboo');
-  await page.getByRole('radio', { name: 'I would rather not' }).click();
+  await page.getByLabel('Blend (optional)').first().fill('60 cotton, 40 bamboo');
+  await page.getByRole('radio', { name: 'I’d rather avoid it' }).click();
   await expect(page.getByText('A ring is open below and above: two seams.')).toBeVisible();
   await layOnMat(page);
   await expect(page.getByRole('slider', { name: 'Width' })).toHaveAttribute('aria-valuetext', /around, .* flat/);
@@ -203,17 +203,17 @@ test('every choice of how it is made is kept: rounds, beginning, loops, measure,
     ending: 'whole',
     weaving: 'hate',
   });
-  await goTo(page, 'Finish');
+  await goTo(page, 'Finishing');
   await expect(page.getByText(/Close the bottom through both edges of the first round/)).toBeVisible();
   // The same flat, in one cloth with a flap.
-  await page.getByRole('navigation', { name: 'Stages of this work' }).getByRole('link', { name: 'Wish' }).click();
-  await page.getByRole('radio', { name: 'rows, turned' }).click();
+  await page.getByRole('navigation', { name: 'Stages of this project' }).getByRole('link', { name: 'Idea' }).click();
+  await page.getByRole('radio', { name: 'rows, turning' }).click();
   await page.getByLabel('Width', { exact: true }).fill('40');
-  await page.getByLabel('Flap, if one cloth').fill('10 cm');
+  await page.getByLabel('Flap (if made in one piece)').fill('10 cm');
   await expect(page.getByText('One cloth, folded over with its flap: two sides are closed.')).toBeVisible();
   await layOnMat(page);
   expect(await wishOf()).toMatchObject({ finish: { flap: '10 cm' } });
-  await goTo(page, 'Finish');
+  await goTo(page, 'Finishing');
   await expect(page.getByText(/lay the flap of 10.0 cm over the opening/)).toBeVisible();
 });
 
@@ -223,7 +223,7 @@ test('a basket takes the increases that its maker wants, and says how the bottom
 }) => {
   await wishFor(page, server.address, 'Basket');
   await countOnSwatch(page, '15', '16');
-  await page.getByLabel('Increases a round').fill('9');
+  await page.getByLabel('Increases per round').fill('9');
   await layOnMat(page);
   await expect(page.getByText(/With 9 increases a round the bottom/)).toBeVisible();
 });

@@ -7,9 +7,9 @@ async function putIn(page: Page, server: TestServer, shade: string, label: strin
   await page.goto(`${server.address}/drawer`);
   await page.getByLabel('Yarn', { exact: true }).fill('Skerry cotton');
   await page.getByLabel('Shade', { exact: true }).fill(shade);
-  await page.getByLabel('Label, in one line').fill(label);
+  await page.getByLabel('Label in one line').fill(label);
   await page.getByLabel('Whole balls').fill(balls);
-  await page.getByRole('button', { name: 'Put it in the drawer' }).click();
+  await page.getByRole('button', { name: 'Add to the drawer' }).click();
   await expect(page.getByRole('heading', { name: `Skerry cotton, ${shade}` }).first()).toBeVisible();
 }
 
@@ -23,9 +23,7 @@ test('the drawer: a label in one line, counted in metres, out as a table and in 
   const table = readFileSync(await (await saving).path(), 'utf8');
   expect(table.split('\n')[1]).toBe('Skerry cotton,Oat,#8aa39b,,cotton,4,85,50,5,,');
   const bring = (text: string) =>
-    page
-      .getByLabel('Bring in a CSV')
-      .setInputFiles({ name: 'yarn.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
+    page.getByLabel('Import CSV').setInputFiles({ name: 'yarn.csv', mimeType: 'text/csv', buffer: Buffer.from(text) });
   await bring(table.replace(',4,', ',aran,'));
   await expect(page.getByRole('alert')).toContainText('Line 2, column “weight”, “aran”');
   await bring(table.replace('Oat', 'Kelp'));
@@ -37,18 +35,18 @@ test('a wish takes its yarns out of the drawer and sets them aside', async ({ pa
   await page.goto(`${server.address}/wish`);
   await page.getByLabel('A from the drawer').selectOption({ label: 'Skerry cotton, Foam: 6 balls' });
   await expect(page.getByLabel('Name of A')).toHaveValue('Foam');
-  await expect(page.getByLabel('m a ball').first()).toHaveValue('85');
-  await page.getByLabel('Set aside').fill('2');
+  await expect(page.getByLabel('m per ball').first()).toHaveValue('85');
+  await page.getByLabel('Balls set aside').fill('2');
   await page.getByLabel('Shade of A', { exact: true }).last().fill('#7d8f8a');
   await page.getByLabel('Shade of B', { exact: true }).last().fill('#93a7a0');
   await expect(page.getByRole('region', { name: 'Contrast of A and B' })).toContainText('hardly be seen');
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByRole('group', { name: 'Cutting mat' })).toBeVisible();
   await page.goto(`${server.address}/drawer`);
   await expect(page.getByText('2 balls set aside for')).toBeVisible();
   await expect(page.getByText('4 free')).toBeVisible();
   await page.getByRole('button', { name: 'Take out Skerry cotton, Foam' }).click();
-  await page.getByRole('button', { name: 'Yes, take it out for good' }).click();
+  await page.getByRole('button', { name: 'Yes, delete it' }).click();
   await expect(page.getByRole('alert')).toContainText('It is set aside for');
 });
 
@@ -59,14 +57,14 @@ test('a swatch is planned, counted and weighed, and its counts flow into the pla
   const title = `Cloth for the pantry, ${Date.now()}`;
   const id = await wishedCloth(server, { title, gauge: { from: 'typical' } });
   await page.goto(`${server.address}/swatches/new`);
-  await page.getByLabel('Hook, mm').fill('50');
+  await page.getByLabel('Hook (mm)').fill('50');
   await expect(page.getByText('A hook is 25 mm at most')).toBeVisible();
-  await page.getByLabel('Hook, mm').fill('5');
+  await page.getByLabel('Hook (mm)').fill('5');
   await page.getByRole('button', { name: 'Plan this swatch' }).click();
   await expect(page.getByText(/Chain \d+, work/)).toBeVisible();
   const count = async (number: string) => {
-    await page.getByRole('form', { name: 'Another count' }).getByRole('textbox').first().fill(number);
-    await page.getByRole('button', { name: 'Add this count' }).click();
+    await page.getByRole('form', { name: 'Add a count' }).getByRole('textbox').first().fill(number);
+    await page.getByRole('button', { name: 'Save this count' }).click();
     await expect(page.getByRole('button', { name: new RegExp(`Remove ${number} `) })).toBeVisible();
   };
   await count('16');
@@ -74,7 +72,7 @@ test('a swatch is planned, counted and weighed, and its counts flow into the pla
   await page.getByRole('button', { name: `Use it for ${title}` }).click();
   await expect(page.getByRole('link', { name: title })).toBeVisible();
   await page.getByRole('form', { name: 'Weigh it' }).getByRole('textbox').fill('16');
-  await page.getByRole('button', { name: 'Keep this weight' }).click();
+  await page.getByRole('button', { name: 'Save weight' }).click();
   await expect(page.getByText(/Your hand takes/)).toBeVisible();
   // Another count on the same cloth: the plan moves, and says so on its mat until it is changed.
   await count('14');
@@ -86,18 +84,18 @@ test('a swatch is planned, counted and weighed, and its counts flow into the pla
 
 test('a half-typed wish is kept, taken back, found again, and given up', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
-  await page.getByLabel('What you call it').fill('Cloth for the bell');
+  await page.getByLabel('Project name').fill('Cloth for the bell');
   await page.getByLabel('Width', { exact: true }).fill('about a hand');
-  await expect(page.getByText('Kept, half done')).toBeVisible();
+  await expect(page.getByText('Draft saved')).toBeVisible();
   await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click();
   await expect(page.getByLabel('Width', { exact: true })).not.toHaveValue('about a hand');
   await page.keyboard.press('Control+Shift+Z');
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('about a hand');
-  await expect(page.getByText('Kept, half done')).toBeVisible();
+  await expect(page.getByText('Draft saved')).toBeVisible();
   await page.goto(server.address);
   await page.getByRole('link', { name: 'Cloth for the bell' }).click();
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('about a hand');
-  await page.getByRole('button', { name: 'Give this wish up' }).click();
+  await page.getByRole('button', { name: 'Delete this draft' }).click();
   await expect(page.getByRole('heading', { name: 'Bench' })).toBeVisible();
   await expect(page.getByRole('link', { name: 'Cloth for the bell' })).toHaveCount(0);
 });
@@ -109,19 +107,19 @@ test('a work is put away and taken out again', async ({ page, server }) => {
   await page.getByRole('button', { name: `Put away: ${title}` }).click();
   await expect(page.getByRole('heading', { name: title })).toHaveCount(0);
   await page.getByRole('button', { name: /^Show what is put away/ }).click();
-  await page.getByRole('button', { name: `Take it out again: ${title}` }).click();
+  await page.getByRole('button', { name: `Back to the bench: ${title}` }).click();
   await expect(page.getByRole('button', { name: `Put away: ${title}` })).toBeVisible();
 });
 
 test('test strips are weighed, and the way of one is taken', async ({ page, server }) => {
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/yarn`);
-  await page.getByRole('link', { name: 'Try the ways on test strips' }).click();
+  await page.getByRole('link', { name: 'Compare them on test strips' }).click();
   const cut = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Cut always' }) });
   await cut.getByLabel('It weighs').fill('1');
-  await cut.getByRole('button', { name: 'Keep' }).click();
-  await expect(cut.getByText('Yarn against the rule')).toBeVisible();
-  await cut.getByRole('button', { name: 'Work it this way' }).click();
+  await cut.getByRole('button', { name: 'Save' }).click();
+  await expect(cut.getByText('Yarn compared with the estimate')).toBeVisible();
+  await cut.getByRole('button', { name: 'Use this way' }).click();
   await expect(cut.getByText('the way of this plan')).toBeVisible();
 });
 
@@ -145,14 +143,14 @@ test('a way taken on the yarn view is taken back, there and on the mat', async (
 
 test('a wish begins from a finished piece, and comes to its counts', async ({ page, server }) => {
   await page.goto(`${server.address}/given?from=piece`);
-  await page.getByRole('button', { name: 'Start a wish from it' }).click();
+  await page.getByRole('button', { name: 'Start a project from it' }).click();
   await expect(page.getByRole('alert').first()).toContainText('were not counted on one piece');
   await page.getByLabel('Counted across', { exact: true }).fill('9');
   await page.getByRole('radio', { name: 'blocks' }).click();
   await page.getByLabel('Its width, cm').fill('22.5');
   await page.getByLabel('Counted up', { exact: true }).fill('44');
   await page.getByLabel('Its height, cm').fill('24.4');
-  await page.getByRole('button', { name: 'Start a wish from it' }).click();
+  await page.getByRole('button', { name: 'Start a project from it' }).click();
   // Nine blocks of four are 36 stitches; 225 mm of 36 are 6.25 mm each, so the piece comes out as it was.
   await expect(page.getByLabel('Stitches across')).toHaveValue('36');
   await expect(page.getByText('22.5 × 24.4 cm')).toBeVisible();
@@ -164,9 +162,9 @@ test('a row is explained, its strands are hung on the chart, and a term is told 
 }) => {
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/rows`);
-  await page.getByRole('button', { name: 'Why does row 1 have just these runs?' }).click();
+  await page.getByRole('button', { name: 'Why does row 1 change colour where it does?' }).click();
   await expect(page.getByText(/comes 4 times, then 4 sc A: 8 × 4 \+ 4 = 36/)).toBeVisible();
-  await page.getByLabel('Hanging strands').check();
+  await page.getByLabel('Show idle yarn').check();
   await page.goto(`${server.address}/works/${id}/size`);
   await page.getByRole('button', { name: 'Ends to weave in' }).click();
   await expect(page.getByRole('dialog')).toContainText('must be woven in');
@@ -176,7 +174,7 @@ test('which face is outside is asked before a seam, and settled', async ({ page,
   const id = await wishedCloth(server, { item: 'bag', pieces: 2, finish: { seam: 'sc' } });
   await page.goto(`${server.address}/works/${id}/finish`);
   await expect(page.getByText('Decide first which face is outside.')).toBeVisible();
-  await page.getByRole('radio', { name: 'The wrong side' }).click();
+  await page.getByRole('radio', { name: 'Wrong side' }).click();
   await expect(page.getByText('hold the panels with their right sides together')).toBeVisible();
 });
 

@@ -13,12 +13,12 @@ test('once it is begun every screen tells the cloth on the hook, its colours swa
   }));
   await server.post(`/works/${id}/ticks`, { ticks });
   await page.goto(`${server.address}/works/${id}/size`);
-  const ticket = page.getByRole('region', { name: 'Ticket of this size' });
+  const ticket = page.getByRole('region', { name: 'This size in figures' });
   // 11 bands of 4 rows, 20 + 16 and 16 + 20 by turns: 4 (6 × 20 + 5 × 16) = 800 of A.
   await expect(ticket.getByText(/^800 stitches/)).toBeVisible();
   await page.goto(`${server.address}/works/${id}/onward`);
   await page.getByRole('row').filter({ hasText: 'Colours changed about from here' }).getByRole('button').click();
-  await page.getByRole('button', { name: 'Go on this way' }).click();
+  await page.getByRole('button', { name: 'Switch to this plan' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 17');
   // Four bands as they were, 4 (2 × 20 + 2 × 16) = 288 of A; of the seven to come four have 16 of A now, and three 20:
   // 4 (4 × 16 + 3 × 20) = 496. In all 784, and 800 of B.
@@ -63,7 +63,7 @@ test('a note is written before the work is begun, and comes back at its row', as
   await page.getByRole('listbox').focus();
   await page.keyboard.press('ArrowDown');
   await page.getByRole('textbox', { name: 'Note at row 2' }).fill('Loosely here: the edge drew in last time.');
-  await page.getByRole('button', { name: 'Keep', exact: true }).click();
+  await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('option').nth(1)).toContainText('Loosely here');
   await page.goto(`${server.address}/works/${id}/size`);
   await page.getByRole('button', { name: 'Begin: chain 37' }).click();
@@ -78,11 +78,11 @@ test('refused rows offer their neighbours and to end anywhere, where they are as
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'Rows', exact: true }).click();
   await page.getByLabel('Rows', { exact: true }).first().fill('42');
-  const preview = page.getByRole('region', { name: 'What it would come to' });
+  const preview = page.getByRole('region', { name: 'What you get' });
   // Bands of 4 that end as they began: 8k + 4.
   await expect(preview.getByRole('button', { name: 'Take 36' })).toBeVisible();
   await expect(preview.getByRole('button', { name: 'Take 44' })).toBeVisible();
-  await preview.getByRole('button', { name: 'Let it end anywhere' }).click();
+  await preview.getByRole('button', { name: 'Let it stop at any row' }).click();
   await expect(page.getByRole('radio', { name: 'Anywhere' })).toBeChecked();
   await expect(preview).toContainText('42 rows');
 });
@@ -124,7 +124,7 @@ test('what this version cannot read stands on the bench with why, and everything
     }),
   );
   await page.goto(server.address);
-  const unread = page.getByRole('region', { name: 'What cannot be read' });
+  const unread = page.getByRole('region', { name: 'Could not be read' });
   await expect(unread).toContainText('From next year');
   await expect(unread).toContainText('“loft”');
   await expect(page.getByRole('heading', { name: 'Still here' })).toBeVisible();
@@ -133,13 +133,13 @@ test('what this version cannot read stands on the bench with why, and everything
 test('what the last one taught stands over the wish of the next', async ({ page, server }) => {
   const id = await wishedCloth(server, { title: 'Galley cloth, again', lessons: ['Half a millimetre up.'] });
   await page.goto(`${server.address}/works/${id}/wish`);
-  await expect(page.getByRole('region', { name: 'To change this time' })).toContainText('Half a millimetre up.');
+  await expect(page.getByRole('region', { name: 'Your note from last time' })).toContainText('Half a millimetre up.');
 });
 
 test('a hook moves a typical size, and how a special stitch is made is a tap away', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await expect(page.getByText('5 mm is usual for this weight.', { exact: false })).toBeVisible();
-  await page.getByLabel('Hook, mm').fill('6');
+  await page.getByLabel('Hook (mm)').fill('6');
   await expect(page.getByText(/typical size is moved to a hook of 6 mm/)).toBeVisible();
   const id = await begunCloth(server, { pattern: { key: 'two-nets' }, ending: 'whole', edges: 'whole' });
   await page.goto(`${server.address}/works/${id}/work`);

@@ -2,19 +2,19 @@ import { expect, test, wishedCloth } from './server.ts';
 
 test('a chain already made: 52 is refused with its nearest, 41 is legal but not alike', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
-  await page.getByRole('radio', { name: 'A chain already made' }).click();
-  await page.getByLabel('Chains made').fill('40 cm');
-  await page.getByLabel('Chains made').blur();
+  await page.getByRole('radio', { name: 'I already have a chain' }).click();
+  await page.getByLabel('Chains in it').fill('40 cm');
+  await page.getByLabel('Chains in it').blur();
   await expect(page.getByRole('alert').first()).toContainText('this field counts chains');
-  await page.getByLabel('Chains made').fill('52');
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByLabel('Chains in it').fill('52');
+  await page.getByRole('button', { name: 'See sizes' }).click();
   const wrong = page.locator('#width-wrong');
   await expect(wrong).toContainText('52 chains make 51 stitches');
   await expect(wrong).toContainText('Take 49 or 53 chains.');
-  await expect(page.getByLabel('Chains made')).toBeFocused();
+  await expect(page.getByLabel('Chains in it')).toBeFocused();
 
-  await page.getByLabel('Chains made').fill('41');
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByLabel('Chains in it').fill('41');
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByTestId('chains')).toHaveText('41');
   await expect(page.getByText(/the two edges will not look alike/)).toContainText('37 or 45 chains');
 });
@@ -30,7 +30,7 @@ const wrongs: [
   ['a width narrower than one repeat', (field) => field('Width').fill('3 cm'), /narrower than one repeat/],
   ['a block of no stitches', (field) => field('Stitches in a block').fill('0'), /cannot be worked/],
   ['letters in a block', (field) => field('Rows in a block').fill('four'), /must be a number/],
-  ['no name', (field) => field('What you call it').fill(''), /Give the work a name/],
+  ['no name', (field) => field('Project name').fill(''), /Give the work a name/],
 ];
 
 test('what cannot be is refused at its field and stores nothing, and is taken back', async ({ page, server }) => {
@@ -39,7 +39,7 @@ test('what cannot be is refused at its field and stores nothing, and is taken ba
   for (const [what, fill, sentence] of wrongs) {
     await test.step(what, async () => {
       await fill((label) => page.getByLabel(label, { exact: true }));
-      await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+      await page.getByRole('button', { name: 'See sizes' }).click();
       await expect(page.getByRole('alert').first()).toContainText(sentence);
       await expect(page).toHaveURL(/\/wish(\?draft=[-0-9a-f]+)?$/);
       // As it was offered, it is good again.
@@ -52,9 +52,9 @@ test('what cannot be is refused at its field and stores nothing, and is taken ba
 
 test('a gauge of zero is refused at its field', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
-  await page.getByRole('radio', { name: 'Counted by me' }).click();
+  await page.getByRole('radio', { name: 'I counted it' }).click();
   await page.getByLabel('Stitches', { exact: true }).fill('0');
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.locator('#stitchCount-wrong')).toContainText('count at least one');
 });
 
@@ -69,9 +69,9 @@ test('inches, yarns and the foundation of hdc are kept as they were chosen', asy
     .selectOption({ label: '3rd chain from the hook, ch 2 to turn, not a stitch (loose)' });
   await page.getByLabel('Name of B').fill('Kelp');
   await page.getByLabel('Shade of B', { exact: true }).last().fill('#2f5a45');
-  await page.getByLabel('m a ball').first().fill('85');
-  await page.getByLabel('g a ball').first().fill('50');
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByLabel('m per ball').first().fill('85');
+  await page.getByLabel('g per ball').first().fill('50');
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByText('+ 2 to turn').first()).toBeVisible();
   const [work] = await server.get<{ wish: Record<string, unknown> }[]>('/works');
   expect(work?.wish).toMatchObject({
@@ -95,7 +95,7 @@ test('a wish can be changed later, and its form holds what was stored', async ({
   await page.getByLabel('Rows', { exact: true }).first().fill('36');
   await page.getByRole('radio', { name: 'Stitches', exact: true }).click();
   await page.getByLabel('Stitches across').fill('44');
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByTestId('chains')).toHaveText('45');
   await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '36 rows, 20.0 cm');
 });
@@ -106,11 +106,11 @@ test('a wish by blocks and bands comes to stitches and rows', async ({ page, ser
   await page.getByLabel('Blocks across').fill('11');
   await page.getByRole('radio', { name: 'Bands' }).click();
   await page.getByLabel('Bands up').fill('7');
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('button', { name: 'See sizes' }).click();
   // 11 blocks of 4 and one to turn; 7 bands of 4.
   await expect(page.getByTestId('chains')).toHaveText('45');
   await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', /^28 rows/);
-  await page.getByRole('link', { name: 'Wish' }).click();
+  await page.getByRole('link', { name: 'Idea' }).click();
   await expect(page.getByLabel('Blocks across')).toHaveValue('11');
   await expect(page.getByLabel('Bands up')).toHaveValue('7');
 });
@@ -128,13 +128,13 @@ test('a strap takes its length from the drop of the bag, and a wish may be due f
   await page.getByRole('button', { name: 'Make it 56.4 cm long' }).click();
   await expect(page.getByLabel('Length', { exact: true })).toHaveValue('56.4 cm');
   const due = new Date(Date.now() + 20 * 86_400_000).toISOString().slice(0, 10);
-  await page.getByLabel('Wanted by, if at all').fill(due);
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByLabel('Needed by (optional)').fill(due);
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByRole('slider', { name: 'Height' })).toBeVisible();
-  await page.getByRole('link', { name: 'Wish' }).click();
-  await expect(page.getByLabel('Wanted by, if at all')).toHaveValue(due);
-  await page.getByLabel('Wanted by, if at all').fill('');
-  await page.getByRole('button', { name: 'Lay it on the mat' }).click();
+  await page.getByRole('link', { name: 'Idea' }).click();
+  await expect(page.getByLabel('Needed by (optional)')).toHaveValue(due);
+  await page.getByLabel('Needed by (optional)').fill('');
+  await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByRole('slider', { name: 'Height' })).toBeVisible();
   const id = /works\/([-0-9a-f]+)/.exec(page.url())?.[1];
   expect((await server.get<{ due: string | null }>(`/works/${id}`)).due).toBeNull();
@@ -143,8 +143,8 @@ test('a strap takes its length from the drop of the bag, and a wish may be due f
 test('a blanket for a pram is for a small child, with its cautions', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'Blanket', exact: true }).click();
-  await expect(page.getByRole('checkbox', { name: 'For a small child' })).not.toBeChecked();
+  await expect(page.getByRole('checkbox', { name: 'For a baby or small child' })).not.toBeChecked();
   await page.getByRole('radio', { name: 'a pram' }).click();
-  await expect(page.getByRole('checkbox', { name: 'For a small child' })).toBeChecked();
-  await expect(page.getByRole('region', { name: 'What it would come to' })).toContainText(/sleep/i);
+  await expect(page.getByRole('checkbox', { name: 'For a baby or small child' })).toBeChecked();
+  await expect(page.getByRole('region', { name: 'What you get' })).toContainText(/sleep/i);
 });

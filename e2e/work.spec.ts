@@ -54,12 +54,12 @@ test('a work is laid down and taken up again, and the clock at it begins anew', 
   await page.goto(`${server.address}/works/${id}/work`);
   await expect(page.getByText('0:35 at it: rest your hands for 5 min')).toBeVisible();
   await page.getByRole('button', { name: 'Pause' }).click();
-  await expect(page.getByText('Laid down; the next step takes it up again')).toBeVisible();
+  await expect(page.getByText('Paused; the next step carries on')).toBeVisible();
   await page.keyboard.press('Enter');
   await expect(page.getByText('0:00 at it')).toBeVisible();
-  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
   await page.getByRole('link', { name: 'Log', exact: true }).click();
-  await expect(page.getByRole('table', { name: 'Sessions, the latest first' }).getByRole('row')).toHaveCount(3);
+  await expect(page.getByRole('table', { name: 'Sessions, latest first' }).getByRole('row')).toHaveCount(3);
 });
 
 test('the bench tells what is due, and whose yarn will not last', async ({ page, server }) => {
@@ -98,7 +98,7 @@ test('the bench tells what is due, and whose yarn will not last', async ({ page,
 test('by touch: a run, a row, and back over a row’s end', async ({ page, server }) => {
   const id = await begunCloth(server);
   await page.goto(`${server.address}/works/${id}/work`);
-  await page.getByRole('button', { name: 'Run done', exact: false }).last().click();
+  await page.getByRole('button', { name: 'Next', exact: false }).last().click();
   await expect(page.getByRole('region', { name: 'Row 1, run 2 of 9' })).toBeVisible();
   await page.getByTestId('run-count').click();
   await expect(page.getByRole('region', { name: 'Row 1, run 3 of 9' })).toBeVisible();
@@ -106,7 +106,7 @@ test('by touch: a run, a row, and back over a row’s end', async ({ page, serve
   await expect(page.getByRole('region', { name: 'Row 2, run 1 of 9' })).toBeVisible();
   await page.getByRole('button', { name: /One back/ }).click();
   await expect(page.getByRole('region', { name: 'Row 1, run 9 of 9' })).toBeVisible();
-  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
   expect((await server.get<Progress>(`/works/${id}`)).progress).toEqual({ rows: 0, runs: 8 });
 });
 
@@ -145,7 +145,7 @@ test.describe('with a kept copy of the pages', () => {
     await expect(page.getByTestId('row-number')).toHaveText('Row 1');
     await page.keyboard.press('Enter');
     await expect(page.getByTestId('row-number')).toHaveText('Row 2');
-    await expect(page.getByText('✓ Stored')).toBeVisible();
+    await expect(page.getByText('✓ Saved')).toBeVisible();
     // The pages are kept by the browser once its worker is in charge.
     await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
     await ownServer.kill();
@@ -158,9 +158,9 @@ test.describe('with a kept copy of the pages', () => {
     await expect(kept).toBeVisible();
     await page.reload();
     await expect(page.getByRole('region', { name: 'Row 2, run 6 of 9' })).toBeVisible();
-    await expect(page.getByText('Laid down; the next step takes it up again')).toBeVisible();
+    await expect(page.getByText('Paused; the next step carries on')).toBeVisible();
     await ownServer.start();
-    await expect(page.getByText('✓ Stored')).toBeVisible({ timeout: 15000 });
+    await expect(page.getByText('✓ Saved')).toBeVisible({ timeout: 15000 });
     await expect(kept).toBeHidden();
     const { entries } = await ownServer.get<{ entries: { kind: string }[] }>(`/works/${id}/log`);
     expect(entries.map(({ kind }) => kind)).toEqual(['pause']);
@@ -193,13 +193,13 @@ test('two devices on one work, one of them out of reach: every row of both is ke
     await other.keyboard.press('Enter');
     await row(other, n);
   }
-  await expect(other.getByText('✓ Stored')).toBeVisible();
+  await expect(other.getByText('✓ Saved')).toBeVisible();
   await page.context().setOffline(false);
-  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
   await row(page, 4);
   await page.keyboard.press('Enter');
   await row(page, 5);
-  await expect(page.getByText('✓ Stored')).toBeVisible();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
   await other.reload();
   await row(other, 5);
   const log = await server.get<{ ticks: { id: string }[] }>(`/works/${id}/log`);
@@ -216,10 +216,10 @@ test('two tabs on one work count a row once', async ({ context, server }) => {
     await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   }
   await one.keyboard.press('Enter');
-  await expect(one.getByText('✓ Stored')).toBeVisible();
+  await expect(one.getByText('✓ Saved')).toBeVisible();
   await two.bringToFront();
   await two.keyboard.press('Enter');
-  await expect(two.getByText('✓ Stored')).toBeVisible();
+  await expect(two.getByText('✓ Saved')).toBeVisible();
   const { progress } = await server.get<Progress>(`/works/${id}`);
   expect(progress.rows).toBeLessThanOrEqual(2);
   await two.reload();
@@ -234,14 +234,14 @@ test('the last row leads to a finished work', async ({ page, server }) => {
   await page.goto(`${server.address}/works/${id}/work`);
   await expect(page.getByRole('complementary')).toContainText('fasten off');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'All 44 rows are worked' })).toBeVisible();
-  await expect(page.getByText('✓ Stored')).toBeVisible();
-  await page.getByRole('link', { name: 'See what is done off the hook' }).click();
+  await expect(page.getByRole('heading', { name: 'All 44 rows done' })).toBeVisible();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
+  await page.getByRole('link', { name: 'See the finishing steps' }).click();
   await expect(page.getByText('tails: 4 ends in a piece')).toBeVisible();
   await page.goBack();
-  await page.getByRole('link', { name: 'Log how it came out' }).click();
-  await expect(page.getByRole('form', { name: 'How it came out' })).toBeVisible();
+  await page.getByRole('link', { name: 'Note how it turned out' }).click();
+  await expect(page.getByRole('form', { name: 'How it turned out' })).toBeVisible();
   await page.goBack();
-  await page.getByRole('button', { name: 'Mark it finished' }).click();
+  await page.getByRole('button', { name: 'Mark as finished' }).click();
   await expect(page.getByRole('heading', { name: 'Finished' })).toBeVisible();
 });

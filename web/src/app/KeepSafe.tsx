@@ -7,9 +7,9 @@ import { FileField } from '../parts/FileField.tsx';
 import { Problems } from '../parts/Problems.tsx';
 
 const takenWords = {
-  new: '✓ It is on the bench, where it stood.',
-  merged: '✓ It was here already: rows and log of both are together now.',
-  beside: '✓ It went on by another plan here, so it stands beside it on the bench.',
+  new: '✓ Opened: it’s on your bench, where you left off.',
+  merged: '✓ You had this project already; rows and log of both copies are now together.',
+  beside: '✓ Your copy follows another plan, so this one is on the bench beside it.',
 } as const;
 
 function isOneWork(contents: unknown): boolean {
@@ -47,14 +47,14 @@ export function KeepSafe() {
   const question = ({ name, contents }: { name: string; contents: unknown }) =>
     isOneWork(contents)
       ? {
-          words: `${name} is one work that was handed over. Nothing here is lost by it.`,
-          action: 'Take it in',
+          words: `${name} holds one project. Opening it changes nothing else on your bench.`,
+          action: 'Open this project',
           busy: taking.isLoading,
           onDo: takeIn,
         }
       : {
-          words: `${name} takes the place of everything that is here now.`,
-          action: 'Put it in place',
+          words: `${name} replaces everything on your bench now.`,
+          action: 'Replace everything with it',
           busy: restoring.isLoading,
           onDo: putBack,
           grave: true,
@@ -66,10 +66,10 @@ export function KeepSafe() {
         download
         className="inline-flex min-h-11 items-center text-[15px] font-semibold underline underline-offset-4"
       >
-        Save everything as one file
+        Back up everything to a file
       </a>
       <FileField
-        label="Put a backup or a work back"
+        label="Open a backup or a project file"
         accept=".json,application/json"
         className="text-[15px]"
         onFile={(file) => void take(file)}
@@ -105,7 +105,7 @@ function Question({ words, action, busy, grave = false, onDo, onLeave }: Questio
           {action}
         </Button>
         <Button kind="quiet" onClick={onLeave}>
-          Leave it
+          Cancel
         </Button>
       </div>
     </div>

@@ -46,7 +46,7 @@ export function LogDelivery() {
         <>
           {entries(refused.length)} kept in this browser, for the server does not take it: {first.why}{' '}
           <button type="button" onClick={giveUp} className="min-h-11 px-2 underline underline-offset-4">
-            Throw away what it does not take
+            Delete what could not be saved
           </button>
         </>
       ) : (

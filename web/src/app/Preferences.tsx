@@ -24,9 +24,9 @@ export const Preferences = memo(function Preferences() {
           sideOffset={6}
           className="z-20 grid gap-3 rounded-md border border-ink bg-paper p-4 shadow-[0_6px_18px_rgb(43_27_48/0.16)]"
         >
-          <Row label="Units of new wishes">
+          <Row label="Units for new projects">
             <Choice
-              label="Units of new wishes"
+              label="Units for new projects"
               value={units}
               options={[
                 { value: 'cm', words: 'cm, m, g' },
@@ -36,9 +36,9 @@ export const Preferences = memo(function Preferences() {
             />
           </Row>
           {units === 'in' ? (
-            <Row label="Parts of an inch">
+            <Row label="Fractions of an inch">
               <Choice
-                label="Parts of an inch"
+                label="Fractions of an inch"
                 value={fractions}
                 options={[
                   { value: 'quarters', words: '9 1/2' },
@@ -48,9 +48,9 @@ export const Preferences = memo(function Preferences() {
               />
             </Row>
           ) : null}
-          <Row label="Terms">
+          <Row label="Stitch names">
             <Choice
-              label="Terms"
+              label="Stitch names"
               value={terms}
               options={[
                 { value: 'US', words: 'US (sc, dc)' },
@@ -59,9 +59,9 @@ export const Preferences = memo(function Preferences() {
               onChange={(next) => void set({ ...preferences, terms: next })}
             />
           </Row>
-          <Row label="Hook in the">
+          <Row label="Hook hand">
             <Choice
-              label="Hook in the"
+              label="Hook hand"
               value={hand}
               options={[
                 { value: 'right', words: 'Right hand' },
@@ -70,13 +70,13 @@ export const Preferences = memo(function Preferences() {
               onChange={(next) => void set({ ...preferences, hand: next })}
             />
           </Row>
-          <Row label="Rows written">
+          <Row label="How rows are written">
             <Choice
-              label="Rows written"
+              label="How rows are written"
               value={manner}
               options={[
                 { value: 'compact', words: 'Short' },
-                { value: 'printed', words: 'As in printed patterns' },
+                { value: 'printed', words: 'Like printed patterns' },
               ]}
               onChange={(next) => void set({ ...preferences, manner: next })}
             />

@@ -15,7 +15,7 @@ export function Shell() {
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-paper focus:p-3">
-        Skip to the work
+        Skip to the content
       </a>
       <LogDelivery />
       {isLoading ? <p className="p-6 text-soft">Opening…</p> : <Outlet />}
@@ -36,7 +36,7 @@ export function Head({
   return (
     <header className="border-b border-rule bg-paper">
       <div className="mx-auto flex max-w-[1440px] flex-wrap items-center gap-x-5 gap-y-2 px-6 py-3">
-        <Link to="/" aria-label="Bench: all works" className="rounded-md">
+        <Link to="/" aria-label="Bench: all projects" className="rounded-md">
           <Mark />
         </Link>
         <div className="min-w-0 flex-1">

@@ -7,14 +7,14 @@ const shelves = [
   ['/swatches', 'Swatch book'],
   ['/shopping', 'Shopping list'],
   ['/evenings', 'Evenings'],
-  ['/given', 'From what there is'],
-  ['/words', 'Words'],
+  ['/given', 'Check a pattern'],
+  ['/words', 'Glossary'],
 ] as const;
 
 /** The records behind the plans, one beside the other; the open one is told by ink and a line under it. */
 export function Shelves() {
   return (
-    <nav aria-label="Shelves" className="border-b border-rule bg-paper">
+    <nav aria-label="Main pages" className="border-b border-rule bg-paper">
       <ul className="mx-auto flex max-w-[1440px] gap-x-1 overflow-x-auto px-4">
         {shelves.map(([to, words]) => (
           <li key={to}>

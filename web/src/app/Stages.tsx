@@ -5,19 +5,19 @@ import type { Work } from '../api/api.ts';
 const stages = ['wish', 'size', 'rows', 'yarn', 'finish', 'work'] as const;
 type Stage = (typeof stages)[number];
 const words: Readonly<Record<Stage, string>> = {
-  wish: 'Wish',
+  wish: 'Idea',
   size: 'Size',
   rows: 'Rows',
   yarn: 'Yarn',
-  finish: 'Finish',
-  work: 'Work',
+  finish: 'Finishing',
+  work: 'Make',
 };
 
 /** The order of work as a running seam: what is settled is sewn, what is to come is only marked. */
 export const Stages = memo(function Stages({ work, here }: { work: Work; here: Stage }) {
   const settled = work.state === 'wished' ? 1 : 5;
   return (
-    <nav aria-label="Stages of this work">
+    <nav aria-label="Stages of this project">
       <ol className="flex">
         {stages.map((stage, i) => {
           const current = stage === here;
@@ -45,7 +45,7 @@ export const Stages = memo(function Stages({ work, here }: { work: Work; here: S
                   {inside}
                 </NavLink>
               ) : (
-                <span className={look} title="Begin the work first">
+                <span className={look} title="Start the project first">
                   {inside}
                 </span>
               )}

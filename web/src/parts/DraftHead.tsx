@@ -28,7 +28,7 @@ export function DraftProblems({ draft }: { draft: PlanDraft }) {
   return (
     <div className="mb-3 flex flex-wrap items-center gap-3">
       <Problems problems={draft.problems} />
-      {draft.state === 'stale' ? <Button onClick={draft.takeFresh}>Show the fresh plan</Button> : null}
+      {draft.state === 'stale' ? <Button onClick={draft.takeFresh}>Show the latest version</Button> : null}
     </div>
   );
 }

@@ -59,7 +59,7 @@ export function AddNote({ workId, row, word }: { workId: string; row: number; wo
         <TextField label={`Note at ${word} ${row}`} value={text} onChange={setText} maxLength={400} />
       </div>
       <Button type="submit" disabled={adding.isLoading || !text.trim()}>
-        Keep
+        Save
       </Button>
       <Problems problems={problemsOf(adding.error)} />
     </form>

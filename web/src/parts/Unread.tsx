@@ -16,7 +16,7 @@ export function Unread({ kind, work }: Props) {
   const own = work === undefined ? all : all.filter((each) => each.work === work);
   if (!own.length) return null;
   return (
-    <section aria-label="What cannot be read">
+    <section aria-label="Could not be read">
       <h2 className="mt-7 border-b border-ink pb-1 text-[17px]">Cannot be read</h2>
       <ul>
         {own

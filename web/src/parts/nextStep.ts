@@ -8,16 +8,16 @@ import type { WorkCloth } from './workCloth.ts';
 export function nextStep(work: Work, cloth: WorkCloth, terms: Terms): string {
   const { fabric, bound, foundation } = cloth;
   if (work.state === 'wished') {
-    return work.wish.choice ? beginWords(chainsFor(foundation, fabric.count)) : 'Choose its size on the mat.';
+    return work.wish.choice ? beginWords(chainsFor(foundation, fabric.count)) : 'Choose a size.';
   }
   const { rows } = work.progress;
-  if (rows >= fabric.courses) return work.state === 'finished' ? 'Finished.' : 'All rows worked: weave in the ends.';
+  if (rows >= fabric.courses) return work.state === 'finished' ? 'Finished.' : 'All rows done: weave in the ends.';
   const course = workCourse(fabric, bound, foundation, rows);
   return `${courseWord(fabric.making)} ${course.number}, ${course.side}: ${runsLine(course, terms)}`;
 }
 
 function beginWords(chains: number): string {
-  return chains ? `Chain ${chains} to begin.` : 'Make a ring to begin.';
+  return chains ? `Start with ${chains} chains.` : 'Start with a magic ring.';
 }
 
 const shown = 3;

@@ -27,7 +27,7 @@ describe('a scale through its driver', () => {
   it('is looked at until it has settled', async () => {
     const swinging = { ...settled, grams: 52, settled: false };
     const { port, asked } = scaleWith({ ...swinging, look: 1 }, { ...swinging, look: 2 }, { ...settled, look: 3 });
-    expect(await readScale(port)).toEqual({ grams: 37, bound: 1, words: 'Read.' });
+    expect(await readScale(port)).toEqual({ grams: 37, bound: 1, words: 'Done.' });
     expect(asked()).toBe(3);
   });
 

@@ -41,7 +41,7 @@ export async function readScale(port: ScalePort): Promise<Weighed> {
     if (n > 0) await port.wait(pause);
     const answer = await answerOf(port);
     if (answer === undefined) {
-      if (++missed >= lost) return { words: 'The scale does not answer. Type the grams instead.' };
+      if (++missed >= lost) return { words: 'The scale isn’t answering. Type the grams instead.' };
       continue;
     }
     missed = 0;
@@ -55,14 +55,15 @@ export async function readScale(port: ScalePort): Promise<Weighed> {
     if (last && data.look <= last.look && data.look !== 1) continue;
     last = data;
     if (!data.settled) continue;
-    if (data.grams < 0) return { words: 'It shows less than nothing. Take all off, set it to zero, and weigh again.' };
-    const words = data.battery < nearlyEmpty ? 'Read. Its battery is nearly empty.' : 'Read.';
+    if (data.grams < 0)
+      return { words: 'It shows less than zero. Take everything off, set it to zero and weigh again.' };
+    const words = data.battery < nearlyEmpty ? 'Done. The scale’s battery is nearly empty.' : 'Done.';
     return { grams: data.grams, bound: data.bound, words };
   }
   return {
     words:
       nonsense && !last
-        ? 'What the scale tells is no weight. Switch it off and on, or type the grams.'
-        : 'The scale does not settle. Put it on a firm table, or type the grams.',
+        ? 'The scale sent no usable weight. Switch it off and on, or type the grams.'
+        : 'The scale keeps wavering. Put it on a firm table, or type the grams.',
   };
 }

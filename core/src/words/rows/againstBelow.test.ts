@@ -42,7 +42,7 @@ describe('a run read against the row below', () => {
   });
 
   it('the widest row stands on its like, and the figure closes', () => {
-    expect(told(buoys(5), '3B')).toEqual(new Set(['just over the B below']));
+    expect(told(buoys(5), '3B')).toEqual(new Set(['directly above the B below']));
     expect(told(buoys(6), '1B')).toEqual(new Set(['starts 1 into the B below, ends 1 short of its end']));
   });
 
@@ -62,10 +62,10 @@ describe('a run read against the row below', () => {
   it('a new band of a check stands over the other colour, block on block', () => {
     const check = reader('block-check', { pattern: { key: 'block-check', numbers: { b: 4, r: 4 } } });
     expect(new Set(check(5).map((each) => each.told))).toEqual(
-      new Set(['just over the A below', 'just over the B below']),
+      new Set(['directly above the A below', 'directly above the B below']),
     );
-    expect(told(check(5), '4B')).toEqual(new Set(['just over the A below']));
-    expect(told(check(6), '4B')).toEqual(new Set(['just over the B below']));
+    expect(told(check(5), '4B')).toEqual(new Set(['directly above the A below']));
+    expect(told(check(6), '4B')).toEqual(new Set(['directly above the B below']));
   });
 
   it('rows of wide hdc lie half a stitch beside one another: a spire grows by a half on either side', () => {
@@ -104,7 +104,7 @@ describe('a run read against the row below', () => {
         for (const run of workCourse(piece.fabric, bound, foundation, course).runs) {
           const words = againstBelow(piece.fabric, bound, course, run);
           const under = below.slice(run.from - 1, run.from - 1 + run.count);
-          if (words?.startsWith('just over the')) expect(new Set(under)).toEqual(new Set([words.charAt(14)]));
+          if (words?.startsWith('directly above the')) expect(new Set(under)).toEqual(new Set([words.charAt(19)]));
           if (words?.startsWith('starts with the')) {
             const edge = run.from === 1 || below[run.from - 2] !== below[run.from - 1];
             expect([edge, below[run.from - 1]]).toEqual([true, words.charAt(16)]);

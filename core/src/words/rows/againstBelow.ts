@@ -69,7 +69,7 @@ function amount(cells: number): string {
 function against(run: Stretch, under: Stretch, letter: string): string {
   const late = run.from - under.from;
   const past = run.to - under.to;
-  if (late === 0 && past === 0) return `just over the ${letter} below`;
+  if (late === 0 && past === 0) return `directly above the ${letter} below`;
   const begins =
     late === 0
       ? `starts with the ${letter} below`

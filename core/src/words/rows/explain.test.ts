@@ -12,21 +12,21 @@ const explain = (row: number) => explainCourse(check.piece.fabric, check.prepare
 describe('why a row has just these runs', () => {
   it('row 1 of a check of four: eight by four and four over', () => {
     expect(explain(1)).toEqual([
-      '4 sc A, 4 sc B comes 4 times, then 4 sc A: 8 × 4 + 4 = 36, as it lies, from the edge where row 1 begins.',
-      'It is worked from that edge, right side facing, so its runs are met as they lie.',
+      '4 sc A, 4 sc B repeats 4 times, then 4 sc A: 8 × 4 + 4 = 36, read from the edge where row 1 begins.',
+      'You work it from that edge with the right side facing, so you meet the colours in this order.',
     ]);
   });
 
   it('row 2 lies as row 1 and is met from its other end', () => {
     expect(explain(2).slice(1)).toEqual([
-      'It lies just as row 1.',
-      'The work was turned, so it is met from its other end and begins with 4 sc A.',
+      'It is the same as row 1.',
+      'You have turned the work, so you meet it from the other end and begin with 4 sc A.',
     ]);
   });
 
   it('row 5 begins the other band', () => {
-    expect(explain(5)[0]).toContain('4 sc B, 4 sc A comes 4 times, then 4 sc B');
-    expect(explain(5)[1]).toBe('It is row 4 with the colours exchanged.');
+    expect(explain(5)[0]).toContain('4 sc B, 4 sc A repeats 4 times, then 4 sc B');
+    expect(explain(5)[1]).toBe('It is row 4 with the colours swapped.');
   });
 
   it('speaks UK where that is asked', () => {

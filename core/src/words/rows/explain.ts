@@ -62,21 +62,21 @@ function shiftOf(fabric: Fabric, course: number, period: number): number | undef
 /** How a course stands to those before it. */
 function standing(fabric: Fabric, course: number, word: string, period: number): string {
   if (course === 0) return '';
-  if (same(fabric, course, course - 1)) return `It lies just as ${word} ${course}.`;
+  if (same(fabric, course, course - 1)) return `It is the same as ${word} ${course}.`;
   const exchanged = (cell: number) => (fabric.colourCount === 2 ? cell ^ 1 : cell);
   if (fabric.colourCount === 2 && same(fabric, course, course - 1, exchanged)) {
-    return `It is ${word} ${course} with the colours exchanged.`;
+    return `It is ${word} ${course} with the colours swapped.`;
   }
   for (let before = course - 2; before >= Math.max(0, course - farthest); before--) {
     if (same(fabric, course, before)) {
-      return `It lies just as ${word} ${before + 1}: ${course - before} ${word}s on, the pattern comes again.`;
+      return `It is the same as ${word} ${before + 1}: the pattern repeats every ${course - before} ${word}s.`;
     }
   }
   const shift = shiftOf(fabric, course, period);
   if (shift === undefined) return '';
   const nearer = Math.min(shift, period - shift);
   const way = shift <= period / 2 ? 'towards the edge where row 1 begins' : 'away from the edge where row 1 begins';
-  return `It is ${word} ${course} moved by ${nearer} ${way}.`;
+  return `It is ${word} ${course} shifted by ${nearer} ${way}.`;
 }
 
 /** So far back a like course is looked for. */
@@ -98,15 +98,15 @@ export function explainCourse(fabric: Fabric, bound: BoundPattern, number: numbe
   const times = Math.floor(inner / period);
   const over = inner - times * period;
   const lines: string[] = [];
-  if (times < 2) lines.push(`All ${count} cells of it are one repeat, so nothing in it comes twice.`);
+  if (times < 2) lines.push(`All its ${count} stitches are one repeat, so nothing in it comes twice.`);
   else {
     const edges = edge ? 'Between its two edge stitches ' : '';
     const unit = runWords(fabric, bound, course, edge, edge + period, terms);
     const rest = over ? `, then ${runWords(fabric, bound, course, count - edge - over, count - edge, terms)}` : '';
-    const asLies = 'as it lies, from the edge where row 1 begins';
+    const asLies = 'read from the edge where row 1 begins';
     lines.push(
       upper(
-        `${edges}${unit} comes ${times} times${rest}: ${period} × ${times}${over ? ` + ${over}` : ''} = ${inner}, ${asLies}.`,
+        `${edges}${unit} repeats ${times} times${rest}: ${period} × ${times}${over ? ` + ${over}` : ''} = ${inner}, ${asLies}.`,
       ),
     );
   }
@@ -119,15 +119,15 @@ export function explainCourse(fabric: Fabric, bound: BoundPattern, number: numbe
 /** In which order the hand meets the runs. */
 function meeting(fabric: Fabric, bound: BoundPattern, course: number, word: string, terms: Terms): string {
   if (isRoundMaking(fabric.making) || fabric.making === 'right-side') {
-    return `Every ${word} runs the same way, so its runs are met as they lie.`;
+    return `Every ${word} runs the same way, so you meet the colours in this order.`;
   }
   if (facesRight(course, fabric.making))
-    return `It is worked from that edge, right side facing, so its runs are met as they lie.`;
+    return `You work it from that edge with the right side facing, so you meet the colours in this order.`;
   const count = cellsIn(fabric, course);
   let from = count - 1;
   while (from > 0 && cellAt(fabric, course, from - 1) === cellAt(fabric, course, count - 1)) from--;
   const first = runWords(fabric, bound, course, from, count, terms);
-  return `The work was turned, so it is met from its other end and begins with ${first}.`;
+  return `You have turned the work, so you meet it from the other end and begin with ${first}.`;
 }
 
 function upper(words: string): string {

@@ -35,7 +35,7 @@ export function Term({ name, children }: { name: string; children?: ReactNode })
             to={`/words#${name.replaceAll(' ', '-')}`}
             className="mt-2 inline-block text-[15px] underline underline-offset-4"
           >
-            All words
+            Whole glossary
           </Link>
         </Popover.Content>
       </Popover.Portal>

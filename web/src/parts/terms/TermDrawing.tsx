@@ -68,13 +68,13 @@ const drawings: Readonly<Record<string, ReactNode>> = {
       <path d="M66 38 h18 M66 29 h18 M66 19 h18 M66 9 h18" stroke={ink} strokeWidth="1.25" />
     </g>
   ),
-  'edges alike': (
+  'matching edges': (
     <g>
       <Cells rows="AABBAA/AABBAA" y={14} x={18} />
       <path d="M18 40 v-30 M78 40 v-30" stroke={ink} strokeWidth="3" />
     </g>
   ),
-  'as begun': <Cells rows="AABBAA/BBAABB/BBAABB/AABBAA" y={4} x={18} />,
+  'same first and last': <Cells rows="AABBAA/BBAABB/BBAABB/AABBAA" y={4} x={18} />,
   'RS and WS': (
     <g>
       <Cells rows="AB/BA" x={10} y={14} />

@@ -30,7 +30,7 @@ export default function BenchView() {
       <Head title="Bench" under={works ? count(begun.length, wished.length, finished.length) : undefined}>
         <ButtonLink to="/wish" kind={begun.length ? 'plain' : 'next'}>
           <Plus aria-hidden className="size-5" />
-          New wish
+          New project
         </ButtonLink>
       </Head>
       <Shelves />
@@ -40,23 +40,23 @@ export default function BenchView() {
             <Problems problems={problemsOf(error)} />
           </div>
         ) : null}
-        {isLoading ? <p className="py-6 text-soft">Laying out the works…</p> : null}
-        <Group title="In hand" works={firstOf(begun, drawn)} first />
+        {isLoading ? <p className="py-6 text-soft">Opening your projects…</p> : null}
+        <Group title="In progress" works={firstOf(begun, drawn)} first />
         <HalfDone drafts={half} />
-        <Group title="Wished for" works={firstOf(wished, drawn - begun.length)} first={begun.length === 0} />
+        <Group title="Planned" works={firstOf(wished, drawn - begun.length)} first={begun.length === 0} />
         <Group title="Finished" works={firstOf(finished, drawn - begun.length - wished.length)} first={false} />
         <Unread kind="works" />
         {works && works.length === 0 ? (
           <p className="max-w-[44ch] py-10 text-[18px]">
-            Nothing on the bench yet. Start with a wish: what it is to be, about how big, and in which two colours.
+            Nothing here yet. Start a new project: choose what to make, roughly how big, the pattern and the colours.
           </p>
         ) : null}
         {away.length ? (
           <div className="mt-6">
             <Button kind="quiet" aria-expanded={awayShown} onClick={() => setAwayShown(!awayShown)} className="-ml-4">
-              {awayShown ? 'Hide what is put away' : `Show what is put away: ${away.length}`}
+              {awayShown ? 'Hide the archive' : `Show the archive (${away.length})`}
             </Button>
-            {awayShown ? <Group title="Put away" works={away} first={false} /> : null}
+            {awayShown ? <Group title="Archive" works={away} first={false} /> : null}
           </div>
         ) : null}
       </main>
@@ -70,7 +70,7 @@ function firstOf<T>(list: readonly T[], most: number): readonly T[] {
 }
 
 function count(begun: number, wished: number, finished: number): string {
-  const parts = [`${begun} in hand`, `${wished} wished for`];
+  const parts = [`${begun} in progress`, `${wished} planned`];
   if (finished) parts.push(`${finished} finished`);
   return parts.join(' · ');
 }
@@ -94,17 +94,17 @@ function HalfDone({ drafts }: { drafts: readonly Draft[] }) {
   if (!drafts.length) return null;
   return (
     <section>
-      <h2 className="mt-7 border-b border-ink pb-1 text-[17px]">Half typed</h2>
+      <h2 className="mt-7 border-b border-ink pb-1 text-[17px]">Drafts</h2>
       <ul>
         {drafts.map((draft) => (
           <li key={draft.id} className="flex items-center justify-between gap-4 border-b border-rule py-3">
             <h3 className="min-w-0 truncate text-[20px]">
               <Link to={`/wish?draft=${draft.id}`} className="no-underline hover:underline">
-                {draft.title || 'A wish without a name'}
+                {draft.title || 'Untitled project'}
               </Link>
             </h3>
             <ButtonLink to={`/wish?draft=${draft.id}`} className="shrink-0">
-              Go on typing
+              Keep editing
             </ButtonLink>
           </li>
         ))}

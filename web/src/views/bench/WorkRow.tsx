@@ -22,11 +22,11 @@ function CopyWish({ wish }: { wish: Wish }) {
     <button
       type="button"
       onClick={copy}
-      aria-label={`Wish for it again: ${wish.title}`}
+      aria-label={`Make another: ${wish.title}`}
       disabled={adding.isLoading}
       className="min-h-11 text-[15px] text-soft underline underline-offset-4 hover:text-ink"
     >
-      Wish for it again
+      Make another
     </button>
   );
 }
@@ -34,7 +34,7 @@ function CopyWish({ wish }: { wish: Wish }) {
 /** Out of sight on the bench, or back on it. */
 function PutAway({ work: { id, revision, archived, wish } }: { work: WorkSummary }) {
   const [archive, archiving] = useArchiveWorkMutation();
-  const words = archived ? 'Take it out again' : 'Put away';
+  const words = archived ? 'Back to the bench' : 'Archive';
   return (
     <button
       type="button"
@@ -58,7 +58,7 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
   const word = strip?.word ?? 'row';
   const place = state === 'wished' ? 'size' : 'work';
   const action =
-    state === 'wished' ? 'Choose the size' : left === 0 ? 'Look at it' : `Work ${word} ${progress.rows + 1}`;
+    state === 'wished' ? 'Choose a size' : left === 0 ? 'Look at the plan' : `Go on at ${word} ${progress.rows + 1}`;
   return (
     <li className="[contain-intrinsic-block-size:auto_150px] [content-visibility:auto] grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 gap-y-3 border-b border-rule py-4 lg:grid-cols-[300px_minmax(0,1fr)_176px]">
       <div className="min-w-0">

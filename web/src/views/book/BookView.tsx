@@ -119,10 +119,10 @@ export default function BookView() {
               onChange={(value) => change('look', value === 'any' ? '' : value)}
             />
           </Labelled>
-          <Labelled label="In order of">
+          <Labelled label="Sort by">
             <Choice
               small
-              label="In order of"
+              label="Sort by"
               value={order}
               options={[...Object.keys(orders), ...Object.keys(measuredOrders)].map((value) => ({
                 value,
@@ -142,7 +142,7 @@ export default function BookView() {
               change('faces', target.checked ? 'both' : '');
             }}
           />
-          Only those whose faces look alike
+          Reversible only
         </label>
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(258px,1fr))] gap-x-5 gap-y-6 pt-5">
           {shown.slice(0, drawn).map(({ pattern, entry }) => (
@@ -165,7 +165,7 @@ export default function BookView() {
           ))}
         </ul>
         {shown.length ? null : (
-          <p className="pt-6 text-soft">No pattern answers to that. Clear the words, or take any technique.</p>
+          <p className="pt-6 text-soft">No pattern matches. Clear the search or choose any technique.</p>
         )}
       </main>
     </>

@@ -35,32 +35,32 @@ export function PatternPage({
         <h2 className="text-[30px]">{entry.name}</h2>
         <p className="max-w-[62ch] text-[17px]">{entry.about}</p>
         <dl className="mt-3 grid gap-x-6 sm:grid-cols-[150px_minmax(0,1fr)]">
-          <Fact term="Can be worked on">
+          <Fact term="Stitch multiple">
             stitches <b className="count">{works.stitches}</b>, chains <b className="count">{works.chains}</b>
           </Fact>
           {same ? null : (
-            <Fact term={<Term name="edges alike">Edges alike on</Term>}>
+            <Fact term={<Term name="matching edges">For matching edges</Term>}>
               stitches <b className="count">{alike.stitches}</b>, chains <b className="count">{alike.chains}</b>
             </Fact>
           )}
           <Fact term={<Term name="true repeat">True repeat</Term>}>
-            <b className="count">{entry.trueRepeat}</b> courses, until stitch, colour and direction come back
+            <b className="count">{entry.trueRepeat}</b> rows before stitch, colour and direction all repeat
           </Fact>
           <Fact term="Rows">
             <b className="count">{entry.rows.works}</b>
             {entry.rows.alike === entry.rows.works ? null : (
               <>
-                , ending as begun <b className="count">{entry.rows.alike}</b>
+                , last row same as the first <b className="count">{entry.rows.alike}</b>
               </>
             )}
           </Fact>
           {facts ? (
-            <Fact term="Beside others">
+            <Fact term="At a glance">
               <Beside facts={facts} />
             </Fact>
           ) : null}
           <Fact term="Colours">{entry.colours}</Fact>
-          <Fact term="Begins">
+          <Fact term="First row">
             {entry.foundations.map((way) => (
               <span key={way.key} className="block">
                 {way.name}; {way.turningChain}
@@ -69,22 +69,22 @@ export function PatternPage({
           </Fact>
           <Fact term="Edges">{entry.edges}</Fact>
           <Fact term="Colour change">{entry.change}</Fact>
-          <Fact term="Idle colour">{entry.idle}</Fact>
-          <Fact term="Look over">{entry.lookOver}</Fact>
-          <Fact term="Ends well">{entry.ends}</Fact>
-          <Fact term="Careful">
+          <Fact term="Idle yarn">{entry.idle}</Fact>
+          <Fact term="Check as you go">{entry.lookOver}</Fact>
+          <Fact term="Good places to end">{entry.ends}</Fact>
+          <Fact term="Watch out">
             <span aria-hidden>△ </span>
             {entry.careful}
           </Fact>
         </dl>
         <div className="mt-4 flex flex-wrap items-center gap-4">
           <ButtonLink to={`/wish?pattern=${pattern.key}`} kind="next">
-            Wish for something in it
+            Start a project with it
           </ButtonLink>
           {repeat.length ? (
             <details className="min-w-0">
               <summary className="min-h-11 cursor-pointer py-2.5 text-[15px] underline underline-offset-4">
-                How a repeat is worked
+                How to work one repeat
               </summary>
               <ol className="max-w-[72ch] border-l-4 border-rule bg-sheet px-3 py-1 text-[15px]">
                 {repeat.map((line) => (
@@ -97,7 +97,7 @@ export function PatternPage({
           ) : null}
           <details className="min-w-0">
             <summary className="min-h-11 cursor-pointer py-2.5 text-[15px] underline underline-offset-4">
-              As it is written
+              As pattern notation
             </summary>
             <pre className="max-w-full overflow-x-auto border-l-4 border-rule bg-sheet p-3 font-mono text-[13px] leading-snug">
               {printPattern(pattern)}
@@ -121,12 +121,12 @@ function Beside({ facts }: { facts: PatternFacts }) {
         {yarnLengthNumber(facts.metres * of10cm ** 2, told)} {yarnLengthUnit(told)}
       </b>{' '}
       in {small}; <b className="count">{Math.round(facts.ends * of10cm ** 2)}</b> ends in {large};{' '}
-      {facts.reversible ? 'reversible' : 'one face is the right one'}
+      {facts.reversible ? 'reversible' : 'one right side'}
     </>
   );
 }
 
-const difficultyWords = { 1: 'Easy', 2: 'With some practice', 3: 'For practised hands' } as const;
+const difficultyWords = { 1: 'Easy', 2: 'Some practice needed', 3: 'For experienced makers' } as const;
 
 /** The rows of a small cloth of a pattern, written in the worker. */
 function useOneRepeat(key: string): readonly string[] {

@@ -59,7 +59,7 @@ export default function DrawerView() {
           <Unread kind="yarns" />
           {yarns && !yarns.length ? (
             <p className="max-w-[46ch] text-[18px]">
-              The drawer is empty. Put in what you have, label or not, or bring in a table of it.
+              Your drawer is empty. Add the yarn you have, with or without a label, or import a table (CSV).
             </p>
           ) : null}
           <ul>
@@ -81,8 +81,8 @@ export default function DrawerView() {
           <YarnForm
             key={open ? `${open.id}.${open.revision}` : `new ${fresh}`}
             start={open ? toValues(open.yarn) : emptyYarn}
-            title={open ? `Change ${open.yarn.line}, ${open.yarn.name}` : 'Put a yarn in'}
-            save={open ? 'Keep the change' : 'Put it in the drawer'}
+            title={open ? `Edit ${open.yarn.line}, ${open.yarn.name}` : 'Add yarn'}
+            save={open ? 'Save changes' : 'Add to the drawer'}
             busy={adding.isLoading || changing.isLoading}
             onSave={save}
             onCancel={open ? () => setOpen(undefined) : undefined}
@@ -122,7 +122,7 @@ function Table({ yarns }: { yarns: readonly StoredYarn[] }) {
     if (!read.ok) return;
     const stored = await bring(read.value);
     setProblems(problemsOf(stored.error));
-    if (stored.data) setTold(`${read.value.length} yarns put in.`);
+    if (stored.data) setTold(`${read.value.length} yarns added.`);
   };
   return (
     <div className="flex flex-wrap items-center gap-x-3">
@@ -130,7 +130,7 @@ function Table({ yarns }: { yarns: readonly StoredYarn[] }) {
         Save as CSV
       </Button>
       <FileField
-        label="Bring in a CSV"
+        label="Import CSV"
         accept=".csv,text/csv"
         disabled={bringing.isLoading}
         className="rounded-md px-4 font-semibold hover:bg-sheet"
@@ -177,7 +177,7 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
         <p className="text-[15px] text-soft">
           {weightName(yarn.weight)} {fibreWords(yarn)} · {labelLine(yarn)}
           {yarn.lot ? ` · lot ${yarn.lot}` : ''}
-          {yarn.price === undefined ? '' : ` · ${yarn.price.toFixed(2)} a ball`}
+          {yarn.price === undefined ? '' : ` · ${yarn.price.toFixed(2)} per ball`}
         </p>
         {aside.map((each) => (
           <p key={each.work} className="text-[15px]">
@@ -189,7 +189,7 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
         ))}
         <p className="mt-1 flex flex-wrap gap-x-4 text-[15px]">
           <button type="button" onClick={onOpen} className="min-h-8 underline underline-offset-4">
-            Change
+            Edit
             <span className="sr-only">
               {' '}
               {yarn.line}, {yarn.name}
@@ -198,10 +198,10 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
           {sure ? (
             <>
               <button type="button" onClick={onRemove} className="min-h-8 text-brick underline underline-offset-4">
-                Yes, take it out for good
+                Yes, delete it
               </button>
               <button type="button" onClick={() => setSure(false)} className="min-h-8 underline underline-offset-4">
-                Leave it in
+                Keep it
               </button>
             </>
           ) : (
@@ -210,7 +210,7 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
               onClick={() => setSure(true)}
               className="min-h-8 text-soft underline underline-offset-4 hover:text-ink"
             >
-              Take out
+              Delete
               <span className="sr-only">
                 {' '}
                 {yarn.line}, {yarn.name}
@@ -246,7 +246,7 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
         {yarn.parts.length ? <span className="block text-soft">with {yarn.parts.join(' g + ')} g begun</span> : null}
         {aside.length ? (
           <span className={`block ${free.balls < 0 ? 'text-brick' : 'text-verdigris'}`}>
-            {free.balls < 0 ? `✕ ${-free.balls} more set aside than there is` : `${free.balls} free`}
+            {free.balls < 0 ? `✕ ${-free.balls} more set aside than you have` : `${free.balls} free`}
           </span>
         ) : null}
       </p>

@@ -57,15 +57,15 @@ export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) 
         <TextField {...field('shade', 'Colour')} type="color" className="px-1" />
       </div>
       <TextField
-        label="Label, in one line"
+        label="Label in one line"
         value={label}
         onChange={takeLabel}
         placeholder="100 g = 210 m"
         wrong={said && !said.ok ? said.problems[0] && words(said.problems[0]).hint : undefined}
       />
       <div className="grid grid-cols-3 gap-3">
-        <TextField {...field('ballMetres', 'm a ball')} inputMode="decimal" className="count" />
-        <TextField {...field('ballGrams', 'g a ball')} inputMode="decimal" className="count" />
+        <TextField {...field('ballMetres', 'm per ball')} inputMode="decimal" className="count" />
+        <TextField {...field('ballGrams', 'g per ball')} inputMode="decimal" className="count" />
         <TextField {...field('lot', 'Dye lot')} />
       </div>
       <div className="grid grid-cols-2 gap-3">
@@ -84,11 +84,11 @@ export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) 
           ))}
         </SelectField>
       </div>
-      <TextField {...field('blend', 'Blend, if it is one')} placeholder="60 cotton, 40 acrylic" />
+      <TextField {...field('blend', 'Blend (optional)')} placeholder="60 cotton, 40 acrylic" />
       <div className="grid grid-cols-3 gap-3">
         <TextField {...field('balls', 'Whole balls')} inputMode="numeric" className="count" />
-        <TextField {...field('parts', 'Part balls, g')} placeholder="31 12.5" className="count" />
-        <TextField {...field('price', 'Price a ball')} inputMode="decimal" className="count" />
+        <TextField {...field('parts', 'Opened balls (g)')} placeholder="31 12.5" className="count" />
+        <TextField {...field('price', 'Price per ball')} inputMode="decimal" className="count" />
       </div>
       <div className="flex flex-wrap gap-3">
         <Button type="submit" disabled={busy}>
@@ -96,7 +96,7 @@ export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) 
         </Button>
         {onCancel ? (
           <Button kind="quiet" onClick={onCancel}>
-            Leave it as it was
+            Cancel
           </Button>
         ) : null}
       </div>

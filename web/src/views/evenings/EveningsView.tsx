@@ -35,7 +35,7 @@ export default function EveningsView() {
   const schedule = useArrived(data);
   return (
     <>
-      <Head title="Evenings" under="What to do this evening, and when everything will be finished" />
+      <Head title="Evenings" under="What to make this evening, and when each project will be finished" />
       <Shelves />
       <main
         id="main"
@@ -56,13 +56,13 @@ export default function EveningsView() {
                   <a href="/api/schedule/evenings.ics" download className="font-semibold">
                     Save as a calendar
                   </a>
-                  : four weeks of evenings, likely last days, and what is due.
+                  : four weeks of evenings, likely finishing days and due dates.
                 </p>
               </section>
             </aside>
           </>
         ) : error ? null : (
-          <p className="text-soft">Counting the hours of every work…</p>
+          <p className="text-soft">Adding up the hours…</p>
         )}
       </main>
     </>
@@ -99,14 +99,14 @@ function ThisEvening({ works, week }: { works: readonly Pending[]; week: Week })
                 </span>
               </p>
               <ButtonLink to={`/works/${id}/work`} kind={i === 0 ? 'next' : 'plain'}>
-                Work at it
+                Go on making
               </ButtonLink>
             </li>
           ))}
         </ul>
       ) : (
         <p className="py-3 text-[17px] text-soft">
-          {works.length ? 'No minutes are kept for today: the hook rests.' : 'No work waits to be finished.'}
+          {works.length ? 'No time set aside for today. Enjoy the rest.' : 'No projects are waiting.'}
         </p>
       )}
       {sittings.length ? (
@@ -114,7 +114,7 @@ function ThisEvening({ works, week }: { works: readonly Pending[]; week: Week })
           {pauses
             ? `Rest your hands ${restFor} minutes after every ${restAfter}: ${pauses} ${pauses === 1 ? 'pause' : 'pauses'}. `
             : ''}
-          Pain that stays is for a clinician, not for the schedule.
+          If pain stays, stop and see a doctor or physiotherapist.
         </p>
       ) : null}
     </section>
@@ -128,8 +128,8 @@ function Works({ works, week }: { works: readonly Pending[]; week: Week }) {
     <section aria-label="When they will be finished">
       <h2 className="border-b border-ink pb-1 text-[19px]">When they will be finished</h2>
       <p className="py-2 text-[15px] text-soft">
-        One after the other, what is due first before the rest. The bar is the range that holds nine times out of ten,
-        the line in it the likely day, the flag the day it is due.
+        One project after another, earliest due date first. Bar: the range, right 9 times in 10. Line: the likely day.
+        Flag: the due date.
       </p>
       <RuleOfDays scale={scale} />
       <ul>
@@ -154,17 +154,17 @@ function OneWork({ work, finish, scale }: { work: Pending; finish: Finish; scale
           <Link to={`/works/${work.id}/log`} className="text-[18px] font-semibold no-underline hover:underline">
             {work.title}
           </Link>
-          <span className="count text-[15px] text-soft">{hoursText(work.left)} to work</span>
+          <span className="count text-[15px] text-soft">{hoursText(work.left)} left</span>
         </p>
         <FinishBar finish={finish} due={work.due} scale={scale} />
         <p className="text-[16px]">
           {likely ? (
             <>
               likely <b>{dayWords(likely)}</b>, from {early ? dayWords(early) : '…'} to{' '}
-              {late ? dayWords(late) : 'no day in sight'}
+              {late ? dayWords(late) : 'no date yet'}
             </>
           ) : (
-            'No day in sight with these minutes.'
+            'With these minutes there is no finishing date.'
           )}
           {chance !== undefined && work.due ? (
             <span className={`ml-3 ${sure ? 'text-verdigris' : 'text-brick'}`}>
@@ -205,8 +205,8 @@ function DueWish({ works }: { works: readonly Pending[] }) {
   return (
     <div className="flex flex-wrap items-end gap-4 pt-4">
       <div className="w-[300px] max-w-full">
-        <SelectField label="A wish that is due, too" value={id} onChange={setId}>
-          <option value="">choose a wish</option>
+        <SelectField label="Add a planned project" value={id} onChange={setId}>
+          <option value="">choose a project</option>
           {wishes.map((each) => (
             <option key={each.id} value={each.id}>
               {each.wish.title}

@@ -44,11 +44,11 @@ export function WeekOfMinutes({ minutes }: { minutes: Week }) {
         ))}
       </div>
       <p className="pb-2 text-[15px] text-soft">
-        <b className="count text-ink">{Number(hours.toFixed(1))}</b> hours a week
+        <b className="count text-ink">{Number(hours.toFixed(1))}</b> hours per week
       </p>
       {changed ? (
         <Button type="submit" disabled={setting.isLoading}>
-          Keep this week
+          Save this week
         </Button>
       ) : null}
       <Problems problems={problemsOf(setting.error)} />

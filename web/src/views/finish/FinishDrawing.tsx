@@ -32,7 +32,7 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
       viewBox={`0 0 ${box.width} ${box.height}`}
       className="block w-full rounded-md bg-sheet"
       role="img"
-      aria-label={`Where things go: ${document.finish.map((part) => part.name).join(', ') || 'ends only'}`}
+      aria-label={`Where everything goes: ${document.finish.map((part) => part.name).join(', ') || 'ends only'}`}
     >
       {has('strap') ? (
         <path
@@ -114,7 +114,7 @@ function seamPath(
 function footOf({ size, foundation }: PlanDocument, hand: Hand): string {
   if (size.tube) return foundation.circle ? 'on its circle' : 'round 1';
   if (size.shape === 'circle') return 'last round';
-  return size.shape === 'diagonal' ? `begun in the ${hand} corner` : 'row 1';
+  return size.shape === 'diagonal' ? `starts in the ${hand} corner` : 'row 1';
 }
 
 /** More of them than this would run together as thick lines. */

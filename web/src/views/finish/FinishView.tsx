@@ -20,7 +20,7 @@ export default function FinishView() {
   const { document, problems } = usePlanDocument(work);
   return (
     <>
-      <Head title={work?.wish.title ?? 'Finish'} under="Off the hook: closing, border, seams, ends">
+      <Head title={work?.wish.title ?? 'Finishing'} under="Off the hook: closing, border, seams, ends">
         {work ? <Stages work={work} here="finish" /> : null}
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-5 pb-10">
@@ -46,9 +46,9 @@ function Steps({ document, work }: { document: PlanDocument; work: Work }) {
   return (
     <div>
       <ol>
-        <Step title="The last row" note="">
+        <Step title="Last row" note="">
           <p>{pattern.ends || 'Fasten off after the last row.'}</p>
-          <p>Lock the last loop: draw the cut end through it.</p>
+          <p>Fasten off: cut the yarn and pull the end through the last loop.</p>
         </Step>
         {document.finish.map((part) => (
           <Step key={part.name} title={upper(part.name)} note={`${part.stitches} stitches in ${part.colour}`}>
@@ -61,14 +61,14 @@ function Steps({ document, work }: { document: PlanDocument; work: Work }) {
         <Step title="Ends" note={`${ends} to weave in`}>
           <p>{document.colours.map((colour) => `${colour.ends} in ${colour.letter} (${colour.name})`).join(', ')}.</p>
           <p>
-            Hide each only inside its own colour, three passes in changing direction; a knot first or none is a school
-            of its own. Leave no needle in the work.
+            Weave each end inside its own colour, three passes, changing direction each time. Knot first or not, as you
+            prefer. Leave no needle in the work.
           </p>
         </Step>
       </ol>
       {document.cautions.length ? (
         <section className="mt-6">
-          <h2 className="border-b border-ink pb-1 text-[19px]">Mind</h2>
+          <h2 className="border-b border-ink pb-1 text-[19px]">Take care</h2>
           {document.cautions.map((caution) => (
             <p key={caution.text} className="mt-2 border-l-4 border-ochre bg-ochre-pale px-3 py-2 text-[16px]">
               <span aria-hidden>△ </span>
@@ -89,13 +89,13 @@ function Outside({ work }: { work: Work }) {
     <div
       className={`border-l-4 px-3 py-2 ${outside ? 'border-verdigris bg-verdigris-pale' : 'border-ochre bg-ochre-pale'}`}
     >
-      <p className="mb-1.5 font-semibold">Which face is outside?</p>
+      <p className="mb-1.5 font-semibold">Which side faces out?</p>
       <Choice
-        label="Which face is outside"
+        label="Which side faces out"
         value={outside ?? ''}
         options={[
-          { value: 'RS', words: 'The right side' },
-          { value: 'WS', words: 'The wrong side' },
+          { value: 'RS', words: 'Right side' },
+          { value: 'WS', words: 'Wrong side' },
         ]}
         onChange={(next) => {
           if (next) void face({ id: work.id, revision: work.revision, outside: next });
@@ -132,7 +132,7 @@ function Off({ document, item }: { document: PlanDocument; item: Item }) {
             </dd>
           </div>
           <div className="flex justify-between gap-3 border-b border-rule py-1.5">
-            <dt>Paper band round {whole.pieces > 1 ? `all ${whole.pieces}` : 'it'}</dt>
+            <dt>Paper band around {whole.pieces > 1 ? `all ${whole.pieces}` : 'it'}</dt>
             <dd>
               <Figure of={shownFigure(size.band)} className="text-[16px]" />
             </dd>
@@ -140,7 +140,7 @@ function Off({ document, item }: { document: PlanDocument; item: Item }) {
         </>
       ) : null}
       <div className="flex justify-between gap-3 border-b border-rule py-1.5">
-        <dt>Hands, all of it</dt>
+        <dt>Total time</dt>
         <dd className="count">{document.time.text}</dd>
       </div>
     </dl>

@@ -83,7 +83,7 @@ export function FinishedPiece() {
               </option>
             ))}
           </SelectField>
-          <SelectField label="Its pattern" value={pattern} onChange={setPattern}>
+          <SelectField label="Pattern" value={pattern} onChange={setPattern}>
             {patternBook.map((each) => (
               <option key={each.key} value={each.key}>
                 {each.name}
@@ -93,7 +93,7 @@ export function FinishedPiece() {
         </div>
         <Side
           way="across"
-          size={`Its width, ${units}`}
+          size={`Width, ${units}`}
           count={across}
           onCount={setAcross}
           of={acrossOf}
@@ -108,7 +108,7 @@ export function FinishedPiece() {
         />
         <Side
           way="up"
-          size={`Its height, ${units}`}
+          size={`Height, ${units}`}
           count={up}
           onCount={setUp}
           of={upOf}
@@ -130,7 +130,7 @@ export function FinishedPiece() {
         <Problems problems={problems.filter((each) => !/^(across|up|width|height)/.test(each.path))} />
         <div>
           <Button kind="next" type="submit">
-            Start a wish from it
+            Start a project from it
           </Button>
         </div>
       </form>

@@ -18,16 +18,16 @@ export default function GivenView() {
   const from = query.get('from') === 'piece' ? 'piece' : 'pattern';
   return (
     <>
-      <Head title="From what there is" under="A pattern as it is given elsewhere, or a piece that is already made" />
+      <Head title="Check a pattern" under="Check a written pattern, or start from a piece you have finished" />
       <Shelves />
       <main id="main" className="mx-auto grid w-full max-w-[1180px] gap-y-6 px-6 pt-6 pb-12">
         <div>
           <Choice
-            label="Begin from"
+            label="Start from"
             value={from}
             options={[
-              { value: 'pattern', words: 'A pattern as given' },
-              { value: 'piece', words: 'A finished piece' },
+              { value: 'pattern', words: 'From a written pattern' },
+              { value: 'piece', words: 'From a finished piece' },
             ]}
             onChange={(next) => setQuery({ from: next }, { replace: true })}
           />
@@ -50,12 +50,12 @@ function AsGiven() {
   return (
     <div className="grid gap-x-12 gap-y-6 lg:grid-cols-2">
       <div className="grid content-start gap-4">
-        <Typed id="multiple" label="Its multiple, as written" value={multiple} onChange={setMultiple} />
+        <Typed id="multiple" label="Stitch multiple, as written" value={multiple} onChange={setMultiple} />
         <div className="grid gap-4 sm:grid-cols-[140px_minmax(0,1fr)]">
           <Typed id="chain" label="Chains" value={chain} onChange={setChain} />
           <div>
             <label htmlFor="way" className="label">
-              The first stitch goes into
+              First stitch goes into
             </label>
             <select id="way" className="field" value={way} onChange={(event) => setWay(event.target.value)}>
               {ways.map((key) => (
@@ -66,23 +66,23 @@ function AsGiven() {
             </select>
           </div>
         </div>
-        <Typed id="row" label="One row; what repeats stands between two bars" value={row} onChange={setRow} />
+        <Typed id="row" label="One row, with the repeat between two bars" value={row} onChange={setRow} />
         <p className="text-[15px] text-soft">
-          Write runs as counts: <span className="font-mono">6A 3B 6A</span>, or with the repeat between bars:{' '}
-          <span className="font-mono">2A | 4B 4A | 2A</span>. Any field may stay empty.
+          Write colours as counts: <span className="font-mono">6A 3B 6A</span>, or with the repeat between bars:{' '}
+          <span className="font-mono">2A | 4B 4A | 2A</span>. Leave any field empty if you like.
         </p>
       </div>
-      <section aria-label="Verdict" aria-live="polite" className="content-start">
+      <section aria-label="Result" aria-live="polite" className="content-start">
         <Problems problems={problems} />
         {verdict ? <Verdict verdict={verdict} words={words} /> : null}
         <p className="mt-5 max-w-[58ch] text-[15px] text-soft">
-          If it is one of the book's patterns, start a wish from its chain; else write it out in the notation of the
-          pattern book, where every pattern shows how it is written.
+          If it is one of the patterns in the book, start a project with its chain. Otherwise write it in the notation
+          shown on each pattern’s page.
         </p>
         <div className="mt-3 flex flex-wrap gap-3">
           {verdict?.stitches ? (
             <Button onClick={() => navigate('/wish', { state: { form: { widthBy: 'chain', width: chain.trim() } } })}>
-              Start a wish on {chain.trim()} chains
+              Start a project with {chain.trim()} chains
             </Button>
           ) : null}
           <ButtonLink to="/book">Open the pattern book</ButtonLink>

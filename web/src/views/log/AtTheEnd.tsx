@@ -51,16 +51,16 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
     if (saved.data) navigate(`/works/${saved.data.id}/wish`);
   };
   return (
-    <section aria-label="How it came out">
-      <h2 className="border-b border-ink pb-1 text-[19px]">How it came out</h2>
+    <section aria-label="How it turned out">
+      <h2 className="border-b border-ink pb-1 text-[19px]">How it turned out</h2>
       {lastStep === undefined ? null : (
         <p className="pt-2 text-[16px]">
-          Last row worked on <b className="count">{day.format(lastStep)}</b>
-          {work.state === 'finished' ? ', and marked finished.' : '; not yet marked finished.'}
+          Last row done on <b className="count">{day.format(lastStep)}</b>
+          {work.state === 'finished' ? '; marked as finished.' : '; not marked as finished yet.'}
         </p>
       )}
       <form
-        aria-label="How it came out"
+        aria-label="How it turned out"
         noValidate
         className="mt-3 grid gap-3"
         onSubmit={(event) => {
@@ -86,20 +86,20 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
             wrong={wrong(height)}
           />
           <TextField
-            label="Weight, g"
+            label="Weight (g)"
             value={grams}
             onChange={setGrams}
             className="count"
             wrong={grams.trim() && !mass.ok ? 'Type grams.' : undefined}
           />
         </div>
-        <TextField label="To change next time" value={next} onChange={setNext} maxLength={400} />
+        <TextField label="Change next time" value={next} onChange={setNext} maxLength={400} />
         <div className="flex flex-wrap gap-3">
           <Button type="submit" disabled={adding.isLoading}>
-            Keep it
+            Save it
           </Button>
           <Button onClick={makeAgain} disabled={making.isLoading}>
-            Make it again
+            Make another
           </Button>
         </div>
       </form>
@@ -115,9 +115,9 @@ function taughtWords(work: Work, log: WorkLog, pace: OwnPace): string {
   const measured = log.entries.some((entry) => entry.kind === 'end' && (entry.width || entry.height));
   const weighed = weighingsIn(log.entries).length > 0 && (measured || gauge.from === 'counted');
   const taught = [
-    ...(measured ? ['the size that this piece came out with'] : []),
-    ...(pace.acts.length ? ['your own pace'] : []),
-    ...(weighed ? ['the yarn that your hand took'] : []),
+    ...(measured ? ['the size of this piece'] : []),
+    ...(pace.acts.length ? ['your pace'] : []),
+    ...(weighed ? ['the yarn you really used'] : []),
   ];
-  return taught.length ? `Made again, it goes by ${new Intl.ListFormat('en-GB').format(taught)}.` : '';
+  return taught.length ? `A new one is planned from ${new Intl.ListFormat('en-GB').format(taught)}.` : '';
 }

@@ -11,13 +11,13 @@ export function HandTable({ pace }: { pace: OwnPace }) {
   if (!told.length) return null;
   return (
     <table className="mt-4 w-full text-left text-[15px]">
-      <caption className="sr-only">Seconds of your hand for each stitch</caption>
+      <caption className="sr-only">Your seconds per stitch</caption>
       <thead className="text-[14px] text-soft">
         <tr>
-          <th className="py-1.5 font-semibold">Each takes</th>
-          <th className="text-right font-semibold">your hand</th>
-          <th className="text-right font-semibold">a steady one</th>
-          <th className="text-right font-semibold">of your time</th>
+          <th className="py-1.5 font-semibold">Seconds each</th>
+          <th className="text-right font-semibold">yours</th>
+          <th className="text-right font-semibold">average</th>
+          <th className="text-right font-semibold">share of your time</th>
         </tr>
       </thead>
       <tbody>

@@ -45,8 +45,8 @@ export default function LogView() {
   const refusal = problemsOf(error ?? logError);
   return (
     <>
-      <Head title={work?.wish.title ?? 'Log'} under="The log: time, yarn, size and what to change next time">
-        {work?.state === 'begun' ? <ButtonLink to={`/works/${id}/onward`}>Plan the rest anew</ButtonLink> : null}
+      <Head title={work?.wish.title ?? 'Log'} under="Log: time, yarn, size and what to change next time">
+        {work?.state === 'begun' ? <ButtonLink to={`/works/${id}/onward`}>Plan the rest again</ButtonLink> : null}
         {work ? <ButtonLink to={`/works/${id}/work`}>Back to the row</ButtonLink> : null}
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1280px] px-6 pt-5 pb-12">
@@ -55,7 +55,7 @@ export default function LogView() {
         {work && work.state === 'wished' ? (
           <div className="grid max-w-[70ch] gap-6">
             <p className="text-[17px]">
-              Nothing is worked yet: <Link to={`/works/${id}/size`}>choose its size and begin it</Link>.
+              Nothing made yet: <Link to={`/works/${id}/size`}>choose a size and start</Link>.
             </p>
             {log ? <Notes work={work} log={log} /> : null}
           </div>
@@ -102,14 +102,13 @@ function Log({ work, log, cloth, costs }: LogProps) {
         />
         <Measures work={work} log={log} cloth={cloth} />
         <AtTheEnd work={work} log={log} cloth={cloth} pace={pace} />
-        <section aria-label="Hand it over">
-          <h2 className="border-b border-ink pb-1 text-[19px]">Hand it over</h2>
+        <section aria-label="Share this project">
+          <h2 className="border-b border-ink pb-1 text-[19px]">Share this project</h2>
           <p className="py-2 text-[16px]">
             <a href={`/api/handover/${work.id}`} download className="font-semibold">
-              Save this work as one file
+              Save this project as a file
             </a>
-            : its plan, every row, how its strands hang, and this log. Another maker, or another machine, goes on from
-            it.
+            : its plan, every row and this log. Another maker, or another computer, can carry on from it.
           </p>
         </section>
       </div>
@@ -132,13 +131,13 @@ function Figures({
 }) {
   const worked = sessions.reduce((sum, each) => sum + each.seconds, 0);
   const own = Math.round((pace.ratio - 1) * 100);
-  const against = own === 0 ? 'as a steady hand' : `${Math.abs(own)} % ${own > 0 ? 'slower' : 'quicker'}`;
+  const against = own === 0 ? 'average' : `${Math.abs(own)} % ${own > 0 ? 'slower' : 'quicker'}`;
   return (
     <dl className="grid grid-cols-2 gap-x-8 gap-y-3 py-3 sm:grid-cols-4">
-      <Big term="rows worked" value={`${rows} of ${of}`} />
-      <Big term="at work" value={timeWords(worked)} />
-      <Big term="your hand" value={sessions.length ? against : 'not yet known'} small />
-      <Big term="still to work" value={left.mid > 30 ? hoursText(left) : 'nothing'} />
+      <Big term="Rows done" value={`${rows} of ${of}`} />
+      <Big term="Time so far" value={timeWords(worked)} />
+      <Big term="Your pace" value={sessions.length ? against : 'not known yet'} small />
+      <Big term="Time left" value={left.mid > 30 ? hoursText(left) : 'nothing'} />
     </dl>
   );
 }
@@ -158,20 +157,20 @@ const shown = 8;
 
 function Sessions({ sessions }: { sessions: readonly Session[] }) {
   const [all, setAll] = useState(false);
-  if (!sessions.length) return <p className="py-2 text-[15px] text-soft">No row was worked yet.</p>;
+  if (!sessions.length) return <p className="py-2 text-[15px] text-soft">No rows done yet.</p>;
   const anyOut = sessions.some((each) => each.takenOut > 0);
   const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
   return (
     <>
       <table className="mt-2 w-full text-left text-[15px]">
-        <caption className="sr-only">Sessions, the latest first</caption>
+        <caption className="sr-only">Sessions, latest first</caption>
         <thead className="text-[14px] text-soft">
           <tr>
-            <th className="py-1.5 font-semibold">Begun</th>
-            <th className="text-right font-semibold">For</th>
+            <th className="py-1.5 font-semibold">Started</th>
+            <th className="text-right font-semibold">Time</th>
             <th className="text-right font-semibold">Rows</th>
-            {anyOut ? <th className="text-right font-semibold">Taken out</th> : null}
-            <th className="text-right font-semibold">A row took</th>
+            {anyOut ? <th className="text-right font-semibold">Ripped back</th> : null}
+            <th className="text-right font-semibold">Per row</th>
           </tr>
         </thead>
         <tbody>

@@ -44,7 +44,7 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
   const size = (mm: number) => `${lengthNumber(mm, told)} ${unitWord(told)}`;
   return (
     <section aria-label="Measured">
-      <h2 className="border-b border-ink pb-1 text-[19px]">Measured on the way</h2>
+      <h2 className="border-b border-ink pb-1 text-[19px]">Measured as you go</h2>
       <ul>
         {measures.slice(0, 4).map((each) => {
           const drift = planned && driftOf(each, planned, units);
@@ -64,7 +64,7 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
               {drift && isDrifting(drift) ? (
                 <span className="block text-ochre">
                   <span aria-hidden>△ </span>
-                  Going on so, it ends up{' '}
+                  At this rate it will end up{' '}
                   {[
                     drift.finalWidth && `${size(drift.finalWidth)} wide`,
                     drift.finalHeight && `${size(drift.finalHeight)} high`,
@@ -79,7 +79,7 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
         })}
       </ul>
       <form
-        aria-label="Measure it"
+        aria-label="Measure it now"
         noValidate
         className="mt-3 flex flex-wrap items-start gap-3"
         onSubmit={(event) => {
@@ -107,7 +107,7 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
         </div>
         <div className="pt-[25px]">
           <Button type="submit" disabled={adding.isLoading}>
-            Keep this measure
+            Save measurement
           </Button>
         </div>
       </form>

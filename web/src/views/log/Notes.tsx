@@ -49,7 +49,7 @@ export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
           <TextField label={`Note at row ${work.progress.rows}`} value={text} onChange={setText} maxLength={400} />
         </div>
         <Button type="submit" disabled={adding.isLoading || !text.trim()}>
-          Keep
+          Save
         </Button>
       </form>
       <Problems problems={problemsOf(adding.error)} />

@@ -41,7 +41,7 @@ export function PaceChart({ sessions, pace }: Props) {
     ({ ratio }) => y(ratio),
   )(told);
   const [first, last] = [told[0] as Told, told.at(-1) as Told];
-  const label = `Time of ${told.length} sessions against a steady hand: ${told.map(({ ratio }) => percent(ratio)).join(', ')}`;
+  const label = `Time of ${told.length} sessions compared with an average pace: ${told.map(({ ratio }) => percent(ratio)).join(', ')}`;
   return (
     <div ref={ref} className="pt-3">
       {width > 0 ? (
@@ -88,7 +88,7 @@ export function PaceChart({ sessions, pace }: Props) {
         </svg>
       ) : null}
       <p className="text-[14px] text-soft">
-        Dots: what each session took, of a hundred of a steady hand (dashes). Band: your hand, by all of them.
+        Dots: each session’s time as a percentage of an average pace (dashes). Band: your pace, from all sessions.
       </p>
     </div>
   );

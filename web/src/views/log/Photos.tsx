@@ -19,7 +19,7 @@ export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
     setUnread('');
     const image = await smallPhoto(file);
     if (!image) {
-      setUnread(`${file.name} is no picture that can be read here. Take a JPEG or a PNG; nothing was changed.`);
+      setUnread(`${file.name} could not be opened as a picture. Choose a JPEG or PNG file; nothing was changed.`);
       return;
     }
     await add({ id: work.id, entry: { kind: 'photo', id: crypto.randomUUID(), at: Date.now(), row: rows, image } });
@@ -33,7 +33,7 @@ export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
             <li key={photo.id}>
               <img
                 src={photo.image}
-                alt={`The cloth after row ${photo.row}`}
+                alt={`The project after row ${photo.row}`}
                 className="aspect-square w-full rounded-sm border border-rule object-cover"
               />
               <p className="count pt-0.5 text-[14px] text-soft">row {photo.row}</p>

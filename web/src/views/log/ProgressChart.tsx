@@ -19,7 +19,7 @@ interface Props {
 }
 
 /**
- * Rows against hours at work: pauses are left out, so that the slope is the pace. Beside it what the plan foretold, and
+ * Rows against hours: pauses are left out, so that the slope is the pace. Beside it what the plan foretold, and
  * between what hours the rest will end.
  */
 export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
@@ -41,7 +41,7 @@ export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
     (_, row) => y(row),
   )(foretold);
   const cone = [`${x(last.hours)},${y(last.row)}`, ...ends.map((hours) => `${x(hours)},${y(rows)}`)].join(' ');
-  const label = `${last.row} of ${rows} rows after ${last.hours.toFixed(1)} hours at work`;
+  const label = `${last.row} of ${rows} rows after ${last.hours.toFixed(1)} hours`;
   return (
     <div ref={ref}>
       {width > 0 ? (
@@ -66,9 +66,8 @@ export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
         </svg>
       ) : null}
       <p className="text-[14px] text-soft">
-        Line: rows worked, pauses left out. Dashes: what the plan foretold,{' '}
-        {timeWords((foretold[last.row] ?? 0) * 3600)} up to row {last.row}.
-        {ends.length ? ' Band: between what hours it will end, by your pace.' : ''}
+        Line: rows done, without pauses. Dashes: what the plan expected, {timeWords((foretold[last.row] ?? 0) * 3600)}{' '}
+        up to row {last.row}.{ends.length ? ' Band: when it will be done, at your pace.' : ''}
       </p>
     </div>
   );

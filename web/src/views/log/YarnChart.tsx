@@ -41,7 +41,7 @@ function Drawn({ letter, known, metres, told, last }: Props & { last: KnownAt })
     .y0(({ total }) => y(total.low))
     .y1(({ total }) => y(total.high))([...known, { ...last, row: metres.length }]);
   const number = (value: number) => `${yarnLengthNumber(value, told)}`;
-  const label = `${letter}: foretold ${number(known[0]?.total.low ?? 0)} to ${number(known[0]?.total.high ?? 0)} ${yarnLengthUnit(told)} before any weighing, ${number(last.total.low)} to ${number(last.total.high)} after the last`;
+  const label = `${letter}: expected ${number(known[0]?.total.low ?? 0)} to ${number(known[0]?.total.high ?? 0)} ${yarnLengthUnit(told)} before any weighing, ${number(last.total.low)} to ${number(last.total.high)} after the last`;
   return (
     <div ref={ref} className="pt-1">
       {width > 0 ? (
@@ -67,7 +67,7 @@ function Drawn({ letter, known, metres, told, last }: Props & { last: KnownAt })
         </svg>
       ) : null}
       <p className="text-[14px] text-soft">
-        Dots: weighed. Dashes: by the rule. Band: what the whole was foretold to take, narrower with each weighing.
+        Dots: weighed. Dashes: estimate. Band: the expected total, narrower with each weighing.
       </p>
     </div>
   );

@@ -59,13 +59,13 @@ function Told({ id, rows, found }: { id: string; rows: number; found: Result<Col
       <p>
         {used === undefined ? (
           <>
-            Not weighed yet; by the rule <b className="count">{metres(predicted)}</b> are used.
+            Not weighed yet; estimated <b className="count">{metres(predicted)}</b> used so far.
           </>
         ) : (
           <>
             <b className="count">{metres(used)}</b> used
             {off === undefined || off === 0
-              ? ', as forecast'
+              ? ', as expected'
               : `, ${Math.abs(off)} % ${off > 0 ? 'more' : 'less'} than forecast`}
             .
           </>
@@ -73,10 +73,10 @@ function Told({ id, rows, found }: { id: string; rows: number; found: Result<Col
       </p>
       <p>
         {left.mid < 0.05 ? (
-          'Nothing is still to come'
+          'Nothing left to use'
         ) : (
           <>
-            Still to come{' '}
+            Still to use{' '}
             <b className="count">
               {yarnLengthNumber(left.low, told)}–{metres(left.high)}
             </b>
@@ -84,7 +84,7 @@ function Told({ id, rows, found }: { id: string; rows: number; found: Result<Col
         )}
         {chance === undefined || left.mid < 0.05 ? null : (
           <>
-            ; what you have is enough with a chance of <b className="count">{chanceText(chance)}</b>
+            ; chance that what you have is enough: <b className="count">{chanceText(chance)}</b>
           </>
         )}
         .
@@ -94,14 +94,14 @@ function Told({ id, rows, found }: { id: string; rows: number; found: Result<Col
           <span aria-hidden>✕ </span>
           It ends {endsAtText(endsAt, rows)}.{' '}
           <Link to={`/works/${id}/onward`} className="underline underline-offset-4">
-            Plan the rest anew
+            Plan the rest again
           </Link>
         </p>
       ) : null}
       {doubtful ? (
         <p className="text-ochre">
           <span aria-hidden>△ </span>
-          That weighing is far off: check grams, which ball, and that it was dry.
+          This weight looks far off. Check the grams, the ball, and that it was dry.
         </p>
       ) : null}
     </div>
@@ -169,7 +169,7 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
         </SelectField>
         <TextField label="Ball" value={ball} onChange={setBall} inputMode="numeric" className="count" />
         <TextField
-          label="Begun with, g"
+          label="Started at (g)"
           value={begun}
           onChange={setBefore}
           inputMode="decimal"
@@ -177,14 +177,14 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
           wrong={tried && !(start.ok && start.value > 0) ? 'Type grams.' : undefined}
         />
         <TextField
-          label="Weighs now, g"
+          label="Weighs now (g)"
           value={after}
           onChange={setAfter}
           inputMode="decimal"
           className="count"
           wrong={tried && !now.ok ? 'Type grams.' : undefined}
         />
-        <SelectField label="Scale reads to" value={bound} onChange={setBound}>
+        <SelectField label="Scale is accurate to" value={bound} onChange={setBound}>
           <option value="0.1">± 0.1 g</option>
           <option value="0.5">± 0.5 g</option>
           <option value="1">± 1 g</option>
@@ -192,7 +192,7 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
       </div>
       <div className="flex flex-wrap items-center gap-3">
         <Button type="submit" disabled={adding.isLoading}>
-          Keep this weighing
+          Save weighing
         </Button>
       </div>
       <details>
@@ -201,7 +201,7 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
         </summary>
         <div className="flex flex-wrap items-end gap-3">
           <div className="w-[150px]">
-            <TextField label="Lies on it, g" value={lies} onChange={setLies} inputMode="decimal" className="count" />
+            <TextField label="On the scale (g)" value={lies} onChange={setLies} inputMode="decimal" className="count" />
           </div>
           <Button
             onClick={async () => {

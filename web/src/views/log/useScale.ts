@@ -24,7 +24,7 @@ async function put(grams: number | undefined): Promise<boolean> {
 
 async function ask(): Promise<unknown> {
   const answer = await fetch('/api/scale');
-  if (!answer.ok) throw new Error('The scale does not answer.');
+  if (!answer.ok) throw new Error('The scale isn’t answering.');
   return answer.json();
 }
 
@@ -34,15 +34,15 @@ const port = { ask, wait };
 export function useScale(): Scale {
   const [words, setWords] = useState('');
   const read = useCallback(async (lies: number | undefined) => {
-    setWords('The scale settles…');
+    setWords('The scale is settling…');
     const borne = await put(lies);
-    const found = borne ? await readScale(port) : { words: 'It bears 0 to 5000 g. Type the grams instead.' };
+    const found = borne ? await readScale(port) : { words: 'The scale takes 0 to 5000 g. Type the grams instead.' };
     setWords(found.words);
     return found;
   }, []);
   const zero = useCallback(async (lies: number | undefined) => {
     const done = (await put(lies)) && (await post('tare', {}));
-    setWords(done ? 'It shows 0. Now lay the ball on it as well.' : 'The scale does not answer.');
+    setWords(done ? 'It shows 0. Now put the ball on it.' : 'The scale isn’t answering.');
   }, []);
   return { read, zero, words };
 }

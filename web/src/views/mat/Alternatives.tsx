@@ -32,7 +32,7 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
     rowsWord,
     `${round ? 'Across' : 'Finished'}, ${unitWord(units)}`,
     // A range less a wish is a range again: in the ticket there is room for it, here there is not.
-    ...(typical ? [] : ['Off the wish']),
+    ...(typical ? [] : ['Difference']),
     ...letters.map((letter) => `${letter}, ${yarnUnit}`),
     ...(hasBalls ? ['Balls'] : []),
     'Ends',
@@ -41,11 +41,11 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse text-[15px]">
-        <caption className="sr-only">Sizes near the wish</caption>
+        <caption className="sr-only">Sizes close to what you asked</caption>
         <thead>
           <tr className="text-[14px] text-soft">
             <th scope="col" className="min-w-[200px] py-2 pl-3 text-left font-normal">
-              {typical ? 'Also possible (typical figures)' : 'Also possible'}
+              {typical ? 'Other sizes (from a typical gauge)' : 'Other sizes'}
             </th>
             {heads.map((head) => (
               <th key={head} scope="col" className="px-2 py-2 text-right font-normal whitespace-nowrap">
@@ -96,7 +96,7 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
                     {sides.length ? (
                       <span className="pr-1 text-ochre">
                         <span aria-hidden>△</span>
-                        <span className="sr-only">more than you allow:</span>
+                        <span className="sr-only">further off than you allow:</span>
                       </span>
                     ) : null}
                     {off(width, width.width)}

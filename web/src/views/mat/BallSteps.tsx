@@ -40,7 +40,7 @@ export function BallSteps({ heights, stitches, rows, figures, word, circle, onCh
   const { units, told } = usePreferences();
   const [ref, measured] = useWidth<HTMLElement>();
   const width = measured;
-  const title = circle ? 'Balls by size' : 'Balls by height';
+  const title = circle ? 'Balls for each size' : 'Balls for each height';
   const counted = heights.map((offer) => ({
     offer,
     balls: ballsOf(figures.get(sizeKey({ stitches, rows: offer.rows }))),
@@ -70,7 +70,7 @@ export function BallSteps({ heights, stitches, rows, figures, word, circle, onCh
   const named = (step: Step) => step.saves || step.offer.rows === rows || step.offer === first || step.offer === last;
   return (
     <section ref={ref} aria-label={title} className="mt-5">
-      <h2 className="text-[17px]">{circle ? title : 'Balls by height, at this width'}</h2>
+      <h2 className="text-[17px]">{circle ? title : 'Balls for each height at this width'}</h2>
       <div className="relative" style={{ height }}>
         <svg width={width} height={height} aria-hidden className="absolute inset-0">
           <path d={under(known) ?? ''} className="fill-sheet" />
@@ -110,7 +110,7 @@ export function BallSteps({ heights, stitches, rows, figures, word, circle, onCh
               key={offer.rows}
               type="button"
               aria-pressed={offer.rows === rows}
-              aria-label={`${offer.rows} ${word}, ${balls ?? 'not yet counted'} balls${saves ? ', the last before one more' : ''}`}
+              aria-label={`${offer.rows} ${word}, ${balls ?? 'not worked out yet'} balls${saves ? ', the largest before another ball' : ''}`}
               onClick={() => onChoose(offer)}
               className="absolute inset-y-0 hover:bg-ink/5"
               style={{ left, width: right - left }}
@@ -119,8 +119,8 @@ export function BallSteps({ heights, stitches, rows, figures, word, circle, onCh
         })}
       </div>
       <p className="-mt-3 text-[14px] text-soft">
-        {circle ? 'Finished size' : 'Finished height'} in {units} below, balls above; a filled foot is the last size
-        before one ball more.
+        {circle ? 'Finished size' : 'Finished height'} in {units} below, balls above. A filled dot is the largest size
+        before you need another ball.
       </p>
     </section>
   );

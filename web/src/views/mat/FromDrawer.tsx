@@ -58,7 +58,7 @@ export function FromDrawer({ wish, onTake }: Props) {
             stopped.current = true;
           }}
         >
-          Stop the search
+          Stop
         </Button>
       ) : (
         <Button onClick={ask}>As big as my yarn allows</Button>
@@ -66,10 +66,10 @@ export function FromDrawer({ wish, onTake }: Props) {
       <p aria-live="polite" className="text-[14px] text-soft">
         {busy && step ? `${step.tried} sizes tried; ${step.stitches} × ${step.rows} can be made…` : null}
         {answer && 'chance' in answer
-          ? `The largest whole size that your yarn makes: enough with a chance of ${chanceText(answer.chance)}.`
+          ? `The largest size your yarn makes (${chanceText(answer.chance)} sure to be enough).`
           : null}
         {answer && 'problem' in answer ? sentence(answer.problem) : null}
-        {answer && 'givenUp' in answer ? 'Stopped; the size is as it was.' : null}
+        {answer && 'givenUp' in answer ? 'Stopped. The size has not changed.' : null}
       </p>
     </div>
   );

@@ -288,7 +288,7 @@ function WishLabel({
     : { left: mat.originX + 4, top: Math.max(2, Math.min(top, mat.originY - height.height.high * mat.scale) - 22) };
   return (
     <p className="pointer-events-none absolute rounded-sm bg-mat/80 px-1 text-[14px] text-chalk" style={place}>
-      wish {lengthNumber(across.mm, units)}
+      asked for {lengthNumber(across.mm, units)}
       {round ? '' : ` × ${lengthNumber(up.mm, units)}`} {unitWord(units)}
       {round ? ' across' : ''}
       {width.tube ? ` (${measureWords[measureOf(prepared.wish)]})` : ''}

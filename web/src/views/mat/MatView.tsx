@@ -48,7 +48,7 @@ export default function MatView() {
     <>
       <Head title="Size" />
       <main id="main" className="p-6">
-        {error ? <Problems problems={problemsOf(error)} /> : <p className="text-soft">Unrolling the mat…</p>}
+        {error ? <Problems problems={problemsOf(error)} /> : <p className="text-soft">Working out the sizes…</p>}
       </main>
     </>
   );
@@ -103,9 +103,11 @@ function MatOfWork({ work }: { work: Work }) {
           <div className="grid max-w-[70ch] gap-4 py-4">
             <Problems problems={refused} />
             <div className="flex flex-wrap gap-3">
-              <ButtonLink to={`/works/${work.id}/wish`}>Change the wish</ButtonLink>
+              <ButtonLink to={`/works/${work.id}/wish`}>Change the idea</ButtonLink>
               {anywhere && !settled ? (
-                <Button onClick={() => draft.change({ ending: 'any', choice: undefined })}>Let it end anywhere</Button>
+                <Button onClick={() => draft.change({ ending: 'any', choice: undefined })}>
+                  Let it stop at any row
+                </Button>
               ) : null}
             </div>
           </div>
@@ -208,7 +210,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_344px]">
       <div className="min-w-0">
         {settled ? (
-          <p className="pb-3 text-[15px] text-soft">This work is {work.state}; its size is settled.</p>
+          <p className="pb-3 text-[15px] text-soft">This work is {work.state}, so its size is fixed.</p>
         ) : (
           <Rules
             edges={prepared.wish.edges}
@@ -233,9 +235,9 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
         />
         {settled ? null : (
           <p className="mt-2 text-[14px] text-soft">
-            Drag an edge, or press ← → ↑ ↓ on it. Long notches:{' '}
-            {isCircle ? '' : `${isTube(prepared) ? 'each face begins a repeat' : 'both edges alike'}, `}ends as it
-            began.
+            Drag an edge, or use the arrow keys on it. Long notches:{' '}
+            {isCircle ? '' : `${isTube(prepared) ? 'each side starts a repeat' : 'both edges match'}, `}the last row
+            matches the first.
           </p>
         )}
         <div className="mt-3">
@@ -275,7 +277,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
         {settled ? null : <FromDrawer wish={wish} onTake={choose} />}
         {settled ? (
           <ButtonLink to={`/works/${work.id}/work`} kind="next">
-            Go on working
+            Go on making
           </ButtonLink>
         ) : (
           <div className="border-t border-transparent bg-paper lg:sticky lg:bottom-0 lg:border-ink lg:py-3">
@@ -286,14 +288,14 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
               disabled={!canBegin}
               className="w-full justify-between text-[19px]"
             >
-              {width.chains ? `Begin: chain ${width.chains}` : 'Begin: make a ring'}
+              {width.chains ? `Start with ${width.chains} chains` : 'Start with a ring'}
             </Button>
           </div>
         )}
         {beginning.error ? <Problems problems={problemsOf(beginning.error)} /> : null}
         <p className="text-[14px] text-soft">
-          Yarn is a forecast until it is weighed: nine times out of ten it lies in this range. Balls are enough 19 times
-          in 20.
+          The yarn is an estimate: 9 times in 10 it falls in this range. The balls are 95 % sure to be enough. Weigh a
+          ball as you go to narrow it.
         </p>
       </div>
     </div>

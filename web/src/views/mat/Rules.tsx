@@ -35,18 +35,18 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, toleranc
   const differ = !circle && edgesDiffer(bound);
   const tube = isTube(rest);
   const edges: readonly { value: EdgeRule; words: string }[] = [
-    { value: 'mirrored', words: tube ? 'Each begins a repeat' : 'Alike' },
-    { value: 'whole', words: tube ? 'As it comes' : `Whole ${bound.across.word}` },
+    { value: 'mirrored', words: tube ? 'Each side starts a repeat' : 'Matching' },
+    { value: 'whole', words: tube ? 'Any width' : `Whole ${bound.across.word}` },
     ...(mayBeCentred(bound, technique) ? [{ value: 'centred' as const, words: 'Centred' }] : []),
   ];
   const endings: readonly { value: EndRule; words: string }[] = [
-    { value: 'as-begun', words: 'As begun' },
+    { value: 'as-begun', words: 'Same as first' },
     { value: 'whole', words: `Whole ${bound.up.word}` },
     { value: 'any', words: round ? 'Any round' : 'Any row' },
   ];
   const policies: readonly { value: Policy; words: string }[] = [
-    { value: 'as-needed', words: 'Carry as needed' },
-    { value: 'carry-always', words: 'Carry always' },
+    { value: 'as-needed', words: 'Carry where needed' },
+    { value: 'carry-always', words: 'Carry all the way' },
     { value: 'cut-always', words: 'Cut' },
     { value: 'bobbins', words: 'Bobbins' },
     { value: 'side-only', words: 'Up the side' },
@@ -54,17 +54,17 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, toleranc
   return (
     <div className="flex flex-wrap gap-x-6 gap-y-2 pb-3">
       {differ ? (
-        <Rule label={tube ? 'Both faces' : <Term name="edges alike">Side edges</Term>}>
+        <Rule label={tube ? 'Both sides' : <Term name="matching edges">Side edges</Term>}>
           <Choice
             small
-            label={tube ? 'Both faces' : 'Side edges'}
+            label={tube ? 'Both sides' : 'Side edges'}
             value={edge}
             options={edges}
             onChange={(next) => onChange({ edges: next, choice: undefined })}
           />
         </Rule>
       ) : null}
-      <Rule label={<Term name="as begun">{lastWords}</Term>}>
+      <Rule label={<Term name="same first and last">{lastWords}</Term>}>
         <Choice
           small
           label={lastWords}
@@ -74,10 +74,10 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, toleranc
         />
       </Rule>
       {technique.policy ? null : (
-        <Rule label={<Term name="carry">Idle strand</Term>}>
+        <Rule label={<Term name="carry">Idle yarn</Term>}>
           <Choice
             small
-            label="Idle strand"
+            label="Idle yarn"
             value={policy}
             options={policies}
             onChange={(next) => onChange({ policy: next })}

@@ -48,12 +48,12 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
   const { made } = prepared.bound.pattern;
   const { pieces } = prepared.wish;
   const round = technique.circle === true;
-  const together = pieces > 1 ? `all ${pieces} together, like yarn and time` : undefined;
+  const together = pieces > 1 ? `all ${pieces} together, as are yarn and time` : undefined;
   const off = sidesOff(prepared, { width, height });
-  const allowed = `more than the ${printLength(prepared.tolerance ?? 0, units)} that you allow`;
+  const allowed = `further off than the ${printLength(prepared.tolerance ?? 0, units)} you allow`;
   const rowsWord = upWord(made);
   return (
-    <section aria-label="Ticket of this size" className="grid content-start">
+    <section aria-label="This size in figures" className="grid content-start">
       <div className="flex items-end gap-3">
         <p
           className="font-display text-[84px] leading-[0.8] font-bold tracking-tight tabular-nums"
@@ -77,7 +77,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
         <Line
           term={upper(rowsWord)}
           value={String(height.rows)}
-          note={height.asBegun ? 'ends as it began' : undefined}
+          note={height.asBegun ? 'last row matches the first' : undefined}
         />
         <Line
           term={round ? 'Diameter' : widthTerm(prepared, width)}
@@ -104,7 +104,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
             stitches={figures?.share[i]}
             of={figures ? figures.share.reduce((sum, count) => sum + count, 0) : 1}
             units={units}
-            each={pieces > 1 ? ' a piece' : ''}
+            each={pieces > 1 ? ' per piece' : ''}
           />
         ))}
       </ul>
@@ -117,7 +117,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
         <Line
           term="Time"
           value={figures ? hoursText(figures.time) : '…'}
-          note={prepared.wish.pace ? 'by your own pace' : 'a steady hand; not yet yours'}
+          note={prepared.wish.pace ? 'at your pace' : 'at an average pace (yours isn’t known yet)'}
         />
       </dl>
     </section>
@@ -144,7 +144,7 @@ function SecondWidth({ of, measure, units }: { of: TubeSize; measure: TubeMeasur
 function wishNote(by: string, size: WidthOffer['width'], difference: number, units: ToldUnit): string {
   if (by !== 'length') return sourceWords[size.source];
   const from = size.source === 'typical' ? '' : ` · ${sourceWords[size.source]}`;
-  return `${differenceText(size, difference, units).replace(' typical', '')} from the wish${from}`;
+  return `${differenceText(size, difference, units).replace(' typical', '')} from what you asked${from}`;
 }
 
 /** `6 + 4` of `a multiple of 6 + 4`. */
@@ -162,7 +162,7 @@ function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>
       </p>
       {alike.stitches.multiple === works.stitches.multiple && alike.stitches.extra === works.stitches.extra ? null : (
         <p className="text-[14px]">
-          {width.tube ? 'Each face begins a repeat' : <Term name="matching edges">Matching edges</Term>}:{' '}
+          {width.tube ? 'Each side starts a repeat' : <Term name="matching edges">Matching edges</Term>}:{' '}
           {multipleText(alike.stitches)} (chain {shortMultiple(alike.chains)}).
         </p>
       )}
@@ -223,7 +223,7 @@ function YarnLine({ yarn, need, stitches, of, units, each }: YarnLineProps) {
           </span>
           <span>
             {need?.balls ? ballsText(need.balls).replace(' typical', '') : null}
-            {need?.drawer ? `; yours ${chanceText(need.drawer.chance)}` : null}
+            {need?.drawer ? `; what you have: ${chanceText(need.drawer.chance)} sure` : null}
           </span>
         </p>
         <div className="mt-1 h-2 border border-rule bg-sheet">

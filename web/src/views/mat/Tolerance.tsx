@@ -19,7 +19,7 @@ export function Tolerance({ tolerance, units, onChange }: Props) {
   return (
     <div>
       <label htmlFor="tolerance" className="mb-0.5 block text-[14px] text-soft">
-        Off the wish, at most
+        How far off may it be?
       </label>
       <span className="flex items-center gap-2">
         <input

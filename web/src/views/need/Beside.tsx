@@ -38,7 +38,7 @@ export function Beside({ wish }: { wish: Wish }) {
         {others.map((key, i) => (
           <div key={i === 0 ? 'first' : 'second'} className="w-[250px]">
             <label htmlFor={`beside-${i}`} className="label">
-              {i === 0 ? 'Set beside it' : 'and'}
+              {i === 0 ? 'Compare with' : 'and'}
             </label>
             <select
               id={`beside-${i}`}
@@ -64,11 +64,7 @@ export function Beside({ wish }: { wish: Wish }) {
               <div className="min-w-0 text-[15px]">
                 <p className="font-display text-[18px] font-semibold">{each.name}</p>
                 <p className="count text-[15px]">{sizeText(each.width, each.height, told)}</p>
-                {each.key === base.key ? (
-                  <p className="text-soft">as wished for</p>
-                ) : (
-                  <Against one={each} base={base} />
-                )}
+                {each.key === base.key ? <p className="text-soft">as planned</p> : <Against one={each} base={base} />}
               </div>
             </li>
           ))}
@@ -76,8 +72,8 @@ export function Beside({ wish }: { wish: Wish }) {
       ) : null}
       {missing.length ? (
         <p className="pt-2 text-[15px] text-soft">
-          {missing.map((key) => patternBook.find((pattern) => pattern.key === key)?.name).join(' and ')} cannot be made
-          for this wish: its repeat, its item or its making does not fit.
+          {missing.map((key) => patternBook.find((pattern) => pattern.key === key)?.name).join(' and ')} doesn’t suit
+          this project: its repeat, the item or the way of working doesn’t fit.
         </p>
       ) : null}
     </div>
@@ -114,7 +110,7 @@ function Against({ one, base }: { one: PatternFigures; base: PatternFigures }) {
 function more(difference: number, what: string, alike: number): string {
   const size = Math.abs(difference);
   const plural = what.startsWith('m ') ? what : `${what}s`;
-  if (size <= alike) return `as many ${plural}`;
+  if (size <= alike) return `the same number of ${plural}`;
   const shown = Math.max(1, Math.round(size));
   return `${shown} ${shown === 1 ? what : plural} ${difference < 0 ? 'less' : 'more'}`;
 }

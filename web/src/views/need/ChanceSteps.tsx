@@ -10,9 +10,12 @@ export function ChanceSteps({ chances, need }: { chances: readonly Chance[]; nee
   return (
     <div>
       <p className="text-[16px]">
-        Buy <b className="count">{need.replace(' typical', '')}</b>: enough 19 times in 20.
+        Buy <b className="count">{need.replace(' typical', '')}</b>(95 % sure to be enough).
       </p>
-      <ol className="mt-2 flex items-end gap-2 border-b border-ink" aria-label="Chance by balls">
+      <ol
+        className="mt-2 flex items-end gap-2 border-b border-ink"
+        aria-label="How likely each number of balls is enough"
+      >
         {chances.map(({ balls, chance }) => {
           const enough = chance >= sure;
           return (
@@ -28,7 +31,7 @@ export function ChanceSteps({ chances, need }: { chances: readonly Chance[]; nee
           );
         })}
       </ol>
-      <p className="pt-1 text-[14px] text-soft">balls; filled where they are sure enough</p>
+      <p className="pt-1 text-[14px] text-soft">balls; filled where they are at least 95 % sure</p>
     </div>
   );
 }

@@ -39,7 +39,7 @@ function NeedOfWork({ work }: { work: Work }) {
   const settled = work.state !== 'wished';
   return (
     <>
-      <Head title={work.wish.title} under="What it takes, and how sure that is">
+      <Head title={work.wish.title} under="How much you need, and how sure that is">
         <DraftHead draft={draft} settled={settled} />
         <Stages work={work} here="yarn" />
       </Head>
@@ -58,7 +58,7 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
   const planned = useMemo(() => ({ wish: begun ? work.wish : wish, begun }), [begun, work.wish, wish]);
   const { document, problems, busy } = usePlanDocument(planned);
   if (problems.length) return <Problems problems={problems} />;
-  if (!document) return <p className="py-4 text-soft">Laying, routing and measuring…</p>;
+  if (!document) return <p className="py-4 text-soft">Working out the yarn…</p>;
   return (
     <div aria-busy={busy} className={busy ? 'opacity-60' : ''}>
       <ul>
@@ -67,7 +67,7 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
         ))}
       </ul>
       <section className="mt-8">
-        <h2 className="border-b border-ink pb-1 text-[19px]">The idle colour, one way or another</h2>
+        <h2 className="border-b border-ink pb-1 text-[19px]">What to do with the idle yarn</h2>
         <div className="pt-3">
           <Problems
             problems={document.warnings.filter(({ code }) => code === 'many-ends') as Problem[]}
@@ -76,17 +76,17 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
         </div>
         <Policies document={document} settled={settled} onTake={(policy) => draft.change({ policy })} />
         <div className="mt-3">
-          <ButtonLink to={`/works/${id}/strips`}>Try the ways on test strips</ButtonLink>
+          <ButtonLink to={`/works/${id}/strips`}>Compare them on test strips</ButtonLink>
         </div>
       </section>
       <section className="mt-8">
-        <h2 className="border-b border-ink pb-1 text-[19px]">In another pattern</h2>
+        <h2 className="border-b border-ink pb-1 text-[19px]">Compare patterns</h2>
         <Beside wish={wish} />
       </section>
       <section className="mt-8 grid gap-x-10 gap-y-4 lg:grid-cols-2">
         <div>
-          <h2 className="border-b border-ink pb-1 text-[19px]">What to measure next</h2>
-          <p className="py-2 text-[15px] text-soft">Each reading, and how far the yarn can then still be off.</p>
+          <h2 className="border-b border-ink pb-1 text-[19px]">How to be more certain</h2>
+          <p className="py-2 text-[15px] text-soft">What you could measure, and how close the estimate then gets.</p>
           <ul>
             {document.measureNext.map((next) => (
               <li key={next.what} className="flex justify-between gap-4 border-b border-rule py-2 text-[16px]">
@@ -97,7 +97,7 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
           </ul>
         </div>
         <div>
-          <h2 className="border-b border-ink pb-1 text-[19px]">One step smaller</h2>
+          <h2 className="border-b border-ink pb-1 text-[19px]">One size smaller</h2>
           {document.savings.length ? (
             document.savings.map((saving) => (
               <p key={saving} className="border-b border-rule py-2 text-[16px]">
@@ -105,10 +105,10 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
               </p>
             ))
           ) : (
-            <p className="py-2 text-[15px] text-soft">Neither a step narrower nor a step shorter saves a whole ball.</p>
+            <p className="py-2 text-[15px] text-soft">One size narrower or shorter doesn’t save a whole ball.</p>
           )}
           <p className="py-2 text-[15px] text-soft">
-            Buy one dye lot, and all of it at once; where lots differ, alternate balls every two rows.
+            Buy it all at once, from one dye lot. If lots differ, change balls every two rows.
           </p>
         </div>
       </section>
@@ -160,7 +160,7 @@ function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number];
           <ChanceSteps chances={colour.chances} need={colour.balls?.text ?? ''} />
         ) : (
           <p className="text-[15px] text-soft">
-            Type grams and metres a ball into the wish, and the balls are counted too.
+            Add grams and metres per ball on the Idea page to see how many balls to buy.
           </p>
         )}
         {colour.drawer ? (

@@ -15,8 +15,8 @@ export function Policies({ document, settled, onTake }: Props) {
     ['Ends', 'end'],
     ['Minutes'],
     ['Stitches carried', 'carry'],
-    ['Two and more inside'],
-    ['Shows through'],
+    ['Two or more strands inside'],
+    ['Visible through the fabric'],
   ] as const;
   return (
     <div className="overflow-x-auto">
@@ -24,7 +24,7 @@ export function Policies({ document, settled, onTake }: Props) {
         <thead>
           <tr className="text-[14px] text-soft">
             <th scope="col" className="py-2 text-left font-normal">
-              Way
+              What you do
             </th>
             {heads.map(([head, term]) => (
               <th key={head} scope="col" className="px-3 py-2 text-right font-normal whitespace-nowrap">
@@ -52,7 +52,7 @@ export function Policies({ document, settled, onTake }: Props) {
                     {way.name}
                   </button>
                   {way.sameAs ? (
-                    <p className="px-2 pb-1.5 text-[14px] text-soft">the same here as “{way.sameAs}”</p>
+                    <p className="px-2 pb-1.5 text-[14px] text-soft">same result here as “{way.sameAs}”</p>
                   ) : null}
                 </th>
                 <Cell>about {way.extraMetres.toFixed(0)} m</Cell>

@@ -39,7 +39,7 @@ function StripsOfWork({ work }: { work: Work }) {
   const strips = useStrips(draft.wish);
   return (
     <>
-      <Head title={work.wish.title} under="Test strips: one small cloth in three ways with the idle strand">
+      <Head title={work.wish.title} under="Test strips: one small cloth, three ways with the idle yarn">
         <DraftHead draft={draft} settled={work.state !== 'wished'} />
         <Stages work={work} here="yarn" />
       </Head>
@@ -49,7 +49,7 @@ function StripsOfWork({ work }: { work: Work }) {
         {strips ? null : <p className="text-soft">Planning the strips…</p>}
         {strips?.ok ? <Strips work={work} draft={draft} strips={strips.value} /> : null}
         <div className="mt-6">
-          <ButtonLink to={`/works/${work.id}/yarn`}>Back to the yarn</ButtonLink>
+          <ButtonLink to={`/works/${work.id}/yarn`}>Back to Yarn</ButtonLink>
         </div>
       </main>
     </>
@@ -86,7 +86,7 @@ function Strips({ work, draft, strips }: { work: Work; draft: PlanDraft; strips:
           />
         ))}
       </ul>
-      {settled ? <p className="text-[15px] text-soft">This work is {work.state}; its way is settled.</p> : null}
+      {settled ? <p className="text-[15px] text-soft">This work is {work.state}, so this choice is fixed.</p> : null}
     </div>
   );
 }
@@ -108,13 +108,15 @@ function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
       <h2 className="text-[21px]">
         {upper(policyNames[strip.policy])}
         {chosen ? (
-          <span className="ml-2 font-sans text-[14px] font-normal text-verdigris">✓ the way of this plan</span>
+          <span className="ml-2 font-sans text-[14px] font-normal text-verdigris">✓ used in this plan</span>
         ) : null}
       </h2>
       <dl>
         <TermLine term="Ends of the strip" value={String(strip.ends)} />
         <TermLine term="Expected weight" value={`${strip.grams.toFixed(1)} g`} />
-        {strip.ratio === undefined ? null : <TermLine term="Yarn against the rule" value={percent(strip.ratio)} />}
+        {strip.ratio === undefined ? null : (
+          <TermLine term="Yarn compared with the estimate" value={percent(strip.ratio)} />
+        )}
         <TermLine
           term="Whole piece, yarn"
           value={`about ${yarnLengthNumber(strip.pieceMetres, told)} ${yarnLengthUnit(told)}`}
@@ -145,12 +147,12 @@ function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
         </div>
         <div className="pt-[25px]">
           <Button type="submit" disabled={settled}>
-            Keep
+            Save
           </Button>
         </div>
       </form>
       <Button disabled={settled || chosen} onClick={() => onTake(strip.policy)}>
-        Work it this way
+        Use this way
       </Button>
     </li>
   );
@@ -158,5 +160,5 @@ function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
 
 function percent(ratio: number): string {
   const off = Math.round((ratio - 1) * 100);
-  return off === 0 ? 'as predicted' : `${off > 0 ? '+' : '−'}${Math.abs(off)} %`;
+  return off === 0 ? 'as expected' : `${off > 0 ? '+' : '−'}${Math.abs(off)} %`;
 }

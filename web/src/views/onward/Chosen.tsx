@@ -42,14 +42,14 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
   };
   const as = plan.kind === 'planned';
   return (
-    <aside aria-label="The way looked at" className="grid content-start gap-3 lg:sticky lg:top-4">
+    <aside aria-label="The plan you are looking at" className="grid content-start gap-3 lg:sticky lg:top-4">
       <h2 className="text-[23px]">
         <Craft>{restName(plan.kind, work.wish.closing, plan.wish.ending)}</Craft>
       </h2>
       <WorkStrip
         strip={strip}
         onWidth={setWidth}
-        label={`The cloth in ${plan.rows} rows, ${plan.stays} of them worked`}
+        label={`The piece in ${plan.rows} rows, ${plan.stays} of them done`}
       />
       <ul>
         {plan.colours.map(({ letter, left, chance }) => {
@@ -60,9 +60,7 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
               <YarnChip letter={letter} shade={yarn?.shade ?? '#888888'} size={36} />
               <p className="min-w-0 flex-1 leading-snug">
                 <b className="count text-[18px]">{left.mid < 0.05 ? 'Nothing' : metresText(left, told)}</b>{' '}
-                <span className="text-[15px] text-soft">
-                  to come{as ? '' : `, ${differs(left.mid - before, told)}`}
-                </span>
+                <span className="text-[15px] text-soft">to go{as ? '' : `, ${differs(left.mid - before, told)}`}</span>
                 <span className="block text-[15px]">
                   What you have: <Lasts chance={chance} sure={work.wish.sure} />
                 </span>
@@ -74,27 +72,27 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
       <dl className="border-t border-rule text-[16px]">
         <TermLine term="Size" value={finishedFigure(plan.width, plan.height, told, plan.circle)} />
         <TermLine term="Ends to weave in" value={String(plan.ends)} />
-        <TermLine term="Still to work" value={hoursText(plan.time)} />
+        <TermLine term="Time left" value={hoursText(plan.time)} />
         {plan.rip ? (
           <TermLine
-            term="Comes out"
+            term="Rip back"
             value={`${plan.rip.cells} stitches, about ${Math.max(1, Math.round(plan.rip.seconds / 60))} min of work`}
           />
         ) : null}
       </dl>
       {as ? (
         <p className="text-[15px] text-soft">
-          This is the plan as it stands. Look at another way, and take it if it is better.
+          This is your current plan. Look at the others and switch if one suits you better.
         </p>
       ) : (
         <>
           <Button kind="next" onClick={take} disabled={going.isLoading || sending.isLoading || waiting > 0}>
-            Go on this way
+            Switch to this plan
           </Button>
           <p className="text-[14px] text-soft">
             {waiting > 0
-              ? 'Steps are still waiting to be stored; go on when they are.'
-              : 'The plan of now is kept below, and can be looked at again.'}
+              ? 'Some steps are still being saved. Wait a moment, then switch.'
+              : 'Your current plan is kept below, so you can look at it again.'}
           </p>
         </>
       )}

@@ -16,10 +16,10 @@ export function Former({ work }: { work: Work }) {
   const { data: plans } = useFormerQuery(work.id);
   if (!plans?.length) return null;
   return (
-    <section className="mt-8" aria-label="Plans left behind">
-      <h2 className="border-b border-ink pb-1 text-[19px]">Plans left behind</h2>
+    <section className="mt-8" aria-label="Earlier plans">
+      <h2 className="border-b border-ink pb-1 text-[19px]">Earlier plans</h2>
       <ul>
-        <OnePlan work={work} name="The plan of now" />
+        <OnePlan work={work} name="Current plan" />
         {plans.map((plan, i) => (
           <OneFormer key={plan.revision} plan={plan} work={work} ending={(plans[i - 1] ?? work).wish.ending} />
         ))}
@@ -37,7 +37,7 @@ function OneFormer({ plan, work, ending }: { plan: FormerPlan; work: Work; endin
   );
   const why = restName(leftFor, wish.closing, ending).toLowerCase();
   return (
-    <OnePlan work={was} name={`Left at row ${rowsWorked}, ${day.format(new Date(leftAt))}`} under={`for: ${why}`} />
+    <OnePlan work={was} name={`Until row ${rowsWorked},  ${day.format(new Date(leftAt))}`} under={`for: ${why}`} />
   );
 }
 
@@ -64,7 +64,7 @@ function OnePlan({ work, name, under }: { work: Work; name: string; under?: stri
           </dl>
         ) : null}
       </div>
-      <WorkStrip strip={strip} onWidth={setWidth} label={`${name}: its cloth`} />
+      <WorkStrip strip={strip} onWidth={setWidth} label={`${name}: how it looks`} />
     </li>
   );
 }

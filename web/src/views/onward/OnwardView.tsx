@@ -24,7 +24,7 @@ export default function OnwardView() {
   const refusal = problemsOf(error ?? logError);
   return (
     <>
-      <Head title={work?.wish.title ?? 'The rest'} under="The rest, planned anew: what is worked stays">
+      <Head title={work?.wish.title ?? 'The rest'} under="Plan the rest again: what you have made stays">
         {work ? <ButtonLink to={`/works/${id}/work`}>Back to the row</ButtonLink> : null}
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1360px] px-6 pt-5 pb-12">
@@ -33,10 +33,10 @@ export default function OnwardView() {
           <p className="text-[17px]">
             {work.state === 'wished' ? (
               <>
-                Nothing is worked yet: <Link to={`/works/${id}/size`}>choose its size</Link>.
+                Nothing made yet: <Link to={`/works/${id}/size`}>choose a size</Link>.
               </>
             ) : (
-              'This work is finished: there is no rest to plan.'
+              'This project is finished: nothing is left to plan.'
             )}
           </p>
         ) : null}
@@ -54,7 +54,7 @@ function useRest(work: Work, log: WorkLog): Result<RestPlan[]> | undefined {
 function Rest({ work, log }: { work: Work; log: WorkLog }) {
   const found = useRest(work, log);
   const [taken, setTaken] = useState(0);
-  if (!found) return <p className="text-soft">Laying every way it could go on…</p>;
+  if (!found) return <p className="text-soft">Working out the ways to go on…</p>;
   if (!found.ok) return <Problems problems={found.problems} />;
   const plans = found.value;
   const word = courseWord(plans[0]?.making ?? 'flat');
@@ -64,15 +64,15 @@ function Rest({ work, log }: { work: Work; log: WorkLog }) {
     <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_330px]">
       <div className="min-w-0">
         <p className="pb-3 text-[17px]">
-          <b className="count">{rows}</b> of <b className="count">{work.size?.rows}</b> {word.toLowerCase()}s are worked
-          {runs ? `; ${word.toLowerCase()} ${rows + 1}, which is begun, is worked to its end` : ''}.
-          {plans[0]?.measured ? ' Sizes go by what you measured.' : ''}
+          <b className="count">{rows}</b> of <b className="count">{work.size?.rows}</b> {word.toLowerCase()}s are done
+          {runs ? `; ${word.toLowerCase()} ${rows + 1}, already started, will be finished` : ''}.
+          {plans[0]?.measured ? ' Sizes use what you measured.' : ''}
         </p>
         <Ways plans={plans} taken={taken} work={work} onTake={setTaken} />
         {plans[0]?.chance === undefined ? (
           <p className="pt-2 text-[14px] text-soft">
-            Whether it lasts can be told once the balls you have stand in the wish; a ball weighed in the{' '}
-            <Link to={`/works/${work.id}/log`}>log</Link> makes it sure.
+            To see whether the yarn lasts, add the balls you have on the Idea page; a ball weighed in the{' '}
+            <Link to={`/works/${work.id}/log`}>log</Link> gives a better answer.
           </p>
         ) : null}
         <Former work={work} />

@@ -20,7 +20,7 @@ export function Ways({ plans, taken, work, onTake }: WaysProps) {
   return (
     <div className="overflow-x-auto">
       <table className="w-full border-collapse text-[15px]">
-        <caption className="sr-only">Ways for the rest of this work</caption>
+        <caption className="sr-only">Ways to finish this project</caption>
         <thead>
           <tr className="text-[14px] text-soft">
             <th scope="col" className="min-w-[180px] py-2 pl-3 text-left font-normal">
@@ -31,9 +31,9 @@ export function Ways({ plans, taken, work, onTake }: WaysProps) {
               {typical ? 'Typically' : 'Finished'}, {unitWord(told)}
             </Heading>
             {letters.map((letter) => (
-              <Heading key={letter}>{letter} to come</Heading>
+              <Heading key={letter}>{letter} to go</Heading>
             ))}
-            <Heading>Lasts</Heading>
+            <Heading>Yarn lasts</Heading>
             <Heading>Ends</Heading>
             <Heading>Time</Heading>
           </tr>

@@ -38,7 +38,7 @@ export default function RowsView() {
         {error ? (
           <Problems problems={problemsOf(error)} />
         ) : (
-          <p className="text-soft">{cloth === null ? 'No size of this wish can be laid yet.' : 'Writing the rows…'}</p>
+          <p className="text-soft">{cloth === null ? 'No size fits this idea yet.' : 'Writing the rows…'}</p>
         )}
       </main>
     </>
@@ -78,7 +78,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
         <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pb-3">
           <Choice
             small
-            label="Terms"
+            label="Stitch names"
             value={terms}
             options={[
               { value: 'US', words: 'US terms' },
@@ -88,7 +88,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
           />
           <Choice
             small
-            label="Hook in the"
+            label="Hook hand"
             value={hand}
             options={[
               { value: 'right', words: 'Right hand' },
@@ -98,11 +98,11 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
           />
           <Choice
             small
-            label="Rows written"
+            label="How rows are written"
             value={manner}
             options={[
               { value: 'compact', words: 'Short' },
-              { value: 'printed', words: 'As printed' },
+              { value: 'printed', words: 'Like printed patterns' },
             ]}
             onChange={(next) => void setPreferences({ ...preferences, manner: next })}
           />
@@ -116,7 +116,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
           </ul>
           <Choice
             small
-            label="Seen from"
+            label="Side shown"
             value={face}
             options={[
               { value: 'RS', words: 'RS' },
@@ -132,7 +132,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 checked={swapped}
                 onChange={(event) => setSwapped(event.target.checked)}
               />
-              A and B swapped
+              Swap A and B
             </label>
           ) : null}
           {shapeOf(fabric) === 'grid' ? (
@@ -143,7 +143,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 checked={hangs}
                 onChange={(event) => setHangs(event.target.checked)}
               />
-              Hanging strands
+              Show idle yarn
             </label>
           ) : null}
           <div className="ml-auto flex">
@@ -194,7 +194,7 @@ function Why({ fabric, bound, number, terms }: { fabric: Fabric; bound: BoundPat
         onClick={() => setOpen(!open)}
         className="min-h-11 text-[15px] underline underline-offset-4"
       >
-        Why does {word} {number} have just these runs?
+        Why does {word} {number} change colour where it does?
       </button>
       {open ? (
         <div aria-live="polite" className="border-l-4 border-verdigris bg-verdigris-pale px-3 py-1.5 text-[15px]">
@@ -234,7 +234,7 @@ function Legend({ fabric, terms }: { fabric: Fabric; terms: Terms }) {
           onClick={() => setOpen(!open)}
           className="min-h-11 text-[15px] underline underline-offset-4"
         >
-          How they are made
+          How to make the stitches
         </button>
       ) : null}
     </div>

@@ -101,7 +101,7 @@ function Row({ request, number, selected, inHand, onSelect, notes }: RowProps) {
           {row.side} <span aria-hidden>{row.direction === 'right to left' ? '←' : '→'}</span>
           <span className="sr-only">{row.direction}</span>
         </p>
-        {inHand ? <p className="mt-1.5 text-[13px] font-semibold text-verdigris">in hand</p> : null}
+        {inHand ? <p className="mt-1.5 text-[13px] font-semibold text-verdigris">next</p> : null}
       </div>
       <div className="min-w-0 text-[16px] leading-snug">
         <p className="text-soft">{row.start}</p>
@@ -118,7 +118,7 @@ function Row({ request, number, selected, inHand, onSelect, notes }: RowProps) {
             {words}
           </p>
         ))}
-        <p className="mt-1 text-[15px] text-soft">At its end: {row.end}.</p>
+        <p className="mt-1 text-[15px] text-soft">You should have: {row.end}.</p>
         <NotesOf notes={notes} />
         {advice.ahead.map((words) => (
           <p key={words} className="text-[15px] font-medium text-verdigris">

@@ -47,13 +47,13 @@ export default function ShoppingView() {
   const waiting = wished.length - plans.size;
   return (
     <>
-      <Head title="Shopping list" under="Yarn for every work that is wished for and not yet begun" />
+      <Head title="Shopping list" under="Yarn for every planned project you have not started" />
       <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-4 pb-12">
         <p aria-live="polite" className="text-[15px] text-soft">
           {waiting > 0
-            ? `${waiting} of ${wished.length} works still to be counted…`
-            : `${wished.length} works counted.`}
+            ? `${waiting} of ${wished.length} projects still to be counted…`
+            : `For ${wished.length} planned projects.`}
         </p>
         <ul>
           {[...byYarn.entries()].map(([key, { name, shade, price, needs }]) => (
@@ -81,17 +81,19 @@ export default function ShoppingView() {
                 {already(needs) ? <span className="block text-[14px] text-soft">{already(needs)}</span> : null}
                 {price === undefined || !toBuy(needs) ? null : (
                   <span className="block text-[14px] text-soft">
-                    {(price * toBuy(needs)).toFixed(2)} at {price.toFixed(2)} a ball
+                    {(price * toBuy(needs)).toFixed(2)} at {price.toFixed(2)} per ball
                   </span>
                 )}
               </p>
             </li>
           ))}
         </ul>
-        {wished.length ? null : <p className="py-6 text-[17px]">Nothing is wished for, so there is nothing to buy.</p>}
+        {wished.length ? null : (
+          <p className="py-6 text-[17px]">No projects are planned, so there is nothing to buy.</p>
+        )}
         <p className="max-w-[70ch] py-4 text-[15px] text-soft">
-          Whole balls of each work, added up; works that share a yarn may share a ball too. Buy one dye lot, all at
-          once.
+          Whole balls for each project, added up; projects that share a yarn may share a ball too. Buy one dye lot, all
+          at once.
         </p>
       </main>
     </>
@@ -113,7 +115,7 @@ function together(needs: readonly Need[]): string {
 
 function already(needs: readonly Need[]): string {
   const has = needs.reduce((sum, need) => sum + need.has, 0);
-  return has ? `${has} ${has === 1 ? 'ball is' : 'balls are'} there` : '';
+  return has ? `${has} ${has === 1 ? 'ball' : 'balls'} there` : '';
 }
 
 /** The plans of works, made one after the other in the worker. */

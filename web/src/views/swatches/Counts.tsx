@@ -39,7 +39,7 @@ export function Counts({ counts, units, onChange }: Props) {
                 </td>
                 <td className="count">{count.over}</td>
                 <td className="text-[15px] text-soft">
-                  {count.washed ? 'washed' : 'as worked'}
+                  {count.washed ? 'washed' : 'unwashed'}
                   {count.on ? `, ${count.on}` : ''}
                 </td>
                 <td className="w-11">
@@ -82,7 +82,7 @@ function NextCount({ units, onAdd }: { units: LengthUnit; onAdd: (count: SwatchC
   };
   return (
     <form
-      aria-label="Another count"
+      aria-label="Add a count"
       noValidate
       className="mt-3 flex flex-wrap items-start gap-x-4 gap-y-3"
       onSubmit={(event) => {
@@ -93,7 +93,7 @@ function NextCount({ units, onAdd }: { units: LengthUnit; onAdd: (count: SwatchC
       <div>
         <p className="label">Counted</p>
         <Choice
-          label="What was counted"
+          label="What you counted"
           value={what}
           options={[
             { value: 'stitches', words: 'stitches' },
@@ -122,19 +122,19 @@ function NextCount({ units, onAdd }: { units: LengthUnit; onAdd: (count: SwatchC
         />
       </div>
       <div>
-        <p className="label">The swatch is</p>
+        <p className="label">The swatch was</p>
         <Choice
-          label="The swatch is"
+          label="The swatch was"
           value={washed ? 'washed' : 'worked'}
           options={[
-            { value: 'worked', words: 'as worked' },
+            { value: 'worked', words: 'unwashed' },
             { value: 'washed', words: 'washed' },
           ]}
           onChange={(next) => setWashed(next === 'washed')}
         />
       </div>
       <div className="self-end">
-        <Button type="submit">Add this count</Button>
+        <Button type="submit">Save this count</Button>
       </div>
     </form>
   );

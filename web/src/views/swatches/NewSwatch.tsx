@@ -84,7 +84,7 @@ export default function NewSwatch() {
   };
   return (
     <>
-      <Head title="A new swatch" under="A small cloth of the pattern, strands as in the piece" />
+      <Head title="A new swatch" under="A small piece in the pattern, with the idle yarn handled as in your project" />
       <Shelves />
       <main
         id="main"
@@ -101,7 +101,7 @@ export default function NewSwatch() {
               ))}
             </SelectField>
             {pattern && pattern.stitches.length > 1 ? (
-              <SelectField label="Worked in" value={stitch || (pattern.stitches[0] ?? '')} onChange={setStitch}>
+              <SelectField label="Shape" value={stitch || (pattern.stitches[0] ?? '')} onChange={setStitch}>
                 {pattern.stitches.map((each) => (
                   <option key={each} value={each}>
                     {craft(`{${each}}`)}
@@ -110,7 +110,7 @@ export default function NewSwatch() {
               </SelectField>
             ) : null}
             <TextField
-              label="Hook, mm"
+              label="Hook (mm)"
               value={hook}
               onChange={setHook}
               inputMode="decimal"
@@ -118,7 +118,7 @@ export default function NewSwatch() {
               wrong={hookWrong}
             />
           </div>
-          <SelectField label="The idle strand" value={policy} onChange={(next) => setPolicy(next as Policy)}>
+          <SelectField label="Idle yarn" value={policy} onChange={(next) => setPolicy(next as Policy)}>
             {policies.map((each) => (
               <option key={each} value={each}>
                 {policyNames[each]}
@@ -156,8 +156,8 @@ export default function NewSwatch() {
             ))}
           </div>
           <p className="max-w-[62ch] text-[15px] text-soft">
-            Carried strands stiffen and widen the cloth a little: some go up one hook for a supple piece, some go down
-            one so that the strand does not show between tall stitches. Swatch with the hook you mean to use.
+            Carried yarn makes the fabric a little stiffer and wider. Some makers go up a hook size for a softer piece;
+            others go down one so the yarn doesn’t show between tall stitches. Swatch with the hook you mean to use.
           </p>
         </div>
         <aside className="grid content-start gap-4">
@@ -170,7 +170,7 @@ export default function NewSwatch() {
           {plan?.ok ? (
             <p className="text-[17px]">
               <b className="count">{plan.value.across.count}</b> {plan.value.across.word},{' '}
-              <b className="count">{plan.value.up.count}</b> {plan.value.up.word}: {printLength(leastSide, told)} either
+              <b className="count">{plan.value.up.count}</b> {plan.value.up.word}: {printLength(leastSide, told)} each
               way at least, and {plan.value.repeats === 1 ? 'one repeat' : `${plan.value.repeats} repeats`}.
             </p>
           ) : null}

@@ -30,7 +30,7 @@ export default function SwatchBook() {
   const readings = useAnswer(ask);
   return (
     <>
-      <Head title="Swatch book" under="Counts, weights and hooks: what your hand makes of a pattern">
+      <Head title="Swatch book" under="Counts, weights and hooks: how you crochet each pattern">
         <ButtonLink to="/swatches/new" kind="next">
           Plan a swatch
         </ButtonLink>
@@ -40,7 +40,8 @@ export default function SwatchBook() {
         {error ? <Problems problems={problemsOf(error)} /> : null}
         {swatches && !swatches.length ? (
           <p className="max-w-[52ch] py-6 text-[18px]">
-            No swatch yet. A small cloth of the pattern, counted and weighed, narrows every size and every yarn figure.
+            No swatches yet. A small piece of the pattern, counted and weighed, makes every size and yarn figure more
+            exact.
           </p>
         ) : null}
         {swatches?.length ? (
@@ -50,11 +51,11 @@ export default function SwatchBook() {
                 <tr className="border-b border-ink">
                   <th className="py-2 font-semibold">Swatch</th>
                   <th className="font-semibold">Hook</th>
-                  <th className="font-semibold">Idle strand</th>
+                  <th className="font-semibold">Idle yarn</th>
                   <th className="text-right font-semibold">Stitches in {over}</th>
                   <th className="text-right font-semibold">Rows in {over}</th>
                   <th className="text-right font-semibold">Washed</th>
-                  <th className="text-right font-semibold">Yarn it takes</th>
+                  <th className="text-right font-semibold">Yarn used</th>
                 </tr>
               </thead>
               <tbody>
@@ -110,7 +111,7 @@ function SwatchRow({ stored, reading, span }: { stored: StoredSwatch; reading: S
         </>
       ) : (
         <td colSpan={3} className="text-right text-[15px] text-ochre">
-          still to be counted
+          not counted yet
         </td>
       )}
       <td className="count text-right">{reading?.ok ? ratioText(reading.value.ratio) : '–'}</td>
@@ -120,7 +121,7 @@ function SwatchRow({ stored, reading, span }: { stored: StoredSwatch; reading: S
 
 function ratioText(ratio: number): string {
   const percent = Math.round((Math.exp(ratio) - 1) * 100);
-  return percent === 0 ? 'as the rule' : `${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`;
+  return percent === 0 ? 'as estimated' : `${percent > 0 ? '+' : '−'}${Math.abs(percent)} %`;
 }
 
 /** From the counted swatches: the hook to try next for a wished count. */
@@ -139,7 +140,7 @@ function WhichHook({ swatches, over, span }: { swatches: readonly StoredSwatch[]
       <div className="mt-3 flex flex-wrap items-start gap-6">
         <div className="w-[230px]">
           <TextField
-            label={`Stitches wished in ${over}`}
+            label={`Stitches you want in ${over}`}
             value={wanted}
             onChange={setWanted}
             inputMode="decimal"
@@ -155,7 +156,7 @@ function WhichHook({ swatches, over, span }: { swatches: readonly StoredSwatch[]
                 <li key={id} className="flex justify-between gap-4 border-b border-rule py-1.5">
                   <span>{title}</span>
                   <span>
-                    {next === hook ? 'stay with' : 'try'} <b className="count text-[18px]">{next} mm</b>
+                    {next === hook ? 'keep the' : 'try'} <b className="count text-[18px]">{next} mm</b>
                   </span>
                 </li>
               );
@@ -164,7 +165,7 @@ function WhichHook({ swatches, over, span }: { swatches: readonly StoredSwatch[]
         ) : null}
       </div>
       <p className="mt-2 text-[14px] text-soft">
-        Half a millimetre moves a stitch by 4 to 7 % at 4 to 6 mm. It is where to begin the next swatch: swatch again.
+        Half a millimetre changes a stitch by 4 to 7 % at 4 to 6 mm. It is only a starting point: make another swatch.
       </p>
     </section>
   );

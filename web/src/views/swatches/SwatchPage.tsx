@@ -36,7 +36,7 @@ export default function SwatchPage() {
       <Shelves />
       <main id="main" className="p-6">
         {error ? <Problems problems={problemsOf(error)} /> : null}
-        <p className="text-soft">{swatches ? 'There is no such swatch in the book.' : 'Opening…'}</p>
+        <p className="text-soft">{swatches ? 'This swatch is not in the book.' : 'Opening…'}</p>
       </main>
     </>
   );
@@ -106,7 +106,7 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
           <PlansOf stored={stored} reading={made?.reading} />
           {sure ? (
             <div className="flex gap-3">
-              <Button onClick={throwAway}>Yes, throw it away</Button>
+              <Button onClick={throwAway}>Yes, delete it</Button>
               <Button kind="quiet" onClick={() => setSure(false)}>
                 Keep it
               </Button>
@@ -117,7 +117,7 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
               onClick={() => setSure(true)}
               className="min-h-11 justify-self-start text-[15px] text-soft underline underline-offset-4 hover:text-ink"
             >
-              Throw this swatch away
+              Delete this swatch
             </button>
           )}
         </aside>
@@ -132,7 +132,8 @@ function Moved({ plans }: { plans: ChangedSwatch['plans'] }) {
   return (
     <div role="status" className="border-l-4 border-verdigris bg-verdigris-pale px-4 py-3">
       <p className="font-semibold">
-        {plans.length === 1 ? 'One plan goes' : `${plans.length} plans go`} by this swatch and came along:
+        {plans.length === 1 ? 'One project uses' : `${plans.length} projects use`} this swatch and now follow the new
+        figures:
       </p>
       <ul>
         {plans.map((plan) => (
@@ -157,7 +158,7 @@ function Figures({ swatch }: { swatch: Swatch }) {
   if (!worked) {
     return (
       <p className="text-[18px]">
-        Make it, lay it flat, then count stitches and rows below, 2 away from any edge and over {over} or more.
+        Make it and lay it flat. Count stitches and rows at least 2 from any edge, over {over} or more.
       </p>
     );
   }
@@ -173,7 +174,7 @@ function Figures({ swatch }: { swatch: Swatch }) {
       ) : (
         <Big term="washed" value="not counted" quiet />
       )}
-      <Big term="sure to" value={`± ${Math.max(1, Math.round(worked.within * 100))} %`} />
+      <Big term="accurate to" value={`± ${Math.max(1, Math.round(worked.within * 100))} %`} />
     </dl>
   );
 }
@@ -235,7 +236,7 @@ function HowToMake({ swatch, plan }: { swatch: Swatch; plan: SwatchWork['plan'] 
           ) : null}
           work <b className="count text-[20px]">{up.count}</b> {blocks ? 'rows of blocks' : up.word} of{' '}
           <b className="count text-[20px]">{across.count}</b>
-          {across.word === 'stitches' || blocks ? '' : ` ${across.word}`}. It takes {metres}.
+          {across.word === 'stitches' || blocks ? '' : ` ${across.word}`}. Yarn needed: {metres}.
         </p>
       </div>
       <ol className="mt-3 border-t border-rule text-[15px]">
@@ -265,8 +266,8 @@ function PlansOf({ stored, reading }: { stored: StoredSwatch; reading: SwatchWor
     if (wish.ok) await change({ id: work.id, revision: work.revision, wish: wish.value });
   };
   return (
-    <section aria-label="Plans">
-      <h2 className="border-b border-ink pb-1 text-[19px]">Plans that go by it</h2>
+    <section aria-label="Projects">
+      <h2 className="border-b border-ink pb-1 text-[19px]">Projects using this swatch</h2>
       {using.length ? (
         <ul>
           {using.map((work) => (
@@ -283,7 +284,7 @@ function PlansOf({ stored, reading }: { stored: StoredSwatch; reading: SwatchWor
       {reading && !reading.ok ? <Problems problems={reading.problems} kind="warning" /> : null}
       {counted && fitting.length ? (
         <div className="mt-3 grid gap-2">
-          <p className="text-[15px] text-soft">Wished for in the same pattern:</p>
+          <p className="text-[15px] text-soft">Planned in the same pattern:</p>
           {fitting.map((work) => (
             <Button
               key={work.id}

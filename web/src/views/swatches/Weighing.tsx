@@ -56,12 +56,12 @@ export function Weighing({ swatch, reading, onChange }: Props) {
           </SelectField>
         </div>
         <div className="self-end">
-          <Button type="submit">Keep this weight</Button>
+          <Button type="submit">Save weight</Button>
         </div>
         {swatch.weight ? (
           <div className="self-end">
             <Button kind="quiet" onClick={() => onChange(undefined)}>
-              Forget it
+              Remove weight
             </Button>
           </div>
         ) : null}
@@ -74,15 +74,14 @@ export function Weighing({ swatch, reading, onChange }: Props) {
 }
 
 function weightWords(swatch: Swatch, reading: SwatchWork['reading']): string {
-  if (!swatch.weight)
-    return 'Weigh it dry, before washing, with its tails on. It then tells how much yarn your hand takes.';
+  if (!swatch.weight) return 'Weigh it dry, before washing, with its tails on. The weight shows how much yarn you use.';
   if (!reading) return 'Counting…';
   if (!reading.ok) return reading.problems[0] ? problemText(reading.problems[0]) : '';
   const percent = Math.round((Math.exp(reading.value.ratio) - 1) * 100);
   const sure = Math.round(reading.value.error * 1.6449 * 100);
   const than = percent === 0 ? 'as much yarn as' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'} yarn than`;
   const doubt = isDoubtful(firstBelief('measured'), reading.value)
-    ? ' That is far off: check grams and label, and that it was dry and worked with one strand.'
+    ? ' This looks far off. Check the grams and the label, and that it was dry and made with one strand.'
     : '';
-  return `Your hand takes ${than} the rule says, sure to ± ${sure} %. Plans that go by this swatch reckon with it.${doubt}`;
+  return `You use ${than} estimated, accurate to ± ${sure} %. Projects using this swatch take that into account.${doubt}`;
 }

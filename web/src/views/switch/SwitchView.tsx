@@ -3,9 +3,9 @@ import { Head } from '../../app/Shell.tsx';
 import { type Signal, type SwitchStep, switchChannel } from '../../parts/switchDriver.ts';
 
 const pads: readonly { device: Signal['device']; step: SwitchStep; words: string }[] = [
-  { device: 'foot switch', step: 'run', words: 'Foot switch: run done' },
-  { device: 'clicker', step: 'row', words: 'Clicker: row done' },
-  { device: 'clicker', step: 'back', words: 'Clicker: one back' },
+  { device: 'foot switch', step: 'run', words: 'Foot switch: next' },
+  { device: 'clicker', step: 'row', words: 'Clicker: finish row' },
+  { device: 'clicker', step: 'back', words: 'Clicker: back one' },
 ];
 
 /** Stand-ins for a clicker and a foot switch: they send the same signals to the work that is open beside them. */
@@ -28,7 +28,7 @@ export default function SwitchView() {
     <>
       <Head
         title="Practice clicker and foot switch"
-        under="They work the row that is open in another window of this browser"
+        under="They step through the row open in another window of this browser"
       />
       <main id="main" className="grid gap-4 p-6 sm:grid-cols-3">
         {pads.map(({ device, step, words }) => (

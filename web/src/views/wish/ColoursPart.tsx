@@ -51,7 +51,7 @@ export function ColoursPart() {
     setValue('yarns', dealt, { shouldDirty: true });
   };
   return (
-    <Part title="Yarns" hint="A is the lighter. Leave the label empty if it is lost.">
+    <Part title="Yarns" hint="Make A the lighter yarn. No label? Leave the lengths empty.">
       <div className="grid gap-6">
         {yarns.map((yarn, i) => (
           <div key={yarn.letter} className="grid grid-cols-[44px_minmax(0,1fr)] gap-3">
@@ -81,8 +81,8 @@ export function ColoursPart() {
                   </option>
                 ))}
               </Select>
-              <Field name={`yarns.${i}.ballMetres`} label="m a ball" inputMode="decimal" className="count" />
-              <Field name={`yarns.${i}.ballGrams`} label="g a ball" inputMode="decimal" className="count" />
+              <Field name={`yarns.${i}.ballMetres`} label="m per ball" inputMode="decimal" className="count" />
+              <Field name={`yarns.${i}.ballGrams`} label="g per ball" inputMode="decimal" className="count" />
               <div className="flex flex-wrap gap-3 sm:col-span-full">
                 <div className="w-full">
                   <YarnPicker letter={yarn.letter} value={yarn.drawer} onPick={(stored) => pick(i, stored)} />
@@ -90,17 +90,17 @@ export function ColoursPart() {
                 <div className="w-[112px]">
                   <Field
                     name={`yarns.${i}.balls`}
-                    label={yarn.drawer ? 'Set aside' : 'Balls you have'}
+                    label={yarn.drawer ? 'Balls set aside' : 'Balls you have'}
                     inputMode="numeric"
                     className="count"
                   />
                 </div>
                 <div className="w-[112px]">
-                  <Field name={`yarns.${i}.partGrams`} label="Part ball, g" inputMode="decimal" className="count" />
+                  <Field name={`yarns.${i}.partGrams`} label="Opened ball (g)" inputMode="decimal" className="count" />
                 </div>
                 {yarn.drawer ? null : <LabelLine index={i} />}
                 <div className="w-[230px]">
-                  <Field name={`yarns.${i}.blend`} label="Blend, if it is one" placeholder="60 cotton, 40 acrylic" />
+                  <Field name={`yarns.${i}.blend`} label="Blend (optional)" placeholder="60 cotton, 40 acrylic" />
                 </div>
                 {yarns.length > 1 ? (
                   <div className="w-[96px]">
@@ -160,7 +160,7 @@ function LabelLine({ index }: { index: number }) {
   return (
     <div className="w-[196px]">
       <label htmlFor={`label-${index}`} className="label">
-        Label of {letter}, in one line
+        Label of {letter}in one line
       </label>
       <input
         id={`label-${index}`}

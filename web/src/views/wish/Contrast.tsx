@@ -34,7 +34,7 @@ export function Contrast({ yarns, run }: { yarns: WishFormValues['yarns']; run: 
       <p className={`text-[16px] ${looks[reading.verdict]}`}>
         <span aria-hidden>{signs[reading.verdict]} </span>
         {shadeWords(reading)}
-        {lighter ? ' B is the lighter of the two; A usually is.' : ''}
+        {lighter ? ' Here B is the lighter yarn; usually that is A.' : ''}
       </p>
       <ul className="flex flex-wrap gap-x-4 gap-y-3">
         {pairs.map((pair) => (

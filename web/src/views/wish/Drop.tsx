@@ -32,12 +32,12 @@ export function Drop() {
         <input id="drop" className="field count text-[18px]" value={typed} onChange={(e) => setTyped(e.target.value)} />
       </div>
       <Button disabled={!good} onClick={take}>
-        {good ? `Make it ${printLength(make, told)} long` : 'Take the length from it'}
+        {good ? `Make the strap ${printLength(make, told)} long` : 'Use this length'}
       </Button>
       <p className="basis-full text-[14px] text-soft" aria-live="polite">
         {good
-          ? `Twice the drop and ${printLength(strapJoining, told)} to sew or knot are ${printLength(strapWanted(drop.value), told)} with the bag full; the rest is stretch.`
-          : 'From the shoulder or hand to the top of the bag.'}
+          ? `Twice the drop plus ${printLength(strapJoining, told)} to sew or knot makes ${printLength(strapWanted(drop.value), told)} with the bag full. The strap stretches to that.`
+          : 'From the shoulder or hand down to the top of the bag.'}
       </p>
     </div>
   );

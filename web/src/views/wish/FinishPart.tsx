@@ -16,7 +16,7 @@ export function FinishPart() {
   const { asks } = itemNamed(item);
   const shows = (question: Question) => asks.includes(question);
   return (
-    <Part title="Finishing" hint="It takes size, yarn and time, so it is planned with the cloth.">
+    <Part title="Finishing" hint="Finishing adds size, yarn and time, so plan it now.">
       <div className="flex flex-wrap items-start gap-x-5 gap-y-4">
         {shows('border') ? (
           <div className="w-[136px]">
@@ -39,7 +39,7 @@ export function FinishPart() {
         ) : null}
         {shows('ring') ? (
           <div className="w-[150px]">
-            <Field name="ring" label="Hanging ring, inside" className="count text-[18px]" />
+            <Field name="ring" label="Hanging ring (inside width)" className="count text-[18px]" />
           </div>
         ) : null}
         {shows('strap') ? (
@@ -50,7 +50,7 @@ export function FinishPart() {
             <option value="sc across">{told('{sc} across')}</option>
             <option value="hdc">{told('{hdc}')}</option>
             <option value="dc">{told('{dc}')}</option>
-            <option value="bought">a cord, bought or made</option>
+            <option value="bought">a cord you buy or make</option>
           </Select>
         ) : null}
         {shows('strap') && strapKind ? (
@@ -76,14 +76,14 @@ export function FinishPart() {
           <div className="w-[150px]">
             <Field
               name="flap"
-              label="Flap, if one cloth"
+              label="Flap (if made in one piece)"
               placeholder={units === 'cm' ? '10 cm' : '4 in'}
               className="count text-[18px]"
             />
           </div>
         ) : null}
-        <Select name="wash" label="First washing" width="w-[196px]">
-          <option value="">is not reckoned with</option>
+        <Select name="wash" label="First wash" width="w-[196px]">
+          <option value="">leave it out</option>
           <option value="cotton-hot">cotton, hot</option>
           <option value="acrylic">acrylic</option>
           <option value="wool-blocked">wool, wet blocked</option>
@@ -95,22 +95,24 @@ export function FinishPart() {
           </p>
         ) : null}
         <div className="basis-full">
-          <p className="label">Weaving in ends</p>
+          <p className="label">How do you feel about weaving in ends?</p>
           <Choice
-            label="Weaving in ends"
+            label="How do you feel about weaving in ends?"
             value={weaving}
             options={[
-              { value: 'hate', words: 'I would rather not' },
-              { value: 'usual', words: 'It is part of it' },
+              { value: 'hate', words: 'I’d rather avoid it' },
+              { value: 'usual', words: 'I don’t mind' },
               { value: 'easy', words: 'I like it' },
             ]}
             onChange={(next) => setValue('weaving', next, { shouldDirty: true })}
           />
-          <p className="mt-1 text-[14px] text-soft">The fewer you want, the more is carried instead of cut.</p>
+          <p className="mt-1 text-[14px] text-soft">
+            The fewer ends you want, the more yarn is carried instead of cut.
+          </p>
         </div>
         <div className="flex basis-full flex-wrap gap-x-8 gap-y-2">
           <Tick name="closing">{told('A plain closing row of {sc}')}</Tick>
-          <Tick name="smallChildren">For a small child</Tick>
+          <Tick name="smallChildren">For a baby or small child</Tick>
         </div>
       </div>
     </Part>

@@ -34,20 +34,20 @@ export function GaugePart({ advice }: { advice: HookAdvice | undefined }) {
           Hook and <Term name="gauge" />
         </>
       }
-      hint="Counted in this pattern, strands and all, 2 stitches from any edge."
+      hint="Count in this pattern with both colours, at least 2 stitches from any edge."
     >
       <div className="grid gap-4">
         <div className="flex flex-wrap items-end gap-x-6 gap-y-4">
           <div className="w-[104px]">
-            <Field name="hook" label="Hook, mm" inputMode="decimal" className="count text-[18px]" />
+            <Field name="hook" label="Hook (mm)" inputMode="decimal" className="count text-[18px]" />
           </div>
           <Choice
             label={craft('Gauge')}
             value={gaugeFrom}
             options={[
-              { value: 'typical', words: 'Typical for the yarn' },
-              { value: 'counted', words: 'Counted by me' },
-              { value: 'swatch', words: 'From the swatch book' },
+              { value: 'typical', words: 'Typical for this yarn' },
+              { value: 'counted', words: 'I counted it' },
+              { value: 'swatch', words: 'From a swatch' },
             ]}
             onChange={(next) => {
               setValue('gaugeFrom', next, { shouldDirty: true });
@@ -67,7 +67,7 @@ export function GaugePart({ advice }: { advice: HookAdvice | undefined }) {
         {gaugeFrom === 'typical' ? (
           <p className="max-w-[62ch] text-[15px] text-ochre">
             <span aria-hidden>≈ </span>
-            Typical, not yours: every size and yarn figure is then a range. A swatch narrows it.
+            Typical figures, not yet yours, so sizes and yarn are given as ranges. A swatch narrows them.
           </p>
         ) : null}
         <PlanASwatch />
@@ -89,7 +89,7 @@ function FromSwatch({ counted }: { counted: readonly StoredSwatch[] }) {
   const { watch, setValue } = useFormContext<WishFormValues>();
   const { pattern, swatchGauge: taken, hook } = watch();
   const { units } = usePreferences();
-  if (!counted.length) return <p className="text-[15px] text-soft">No swatch in the book is counted yet.</p>;
+  if (!counted.length) return <p className="text-[15px] text-soft">No swatch has been counted yet.</p>;
   const same = (each: StoredSwatch) => Number(each.swatch.pattern.key === pattern);
   const sorted = [...counted].sort((a, b) => same(b) - same(a));
   const chosen = sorted.find((each) => each.id === taken?.swatch);
@@ -129,9 +129,9 @@ function Mismatch({ swatch, pattern, hook }: { swatch: Swatch; pattern: string; 
   const other = swatch.pattern.key !== pattern && swatch.pattern.key ? findPattern(swatch.pattern.key) : undefined;
   const typed = readNumber(hook);
   const words = [
-    other?.ok ? `This swatch is ${other.value.name}: another pattern has another gauge.` : '',
+    other?.ok ? `This swatch is in ${other.value.name}. Another pattern has another gauge.` : '',
     swatch.hook && typed && typed !== swatch.hook
-      ? `It was made with ${swatch.hook} mm; with another hook swatch again.`
+      ? `This swatch was made with a ${swatch.hook} mm hook. Make another for a different hook.`
       : '',
   ].filter(Boolean);
   if (!words.length) return null;
@@ -157,7 +157,7 @@ function PlanASwatch() {
   return (
     <div>
       <Button kind="quiet" onClick={start} className="-ml-4">
-        Plan a swatch for this
+        Plan a swatch for this project
       </Button>
     </div>
   );

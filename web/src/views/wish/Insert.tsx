@@ -33,7 +33,7 @@ export function Insert() {
         />
       </div>
       <Button disabled={!good} onClick={take}>
-        Size it 4 % smaller
+        Make it 4 % smaller
       </Button>
     </div>
   );

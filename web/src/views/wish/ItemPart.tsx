@@ -43,14 +43,14 @@ export function ItemPart() {
     <Part title="What">
       <div className="grid gap-4">
         <Choice
-          label="What it is"
+          label="What are you making?"
           value={watch('item')}
           options={itemKinds.map(({ item }) => ({ value: item, words: itemName(item) }))}
           onChange={choose}
         />
         <div className="grid max-w-[620px] grid-cols-[minmax(0,1fr)_110px] gap-4 sm:grid-cols-[minmax(0,1fr)_110px_170px]">
           <div>
-            <Field name="title" label="What you call it" />
+            <Field name="title" label="Project name" />
           </div>
           <div>
             <Field
@@ -61,7 +61,7 @@ export function ItemPart() {
             />
           </div>
           <div>
-            <Field name="due" label="Wanted by, if at all" type="date" />
+            <Field name="due" label="Needed by (optional)" type="date" />
           </div>
         </div>
       </div>

@@ -41,10 +41,10 @@ export function PatternPart() {
   const told = useCraftWords();
   const take = (next: string) => takePattern({ setValue, watch }, next);
   return (
-    <Part title="Pattern" hint="In your colours, at its true proportion.">
+    <Part title="Pattern" hint="Shown in your colours, in true proportion.">
       <div className="mb-3 max-w-[340px]">
         <label htmlFor="technique" className="label">
-          Made in
+          Technique
         </label>
         <select
           id="technique"
@@ -52,7 +52,7 @@ export function PatternPart() {
           value={technique}
           onChange={(event) => setTechnique(event.target.value)}
         >
-          <option value="offered">every technique that suits</option>
+          <option value="offered">all that suit</option>
           {techniques.map((each) => (
             <option key={each.key} value={each.key}>
               {told(techniqueWords(each.key).name)}
@@ -111,10 +111,10 @@ function boundOf(
 }
 
 const makingWords: Readonly<Partial<Record<StitchPattern['made'], string>>> = {
-  flat: 'rows, turned',
-  'right-side': 'rows, all from the right side',
-  'turned-rounds': 'rounds, turned after each',
-  rounds: 'rounds, never turned',
+  flat: 'rows, turning',
+  'right-side': 'rows, always from the right side',
+  'turned-rounds': 'rounds, turning',
+  rounds: 'rounds, not turning',
 };
 
 /** How it is begun, in the words of what comes of it: a round leaves both ends open, one, or has a bottom. */
@@ -159,14 +159,12 @@ function OrderOfRows() {
     <div className="w-[420px] max-w-full">
       <Field
         name="order"
-        label="Order of rows of your own"
+        label="Your own stripe order"
         placeholder="A A A | B A | A A"
         autoComplete="off"
         className="count"
       />
-      <p className="mt-1 text-[14px] text-soft">
-        One letter a row: opening | what repeats | closing. Or only what repeats.
-      </p>
+      <p className="mt-1 text-[14px] text-soft">One letter per row: start | repeat | end. Or just the repeat.</p>
     </div>
   );
 }
@@ -219,9 +217,9 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       ) : null}
       {pattern.stitches.length > 1 ? (
         <div>
-          <p className="label">Worked in</p>
+          <p className="label">Shape</p>
           <Choice
-            label="Worked in"
+            label="Shape"
             value={pattern.stitches.includes(stitch) ? stitch : (pattern.stitches[0] ?? '')}
             options={pattern.stitches.map((value) => ({ value, words: told(`{${value}}`) }))}
             onChange={(next) => {
@@ -235,7 +233,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       {ways.length > 1 ? (
         <div className="w-[420px] max-w-full">
           <label htmlFor="foundation" className="label">
-            {round ? 'Begun with' : <>The first {told(`{${bound?.stitch ?? ''}}`)} goes into</>}
+            {round ? 'First row' : <>The first {told(`{${bound?.stitch ?? ''}}`)} is worked into</>}
           </label>
           <select id="foundation" className="field" {...register('foundation')}>
             {ways.map((way, i) => (
@@ -250,7 +248,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
         <div className="w-[190px]">
           <Field
             name="increases"
-            label="Increases a round"
+            label="Increases per round"
             placeholder="lies flattest"
             inputMode="numeric"
             className="count"
@@ -260,7 +258,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       {beginsOnChain(values.foundation || ways[0]) ? (
         <div className="w-[200px]">
           <label htmlFor="into" className="label">
-            Into the chain’s loops
+            Work into the chain’s
           </label>
           <select id="into" className="field" {...register('into')}>
             <option value="one loop">one loop</option>
@@ -272,7 +270,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       {technique.ok && technique.value.loops ? (
         <div className="w-[200px]">
           <label htmlFor="loops" className="label">
-            Into the rows’ loops
+            Work into the row below’s
           </label>
           <select id="loops" className="field" {...register('loops')}>
             <option value="both">both loops</option>

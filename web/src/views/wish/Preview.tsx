@@ -68,7 +68,7 @@ export function Preview({ answer, values, begun }: Props) {
   }, [plan, shades, hand]);
   const first = answer && !answer.ok ? answer.problems[0] : undefined;
   return (
-    <section aria-label="What it would come to" className="pt-6">
+    <section aria-label="What you get" className="pt-6">
       <canvas
         ref={canvas}
         aria-hidden
@@ -79,7 +79,7 @@ export function Preview({ answer, values, begun }: Props) {
         {plan ? (
           <>
             <p className="text-[15px] text-soft">
-              {begun ? 'The cloth on the hook' : 'The nearest size the pattern allows'}
+              {begun ? 'What is on the hook' : 'The closest size this pattern allows'}
             </p>
             <p className="mt-0.5 leading-tight">
               <Figure of={finishedFigure(plan.width, plan.height, told, plan.round)} className="text-[21px]" />
@@ -139,7 +139,7 @@ function WayOut({ problem }: { problem: Problem }) {
       ))}
       {up && anywhere !== undefined ? (
         <Button kind="quiet" onClick={() => setValue('ending', 'any', { shouldDirty: true })}>
-          Let it end anywhere
+          Let it stop at any row
         </Button>
       ) : null}
     </div>

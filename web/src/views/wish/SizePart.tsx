@@ -17,7 +17,7 @@ const measureWords = {
 type TubeWidth = keyof typeof measureWords;
 
 const endWords = {
-  'as-begun': 'In the colour it began with',
+  'as-begun': 'Same colour as the first',
   whole: 'With a whole repeat',
   any: 'Anywhere',
 } as const;
@@ -30,7 +30,7 @@ function TubeMeasure() {
   const now: TubeWidth = across || (usual === 'around' ? 'round' : usual);
   return (
     <div>
-      <p className="label">It is in rounds: the width is measured</p>
+      <p className="label">Worked in rounds: the width is measured</p>
       <Choice
         label="The width is measured"
         value={now}
@@ -58,7 +58,7 @@ export function SizePart() {
   const cornered = technique?.ok === true && technique.value.diagonal === true;
   const widths = {
     length: { label: 'Width', after: units, start: usualWidth },
-    chain: { label: 'Chains made', after: 'chains', start: '37' },
+    chain: { label: 'Chains in it', after: 'chains', start: '37' },
     stitches: { label: `${upper(counted)} across`, after: counted, start: '36' },
     repeats: { label: `${upper(blocks)} across`, after: blocks, start: '9' },
   } as const;
@@ -70,7 +70,7 @@ export function SizePart() {
   // A unit that was typed needs no second one behind it.
   const after = (by: string, text: string, words: string) => (by === 'length' && /[a-z"”]/i.test(text) ? '' : words);
   return (
-    <Part title="About how big" hint="The mat then shows only the sizes that the pattern allows.">
+    <Part title="How big?" hint="A rough size will do. Next you see the sizes this pattern allows.">
       <div className="grid gap-4">
         <div className="flex flex-wrap gap-x-6 gap-y-3">
           {round ? null : (
@@ -78,10 +78,10 @@ export function SizePart() {
               label="Width given as"
               value={widthBy}
               options={[
-                { value: 'length', words: 'A width' },
+                { value: 'length', words: 'Width' },
                 ...(cornered && widthBy !== 'chain'
                   ? []
-                  : [{ value: 'chain' as const, words: 'A chain already made' }]),
+                  : [{ value: 'chain' as const, words: 'I already have a chain' }]),
                 { value: 'stitches', words: upper(counted) },
                 // Where a repeat is called as what is counted, one of them is enough.
                 ...(blocks === counted ? [] : [{ value: 'repeats' as const, words: upper(blocks) }]),
@@ -98,11 +98,11 @@ export function SizePart() {
             options={
               round
                 ? [
-                    { value: 'length', words: 'A diameter' },
+                    { value: 'length', words: 'Diameter' },
                     { value: 'rows', words: 'Rounds' },
                   ]
                 : [
-                    { value: 'length', words: `A ${upWord(item)}` },
+                    { value: 'length', words: `${upper(upWord(item))}` },
                     { value: 'rows', words: upper(`${course}s`) },
                     { value: 'repeats', words: upper(bands) },
                   ]
@@ -118,9 +118,9 @@ export function SizePart() {
         {itemNamed(item).asks.includes('drop') ? <Drop /> : null}
         {itemNamed(item).asks.includes('bed') && widthBy === 'length' && heightBy === 'length' ? (
           <div>
-            <p className="label">It lies on</p>
+            <p className="label">Where it will lie</p>
             <Choice
-              label="It lies on"
+              label="Where it will lie"
               value={bedOf(units, width, height)}
               options={beds.map(({ bed }) => ({ value: bed, words: bed }))}
               onChange={(bed) => {
@@ -160,9 +160,9 @@ export function SizePart() {
             />
           </div>
           <div>
-            <p className="label">Bare numbers are in</p>
+            <p className="label">Numbers without a unit are</p>
             <Choice
-              label="Bare numbers are in"
+              label="Numbers without a unit are"
               value={units}
               options={[
                 { value: 'cm', words: 'cm' },
@@ -186,7 +186,7 @@ export function SizePart() {
         </div>
         <label className="flex min-h-11 w-fit cursor-pointer items-center gap-2.5 text-[16px]">
           <input type="checkbox" className="size-5 accent-ink" {...register('open')} />
-          Open end: this is the most, and I decide at each good place
+          Stop anywhere: treat this as the largest size; I’ll decide as I go
         </label>
       </div>
     </Part>

@@ -43,7 +43,7 @@ export default function WishView() {
   if (!ready) {
     return (
       <>
-        <Head title="Wish" />
+        <Head title="Idea" />
         <main id="main" className="p-6">
           {error ? <Problems problems={problemsOf(error)} /> : <p className="text-soft">Opening…</p>}
         </main>
@@ -67,9 +67,9 @@ export default function WishView() {
 
 const keptWords: Readonly<Record<KeptState, string>> = {
   untouched: '',
-  waiting: 'Keeping…',
-  kept: 'Kept, half done',
-  away: 'Not kept: the server is away. Trying again…',
+  waiting: 'Saving…',
+  kept: 'Draft saved',
+  away: 'Not saved: the server is away. Trying again…',
 };
 
 /** What the last one taught: “to change next time” of the work that this one follows. */
@@ -77,10 +77,10 @@ function Lessons({ of }: { of: readonly string[] }) {
   if (!of.length) return null;
   return (
     <section
-      aria-label="To change this time"
+      aria-label="Your note from last time"
       className="mt-5 border-l-4 border-ochre bg-ochre-pale px-3 py-2 text-[15px]"
     >
-      <h2 className="text-[16px] font-semibold">To change this time, as you noted on the last one</h2>
+      <h2 className="text-[16px] font-semibold">You noted on the last one: change this</h2>
       <ul className="mt-1 list-disc pl-5">
         {of.map((lesson) => (
           <li key={lesson}>{lesson}</li>
@@ -170,10 +170,13 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
 
   return (
     <FormProvider {...form}>
-      <Head title={work ? work.wish.title : 'New wish'} under="What it is, about how big, in which pattern and yarns">
+      <Head
+        title={work ? work.wish.title : 'New project'}
+        under="Choose what to make, roughly how big, the pattern and the yarns"
+      >
         {frozen ? null : <UndoRedo {...steps} />}
         <p aria-live="polite" className="text-[14px] text-soft">
-          {fromDraft && kept.state === 'untouched' ? 'Kept, half done' : keptWords[kept.state]}
+          {fromDraft && kept.state === 'untouched' ? 'Draft saved' : keptWords[kept.state]}
         </p>
         {work ? <Stages work={work} here="wish" /> : null}
       </Head>
@@ -181,7 +184,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
         id="main"
         className="mx-auto grid w-full max-w-[1440px] grid-cols-[minmax(0,1fr)] gap-x-10 px-6 pb-10 lg:grid-cols-[minmax(0,1fr)_372px]"
       >
-        <form onSubmit={save} noValidate aria-label="Wish">
+        <form onSubmit={save} noValidate aria-label="Idea">
           {work ? <Notice text={work.notice} /> : null}
           <Lessons of={work?.wish.lessons ?? []} />
           <fieldset disabled={frozen} className="min-w-0">
@@ -201,9 +204,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
           <Preview answer={answer} values={values} begun={frozen} />
           <div className="mt-4 grid gap-3">
             {frozen ? (
-              <p className="text-[15px] text-soft">
-                This work is {work.state}: its plan is settled and no longer changed.
-              </p>
+              <p className="text-[15px] text-soft">This work is {work.state}, so its plan no longer changes.</p>
             ) : (
               <Button
                 kind="next"
@@ -211,12 +212,12 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
                 disabled={adding.isLoading || changing.isLoading}
                 className="w-full text-[18px]"
               >
-                Lay it on the mat
+                See sizes
               </Button>
             )}
             {half && !frozen ? (
               <Button kind="quiet" onClick={giveUp}>
-                {work ? 'Back to the wish as it was' : 'Give this wish up'}
+                {work ? 'Undo all changes' : 'Delete this draft'}
               </Button>
             ) : null}
             <Problems problems={refusal} />

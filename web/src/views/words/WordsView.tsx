@@ -15,10 +15,10 @@ export default function WordsView() {
   const other = own === 'US' ? 'UK' : 'US';
   return (
     <>
-      <Head title="Words" under="Stitches in your terms and in the others, and what the terms mean here" />
+      <Head title="Glossary" under="Stitch names in US and UK terms, and what each word means" />
       <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-5 pb-12">
-        <h2 className="border-b border-ink pb-1 text-[19px]">Stitches and where they are worked</h2>
+        <h2 className="border-b border-ink pb-1 text-[19px]">Stitches and where to work them</h2>
         <ul className="grid gap-x-8 md:grid-cols-2">
           {stitchKinds.map((kind) => (
             <li

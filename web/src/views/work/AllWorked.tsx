@@ -23,19 +23,19 @@ export function AllWorked({ work, cloth, waiting }: { work: Work; cloth: WorkClo
   return (
     <section className="grid max-w-[60ch] content-start gap-4 p-6 text-[19px]">
       <h2 className="text-[34px]">
-        All {cloth.fabric.courses} {word}s are worked
+        All {cloth.fabric.courses} {word}s done
       </h2>
       <p>
-        {last.stitches} stitches should stand in the last {word}. Cut 15 cm, draw the end through the last loop, and
-        weave each end in inside its own colour.
+        {last.stitches} stitches in the last {word}. Fasten off: cut the yarn, leaving 15 cm, and pull the end through
+        the last loop. Weave in each end inside its own colour.
       </p>
       <p className="flex flex-wrap gap-3">
-        <ButtonLink to={`/works/${id}/finish`}>See what is done off the hook</ButtonLink>
-        <ButtonLink to={`/works/${id}/log`}>Log how it came out</ButtonLink>
+        <ButtonLink to={`/works/${id}/finish`}>See the finishing steps</ButtonLink>
+        <ButtonLink to={`/works/${id}/log`}>Note how it turned out</ButtonLink>
       </p>
       {work.state === 'begun' ? (
         <Button kind="next" onClick={() => setWanted(true)} className="justify-self-start">
-          Mark it finished
+          Mark as finished
         </Button>
       ) : (
         <p className="text-verdigris">✓ Finished.</p>

@@ -31,17 +31,17 @@ export function OpenEndBand({ work, cloth, costs, rows }: Props) {
   const known = end.lasts.filter((each) => each.chance !== undefined);
   return (
     <section
-      aria-label="It could end here"
+      aria-label="You can stop here"
       className="mb-2 border-l-4 border-verdigris bg-verdigris-pale px-3 py-2 text-[17px]"
     >
-      {fabric.making === 'diagonals' ? 'It could begin to shrink here, and end as ' : 'It could end here: '}
+      {fabric.making === 'diagonals' ? 'You can start decreasing here for ' : 'You can stop here: '}
       <b className="count">{finishedText(end.width, end.height, told, end.circle)}</b>
       {fabric.making === 'diagonals' ? '. ' : ' so far. '}
       {end.next === undefined
-        ? 'It is as large as it may become.'
-        : `The next good place is ${word} ${end.next}${known.length ? `; the yarn lasts to it: ${known.map(({ letter, chance }) => `${letter} ${chanceText(chance ?? 0)}`).join(', ')}` : ''}.`}{' '}
+        ? 'It has reached the largest size you set.'
+        : `The next good place to stop is ${word} ${end.next}${known.length ? `; the yarn will last that far: ${known.map(({ letter, chance }) => `${letter} ${chanceText(chance ?? 0)}`).join(', ')}` : ''}.`}{' '}
       <Link to={`/works/${work.id}/onward`} className="underline underline-offset-4">
-        End it, or see every way on
+        Stop here, or see the other ways to go on
       </Link>
     </section>
   );

@@ -5,18 +5,18 @@ import { Link } from 'react-router';
 import type { Flag, Reading } from './useReading.ts';
 
 const tugWords: Readonly<Record<Tug, string>> = {
-  never: 'do not tell me',
-  change: 'at each change',
-  row: 'at the end of the row',
-  loosely: 'never: lay it in loosely',
+  never: 'don’t remind me',
+  change: 'at each colour change',
+  row: 'at the end of each row',
+  loosely: 'never: I lay it in loosely',
 };
 
 const words: Readonly<Record<Flag, string>> = {
   big: 'Bigger',
-  dark: 'Dark room',
-  aloud: 'Read each run aloud',
+  dark: 'Dark screen',
+  aloud: 'Read each step aloud',
   awake: 'Keep the screen awake',
-  ahead: 'Cover the rows worked, show those to come',
+  ahead: 'Hide finished rows and show those to come',
 };
 
 /** How the row is read on this device. */
@@ -31,13 +31,13 @@ export function ReadingSettings({
     <Popover.Root>
       <Popover.Trigger className="inline-flex min-h-11 items-center gap-2 rounded-md px-2 hover:bg-sheet">
         <Settings2 aria-hidden className="size-4" />
-        Reading
+        Display
       </Popover.Trigger>
       <Popover.Portal>
         <Popover.Content
           align="end"
           sideOffset={6}
-          aria-label="Reading"
+          aria-label="Display"
           className="z-20 grid rounded-md border border-ink bg-paper p-4 shadow-[0_6px_18px_rgb(43_27_48/0.16)]"
         >
           {(Object.keys(words) as Flag[]).map((name) => (
@@ -52,7 +52,7 @@ export function ReadingSettings({
             </label>
           ))}
           <label className="flex min-h-11 items-center gap-3">
-            Tug the idle strand
+            Remind me to pull the idle yarn snug
             <select
               className="field w-auto"
               value={reading.tug}
@@ -66,8 +66,8 @@ export function ReadingSettings({
             </select>
           </label>
           <p className="mt-2 max-w-[300px] border-t border-rule pt-2 text-[14px] text-soft">
-            Keys: Space or Page Down the next run, Enter the row, Backspace or Page Up one back. A clicker sends the
-            same.{' '}
+            Keys: Space or Page Down for the next step, Enter to finish the row, Backspace or Page Up for one back. A
+            clicker sends the same keys.{' '}
             <Link to="/switch" target="_blank">
               Practice clicker and foot switch
             </Link>

@@ -39,7 +39,7 @@ export function Ribbon({ course, word, done, terms, hand, shadeOf, onDone }: Pro
   return (
     <section
       ref={box}
-      aria-label={`${word} ${course.number}, run ${done + 1} of ${runs.length}`}
+      aria-label={`${word} ${course.number}, step ${done + 1} of ${runs.length}`}
       className={`flex items-stretch gap-2 overflow-hidden ${flow}`}
     >
       {hiddenBefore > 0 && shownBefore > 0 ? <More count={hiddenBefore} /> : null}
@@ -50,7 +50,7 @@ export function Ribbon({ course, word, done, terms, hand, shadeOf, onDone }: Pro
         <button
           type="button"
           onClick={onDone}
-          aria-label={`${currentWords(course, current, terms)}. Run done`}
+          aria-label={`${currentWords(course, current, terms)}. Next`}
           className={`${yarnClass(current.colour)} flex min-h-[212px] min-w-0 flex-1 flex-wrap items-center justify-center gap-x-8 gap-y-2 rounded-md border-4 border-paper px-3 sm:px-6 py-3 text-left outline-4 outline-ink -outline-offset-0 m-1`}
           style={yarnStyle(shadeOf(current.colour))}
         >

@@ -30,7 +30,7 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
         <Line term={counted === 'blocks' ? 'Blocks' : 'Stitches'} value={String(course.stitches)} big />
         {kinds ? (
           <Line
-            term="Of which"
+            term="In each colour"
             value={course.byKind.map(({ kind, count }) => summedStitch(count, kind, terms)).join(', ')}
           />
         ) : null}
@@ -43,7 +43,7 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
         {course.close?.kind === 'slip' ? null : (
           <Line term="Last stitch" value={`${stitchWord(course.last.kind, terms)} in ${course.last.colour}`} />
         )}
-        {close ? <Line term="Ended with" value={close} /> : null}
+        {close ? <Line term="Joined with" value={close} /> : null}
         <Line term="Then" value={next ?? 'fasten off'} />
         {turn ? (
           <>

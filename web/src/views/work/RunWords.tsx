@@ -27,7 +27,7 @@ export function RunWords({ row: { course, run, at, idle, below, hints }, terms, 
         ))}
         {below ? (
           <span>
-            <span className="text-soft">{word} below: </span>
+            <span className="text-soft">Compare: </span>
             {below}
           </span>
         ) : null}

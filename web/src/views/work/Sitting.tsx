@@ -40,7 +40,7 @@ export function Sitting({ workId, log, step }: Props) {
   const problem = problemsOf(adding.error)[0];
   if (since === undefined) {
     const laidDown = (pauses.at(-1) ?? 0) > (steps.at(-1) ?? Infinity);
-    return laidDown ? <span className="text-soft">Laid down; the next step takes it up again</span> : null;
+    return laidDown ? <span className="text-soft">Paused; the next step carries on</span> : null;
   }
   const minutes = Math.floor((at - since) / minute);
   const pause = () => {
@@ -49,7 +49,7 @@ export function Sitting({ workId, log, step }: Props) {
   return (
     <span className="inline-flex flex-wrap items-center gap-x-3">
       <span className={minutes >= restAfter ? 'text-ochre' : 'text-soft'}>
-        <b className="count">{clockWords(minutes)}</b> at it
+        <b className="count">{clockWords(minutes)}</b> in this session
         {minutes >= restAfter ? `: rest your hands for ${restFor} min` : ''}
       </span>
       <button
@@ -61,7 +61,7 @@ export function Sitting({ workId, log, step }: Props) {
         <Pause aria-hidden className="size-4" />
         Pause
       </button>
-      {problem ? <span className="text-brick">✕ The pause is not stored: {words(problem).message}</span> : null}
+      {problem ? <span className="text-brick">✕ The pause wasn’t saved: {words(problem).message}</span> : null}
     </span>
   );
 }

@@ -22,7 +22,7 @@ export function StepButtons({ steps, row, word, hand, children }: Props) {
       className={`sticky bottom-0 flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-rule bg-paper px-6 py-3 max-sm:grid max-sm:grid-cols-2 max-sm:px-4 max-sm:[&_kbd]:hidden ${hand === 'left' ? 'flex-row-reverse' : ''}`}
     >
       <Button onClick={lettingGo(steps.back)} disabled={!steps.canGoBack} className="min-h-14">
-        One back <Key>Backspace</Key>
+        Back one <Key>Backspace</Key>
       </Button>
       {children}
       <span className="flex-1 max-sm:hidden" />
@@ -37,7 +37,7 @@ export function StepButtons({ steps, row, word, hand, children }: Props) {
             shortcut="Space"
             className="min-h-14 min-w-[220px] justify-between text-[20px] max-lg:order-last max-lg:basis-full max-lg:justify-center max-sm:min-w-0"
           >
-            Run done
+            Next
           </Button>
         </>
       ) : null}

@@ -12,16 +12,17 @@ export function WorkHead({ work, counter, children }: { work: Work; counter: Cou
       <h1 className="min-w-0 flex-1 truncate text-[22px] max-sm:basis-[58%]">{work.wish.title}</h1>
       <p role="status" className="flex items-center gap-2 text-[15px] text-soft">
         {counter.refused ? (
-          <span className="text-brick">✕ {counter.refused} The step is kept here.</span>
+          <span className="text-brick">✕ {counter.refused} Your steps are safe in this browser.</span>
         ) : counter.waiting && counter.away ? (
           <span className="flex items-center gap-2 text-ochre">
             <CloudOff aria-hidden className="size-4" />
-            No server. {counter.waiting} {counter.waiting === 1 ? 'step' : 'steps'} kept here until it is back.
+            No server. {counter.waiting} {counter.waiting === 1 ? 'step' : 'steps'} safe in this browser, and sent when
+            it is back.
           </span>
         ) : counter.waiting ? (
-          'Storing…'
+          'Saving…'
         ) : (
-          <span className="text-verdigris">✓ Stored</span>
+          <span className="text-verdigris">✓ Saved</span>
         )}
       </p>
       {children}
@@ -31,7 +32,7 @@ export function WorkHead({ work, counter, children }: { work: Work; counter: Cou
       <Link to={`/works/${work.id}/log`} className="inline-flex min-h-11 items-center px-2">
         Log
       </Link>
-      <ButtonLink to="/">Leave</ButtonLink>
+      <ButtonLink to="/">Close</ButtonLink>
     </header>
   );
 }

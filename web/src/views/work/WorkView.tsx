@@ -42,18 +42,18 @@ export default function WorkView() {
   if (work && cloth && work.state !== 'wished') return <AtWork key={work.id} work={work} cloth={cloth} />;
   return (
     <>
-      <Head title="Work" />
+      <Head title="Make" />
       <main id="main" className="grid max-w-[70ch] gap-4 p-6">
         {error ? <Problems problems={problemsOf(error)} /> : null}
         {work?.state === 'wished' ? (
           <>
-            <p>This work is not begun yet. Choose its size first.</p>
+            <p>This project isn’t started yet. Choose a size first.</p>
             <ButtonLink to={`/works/${id}/size`} kind="next">
-              Choose the size
+              Choose a size
             </ButtonLink>
           </>
         ) : null}
-        {!error && !work ? <p className="text-soft">Taking up the work…</p> : null}
+        {!error && !work ? <p className="text-soft">Opening your project…</p> : null}
       </main>
     </>
   );

@@ -19,7 +19,7 @@ export function CountOff(props: HelpProps) {
       <div className="flex items-end gap-4">
         <div className="w-[190px]">
           <TextField
-            label={`Counted in row ${row}`}
+            label={`Stitches you count in row ${row}`}
             value={counted}
             onChange={setCounted}
             inputMode="numeric"

@@ -42,10 +42,10 @@ export function FindRow({ work, cloth, onGo, close }: HelpProps) {
       }}
     >
       <p className="text-[15px] text-soft">
-        Tap or type the runs as you worked them, from the beginning of the row: {`4${a} 4${b}`}, as many as you can see.
+        Tap or type what you see in your last row, from where it starts: {`4${a} 4${b}`}, as many as you can see.
       </p>
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-2">
-        <SeenRow label="The last row" text={last} onText={setLast} work={work} cloth={cloth} />
+        <SeenRow label="Your last row" text={last} onText={setLast} work={work} cloth={cloth} />
         <SeenRow label="The row under it" text={below} onText={setBelow} work={work} cloth={cloth} />
       </div>
       <Button type="submit" className="justify-self-start">
@@ -53,7 +53,7 @@ export function FindRow({ work, cloth, onGo, close }: HelpProps) {
       </Button>
       <Problems problems={problems} />
       <div aria-live="polite">
-        {found && !found.length ? <p>No row of this work answers to that. Look again at the first run.</p> : null}
+        {found && !found.length ? <p>No row of this project matches. Check the first few stitches again.</p> : null}
         {found?.length ? (
           <ul>
             {found.slice(0, shown).map((each) => (
@@ -75,7 +75,7 @@ export function FindRow({ work, cloth, onGo, close }: HelpProps) {
           </ul>
         ) : null}
         {found && found.length > shown ? (
-          <p className="pt-2">and {found.length - shown} more: tell more of the rows.</p>
+          <p className="pt-2">and {found.length - shown} more. Add more of the row to narrow it down.</p>
         ) : null}
       </div>
     </form>
@@ -113,7 +113,7 @@ function SeenRow({ label, text, onText, work, cloth }: SeenRowProps) {
         ))}
         <button
           type="button"
-          aria-label={`${label}: take the last run off`}
+          aria-label={`${label}: remove the last step`}
           disabled={!text.trim()}
           onClick={() => onText(text.trim().split(/\s+/).slice(0, -1).join(' '))}
           className="inline-flex min-h-11 min-w-11 items-center justify-center rounded-sm border border-edge hover:bg-sheet disabled:text-edge"

@@ -11,9 +11,9 @@ import { Rip } from './Rip.tsx';
 
 const tabs = [
   ['row', 'Find my row'],
-  ['count', 'The count is off'],
+  ['count', 'My count is wrong'],
   ['rip', 'Rip back'],
-  ['slips', 'Slips and cures'],
+  ['slips', 'Common slips and how to mend them'],
 ] as const;
 
 /** When something is wrong: which row it is, what a count means, how far to go back, and what is done about slips. */
@@ -43,7 +43,7 @@ export function HelpAtRow(given: Omit<HelpProps, 'close' | 'counted'>) {
             </Dialog.Close>
           </div>
           <Tabs.Root defaultValue="row" className="mt-3 flex min-h-0 flex-col">
-            <Tabs.List aria-label="What is wrong" className="flex flex-wrap border-b border-ink">
+            <Tabs.List aria-label="What happened" className="flex flex-wrap border-b border-ink">
               {tabs.map(([value, words]) => (
                 <Tabs.Trigger
                   key={value}

@@ -38,21 +38,21 @@ export function Rescue({ work, cloth, position, done, counted, costs, row }: Pro
           <thead className="text-[14px] text-soft">
             <tr>
               <th scope="col" className="py-1.5 font-normal">
-                Way out
+                What you can do
               </th>
               <Heading>{upper(counted)} out</Heading>
-              <Heading>Min to work again</Heading>
+              <Heading>Min to redo</Heading>
               <Heading>Free, {yarnLengthUnit(told)}</Heading>
             </tr>
           </thead>
           <tbody>
             <tr className="border-t border-rule">
-              <Name>Undo row {row} as far as it is worked</Name>
+              <Name>Undo row {row} as far as you have got</Name>
               {taken(undo)}
             </tr>
             <tr className="border-t border-rule">
               <Name>
-                Live with it<span className="block text-[14px] text-soft">see above whether it hides</span>
+                Leave it<span className="block text-[14px] text-soft">the note above says how far it shows</span>
               </Name>
               <Cell>0</Cell>
               <Cell>0</Cell>
@@ -61,9 +61,9 @@ export function Rescue({ work, cloth, position, done, counted, costs, row }: Pro
             {sooner ? (
               <tr className="border-t border-rule">
                 <Name>
-                  End after row {sooner.rows}
+                  Stop after row {sooner.rows}
                   <span className="block text-[14px] text-soft">
-                    {lengthNumber(sooner.shorter, told)} {unitWord(told)} less high; spares{' '}
+                    {lengthNumber(sooner.shorter, told)} {unitWord(told)} shorter; saves{' '}
                     {minutesText(sooner.spared.seconds)} min and {metres(sooner.spared.metres)} {yarnLengthUnit(told)}
                   </span>
                 </Name>
@@ -76,7 +76,7 @@ export function Rescue({ work, cloth, position, done, counted, costs, row }: Pro
         </table>
       </div>
       <p className="pt-2 text-[15px]">
-        <Link to={`/works/${work.id}/onward`}>See every way for the rest</Link>
+        <Link to={`/works/${work.id}/onward`}>See all ways to go on</Link>
       </p>
     </section>
   );

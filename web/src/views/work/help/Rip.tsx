@@ -28,7 +28,7 @@ export function Rip({ cloth, position, done, counted, costs, onGo, close }: Help
     >
       <div className="w-[230px]">
         <TextField
-          label="The last row that stays"
+          label="Last row to keep"
           value={to}
           onChange={setTo}
           inputMode="numeric"
@@ -38,18 +38,18 @@ export function Rip({ cloth, position, done, counted, costs, onGo, close }: Help
       </div>
       {cost ? (
         <dl aria-live="polite" className="max-w-[440px]">
-          <Line term="Comes out">
+          <Line term="Unravels">
             {cost.rows} {cost.rows === 1 ? 'row' : 'rows'}, {cost.cells} {counted}
           </Line>
           {cost.metres.map((metres, i) => (
-            <Line key={cloth.bound.colours[i]} term={`Comes free of ${cloth.bound.colours[i]}`}>
+            <Line key={cloth.bound.colours[i]} term={`Freed of ${cloth.bound.colours[i]}`}>
               about {yarnLengthNumber(metres, told)} {yarnLengthUnit(told)}
             </Line>
           ))}
-          <Line term="To work it again">about {Math.max(1, Math.round(cost.seconds / 60))} min</Line>
+          <Line term="To redo it">about {Math.max(1, Math.round(cost.seconds / 60))} min</Line>
         </dl>
       ) : null}
-      <p className="text-[15px] text-soft">The rows stay in the log; only the counter goes back.</p>
+      <p className="text-[15px] text-soft">The log keeps these rows; only the row counter goes back.</p>
       <Button type="submit" disabled={!good} className="justify-self-start">
         Rip back to row {good ? row : '…'}
       </Button>
