@@ -1,9 +1,9 @@
-import type { PGlite } from '@electric-sql/pglite';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { handoverRoutes } from './backup/handover.ts';
 import { backupRoutes } from './backup/routes.ts';
+import type { Database } from './db/database.ts';
 import { draftRoutes } from './drafts/routes.ts';
 import { drawerRoutes } from './drawer/routes.ts';
 import { answerErrors, Refusal } from './http/answers.ts';
@@ -20,7 +20,7 @@ import { unreadRoutes } from './unread/routes.ts';
 import { workRoutes } from './works/routes.ts';
 
 export interface AppParts {
-  readonly db: PGlite;
+  readonly db: Database;
   readonly log: Logger;
   /** Folder of the built pages; without it only the API is served. */
   readonly pages?: string | undefined;

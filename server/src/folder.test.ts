@@ -83,7 +83,7 @@ describe('killed at any instant', () => {
         await gone;
       }
       const opened = await openDatabase(data);
-      const kept = await opened.db.query<{ id: string }>('select id from ticks where work_id = $1', [id]);
+      const kept = await opened.query('select id from ticks where work_id = $1', [id]);
       await opened.close();
       const stored = new Set(kept.rows.map((each) => each.id));
       expect(acknowledged.size).toBeGreaterThanOrEqual(3 * kills);

@@ -2,7 +2,7 @@ import { resolve } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { FolderHeldError } from './db/lock.ts';
-import { openDatabase } from './db/open.ts';
+import { openDatabase, openShared } from './db/open.ts';
 
 const folder = resolve(process.env.PUNTADA_DATA ?? '.data/own');
 const port = Number(process.env.PUNTADA_PORT ?? 4310);
@@ -14,12 +14,13 @@ function stop(message: string): never {
   process.exit(1);
 }
 
-const database = await openDatabase(folder).catch((error: unknown) => {
+const shared = process.env.PUNTADA_DATABASE;
+const database = await (shared ? openShared(shared) : openDatabase(folder)).catch((error: unknown) => {
   if (error instanceof FolderHeldError) stop(error.message);
   throw error;
 });
 
-const server = createApp({ db: database.db, log, pages }).listen(port, '127.0.0.1', (error?: Error) => {
+const server = createApp({ db: database, log, pages }).listen(port, '127.0.0.1', (error?: Error) => {
   if (error) {
     const busy = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
     stop(busy ? `Port ${port} is taken. Set PUNTADA_PORT to another number.` : error.message);

@@ -3,7 +3,8 @@ import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import { pino } from 'pino';
 import { createApp } from '../src/app.ts';
-import { type OpenDatabase, openDatabase } from '../src/db/open.ts';
+import type { Database } from '../src/db/database.ts';
+import { openDatabase } from '../src/db/open.ts';
 import { freshFolder } from './freshFolder.ts';
 
 /** What the server answered. */
@@ -17,17 +18,17 @@ export interface Answer {
 export interface Listening {
   readonly folder: string;
   readonly port: number;
-  readonly database: OpenDatabase;
+  readonly database: Database;
   ask(method: string, path: string, body?: unknown, headers?: Record<string, string>): Promise<Answer>;
   /** Ends it and removes its folder. */
   close(): Promise<void>;
 }
 
 /** Starts a server with a real PGlite in a folder of its own. @param opened on this database instead */
-export async function listen(opened?: OpenDatabase): Promise<Listening> {
+export async function listen(opened?: Database): Promise<Listening> {
   const folder = opened ? undefined : await freshFolder();
   const database = opened ?? (await openDatabase(folder as string));
-  const app = createApp({ db: database.db, log: pino({ level: 'silent' }) });
+  const app = createApp({ db: database, log: pino({ level: 'silent' }) });
   const server = await new Promise<Server>((done) => {
     const listening = app.listen(0, '127.0.0.1', () => done(listening));
   });
@@ -46,7 +47,9 @@ export async function listen(opened?: OpenDatabase): Promise<Listening> {
       return { status: response.status, body: await response.json() };
     },
     async close() {
-      server.close();
+      const closed = new Promise((done) => server.close(done));
+      server.closeAllConnections();
+      await closed;
       await database.close();
       if (folder) rmSync(folder, { recursive: true, force: true });
     },

@@ -1,10 +1,9 @@
 import { createHash } from 'node:crypto';
-import type { PGlite } from '@electric-sql/pglite';
 import type { Facts } from '@puntada/core/craft';
 import { thaw } from '@puntada/core/plan';
 import { drawerYarnSchema, preferencesSchema, readShape, swatchSchema } from '@puntada/core/records';
 import { z } from 'zod';
-import { type Db, rows } from '../db/database.ts';
+import { type Database, type Db, rows } from '../db/database.ts';
 import { readPreferences, writePreferences } from '../preferences/queries.ts';
 import { keptWork, readWorks, restoreUnread, restoreWork, storedLog, unreadWork, when } from './keptWork.ts';
 
@@ -54,8 +53,8 @@ function parted<T>(schema: z.ZodType, all: readonly T[]): { read: T[]; unread: T
   return { read: all.filter((_, i) => reads[i]), unread: all.filter((_, i) => !reads[i]) };
 }
 
-/** Reads everything in one transaction, so that it fits together. */
-export function makeBackup(db: PGlite, madeAt: Date): Promise<Backup> {
+/** Reads everything in one snapshot, so that it fits together. */
+export function makeBackup(db: Database, madeAt: Date): Promise<Backup> {
   return db.transaction(async (tx) => {
     const { works, drawer, swatches } = contents.shape;
     const [kept, yarns, cloths] = [
@@ -82,7 +81,7 @@ export function makeBackup(db: PGlite, madeAt: Date): Promise<Backup> {
       seal: sealOf(everything),
       contents: everything,
     } as const;
-  });
+  }, 'snapshot');
 }
 
 /** What is damaged in a file: its seal, a cloth, or what stands at a place. */

@@ -1,12 +1,11 @@
 import { randomUUID } from 'node:crypto';
-import type { PGlite } from '@electric-sql/pglite';
 import type { Facts } from '@puntada/core/craft';
 import { thaw } from '@puntada/core/plan';
 import { readShape } from '@puntada/core/records';
 import { notStarted, StrandBook, standingWords } from '@puntada/core/words';
 import { Router } from 'express';
 import { z } from 'zod';
-import type { Db } from '../db/database.ts';
+import type { Database, Db } from '../db/database.ts';
 import { bodyOf, handler, Refusal } from '../http/answers.ts';
 import { addTicks } from '../progress/queries.ts';
 import { workOf } from '../works/find.ts';
@@ -61,14 +60,14 @@ async function takeIn(tx: Db, work: KeptWork): Promise<{ id: string; how: 'new' 
 }
 
 /** One work out as an open file, and in again. @param now the clock */
-export function handoverRoutes(db: PGlite, now: () => Date): Router {
+export function handoverRoutes(db: Database, now: () => Date): Router {
   const router = Router();
 
   router.get(
     '/:id',
     handler(async (request, response) => {
       const detail = await workOf(db, request);
-      const [work] = await db.transaction((tx) => readWorks(tx, detail.id));
+      const [work] = await db.transaction((tx) => readWorks(tx, detail.id), 'snapshot');
       const name = detail.wish.title.toLowerCase().replace(/[^a-z0-9]+/g, '-') || 'work';
       response.setHeader('content-disposition', `attachment; filename="${name}.json"`);
       const head = { format: 'puntada-work', version: 1, madeAt: now().toISOString(), ...inWords(detail) };

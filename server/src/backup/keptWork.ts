@@ -1,8 +1,8 @@
 import { frozenSchema, logEntrySchema, tickSchema, wishSchema } from '@puntada/core/records';
 import { restKinds } from '@puntada/core/work';
 import { z } from 'zod';
-import { type Db, rows } from '../db/database.ts';
-import { formerPlans, keepFormer } from '../onward/queries.ts';
+import { byWork, type Db, rows } from '../db/database.ts';
+import { allFormerPlans, formerPlans, keepFormer } from '../onward/queries.ts';
 
 const id = z.uuid();
 export const when = z.iso.datetime();
@@ -38,43 +38,44 @@ export const keptWork = z.strictObject({
 export type KeptWork = z.output<typeof keptWork>;
 
 const any = z.record(z.string(), z.unknown());
+const ofWork = z.looseObject({ work_id: z.uuid() });
 const text = (value: unknown) => (value instanceof Date ? value.toISOString() : value);
 
 /** Reads all works, or one of them. */
 export async function readWorks(tx: Db, only?: string) {
   const which = (column: string) => (only ? `where ${column} = $1` : '');
   const given = only ? [only] : [];
-  const ticks = await rows(tx, any, `select * from ticks ${which('work_id')} order by at, id`, given);
-  const log = await rows(tx, any, `select work_id, entry from log ${which('work_id')} order by at, id`, given);
+  const ticks = await rows(tx, ofWork, `select * from ticks ${which('work_id')} order by at, id`, given);
+  const log = await rows(tx, ofWork, `select work_id, entry from log ${which('work_id')} order by at, id`, given);
   const works = await rows(
     tx,
     any,
     `select works.*, to_char(due, 'YYYY-MM-DD') as due_day from works ${which('id')} order by created_at, id`,
     given,
   );
-  const of = (list: typeof ticks, work: unknown) => list.filter((each) => each.work_id === work);
-  return Promise.all(
-    works.map(async (work) => ({
-      id: work.id,
-      state: work.state,
-      revision: work.revision,
-      wish: work.wish,
-      begun: work.begun,
-      archived: work.archived,
-      notice: work.notice,
-      due: work.due_day,
-      createdAt: text(work.created_at),
-      changedAt: text(work.changed_at),
-      ticks: of(ticks, work.id).map((tick) => ({
-        id: tick.id,
-        at: Number(tick.at),
-        from: { rows: tick.from_rows, runs: tick.from_runs },
-        to: { rows: tick.to_rows, runs: tick.to_runs },
-      })),
-      log: of(log, work.id).map((each) => each.entry),
-      former: await formerPlans(tx, String(work.id)),
+  const former = only ? new Map([[only, await formerPlans(tx, only)]]) : await allFormerPlans(tx);
+  const stepsOf = byWork(ticks, (tick) => tick);
+  const logOf = byWork(log, (each) => each.entry);
+  return works.map((work) => ({
+    id: work.id,
+    state: work.state,
+    revision: work.revision,
+    wish: work.wish,
+    begun: work.begun,
+    archived: work.archived,
+    notice: work.notice,
+    due: work.due_day,
+    createdAt: text(work.created_at),
+    changedAt: text(work.changed_at),
+    ticks: (stepsOf.get(String(work.id)) ?? []).map((tick) => ({
+      id: tick.id,
+      at: tick.at,
+      from: { rows: tick.from_rows, runs: tick.from_runs },
+      to: { rows: tick.to_rows, runs: tick.to_runs },
     })),
-  );
+    log: logOf.get(String(work.id)) ?? [],
+    former: former.get(String(work.id)) ?? [],
+  }));
 }
 
 /** Puts one work where there is none of its id; its ticks go their own way afterwards. */
@@ -113,7 +114,7 @@ export async function restoreUnread(tx: Db, work: z.output<typeof unreadWork>): 
 /** The log of a work as it is stored. */
 export async function storedLog(tx: Db, workId: string) {
   const found = await rows(tx, any, 'select id, at, entry from log where work_id = $1 order by at, id', [workId]);
-  return found.map((each) => ({ id: each.id, at: Number(each.at), entry: each.entry }));
+  return found.map((each) => ({ id: each.id, at: each.at, entry: each.entry }));
 }
 
 async function insertWork(tx: Db, work: Omit<z.output<typeof unreadWork>, 'log' | 'ticks'>): Promise<void> {

@@ -1,11 +1,11 @@
-import type { PGlite } from '@electric-sql/pglite';
 import { Router } from 'express';
+import type { Database } from '../db/database.ts';
 import { bodyOf, handler, Refusal } from '../http/answers.ts';
 import { addTicks } from '../progress/queries.ts';
 import { backupSchema, makeBackup, openBackup, restoreBackup } from './backup.ts';
 
 /** Everything out as one open file, and in again. @param now the clock */
-export function backupRoutes(db: PGlite, now: () => Date): Router {
+export function backupRoutes(db: Database, now: () => Date): Router {
   const router = Router();
 
   router.get(

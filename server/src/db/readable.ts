@@ -28,7 +28,7 @@ export async function readable<S extends z.ZodType>(
   sql: string,
   values: readonly unknown[] = [],
 ): Promise<{ readonly read: z.output<S>[]; readonly unread: UnreadRow[] }> {
-  const { rows } = await db.query<Record<string, unknown>>(sql, [...values]);
+  const { rows } = await db.query(sql, values);
   const read: z.output<S>[] = [];
   const unread: UnreadRow[] = [];
   for (const row of rows) {

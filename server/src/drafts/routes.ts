@@ -1,7 +1,6 @@
-import type { PGlite } from '@electric-sql/pglite';
 import { Router } from 'express';
 import { z } from 'zod';
-import { row } from '../db/database.ts';
+import { type Database, row } from '../db/database.ts';
 import { readable } from '../db/readable.ts';
 import { bodyOf, handler } from '../http/answers.ts';
 import { idOf, missing } from '../http/records.ts';
@@ -22,7 +21,7 @@ function told({ id, title, form, changed_at }: z.output<typeof draftRow>) {
 }
 
 /** Wishes that are still being typed; their id is made by the device. What a form holds is kept as it is, unread. */
-export function draftRoutes(db: PGlite): Router {
+export function draftRoutes(db: Database): Router {
   const router = Router();
   const columns = 'select id, title, form, changed_at from drafts';
 

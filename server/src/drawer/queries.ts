@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { DrawerYarn } from '@puntada/core/records';
 import type { z } from 'zod';
-import { type Db, row } from '../db/database.ts';
+import { changedOne, type Db, row } from '../db/database.ts';
 import { readable, type UnreadRow } from '../db/readable.ts';
 import { drawerRow } from './schema.ts';
 
@@ -31,12 +31,12 @@ export async function addYarn(db: Db, yarn: DrawerYarn): Promise<string> {
 }
 
 /** Replaces a yarn changed on this very revision. @returns whether it was */
-export async function changeYarn(db: Db, id: string, revision: number, yarn: DrawerYarn): Promise<boolean> {
-  const { affectedRows } = await db.query(
+export function changeYarn(db: Db, id: string, revision: number, yarn: DrawerYarn): Promise<boolean> {
+  return changedOne(
+    db,
     'update drawer set yarn = $3, revision = revision + 1, changed_at = now() where id = $1 and revision = $2',
     [id, revision, JSON.stringify(yarn)],
   );
-  return affectedRows === 1;
 }
 
 /** Takes a yarn out of the drawer. */

@@ -1,6 +1,6 @@
-import type { PGlite } from '@electric-sql/pglite';
 import { setAside } from '@puntada/core/work';
 import { Router } from 'express';
+import type { Database } from '../db/database.ts';
 import { bodyOf, handler, Refusal } from '../http/answers.ts';
 import { idOf, missing, staleRecord } from '../http/records.ts';
 import { listWorks } from '../works/queries.ts';
@@ -8,7 +8,7 @@ import { addYarn, changeYarn, findYarn, listDrawer, removeYarn } from './queries
 import { changedYarn, manyYarns, newYarn } from './schema.ts';
 
 /** The yarn drawer. */
-export function drawerRoutes(db: PGlite): Router {
+export function drawerRoutes(db: Database): Router {
   const router = Router();
 
   router.get(

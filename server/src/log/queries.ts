@@ -1,10 +1,10 @@
 import { type LogEntry, logEntrySchema, type Weighing, weighingsIn } from '@puntada/core/records';
 import { z } from 'zod';
-import { type Db, rows } from '../db/database.ts';
+import { byWork, type Db, rows } from '../db/database.ts';
 import { readable, type UnreadRow } from '../db/readable.ts';
 
 const logRow = z.object({ entry: logEntrySchema });
-const pauseRow = z.object({ at: z.coerce.number() });
+const pauseRow = z.object({ work_id: z.uuid(), at: z.number() });
 
 /** What was logged of a work and can be read, in order. */
 export async function entriesOf(db: Db, workId: string): Promise<LogEntry[]> {
@@ -23,8 +23,9 @@ export async function weighingsOf(db: Db, workId: string): Promise<Weighing[]> {
   return weighingsIn((await readable(db, logRow, sql, [workId])).read.map((each) => each.entry));
 }
 
-/** When a work was laid down, ms since 1970, in order. */
-export async function pausesOf(db: Db, workId: string): Promise<number[]> {
-  const sql = "select at from log where work_id = $1 and entry ->> 'kind' = 'pause' order by at";
-  return (await rows(db, pauseRow, sql, [workId])).map((each) => each.at);
+/** When some works were laid down, by the work: ms since 1970, in order. */
+export async function pausesOfWorks(db: Db, works: readonly string[]): Promise<Map<string, number[]>> {
+  const sql = `select work_id, at from log
+    where work_id = any($1::uuid[]) and entry ->> 'kind' = 'pause' order by at`;
+  return byWork(await rows(db, pauseRow, sql, [works]), ({ at }) => at);
 }

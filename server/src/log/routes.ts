@@ -1,7 +1,7 @@
-import type { PGlite } from '@electric-sql/pglite';
 import { logEntrySchema } from '@puntada/core/records';
 import { Router } from 'express';
 import { z } from 'zod';
+import type { Database } from '../db/database.ts';
 import { bodyOf, handler } from '../http/answers.ts';
 import { ticksOf } from '../progress/queries.ts';
 import { workOf } from '../works/find.ts';
@@ -10,7 +10,7 @@ import { entriesOf, weighingsOf } from './queries.ts';
 const newEntry = z.strictObject({ entry: logEntrySchema });
 
 /** The log of a work: what was weighed, measured and noted, and the ticks that tell when it was worked. */
-export function logRoutes(db: PGlite): Router {
+export function logRoutes(db: Database): Router {
   const router = Router();
 
   router.get(

@@ -1,11 +1,12 @@
 import { type FrozenWork, frozenSchema, type Wish, wishSchema } from '@puntada/core/records';
 import { type RestKind, restKinds } from '@puntada/core/work';
 import { z } from 'zod';
-import type { Db } from '../db/database.ts';
+import { byWork, changedOne, type Db } from '../db/database.ts';
 import { readable } from '../db/readable.ts';
 import type { WorkDetail } from '../works/queries.ts';
 
 const formerRow = z.object({
+  work_id: z.uuid(),
   revision: z.number().int(),
   wish: wishSchema,
   begun: frozenSchema,
@@ -24,23 +25,29 @@ export interface FormerPlan {
   readonly leftAt: string;
 }
 
-/** The plans a work has left, the latest first. */
-export async function formerPlans(db: Db, workId: string): Promise<FormerPlan[]> {
-  const { read } = await readable(
-    db,
-    formerRow,
-    `select revision, wish, begun, rows_worked, left_for, left_at from former_plans
-     where work_id = $1 order by revision desc`,
-    [workId],
-  );
-  return read.map((each) => ({
+function formerPlan(each: z.output<typeof formerRow>): FormerPlan {
+  return {
     revision: each.revision,
     wish: each.wish,
     begun: each.begun,
     rowsWorked: each.rows_worked,
     leftFor: each.left_for,
     leftAt: each.left_at.toISOString(),
-  }));
+  };
+}
+
+const formerColumns = 'work_id, revision, wish, begun, rows_worked, left_for, left_at';
+
+/** The plans a work has left, the latest first. */
+export async function formerPlans(db: Db, workId: string): Promise<FormerPlan[]> {
+  const sql = `select ${formerColumns} from former_plans where work_id = $1 order by revision desc`;
+  return (await readable(db, formerRow, sql, [workId])).read.map(formerPlan);
+}
+
+/** The plans that all works have left, by the work, the latest first. */
+export async function allFormerPlans(db: Db): Promise<Map<string, FormerPlan[]>> {
+  const sql = `select ${formerColumns} from former_plans order by revision desc`;
+  return byWork((await readable(db, formerRow, sql)).read, formerPlan);
 }
 
 /** Keeps a plan that is left. */
@@ -61,10 +68,10 @@ export async function goBy(
   wish: Wish,
   begun: FrozenWork,
 ): Promise<boolean> {
-  const { affectedRows } = await db.query(
+  return changedOne(
+    db,
     `update works set wish = $3, begun = $4, revision = revision + 1, changed_at = now()
      where id = $1 and revision = $2 and state = 'begun'`,
     [id, revision, JSON.stringify(wish), JSON.stringify(begun)],
   );
-  return affectedRows === 1;
 }

@@ -1,8 +1,8 @@
-import type { PGlite } from '@electric-sql/pglite';
 import type { Problem } from '@puntada/core/craft';
 import type { Wish } from '@puntada/core/records';
 import { proveOnward } from '@puntada/core/work';
 import { Router } from 'express';
+import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from '../works/find.ts';
 import { findWork, type WorkDetail } from '../works/queries.ts';
@@ -19,7 +19,7 @@ function refuse(problem: Problem, work: WorkDetail): Refusal {
 }
 
 /** The rest of a begun work by another plan. What is worked is proved to stay; the plan that is left is kept. */
-export function onwardRoutes(db: PGlite): Router {
+export function onwardRoutes(db: Database): Router {
   const router = Router();
 
   router.get(

@@ -1,11 +1,11 @@
-import type { PGlite } from '@electric-sql/pglite';
 import { preferencesSchema } from '@puntada/core/records';
 import { Router } from 'express';
+import type { Database } from '../db/database.ts';
 import { bodyOf, handler } from '../http/answers.ts';
 import { readPreferences, writePreferences } from './queries.ts';
 
 /** How the maker reads. */
-export function preferenceRoutes(db: PGlite): Router {
+export function preferenceRoutes(db: Database): Router {
   const router = Router();
 
   router.get(

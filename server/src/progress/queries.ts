@@ -1,6 +1,6 @@
 import { begun, type Position, reached, type Tick } from '@puntada/core/work';
 import { z } from 'zod';
-import { type Db, row, rows } from '../db/database.ts';
+import { byWork, type Db, row, rows } from '../db/database.ts';
 import { progressRow, tickRow } from './schema.ts';
 
 /** Stores ticks, each once. @returns the ids that were new */
@@ -37,20 +37,26 @@ export async function planOf(db: Db, workId: string): Promise<number | undefined
   return found?.plans;
 }
 
+const tickColumns = 'id, at, from_rows, from_runs, to_rows, to_runs';
+
+function tickOf(found: z.output<typeof tickRow>): Tick {
+  return {
+    id: found.id,
+    at: found.at,
+    from: { rows: found.from_rows, runs: found.from_runs },
+    to: { rows: found.to_rows, runs: found.to_runs },
+  };
+}
+
 /** All ticks of a work, in no particular order. */
 export async function ticksOf(db: Db, workId: string): Promise<Tick[]> {
-  const found = await rows(
-    db,
-    tickRow,
-    'select id, at, from_rows, from_runs, to_rows, to_runs from ticks where work_id = $1',
-    [workId],
-  );
-  return found.map((each) => ({
-    id: each.id,
-    at: each.at,
-    from: { rows: each.from_rows, runs: each.from_runs },
-    to: { rows: each.to_rows, runs: each.to_runs },
-  }));
+  return (await rows(db, tickRow, `select ${tickColumns} from ticks where work_id = $1`, [workId])).map(tickOf);
+}
+
+/** All ticks of some works, by the work. */
+export async function ticksOfWorks(db: Db, works: readonly string[]): Promise<Map<string, Tick[]>> {
+  const sql = `select work_id, ${tickColumns} from ticks where work_id = any($1::uuid[])`;
+  return byWork(await rows(db, tickRow.extend({ work_id: z.uuid() }), sql, [works]), tickOf);
 }
 
 function isAfter(tick: Tick, last: z.output<typeof progressRow>): boolean {
@@ -62,6 +68,8 @@ function isAfter(tick: Tick, last: z.output<typeof progressRow>): boolean {
  * then the whole way is walked again, else it goes on from where it stood.
  */
 export async function addTicks(db: Db, workId: string, ticks: readonly Tick[]): Promise<Position> {
+  // The row of the work is the lock: whoever else folds steps into it waits, in this process or in another.
+  await db.query('select 1 from works where id = $1 for update', [workId]);
   const last = await row(db, progressRow, 'select * from progress where work_id = $1', [workId]);
   const fresh = await insertTicks(db, workId, ticks);
   const added = ticks.filter((tick) => fresh.has(tick.id));

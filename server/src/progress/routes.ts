@@ -1,9 +1,9 @@
-import type { PGlite } from '@electric-sql/pglite';
 import type { Problem } from '@puntada/core/craft';
 import { thaw, workCourse } from '@puntada/core/plan';
 import type { FrozenWork } from '@puntada/core/records';
 import type { Position, Tick } from '@puntada/core/work';
 import { type Request, Router } from 'express';
+import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from '../works/find.ts';
 import { addTicks, planOf } from './queries.ts';
@@ -46,7 +46,7 @@ function notBegun(): Refusal {
 }
 
 /** Progress of a begun work: ticks in, position out. A tick is acknowledged only when it is stored. */
-export function progressRoutes(db: PGlite): Router {
+export function progressRoutes(db: Database): Router {
   const router = Router();
   const runsKnown = new Map<string, number[]>();
 

@@ -1,5 +1,6 @@
 import type { Estimate } from '@puntada/core/craft';
 import { type OwnPace, planWish, prepareCloth, secondsBy, type ThawedWork, thaw } from '@puntada/core/plan';
+import type { FrozenWork, Wish } from '@puntada/core/records';
 import {
   cellsWorked,
   costsOfWork,
@@ -10,9 +11,9 @@ import {
   type WorkCosts,
 } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
-import { pausesOf } from '../log/queries.ts';
-import { ticksOf } from '../progress/queries.ts';
-import { findWork, listWorks, type WorkDetail, type WorkSummary } from '../works/queries.ts';
+import { pausesOfWorks } from '../log/queries.ts';
+import { ticksOfWorks } from '../progress/queries.ts';
+import { clothsOf, listWorks, type WorkSummary } from '../works/queries.ts';
 
 /** A begun work and what it holds. */
 interface Known {
@@ -20,7 +21,7 @@ interface Known {
   readonly costs: WorkCosts;
 }
 
-function knownOf({ wish, begun }: WorkDetail): Known | undefined {
+function knownOf(wish: Wish, begun: FrozenWork | undefined): Known | undefined {
   const cloth = begun ? thaw(begun) : undefined;
   if (!cloth?.ok) return undefined;
   const prepared = prepareCloth(wish, cloth.value);
@@ -47,43 +48,53 @@ export class Hand {
     this.db = db;
   }
 
-  private async knownOf({ id, revision }: WorkSummary): Promise<Known | undefined> {
-    const key = `${id} ${revision}`;
-    if (!this.known.has(key)) {
-      const detail = await findWork(this.db, id);
-      this.known.set(key, detail && knownOf(detail));
+  /** What some works hold; all that is not known yet is read in one query. */
+  private async knownOf(works: readonly WorkSummary[]): Promise<Map<string, Known>> {
+    const keyOf = ({ id, revision }: WorkSummary) => `${id} ${revision}`;
+    const fresh = works.filter((work) => !this.known.has(keyOf(work)));
+    if (fresh.length) {
+      const begun = await clothsOf(this.db, fresh);
+      for (const work of fresh) this.known.set(keyOf(work), knownOf(work.wish, begun.get(work.id)));
     }
-    return this.known.get(key);
+    return new Map(works.flatMap((work) => [[work.id, this.known.get(keyOf(work))] as const]).filter(isKnown));
   }
 
-  private async sessions(work: WorkSummary): Promise<Session[]> {
-    const known = await this.knownOf(work);
-    if (!known) return [];
-    const [ticks, pauses] = [await ticksOf(this.db, work.id), await pausesOf(this.db, work.id)];
-    return sessionsOfWork(known.cloth, known.costs, ticks, pauses);
+  /** The sessions at some works, by the work: two queries for however many. */
+  private async sessions(works: readonly WorkSummary[]): Promise<Map<string, Session[]>> {
+    const known = await this.knownOf(works);
+    const ids = [...known.keys()];
+    const [ticks, pauses] = [await ticksOfWorks(this.db, ids), await pausesOfWorks(this.db, ids)];
+    return new Map(
+      [...known].map(([id, { cloth, costs }]) => [
+        id,
+        sessionsOfWork(cloth, costs, ticks.get(id) ?? [], pauses.get(id) ?? []),
+      ]),
+    );
   }
 
   /** The pace of all sessions at all works. */
   async pace(): Promise<OwnPace> {
-    const all: Session[] = [];
-    for (const work of await listWorks(this.db)) {
-      if (work.state !== 'wished') all.push(...(await this.sessions(work)));
-    }
-    return paceOfSessions(all);
+    const begun = (await listWorks(this.db)).filter(({ state }) => state !== 'wished');
+    return paceOfSessions([...(await this.sessions(begun)).values()].flat());
   }
 
   /** The time each work still takes: a begun work by its own sessions, a wish by those of all works. */
   async timesLeft(works: readonly WorkSummary[]): Promise<TimeLeft[]> {
-    const told: TimeLeft[] = [];
+    const begun = works.filter(({ state }) => state === 'begun');
     const wishes = works.filter(({ state }) => state === 'wished');
-    for (const work of works.filter(({ state }) => state === 'begun')) {
-      const known = await this.knownOf(work);
-      if (known) told.push(ofBegun(work, known, await this.sessions(work)));
-    }
+    const [known, sessions] = [await this.knownOf(begun), await this.sessions(begun)];
+    const told = begun.flatMap((work) => {
+      const own = known.get(work.id);
+      return own ? [ofBegun(work, own, sessions.get(work.id) ?? [])] : [];
+    });
     if (!wishes.length) return told;
     const pace = await this.pace();
     return [...told, ...wishes.flatMap((work) => ofWish(work, pace) ?? [])];
   }
+}
+
+function isKnown(each: readonly [string, Known | undefined]): each is readonly [string, Known] {
+  return each[1] !== undefined;
 }
 
 function ofBegun({ id, wish, progress }: WorkSummary, { cloth, costs }: Known, sessions: readonly Session[]): TimeLeft {

@@ -1,7 +1,7 @@
-import type { PGlite } from '@electric-sql/pglite';
 import { inTurn, type Pending } from '@puntada/core/work';
 import { Router } from 'express';
 import { z } from 'zod';
+import type { Database } from '../db/database.ts';
 import { bodyOf, handler } from '../http/answers.ts';
 import { workOf } from '../works/find.ts';
 import { findWork, listWorks } from '../works/queries.ts';
@@ -14,7 +14,7 @@ const newWeek = z.strictObject({ minutes: weekSchema });
 const newDue = z.strictObject({ due: dueDay });
 
 /** Days and hours at the hook, when works are due, and the time that each still takes. @param now the clock */
-export function scheduleRoutes(db: PGlite, now: () => Date): Router {
+export function scheduleRoutes(db: Database, now: () => Date): Router {
   const router = Router();
   const hand = new Hand(db);
 

@@ -1,5 +1,8 @@
+import { rmSync } from 'node:fs';
+import { freshFolder } from '../../test/freshFolder.ts';
 import { type Listening, listen } from '../../test/listening.ts';
 import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
+import { openDatabase } from '../db/open.ts';
 import { calendarOf } from './calendar.ts';
 
 let server: Listening;
@@ -34,6 +37,31 @@ describe('the schedule', () => {
     expect(body.works[1]).toMatchObject({ rows: 22 });
     expect(body.works[1].left.mid).toBeCloseTo(22 * 152, 6);
   });
+
+  it('asks the database as often for four works as for one', async () => {
+    const folder = await freshFolder();
+    const database = await openDatabase(folder);
+    let asked = 0;
+    const counted = {
+      ...database,
+      query: (...query: Parameters<typeof database.query>) => {
+        asked++;
+        return database.query(...query);
+      },
+    };
+    const many = await listen(counted);
+    const queriesOf = async () => {
+      asked = 0;
+      expect((await many.ask('GET', '/schedule')).status).toBe(200);
+      return asked;
+    };
+    await begunCloth(many, 2);
+    const forOne = await queriesOf();
+    for (const rows of [1, 3, 0]) await begunCloth(many, rows);
+    expect(await queriesOf()).toBe(forOne);
+    await many.close();
+    rmSync(folder, { recursive: true, force: true });
+  }, 60000);
 
   it('a wish counts once it is due, and no more when that is taken away', async () => {
     const { body: made } = await server.ask('POST', '/works', { wish: { ...galleyCloth, title: 'For the fair' } });

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Swatch } from '@puntada/core/records';
 import type { z } from 'zod';
-import { type Db, row } from '../db/database.ts';
+import { changedOne, type Db, row } from '../db/database.ts';
 import { readable, type UnreadRow } from '../db/readable.ts';
 import { swatchRow } from './schema.ts';
 
@@ -42,12 +42,12 @@ export async function addSwatch(db: Db, swatch: Swatch): Promise<string> {
 }
 
 /** Replaces a swatch changed on this very revision. @returns whether it was */
-export async function changeSwatch(db: Db, id: string, revision: number, swatch: Swatch): Promise<boolean> {
-  const { affectedRows } = await db.query(
+export function changeSwatch(db: Db, id: string, revision: number, swatch: Swatch): Promise<boolean> {
+  return changedOne(
+    db,
     'update swatches set swatch = $3, revision = revision + 1, changed_at = now() where id = $1 and revision = $2',
     [id, revision, JSON.stringify(swatch)],
   );
-  return affectedRows === 1;
 }
 
 export async function removeSwatch(db: Db, id: string): Promise<void> {

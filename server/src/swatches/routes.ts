@@ -1,6 +1,6 @@
-import type { PGlite } from '@electric-sql/pglite';
 import { planSwatch } from '@puntada/core/work';
 import { Router } from 'express';
+import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { idOf, missing, staleRecord } from '../http/records.ts';
 import { listWorks } from '../works/queries.ts';
@@ -9,7 +9,7 @@ import { addSwatch, changeSwatch, findSwatch, listSwatches, removeSwatch } from 
 import { changedSwatch, newSwatch } from './schema.ts';
 
 /** The swatch book. */
-export function swatchRoutes(db: PGlite): Router {
+export function swatchRoutes(db: Database): Router {
   const router = Router();
 
   router.get(

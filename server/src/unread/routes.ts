@@ -1,6 +1,6 @@
-import type { PGlite } from '@electric-sql/pglite';
 import { nameless } from '@puntada/core/words';
 import { Router } from 'express';
+import type { Database } from '../db/database.ts';
 import type { UnreadRow } from '../db/readable.ts';
 import { unreadYarns } from '../drawer/queries.ts';
 import { handler } from '../http/answers.ts';
@@ -19,7 +19,7 @@ function told(document: string) {
 }
 
 /** What is stored and cannot be read by this version: shown where it stands, and kept as it is. */
-export function unreadRoutes(db: PGlite): Router {
+export function unreadRoutes(db: Database): Router {
   const router = Router();
 
   router.get(

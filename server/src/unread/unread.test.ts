@@ -22,7 +22,7 @@ describe('a document that this version does not know', () => {
 
   it('stands as one that cannot be read, with why, and everything else goes on', async () => {
     const [good, newer, older] = [await begunCloth(server, 4), await begunCloth(server), await begunCloth(server)];
-    const { db } = server.database;
+    const db = server.database;
     await db.query(`update works set wish = wish || '{"title": "From next year", "loft": 3}' where id = $1`, [newer]);
     await db.query(`update works set begun = begun || '{"version": 0}' where id = $1`, [older]);
     const { status, body: list } = await server.ask('GET', '/works');
@@ -45,7 +45,7 @@ describe('a document that this version does not know', () => {
   });
 
   it('in the drawer, in the swatch book or in a log it leaves the others where they are', async () => {
-    const { db } = server.database;
+    const db = server.database;
     const yarn = { line: 'Tidewool', name: 'Foam', shade: '#eeeeee', weight: 4, fibre: 'wool', balls: 2 };
     const { body: made } = await server.ask('POST', '/drawer', { yarn });
     await server.ask('POST', '/drawer', { yarn: { ...yarn, name: 'Slate' } });

@@ -3,7 +3,7 @@ import type { Problem } from '@puntada/core/craft';
 import { type FrozenWork, frozenSchema, type Wish } from '@puntada/core/records';
 import type { Position } from '@puntada/core/work';
 import { z } from 'zod';
-import { type Db, rows } from '../db/database.ts';
+import { changedOne, type Db, rows } from '../db/database.ts';
 import { readable, whyUnread } from '../db/readable.ts';
 import { Refusal } from '../http/answers.ts';
 import { begunRow, workRow } from './schema.ts';
@@ -73,7 +73,9 @@ async function brokenCloths(db: Db): Promise<Map<string, Problem>> {
   const marks = await rows(db, clothMark, 'select id, md5(begun::text) as mark from works where begun is not null');
   const fresh = marks.filter(({ mark }) => !knownCloths.has(mark)).map(({ id }) => id);
   if (fresh.length) {
-    const { rows: found } = await db.query<{ begun: unknown; mark: string }>(
+    const found = await rows(
+      db,
+      z.object({ begun: z.unknown(), mark: z.string() }),
       'select begun, md5(begun::text) as mark from works where id = any($1::uuid[])',
       [fresh],
     );
@@ -121,6 +123,14 @@ export async function findWork(db: Db, id: string): Promise<WorkDetail | undefin
   return { ...summary(read[0]), begun: begun.read[0]?.begun ?? null };
 }
 
+/** The frozen cloths of some works that can be read, by the work. */
+export async function clothsOf(db: Db, works: readonly { readonly id: string }[]): Promise<Map<string, FrozenWork>> {
+  const ids = works.map(({ id }) => id);
+  const clothRow = begunRow.extend({ id: z.uuid() });
+  const { read } = await readable(db, clothRow, 'select id, begun from works where id = any($1::uuid[])', [ids]);
+  return new Map(read.flatMap(({ id, begun }) => (begun ? [[id, begun] as const] : [])));
+}
+
 /** Stores a new wish. @returns its id */
 export async function addWork(db: Db, wish: Wish, due: string | null): Promise<string> {
   const id = randomUUID();
@@ -133,23 +143,23 @@ export async function addWork(db: Db, wish: Wish, due: string | null): Promise<s
 }
 
 /** Replaces a wish made on this very revision. @returns whether it was; nothing is changed otherwise */
-export async function changeWish(db: Db, id: string, revision: number, wish: Wish): Promise<boolean> {
-  const { affectedRows } = await db.query(
+export function changeWish(db: Db, id: string, revision: number, wish: Wish): Promise<boolean> {
+  return changedOne(
+    db,
     `update works set wish = $3, revision = revision + 1, notice = null, changed_at = now()
      where id = $1 and revision = $2 and state = 'wished'`,
     [id, revision, JSON.stringify(wish)],
   );
-  return affectedRows === 1;
 }
 
 /** Freezes the laid fabric with the work. @returns whether this revision was still the newest and only wished for */
-export async function beginWork(db: Db, id: string, revision: number, wish: Wish, begun: FrozenWork): Promise<boolean> {
-  const { affectedRows } = await db.query(
+export function beginWork(db: Db, id: string, revision: number, wish: Wish, begun: FrozenWork): Promise<boolean> {
+  return changedOne(
+    db,
     `update works set state = 'begun', wish = $3, begun = $4, notice = null, revision = revision + 1, changed_at = now()
      where id = $1 and revision = $2 and state = 'wished'`,
     [id, revision, JSON.stringify(wish), JSON.stringify(begun)],
   );
-  return affectedRows === 1;
 }
 
 /** Replaces the wish of a work that is not begun, with a notice of what was changed. */
@@ -162,32 +172,32 @@ export async function noteChange(db: Db, id: string, wish: Wish, notice: string)
 }
 
 /** Puts a work away or takes it out again. @returns whether this revision was still the newest */
-export async function archiveWork(db: Db, id: string, revision: number, archived: boolean): Promise<boolean> {
-  const { affectedRows } = await db.query(
-    'update works set archived = $3, revision = revision + 1 where id = $1 and revision = $2',
-    [id, revision, archived],
-  );
-  return affectedRows === 1;
+export function archiveWork(db: Db, id: string, revision: number, archived: boolean): Promise<boolean> {
+  return changedOne(db, 'update works set archived = $3, revision = revision + 1 where id = $1 and revision = $2', [
+    id,
+    revision,
+    archived,
+  ]);
 }
 
 /** Decides which face is outside: the only part of a begun work's wish that is still open. @returns whether it was */
-export async function faceWork(db: Db, id: string, revision: number, outside: 'RS' | 'WS'): Promise<boolean> {
-  const { affectedRows } = await db.query(
+export function faceWork(db: Db, id: string, revision: number, outside: 'RS' | 'WS'): Promise<boolean> {
+  return changedOne(
+    db,
     `update works
      set wish = jsonb_set(wish, '{finish}', coalesce(wish -> 'finish', '{}') || jsonb_build_object('outside', $3::text)),
          revision = revision + 1, changed_at = now()
      where id = $1 and revision = $2`,
     [id, revision, outside],
   );
-  return affectedRows === 1;
 }
 
 /** Marks a begun work finished. */
-export async function finishWork(db: Db, id: string, revision: number): Promise<boolean> {
-  const { affectedRows } = await db.query(
+export function finishWork(db: Db, id: string, revision: number): Promise<boolean> {
+  return changedOne(
+    db,
     `update works set state = 'finished', revision = revision + 1, changed_at = now()
      where id = $1 and revision = $2 and state = 'begun'`,
     [id, revision],
   );
-  return affectedRows === 1;
 }

@@ -1,7 +1,7 @@
-import type { PGlite } from '@electric-sql/pglite';
 import type { Problem } from '@puntada/core/craft';
 import { freeze, planWish } from '@puntada/core/plan';
 import { Router } from 'express';
+import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from './find.ts';
 import {
@@ -35,7 +35,7 @@ function stale(work: WorkDetail, given: number): Refusal {
 }
 
 /** Works: a wish with its gauge and yarns, wished, begun or finished. */
-export function workRoutes(db: PGlite): Router {
+export function workRoutes(db: Database): Router {
   const router = Router();
 
   router.get(

@@ -1,0 +1,147 @@
+import { randomUUID } from 'node:crypto';
+import { rmSync } from 'node:fs';
+import { freshFolder } from '../../test/freshFolder.ts';
+import { type Listening, listen } from '../../test/listening.ts';
+import { hasPostgres, type PostgresServer, startPostgres } from '../../test/postgresServer.ts';
+import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
+import { makeBackup } from '../backup/backup.ts';
+import { addWork } from '../works/queries.ts';
+import type { Database } from './database.ts';
+import { openDatabase, openShared } from './open.ts';
+
+// Where a machine has no PostgreSQL server, only the database inside the process is tried.
+const onServer = hasPostgres ? describe : describe.skip;
+
+async function answers(db: Database) {
+  await db.exec('create temporary table alike (n bigint, d date, t timestamptz, j jsonb, who uuid)');
+  const who = '6f1c9d1e-8a0e-4c6e-9d43-2f2a7c5b1e90';
+  const sql = 'insert into alike values ($1, $2, $3, $4, $5)';
+  const added = await db.query(sql, [
+    1764000000123,
+    '2026-11-28',
+    '2026-11-28T12:00:00.250Z',
+    JSON.stringify({ a: [1, 2] }),
+    who,
+  ]);
+  const { rows } = await db.query('select *, count(*) over () as many, 0.5::numeric as half from alike');
+  const none = await db.query('update alike set n = 1 where n = $1', [2]);
+  const some = await db.query('update alike set n = 1 where who = any($1::uuid[])', [[who]]);
+  return { added: added.changed, rows, none: none.changed, some: some.changed };
+}
+
+/** What both drivers are to answer, written out by hand. */
+const alike = {
+  added: 1,
+  rows: [
+    {
+      n: 1764000000123,
+      d: '2026-11-28',
+      t: new Date(Date.UTC(2026, 10, 28, 12, 0, 0, 250)),
+      j: { a: [1, 2] },
+      who: '6f1c9d1e-8a0e-4c6e-9d43-2f2a7c5b1e90',
+      many: 1,
+      half: 0.5,
+    },
+  ],
+  none: 0,
+  some: 1,
+};
+
+async function undone(db: Database): Promise<unknown> {
+  await db
+    .transaction(async (tx) => {
+      await tx.query("insert into evenings (minutes) values ('[1,2,3,4,5,6,7]')");
+      throw new Error('midway');
+    })
+    .catch(() => undefined);
+  return (await db.query('select minutes from evenings')).rows;
+}
+
+describe('the database inside the process', () => {
+  let folder: string;
+  let db: Database;
+  beforeAll(async () => {
+    folder = await freshFolder();
+    db = await openDatabase(folder);
+  }, 60000);
+  afterAll(async () => {
+    await db.close();
+    rmSync(folder, { recursive: true, force: true });
+  });
+
+  it('answers numbers, days, moments and changed rows', async () => expect(await answers(db)).toEqual(alike));
+  it('takes all of a transaction back', async () => expect(await undone(db)).toEqual([]));
+});
+
+onServer('a PostgreSQL server', () => {
+  let postgres: PostgresServer;
+  let one: Database;
+  let other: Database;
+  let server: Listening;
+  beforeAll(async () => {
+    postgres = await startPostgres();
+    // Two processes that start at once bring the same shapes.
+    [one, other] = await Promise.all([openShared(postgres.address), openShared(postgres.address)]);
+    server = await listen(one);
+  }, 60000);
+  afterAll(async () => {
+    await server.close();
+    await other.close();
+    await postgres.stop();
+  });
+
+  it('answers alike', async () => expect(await answers(one)).toEqual(alike));
+  it('takes all of a transaction back', async () => expect(await undone(one)).toEqual([]));
+
+  it('carries the whole server: a work is begun, worked, scheduled and backed up', async () => {
+    const id = await begunCloth(server, 3);
+    const { body } = await server.ask('GET', '/schedule');
+    expect(body.works.find((each: { id: string }) => each.id === id)).toMatchObject({ rows: 41 });
+    await server.ask('PUT', `/schedule/due/${id}`, { due: '2026-12-05' });
+    expect((await server.ask('GET', `/works/${id}`)).body).toMatchObject({ due: '2026-12-05', state: 'begun' });
+    const backup = await server.ask('GET', '/backup');
+    expect(backup.body.contents.works.map((work: { id: string }) => work.id)).toContain(id);
+    expect((await server.ask('POST', '/backup/restore', backup.body)).status).toBe(200);
+    expect((await server.ask('GET', `/works/${id}`)).body.progress).toEqual(at(3));
+  });
+
+  it('folds the steps of two processes at once, and loses none', async () => {
+    const beside = await listen(other);
+    const id = await begunCloth(server);
+    // Each sends every other row of twenty, so both come late for the other again and again.
+    const rows = Array.from({ length: 20 }, (_, row) => tick(at(row), at(row + 1), 1000 + row));
+    await Promise.all(
+      rows.map((each, i) => (i % 2 ? server : beside).ask('POST', `/works/${id}/ticks`, { ticks: [each] })),
+    );
+    expect((await server.ask('GET', `/works/${id}`)).body.progress).toEqual(at(20));
+  }, 60000);
+
+  it('makes a backup of one moment', async () => {
+    const late = randomUUID();
+    /** Adds a yarn and a work from elsewhere as soon as the backup has read anything. */
+    let added = false;
+    const watched: Database = {
+      ...one,
+      transaction: (body, sight) =>
+        one.transaction(
+          (tx) =>
+            body({
+              ...tx,
+              async query(sql, values) {
+                const answer = await tx.query(sql, values);
+                if (!added) {
+                  added = true;
+                  await addWork(other, galleyCloth, null);
+                  await other.query("insert into drafts (id, title, form) values ($1, 'late', '{}')", [late]);
+                }
+                return answer;
+              },
+            }),
+          sight,
+        ),
+    };
+    const { contents } = await makeBackup(watched, new Date());
+    expect(JSON.stringify(contents)).not.toContain(late);
+    expect(JSON.stringify((await makeBackup(one, new Date())).contents)).toContain(late);
+  });
+});

@@ -1,0 +1,31 @@
+import { PGlite, type Transaction, types } from '@electric-sql/pglite';
+import { asSnapshot, type Database, type Db } from './database.ts';
+
+/** Reads what it would else read in a way of its own: days stay text, and no number is more than a number holds. */
+const parsers = { [types.DATE]: (day: string) => day, [types.INT8]: Number, [types.NUMERIC]: Number };
+
+function queriesOf(pglite: PGlite | Transaction): Db {
+  return {
+    async query(sql, values = []) {
+      const { rows, affectedRows = 0 } = await pglite.query<Record<string, unknown>>(sql, [...values], { parsers });
+      return { rows, changed: affectedRows };
+    },
+    async exec(sql) {
+      await pglite.exec(sql);
+    },
+  };
+}
+
+/** PostgreSQL inside this process, in a folder. @param folder which it has to itself */
+export async function openPglite(folder: string): Promise<Database> {
+  const pglite = await PGlite.create(folder);
+  return {
+    ...queriesOf(pglite),
+    transaction: (body, sight) =>
+      pglite.transaction(async (tx) => {
+        if (sight === 'snapshot') await tx.exec(asSnapshot);
+        return body(queriesOf(tx));
+      }),
+    close: () => pglite.close(),
+  };
+}
