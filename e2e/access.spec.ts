@@ -188,7 +188,7 @@ test('what opens over the row in hand is axe clean too', async ({ page, server }
   await page.getByRole('button', { name: 'Something is wrong' }).click();
   for (const tab of ['Find my row', 'My count is wrong', 'Rip back', 'Common slips and how to mend them']) {
     await page.getByRole('tab', { name: tab }).click();
-    if (tab === 'My count is wrong') await page.getByLabel('Counted in row 1').fill('35');
+    if (tab === 'My count is wrong') await page.getByLabel('Stitches you count in row 1').fill('35');
     await clean(page);
   }
 });

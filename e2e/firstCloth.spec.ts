@@ -34,7 +34,7 @@ test('from a wish to two worked rows, and the counter stands where it stood afte
   await expect(page.getByTestId('chains')).toHaveText('45');
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
 
-  await page.getByRole('button', { name: 'Begin: chain 45' }).click();
+  await page.getByRole('button', { name: 'Start with 45 chains' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   await expect(page.getByTestId('run-count')).toHaveText('4');
   // Row 1 run by run, 11 blocks; row 2 at once; one run of row 3.
@@ -49,9 +49,9 @@ test('from a wish to two worked rows, and the counter stands where it stood afte
   await ownServer.start();
   await page.goto(ownServer.address);
   await expect(page.getByText('42 rows left of 44')).toBeVisible();
-  await page.getByRole('link', { name: 'Work row 3' }).click();
+  await page.getByRole('link', { name: 'Go on at row 3' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 3');
-  await expect(page.getByRole('region', { name: 'Row 3, run 2 of 11' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Row 3, step 2 of 11' })).toBeVisible();
 });
 
 test('three choices reach the mat', async ({ page, server }) => {

@@ -11,7 +11,7 @@ async function prefer(server: TestServer, preferences: { terms: 'US' | 'UK'; han
 
 /** Where the run in hand and the first run to come stand on the screen. */
 async function places(page: Page): Promise<{ current: number; next: number }> {
-  const ribbon = page.getByRole('region', { name: /^Row \d+, run/ });
+  const ribbon = page.getByRole('region', { name: /^Row \d+, step/ });
   const current = await ribbon.getByRole('button').boundingBox();
   const next = await ribbon.getByText('4B', { exact: true }).first().boundingBox();
   if (!current || !next) throw new Error('the ribbon is not there');
@@ -43,7 +43,7 @@ test('a row of one run is told as pairs, and its last stitch is named', async ({
   await expect(page.getByRole('complementary')).toContainText('19 sc, 19 dc');
   await expect(page.getByRole('complementary')).toContainText('dc in A');
   await page.keyboard.press('Space');
-  await expect(page.getByRole('region', { name: 'Row 2, run 1 of 1' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Row 2, step 1 of 1' })).toBeVisible();
   await expect(page.getByText('A: carry it inside', { exact: true }).last()).toBeVisible();
 });
 
@@ -72,7 +72,7 @@ test('an entry of the log that the server does not take is kept and told, until 
     text: JSON.stringify({ kind: 'note', id: entry, at: 1000, row: 3, text: 'Kettle.' }),
   });
   await page.reload();
-  await expect(page.getByText('There is no such work here')).toBeVisible();
+  await expect(page.getByText('There is no such project here')).toBeVisible();
   await page.getByRole('button', { name: 'Delete what could not be saved' }).click();
   await expect(page.getByText('1 entry of the log is kept')).toBeHidden();
   const left = await page.evaluate(() => Object.keys(localStorage).filter((each) => each.startsWith('puntada.entry.')));
@@ -99,7 +99,7 @@ test.describe('with a kept copy of the pages', () => {
 
 test('a work that is not begun, and one that is not there, say what to do', async ({ page, server }) => {
   await page.goto(`${server.address}/works/00000000-0000-4000-8000-000000000000/work`);
-  await expect(page.getByRole('alert')).toContainText('There is no such work here.');
+  await expect(page.getByRole('alert')).toContainText('There is no such project here.');
   const { id } = await server.post<{ id: string }>('/works', {
     wish: (await server.get<{ wish: unknown }>(`/works/${await begunCloth(server)}`)).wish,
   });

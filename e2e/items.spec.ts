@@ -94,7 +94,7 @@ test('a round mat: rounds for notches, and a word where it would not lie flat', 
   await expect(page.getByLabel('Diameter')).toHaveValue('30');
   await page.getByLabel('Wedges', { exact: true }).fill('8');
   await layOnMat(page);
-  await expect(page.getByText(/With 8 wedges it cups/)).toBeVisible();
+  await expect(page.getByText(/With 8 wedges it will cup/)).toBeVisible();
   // 30 cm by rounds of 25.97 mm: 12 of them.
   await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', /^12 rounds/);
   await expect(page.getByRole('button', { name: 'Start with a ring' })).toBeVisible();
@@ -116,7 +116,7 @@ test('a set of twelve cloths shares its balls', async ({ page, server }) => {
   await layOnMat(page);
   await goTo(page, 'Yarn');
   await expect(page.getByText(/^Buy \d+ balls/).first()).toBeVisible();
-  await expect(page.getByText('What you have is enough with a chance of under 1 %').first()).toBeVisible();
+  await expect(page.getByText('What you have is not enough (under 1 %)').first()).toBeVisible();
   await goTo(page, 'Finishing');
   await expect(page.getByText('Paper band around all 12')).toBeVisible();
 });
@@ -126,7 +126,7 @@ test('the book: find a pattern, read what it states, and wish for something in i
   await page.getByLabel('Find').fill('tide');
   await page.getByRole('link', { name: 'Tide marks' }).click();
   const pattern = page.getByRole('article', { name: 'Tide marks' });
-  await expect(pattern).toContainText('stitches 6 + 3, chains 6 + 4');
+  await expect(pattern).toContainText('a multiple of 6 + 3 stitches (chain 6 + 4)');
   await expect(pattern).toContainText('envelope border');
   await pattern.getByRole('link', { name: 'Start a project with it' }).click();
   await expect(page.getByRole('radio', { name: /Tide marks/ })).toBeChecked();

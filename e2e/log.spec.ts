@@ -10,19 +10,19 @@ test('something is wrong: the row is found, a wrong count explained, and rows ar
   await page.goto(`${server.address}/works/${id}/work`);
   const help = page.getByRole('button', { name: 'Something is wrong' });
   await help.click();
-  await page.getByLabel('Last row', { exact: true }).fill('| 4A 4B | 4A');
+  await page.getByLabel('Your last row', { exact: true }).fill('| 4A 4B | 4A');
   await page.getByLabel('The row under it', { exact: true }).fill('| 4B 4A | 4B');
   await page.getByRole('button', { name: 'Which row is it?' }).click();
   await expect(page.getByRole('button', { name: /^Row \d+ is done$/ })).toHaveCount(5);
   // The same by touch: the runs of the cloth are there to be tapped.
-  for (const row of ['Last row', 'The row under it']) await page.getByLabel(row, { exact: true }).fill('');
+  for (const row of ['Your last row', 'The row under it']) await page.getByLabel(row, { exact: true }).fill('');
   const tap = (name: string) => page.getByRole('button', { name, exact: true }).click();
-  await tap('Last row: add 4 A');
-  await tap('Last row: add 4 A');
-  await tap('Last row: remove the last step');
-  await tap('Last row: add 4 B');
+  await tap('Your last row: add 4 A');
+  await tap('Your last row: add 4 A');
+  await tap('Your last row: remove the last step');
+  await tap('Your last row: add 4 B');
   await tap('The row under it: add 4 B');
-  await expect(page.getByLabel('Last row', { exact: true })).toHaveValue('4A 4B');
+  await expect(page.getByLabel('Your last row', { exact: true })).toHaveValue('4A 4B');
   await tap('Which row is it?');
   // Bands of four rows: those in A begin on rows 9, 17, 25, 33 and 41 over a band in B.
   await expect(page.getByRole('button', { name: /^Row \d+ is done$/ })).toHaveCount(5);
@@ -30,13 +30,13 @@ test('something is wrong: the row is found, a wrong count explained, and rows ar
   await expect(page.getByTestId('row-number')).toHaveText('Row 10');
   await help.click();
   await page.getByRole('tab', { name: 'My count is wrong' }).click();
-  await page.getByLabel('Counted in row 10').fill('35');
+  await page.getByLabel('Stitches you count in row 10').fill('35');
   await expect(page.getByText('The last stitch of the row below was left out.')).toBeVisible();
   const ways = page.getByRole('region', { name: 'What it costs' });
   // Nine rows done; whole bands of four in the colour it began with end at 4 and 12: five rows of 36 come out.
   await expect(ways.getByRole('row', { name: /Stop after row 4/ })).toContainText('180');
   // 40 of 44 rows of 1/18 of 10 cm are not there then.
-  await expect(ways).toContainText('22.2 cm less high');
+  await expect(ways).toContainText('22.2 cm shorter');
   await expect(ways.getByRole('row', { name: /Leave it/ })).toContainText('000');
   await page.getByRole('tab', { name: 'Rip back' }).click();
   await page.getByLabel('Last row to keep').fill('4');
@@ -74,7 +74,7 @@ test('the log: a ball is weighed, the cloth measured, a note kept, and the piece
   await expect(page.getByLabel('Weighs now (g)')).toHaveValue('20');
   await page.getByLabel('Started at (g)').fill('50');
   await page.getByRole('button', { name: 'Save weighing' }).click();
-  await expect(page.getByText(/used, \d+ % (more|less) than forecast|used, as expected/)).toBeVisible();
+  await expect(page.getByText(/used, \d+ % (more|less) than expected|used, as expected/)).toBeVisible();
   await page.getByRole('form', { name: 'Measure it now' }).getByLabel('Width, cm').fill('21.0');
   await page.getByRole('button', { name: 'Save measurement' }).click();
   // 21.0 of 22.5 cm.
@@ -87,7 +87,7 @@ test('the log: a ball is weighed, the cloth measured, a note kept, and the piece
   await end.getByRole('button', { name: 'Save it' }).click();
   await expect(end.getByText('Type 24, 24.5 cm or 9 1/2 in.')).toBeVisible();
   // Forty-three rows of 150 s after 1,700,000,000 s: at midnight of 15 November 2023 in UTC.
-  await expect(page.getByText(/Last row done on 1[45] Nov 2023; not yet marked finished\./)).toBeVisible();
+  await expect(page.getByText(/Last row done on 1[45] Nov 2023; not marked as finished yet\./)).toBeVisible();
   await end.getByLabel('Width').fill('21.6 cm');
   await end.getByLabel('Height').fill('24.2 cm');
   await end.getByLabel('Change next time').fill('A hook larger.');

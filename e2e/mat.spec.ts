@@ -46,12 +46,12 @@ test('edge, ending and strand rules change what is offered', async ({ page, serv
 test('an alternative is taken with one tap, and the counts that work are told', async ({ page, server }) => {
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/size`);
-  await page.getByRole('button', { name: 'Squarest, edges alike' }).click();
+  await page.getByRole('button', { name: 'Closest to square, matching edges' }).click();
   // 275 mm × 289 mm is the squarest with both edges match and as begun.
   await expect(page.getByRole('slider', { name: 'Width' })).toHaveAttribute('aria-valuetext', '44 stitches, 27.5 cm');
   await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '52 rows, 28.9 cm');
-  await expect(page.getByText('Works: multiple of 4; chains 4 + 1.')).toBeVisible();
-  await expect(page.getByText('Edges alike: multiple of 8 + 4; chains 8 + 5.')).toBeVisible();
+  await expect(page.getByText('Any multiple of 4 works (chain 4 + 1).')).toBeVisible();
+  await expect(page.getByText('For matching edges: 8 + 4 (chain 8 + 5).')).toBeVisible();
 });
 
 test('a notch of the tape can be tapped', async ({ page, server }) => {
@@ -92,7 +92,7 @@ test('inches: the mat and the ticket follow the maker', async ({ page, server })
   await page.keyboard.press('Escape');
   // 225 mm are 8.858 in, to the quarter 8 3/4; 240 mm are 9.449, to the quarter 9 1/2.
   await expect(page.getByRole('slider', { name: 'Width' })).toHaveAttribute('aria-valuetext', '36 stitches, 8 3/4 in');
-  await expect(page.getByText('wish 9 1/2 × 9 1/2 in')).toBeVisible();
+  await expect(page.getByText('asked for 9 1/2 × 9 1/2 in')).toBeVisible();
   await expect(page.getByRole('region', { name: 'This size in figures' })).toContainText(/\d+–\d+ yd/);
 });
 
@@ -123,10 +123,10 @@ test('a size further off the wish than is allowed is told as such, on the ticket
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   // 36 stitches are 1.5 cm under 24 cm, 44 are 3.5 cm over.
   const ticket = page.getByRole('region', { name: 'This size in figures' });
-  await expect(ticket.getByText('that you allow')).toHaveCount(0);
-  await expect(page.getByRole('row', { name: /One step wider/ })).toContainText('more than you allow');
+  await expect(ticket.getByText('you allow')).toHaveCount(0);
+  await expect(page.getByRole('row', { name: /One step wider/ })).toContainText('further off than you allow');
   await page.getByRole('slider', { name: 'Width' }).press('ArrowRight');
-  await expect(ticket).toContainText('more than the 2.0 cm that you allow');
+  await expect(ticket).toContainText('further off than the 2.0 cm you allow');
   await page.reload();
   await expect(allowed).toHaveValue('2');
 });

@@ -29,7 +29,7 @@ test('by keyboard, with a power cut in the middle: a whole small cloth, worked t
   await expect(page.getByText('✓ Saved')).toBeVisible();
   await ownServer.kill();
   await page.keyboard.press('Enter');
-  await expect(page.getByText(/No server\. 1 step kept here/)).toBeVisible();
+  await expect(page.getByText(/The server is away\. 1 step is safe/)).toBeVisible();
   await ownServer.start();
   await expect(page.getByText('✓ Saved')).toBeVisible();
   for (let n = 8; n <= 12; n++) {
@@ -50,7 +50,7 @@ test.describe('by touch', () => {
   test('a whole small cloth, worked to its log', async ({ page, server }) => {
     const id = await begunCloth(server, { ...small, title: 'Cloth by touch' });
     await page.goto(`${server.address}/works/${id}/work`);
-    await page.getByRole('button', { name: /^4 sc in A.*Run done$/ }).tap();
+    await page.getByRole('button', { name: /^4 sc in A.*Next$/ }).tap();
     await expect(page.getByText('8 stitches left in the row')).toBeVisible();
     for (let n = 1; n <= 12; n++) await page.getByRole('button', { name: `Row ${n} done` }).tap();
     await page.getByRole('button', { name: 'Mark as finished' }).tap();
@@ -76,7 +76,7 @@ test('the yarn runs short: the rest is planned anew, worked, and the cloth finis
   await page.getByLabel('Weighs now (g)').fill('8.5');
   await page.getByRole('button', { name: 'Save weighing' }).click();
   await expect(page.getByText(/It ends between rows/)).toBeVisible();
-  await expect(page.getByRole('img', { name: /^B: foretold \d+ to \d+ m before any weighing/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^B: expected \d+ to \d+ m before any weighing/ })).toBeVisible();
   await page.getByRole('link', { name: 'Plan the rest again' }).last().click();
   // Planned: 44 rows do not last. The longest that do end in the colour they began with, so 8k + 4 rows.
   const enough = page.getByRole('row').filter({ hasText: 'As long as the yarn lasts' });
@@ -114,7 +114,7 @@ test('ripped back to a good place and ended there; what was left is looked at ag
   // Beside the plan of now, 12 rows of 5.56 mm, the one that was left: 44 rows.
   const plans = page.getByRole('region', { name: 'Earlier plans' }).getByRole('listitem');
   await expect(plans.first()).toContainText('22.5 × 6.7 cm');
-  await expect(plans.last()).toContainText('Left at row 12');
+  await expect(plans.last()).toContainText('Until row 12');
   await expect(plans.last()).toContainText('22.5 × 24.4 cm');
 });
 
@@ -125,7 +125,7 @@ test('a work is handed over as one file, and merged where it is known', async ({
   const saving = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save this project as a file' }).click();
   const file = readFileSync(await (await saving).path(), 'utf8');
-  expect(JSON.parse(file).stands).toBe('Cloth for two hands: 6 of 44 rows done.');
+  expect(JSON.parse(file).stands).toBe('Cloth for two hands: 6 of 44 rows are done.');
   await page.goto(ownServer.address);
   await page.getByRole('button', { name: /right hand/ }).click();
   const bring = (text: string) =>
@@ -138,14 +138,14 @@ test('a work is handed over as one file, and merged where it is known', async ({
   await bring(file);
   await page.getByRole('button', { name: 'Cancel' }).click();
   await expect(page.getByRole('button', { name: 'Open this project' })).toHaveCount(0);
-  for (const answer of ['It is on the bench', 'rows and log of both']) {
+  for (const answer of ['it’s on your bench', 'rows and log of both']) {
     await bring(file);
     await page.getByRole('button', { name: 'Open this project' }).click();
     await expect(page.getByRole('status').filter({ hasText: answer })).toBeVisible();
   }
   await page.keyboard.press('Escape');
   await expect(page.getByRole('heading', { name: 'Cloth for two hands' })).toBeVisible();
-  await page.getByRole('link', { name: 'Work row 7' }).click();
+  await page.getByRole('link', { name: 'Go on at row 7' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 7');
 });
 
@@ -165,10 +165,10 @@ test('by taste: the rows to come in sight, told to tug; and what a wrong count c
   await page.getByRole('button', { name: 'Display' }).click();
   await page.getByLabel('Remind me to pull the idle yarn snug').selectOption({ label: 'never: I lay it in loosely' });
   await page.keyboard.press('Escape');
-  await expect(page.getByText('Lay B in loosely, and do not pull it')).toBeVisible();
+  await expect(page.getByText('Lay B in loosely; do not pull it')).toBeVisible();
   await page.getByRole('button', { name: 'Something is wrong' }).click();
   await page.getByRole('tab', { name: 'My count is wrong' }).click();
-  await page.getByLabel('Counted in row 9').fill('35');
+  await page.getByLabel('Stitches you count in row 9').fill('35');
   // Four stitches of the row are worked.
   const costs = page.getByRole('region', { name: 'What it costs' });
   await expect(costs.getByRole('row', { name: /^Undo row 9 as far as you have got 4 1 / })).toBeVisible();
@@ -183,10 +183,10 @@ test('a photo is made small and kept at its row; what is no picture is told', as
   const add = page.getByLabel('Add a photo at row 5');
   const text = { name: 'words.txt', mimeType: 'text/plain', buffer: Buffer.from('no picture') };
   await add.setInputFiles(text);
-  await expect(page.getByRole('alert')).toContainText('words.txt is no picture');
+  await expect(page.getByRole('alert')).toContainText('words.txt could not be opened');
   const buffer = await page.screenshot();
   await add.setInputFiles({ name: 'cloth.png', mimeType: 'image/png', buffer });
-  const photo = page.getByRole('img', { name: 'The cloth after row 5' });
+  const photo = page.getByRole('img', { name: 'The project after row 5' });
   await expect(photo).toBeVisible();
   await page.reload();
   await expect(photo).toBeVisible();
@@ -197,10 +197,10 @@ test('a photo is made small and kept at its row; what is no picture is told', as
 test('an open end: at each good place what it is by now, and it is ended there', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await page.getByLabel('Project name').fill('Strip as far as it goes');
-  await page.getByLabel(/^Open end/).check();
+  await page.getByLabel(/^Stop anywhere/).check();
   await page.getByRole('button', { name: 'See sizes' }).click();
   await page.getByRole('radio', { name: 'Whole bands' }).click();
-  await page.getByRole('button', { name: /^Begin: chain/ }).click();
+  await page.getByRole('button', { name: /^Start with \d+ chains/ }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   const band = page.getByRole('region', { name: 'You can stop here' });
   await expect(band).toHaveCount(0);
@@ -241,10 +241,10 @@ test('blocks on the diagonal, open: where they could begin to shrink it is told,
   await server.post(`/works/${id}/ticks`, { ticks });
   await page.goto(`${server.address}/works/${id}/work`);
   const band = page.getByRole('region', { name: 'You can stop here' });
-  await expect(band).toContainText('It could begin to shrink here');
+  await expect(band).toContainText('You can start decreasing here');
   await expect(band).toContainText('The next good place to stop is diagonal 12');
   await band.getByRole('link').click();
-  await page.getByRole('button', { name: 'Begin to shrink sooner' }).click();
+  await page.getByRole('button', { name: 'Start to shrink sooner' }).click();
   await page.getByRole('button', { name: 'Switch to this plan' }).click();
   // Six blocks either way: eleven diagonals.
   await expect(page.getByText('of 11', { exact: true })).toBeVisible();

@@ -29,7 +29,7 @@ test('as big as the yarn at hand allows, and where one row of blocks more takes 
   }
   await page.getByRole('button', { name: 'See sizes' }).click();
   await page.getByRole('button', { name: 'As big as my yarn allows' }).click();
-  await expect(page.getByText(/enough with a chance of (over )?9\d %/)).toBeVisible();
+  await expect(page.getByText(/(over )?9\d % sure to be enough/)).toBeVisible();
   // It is taken and kept.
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   const chains = await page.getByTestId('chains').innerText();
@@ -45,10 +45,10 @@ test('a pattern as given: its multiple is of chains, and its row fits', async ({
   await page.getByLabel('Chains', { exact: true }).fill('47');
   await page.getByLabel(/^One row/).fill('1A | 6A 3B |');
   const verdict = page.getByRole('region', { name: 'Result' });
-  await expect(verdict).toContainText('The multiple is of chains.');
-  await expect(verdict).toContainText('The row comes out on that chain.');
+  await expect(verdict).toContainText('The multiple counts chains.');
+  await expect(verdict).toContainText('The row fits 47 chains exactly');
   await page.getByLabel('Chains', { exact: true }).fill('40 cm');
-  await expect(verdict).toContainText('a length such as 40 cm does not belong here');
+  await expect(verdict).toContainText('A length such as 40 cm does not belong here');
 });
 
 test('a wish is made again from one on the bench', async ({ page, server }) => {
@@ -74,13 +74,13 @@ test('another pattern beside this one: what it takes more or less', async ({ pag
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/yarn`);
   await page.getByLabel('Compare with').selectOption('houndstooth');
-  await expect(page.getByText(/(balls?|m of yarn) (less|more)|as many/).first()).toBeVisible();
+  await expect(page.getByText(/(balls?|m of yarn) (less|more)|the same number/).first()).toBeVisible();
   await expect(page.getByText('as planned')).toBeVisible();
 });
 
 test('a label typed in one line, and the list of what to buy', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
-  await page.getByLabel('Label of Ain one line').fill('100 g = 210 m');
+  await page.getByLabel('Label of A, in one line').fill('100 g = 210 m');
   await expect(page.getByLabel('m per ball').first()).toHaveValue('210');
   await expect(page.getByLabel('g per ball').first()).toHaveValue('100');
   await page.getByLabel('Project name').fill('Cloth to shop for');

@@ -19,7 +19,7 @@ async function countedSwatch(server: TestServer, title: string): Promise<string>
 test('a yarn of the drawer is changed, and left as it was', async ({ page, server }) => {
   await server.post('/drawer', { yarn: { ...yarn, name: 'Heather', shade: '#7a5a86' } });
   await page.goto(`${server.address}/drawer`);
-  const open = () => page.getByRole('button', { name: 'Change Skerry cotton, Heather' }).click();
+  const open = () => page.getByRole('button', { name: 'Edit Skerry cotton, Heather' }).click();
   await open();
   await page.getByLabel('Dye lot').fill('44 C');
   await page.getByRole('button', { name: 'Cancel' }).click();
@@ -42,13 +42,13 @@ test('a yarn of the drawer is changed, and left as it was', async ({ page, serve
 test('a swatch: a count taken out, its weight forgotten, a note, and thrown away', async ({ page, server }) => {
   const id = await countedSwatch(server, `Galley check, ${Date.now()}`);
   await page.goto(`${server.address}/swatches/${id}`);
-  await expect(page.getByText(/Your hand takes/)).toBeVisible();
+  await expect(page.getByText(/You use/)).toBeVisible();
   await page.getByRole('button', { name: 'Remove weight' }).click();
   await expect(page.getByText(/Weigh it dry/)).toBeVisible();
   await page.getByLabel('Note').fill('Firm enough to scrub with.');
   await page.getByLabel('Note').blur();
   await page.getByRole('button', { name: 'Remove 18 rows over 10 cm' }).click();
-  await expect(page.getByText(/Make it, lay it flat/)).toBeVisible();
+  await expect(page.getByText(/Make it and lay it flat/)).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Note')).toHaveValue('Firm enough to scrub with.');
   await page.getByRole('button', { name: 'Delete this swatch' }).click();
@@ -61,18 +61,18 @@ test('a swatch: a count taken out, its weight forgotten, a note, and thrown away
 test('which hook: from 16 stitches with 5 mm, 15 ask for 6 mm', async ({ page, server }) => {
   const id = await countedSwatch(server, 'Galley check');
   await page.goto(`${server.address}/swatches`);
-  await page.getByLabel('Stitches wished in 10 cm').fill('15');
+  await page.getByLabel('Stitches you want in 10 cm').fill('15');
   // 5 · (16 ÷ 15)^(1 ÷ 0.45) = 5.77, of the sold sizes nearest to 6.
   await expect(page.getByRole('region', { name: 'Which hook' })).toContainText('try 6 mm');
-  await page.getByLabel('Stitches wished in 10 cm').fill('16');
-  await expect(page.getByRole('region', { name: 'Which hook' })).toContainText('stay with 5 mm');
+  await page.getByLabel('Stitches you want in 10 cm').fill('16');
+  await expect(page.getByRole('region', { name: 'Which hook' })).toContainText('keep the 5 mm');
   // A wish takes the gauge and the hook of the swatch: 36 stitches of 6.25 mm are 22.5 cm.
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'From a swatch' }).click();
   await expect(page.getByLabel('Hook (mm)')).toHaveValue('5');
   await expect(page.getByLabel('Swatch', { exact: true })).toHaveValue(id);
   await expect(page.getByText('22.5 × ')).toBeVisible();
-  await page.getByRole('button', { name: 'Plan a swatch for this project project' }).click();
+  await page.getByRole('button', { name: 'Plan a swatch for this project' }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('New dishcloth, swatch');
 });
 
@@ -159,7 +159,7 @@ test('the runs are read aloud where it is asked, and slips have their cures', as
   await page.getByLabel('Read each step aloud').check();
   await page.getByLabel('Keep the screen awake').uncheck();
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^Run done/ }).click();
+  await page.getByRole('button', { name: /^Next/ }).click();
   const heard = () => page.evaluate(() => (window as unknown as { heard: string[] }).heard);
   await expect
     .poll(heard)

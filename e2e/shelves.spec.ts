@@ -39,15 +39,15 @@ test('a wish takes its yarns out of the drawer and sets them aside', async ({ pa
   await page.getByLabel('Balls set aside').fill('2');
   await page.getByLabel('Shade of A', { exact: true }).last().fill('#7d8f8a');
   await page.getByLabel('Shade of B', { exact: true }).last().fill('#93a7a0');
-  await expect(page.getByRole('region', { name: 'Contrast of A and B' })).toContainText('hardly be seen');
+  await expect(page.getByRole('region', { name: 'Contrast of A and B' })).toContainText('hardly show');
   await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByRole('group', { name: 'Cutting mat' })).toBeVisible();
   await page.goto(`${server.address}/drawer`);
   await expect(page.getByText('2 balls set aside for')).toBeVisible();
   await expect(page.getByText('4 free')).toBeVisible();
-  await page.getByRole('button', { name: 'Take out Skerry cotton, Foam' }).click();
+  await page.getByRole('button', { name: 'Delete Skerry cotton, Foam' }).click();
   await page.getByRole('button', { name: 'Yes, delete it' }).click();
-  await expect(page.getByRole('alert')).toContainText('It is set aside for');
+  await expect(page.getByRole('alert')).toContainText('This yarn is set aside for');
 });
 
 test('a swatch is planned, counted and weighed, and its counts flow into the plan that goes by it', async ({
@@ -58,7 +58,7 @@ test('a swatch is planned, counted and weighed, and its counts flow into the pla
   const id = await wishedCloth(server, { title, gauge: { from: 'typical' } });
   await page.goto(`${server.address}/swatches/new`);
   await page.getByLabel('Hook (mm)').fill('50');
-  await expect(page.getByText('A hook is 25 mm at most')).toBeVisible();
+  await expect(page.getByText('Use 25 or less.')).toBeVisible();
   await page.getByLabel('Hook (mm)').fill('5');
   await page.getByRole('button', { name: 'Plan this swatch' }).click();
   await expect(page.getByText(/Chain \d+, work/)).toBeVisible();
@@ -73,10 +73,10 @@ test('a swatch is planned, counted and weighed, and its counts flow into the pla
   await expect(page.getByRole('link', { name: title })).toBeVisible();
   await page.getByRole('form', { name: 'Weigh it' }).getByRole('textbox').fill('16');
   await page.getByRole('button', { name: 'Save weight' }).click();
-  await expect(page.getByText(/Your hand takes/)).toBeVisible();
+  await expect(page.getByText(/You use/)).toBeVisible();
   // Another count on the same cloth: the plan moves, and says so on its mat until it is changed.
   await count('14');
-  await expect(page.getByRole('status').filter({ hasText: 'came along' })).toContainText('is now');
+  await expect(page.getByRole('status').filter({ hasText: 'follow the new figures' })).toContainText('is now');
   await page.goto(`${server.address}/works/${id}/size`);
   await expect(page.getByRole('status').filter({ hasText: 'was changed' })).toBeVisible();
   await expect(page.getByText('your swatch').first()).toBeVisible();
@@ -104,11 +104,11 @@ test('a work is put away and taken out again', async ({ page, server }) => {
   const title = 'Cloth for the boat shed';
   await wishedCloth(server, { title });
   await page.goto(server.address);
-  await page.getByRole('button', { name: `Put away: ${title}` }).click();
+  await page.getByRole('button', { name: `Archive: ${title}` }).click();
   await expect(page.getByRole('heading', { name: title })).toHaveCount(0);
-  await page.getByRole('button', { name: /^Show what is put away/ }).click();
+  await page.getByRole('button', { name: /^Show the archive/ }).click();
   await page.getByRole('button', { name: `Back to the bench: ${title}` }).click();
-  await expect(page.getByRole('button', { name: `Put away: ${title}` })).toBeVisible();
+  await expect(page.getByRole('button', { name: `Archive: ${title}` })).toBeVisible();
 });
 
 test('test strips are weighed, and the way of one is taken', async ({ page, server }) => {
@@ -144,12 +144,12 @@ test('a way taken on the yarn view is taken back, there and on the mat', async (
 test('a wish begins from a finished piece, and comes to its counts', async ({ page, server }) => {
   await page.goto(`${server.address}/given?from=piece`);
   await page.getByRole('button', { name: 'Start a project from it' }).click();
-  await expect(page.getByRole('alert').first()).toContainText('were not counted on one piece');
+  await expect(page.getByRole('alert').first()).toContainText('on one piece.');
   await page.getByLabel('Counted across', { exact: true }).fill('9');
   await page.getByRole('radio', { name: 'blocks' }).click();
-  await page.getByLabel('Its width, cm').fill('22.5');
+  await page.getByLabel('Width, cm').fill('22.5');
   await page.getByLabel('Counted up', { exact: true }).fill('44');
-  await page.getByLabel('Its height, cm').fill('24.4');
+  await page.getByLabel('Height, cm').fill('24.4');
   await page.getByRole('button', { name: 'Start a project from it' }).click();
   // Nine blocks of four are 36 stitches; 225 mm of 36 are 6.25 mm each, so the piece comes out as it was.
   await expect(page.getByLabel('Stitches across')).toHaveValue('36');
@@ -167,13 +167,13 @@ test('a row is explained, its strands are hung on the chart, and a term is told 
   await page.getByLabel('Show idle yarn').check();
   await page.goto(`${server.address}/works/${id}/size`);
   await page.getByRole('button', { name: 'Ends to weave in' }).click();
-  await expect(page.getByRole('dialog')).toContainText('must be woven in');
+  await expect(page.getByRole('dialog')).toContainText('to weave in');
 });
 
 test('which face is outside is asked before a seam, and settled', async ({ page, server }) => {
   const id = await wishedCloth(server, { item: 'bag', pieces: 2, finish: { seam: 'sc' } });
   await page.goto(`${server.address}/works/${id}/finish`);
-  await expect(page.getByText('Decide first which face is outside.')).toBeVisible();
+  await expect(page.getByText('First decide which face goes outside.')).toBeVisible();
   await page.getByRole('radio', { name: 'Wrong side' }).click();
   await expect(page.getByText('hold the panels with their right sides together')).toBeVisible();
 });

@@ -17,7 +17,7 @@ test('once it is begun every screen tells the cloth on the hook, its colours swa
   // 11 bands of 4 rows, 20 + 16 and 16 + 20 by turns: 4 (6 × 20 + 5 × 16) = 800 of A.
   await expect(ticket.getByText(/^800 stitches/)).toBeVisible();
   await page.goto(`${server.address}/works/${id}/onward`);
-  await page.getByRole('row').filter({ hasText: 'Colours changed about from here' }).getByRole('button').click();
+  await page.getByRole('row').filter({ hasText: 'Swap A and B from here on' }).getByRole('button').click();
   await page.getByRole('button', { name: 'Switch to this plan' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 17');
   // Four bands as they were, 4 (2 × 20 + 2 × 16) = 288 of A; of the seven to come four have 16 of A now, and three 20:
@@ -43,7 +43,7 @@ test('Enter on the mat begins once, and not while it may not', async ({ page, se
     await route.continue();
   });
   await page.goto(`${server.address}/works/${id}/size`);
-  await expect(page.getByRole('button', { name: 'Begin: chain 37' })).toBeEnabled();
+  await expect(page.getByRole('button', { name: 'Start with 37 chains' })).toBeEnabled();
   await page.evaluate(() => {
     const press = (repeat: boolean) =>
       document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true, repeat }));
@@ -66,7 +66,7 @@ test('a note is written before the work is begun, and comes back at its row', as
   await page.getByRole('button', { name: 'Save', exact: true }).click();
   await expect(page.getByRole('option').nth(1)).toContainText('Loosely here');
   await page.goto(`${server.address}/works/${id}/size`);
-  await page.getByRole('button', { name: 'Begin: chain 37' }).click();
+  await page.getByRole('button', { name: 'Start with 37 chains' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   await expect(page.getByText('Loosely here')).toHaveCount(0);
   await page.keyboard.press('Enter');
@@ -80,8 +80,8 @@ test('refused rows offer their neighbours and to end anywhere, where they are as
   await page.getByLabel('Rows', { exact: true }).first().fill('42');
   const preview = page.getByRole('region', { name: 'What you get' });
   // Bands of 4 that end as they began: 8k + 4.
-  await expect(preview.getByRole('button', { name: 'Take 36' })).toBeVisible();
-  await expect(preview.getByRole('button', { name: 'Take 44' })).toBeVisible();
+  await expect(preview.getByRole('button', { name: 'Use 36' })).toBeVisible();
+  await expect(preview.getByRole('button', { name: 'Use 44' })).toBeVisible();
   await preview.getByRole('button', { name: 'Let it stop at any row' }).click();
   await expect(page.getByRole('radio', { name: 'Anywhere' })).toBeChecked();
   await expect(preview).toContainText('42 rows');
@@ -112,8 +112,8 @@ test('what this version cannot read stands on the bench with why, and everything
             problem: {
               code: 'cannot-be-read',
               path: 'wish.loft',
-              message: 'The wish of this work has a field “loft” that this version does not know.',
-              hint: 'Nothing of it is lost: open it with the version that wrote it.',
+              message: 'There is no field “loft” here.',
+              hint: 'It is kept as it is, in every backup too.',
             },
           },
         ],
@@ -138,7 +138,7 @@ test('what the last one taught stands over the wish of the next', async ({ page,
 
 test('a hook moves a typical size, and how a special stitch is made is a tap away', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
-  await expect(page.getByText('5 mm is usual for this weight.', { exact: false })).toBeVisible();
+  await expect(page.getByText('5 mm is the usual hook for this weight.', { exact: false })).toBeVisible();
   await page.getByLabel('Hook (mm)').fill('6');
   await expect(page.getByText(/typical size is moved to a hook of 6 mm/)).toBeVisible();
   const id = await begunCloth(server, { pattern: { key: 'two-nets' }, ending: 'whole', edges: 'whole' });

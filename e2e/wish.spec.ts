@@ -10,7 +10,7 @@ test('a chain already made: 52 is refused with its nearest, 41 is legal but not 
   await page.getByRole('button', { name: 'See sizes' }).click();
   const wrong = page.locator('#width-wrong');
   await expect(wrong).toContainText('52 chains make 51 stitches');
-  await expect(wrong).toContainText('Take 49 or 53 chains.');
+  await expect(wrong).toContainText('Use 49 or 53 chains.');
   await expect(page.getByLabel('Chains in it')).toBeFocused();
 
   await page.getByLabel('Chains in it').fill('41');
@@ -55,7 +55,7 @@ test('a gauge of zero is refused at its field', async ({ page, server }) => {
   await page.getByRole('radio', { name: 'I counted it' }).click();
   await page.getByLabel('Stitches', { exact: true }).fill('0');
   await page.getByRole('button', { name: 'See sizes' }).click();
-  await expect(page.locator('#stitchCount-wrong')).toContainText('count at least one');
+  await expect(page.locator('#stitchCount-wrong')).toContainText('cannot have counted');
 });
 
 test('inches, yarns and the foundation of hdc are kept as they were chosen', async ({ page, server }) => {
@@ -65,7 +65,7 @@ test('inches, yarns and the foundation of hdc are kept as they were chosen', asy
   await page.getByLabel('Height', { exact: true }).fill('10½');
   await page.getByRole('radio', { name: 'hdc' }).click();
   await page
-    .getByLabel('The first hdc goes into')
+    .getByLabel('First hdc goes into')
     .selectOption({ label: '3rd chain from the hook, ch 2 to turn, not a stitch (loose)' });
   await page.getByLabel('Name of B').fill('Kelp');
   await page.getByLabel('Shade of B', { exact: true }).last().fill('#2f5a45');
@@ -125,7 +125,7 @@ test('a strap takes its length from the drop of the bag, and a wish may be due f
   await page.getByLabel('Drop, cm').fill('28');
   await expect(page.getByText(/Twice the drop and 10\.0 cm to sew or knot are 66\.0 cm/)).toBeVisible();
   // 66 cm loaded, 3 kg on 4 cm: 660 / (1 + 0.22 · (1 − e^−1.5)) = 563.7 mm.
-  await page.getByRole('button', { name: 'Make it 56.4 cm long' }).click();
+  await page.getByRole('button', { name: 'Make the strap 56.4 cm long' }).click();
   await expect(page.getByLabel('Length', { exact: true })).toHaveValue('56.4 cm');
   const due = new Date(Date.now() + 20 * 86_400_000).toISOString().slice(0, 10);
   await page.getByLabel('Needed by (optional)').fill(due);

@@ -36,9 +36,9 @@ test('each run is read against the row below, markers are told at the start, and
   await server.post(`/works/${id}/ticks`, { ticks });
   await page.reload();
   // Row 4 widens each lozenge by one on either side.
-  await expect(page.getByText('Row below: starts with the A below, ends 1 short of its end')).toBeVisible();
+  await expect(page.getByText('Compare: starts with the A below, ends 1 short of its end')).toBeVisible();
   await page.keyboard.press('Space');
-  await expect(page.getByText('Row below: starts 1 before the B below, ends 1 past it')).toBeVisible();
+  await expect(page.getByText('Compare: starts 1 before the B below, ends 1 past it')).toBeVisible();
 });
 
 test('a work is laid down and taken up again, and the clock at it begins anew', async ({ page, server }) => {
@@ -52,11 +52,11 @@ test('a work is laid down and taken up again, and the clock at it begins anew', 
   }));
   await server.post(`/works/${id}/ticks`, { ticks: steps });
   await page.goto(`${server.address}/works/${id}/work`);
-  await expect(page.getByText('0:35 at it: rest your hands for 5 min')).toBeVisible();
+  await expect(page.getByText('0:35 in this session: rest your hands for 5 min')).toBeVisible();
   await page.getByRole('button', { name: 'Pause' }).click();
   await expect(page.getByText('Paused; the next step carries on')).toBeVisible();
   await page.keyboard.press('Enter');
-  await expect(page.getByText('0:00 at it')).toBeVisible();
+  await expect(page.getByText('0:00 in this session')).toBeVisible();
   await expect(page.getByText('✓ Saved')).toBeVisible();
   await page.getByRole('link', { name: 'Log', exact: true }).click();
   await expect(page.getByRole('table', { name: 'Sessions, latest first' }).getByRole('row')).toHaveCount(3);
@@ -99,13 +99,13 @@ test('by touch: a run, a row, and back over a row’s end', async ({ page, serve
   const id = await begunCloth(server);
   await page.goto(`${server.address}/works/${id}/work`);
   await page.getByRole('button', { name: 'Next', exact: false }).last().click();
-  await expect(page.getByRole('region', { name: 'Row 1, run 2 of 9' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Row 1, step 2 of 9' })).toBeVisible();
   await page.getByTestId('run-count').click();
-  await expect(page.getByRole('region', { name: 'Row 1, run 3 of 9' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Row 1, step 3 of 9' })).toBeVisible();
   await page.getByRole('button', { name: /Row 1 done/ }).click();
-  await expect(page.getByRole('region', { name: 'Row 2, run 1 of 9' })).toBeVisible();
-  await page.getByRole('button', { name: /One back/ }).click();
-  await expect(page.getByRole('region', { name: 'Row 1, run 9 of 9' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Row 2, step 1 of 9' })).toBeVisible();
+  await page.getByRole('button', { name: /Back one/ }).click();
+  await expect(page.getByRole('region', { name: 'Row 1, step 9 of 9' })).toBeVisible();
   await expect(page.getByText('✓ Saved')).toBeVisible();
   expect((await server.get<Progress>(`/works/${id}`)).progress).toEqual({ rows: 0, runs: 8 });
 });
@@ -115,9 +115,9 @@ test('a button that was clicked does not swallow or double the keys', async ({ p
   await page.goto(`${server.address}/works/${id}/work`);
   await page.getByRole('button', { name: /Row 1 done/ }).click();
   await page.keyboard.press('Space');
-  await expect(page.getByRole('region', { name: 'Row 2, run 2 of 9' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Row 2, step 2 of 9' })).toBeVisible();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('region', { name: 'Row 3, run 1 of 9' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Row 3, step 1 of 9' })).toBeVisible();
 });
 
 test('a button reached by the keyboard keeps its own keys', async ({ page, server }) => {
@@ -126,11 +126,11 @@ test('a button reached by the keyboard keeps its own keys', async ({ page, serve
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('row-number')).toHaveText('Row 2');
-  const back = page.getByRole('button', { name: /One back/ });
+  const back = page.getByRole('button', { name: /Back one/ });
   for (let i = 0; i < 20 && !(await back.evaluate((each) => each === document.activeElement)); i++)
     await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('region', { name: 'Row 1, run 9 of 9' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Row 1, step 9 of 9' })).toBeVisible();
 });
 
 test.describe('with a kept copy of the pages', () => {
@@ -152,12 +152,12 @@ test.describe('with a kept copy of the pages', () => {
     await page.reload();
     await expect(page.getByTestId('row-number')).toHaveText('Row 2');
     for (let run = 0; run < 5; run++) await page.keyboard.press('Space');
-    await expect(page.getByText(/No server\. 5 steps kept here/)).toBeVisible();
+    await expect(page.getByText(/The server is away\. 5 steps are safe/)).toBeVisible();
     await page.getByRole('button', { name: 'Pause' }).click();
-    const kept = page.getByText('1 entry of the log is kept here');
+    const kept = page.getByText('1 entry of the log is safe in this browser');
     await expect(kept).toBeVisible();
     await page.reload();
-    await expect(page.getByRole('region', { name: 'Row 2, run 6 of 9' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Row 2, step 6 of 9' })).toBeVisible();
     await expect(page.getByText('Paused; the next step carries on')).toBeVisible();
     await ownServer.start();
     await expect(page.getByText('✓ Saved')).toBeVisible({ timeout: 15000 });
@@ -166,7 +166,7 @@ test.describe('with a kept copy of the pages', () => {
     expect(entries.map(({ kind }) => kind)).toEqual(['pause']);
     expect((await ownServer.get<Progress>(`/works/${id}`)).progress).toEqual({ rows: 1, runs: 5 });
     await page.reload();
-    await expect(page.getByRole('region', { name: 'Row 2, run 6 of 9' })).toBeVisible();
+    await expect(page.getByRole('region', { name: 'Row 2, step 6 of 9' })).toBeVisible();
   });
 });
 
@@ -188,7 +188,7 @@ test('two devices on one work, one of them out of reach: every row of both is ke
     await page.keyboard.press('Enter');
     await row(page, n);
   }
-  await expect(page.getByText(/No server\. 2 steps kept here/)).toBeVisible();
+  await expect(page.getByText(/The server is away\. 2 steps are safe/)).toBeVisible();
   for (const n of [2, 3, 4]) {
     await other.keyboard.press('Enter');
     await row(other, n);

@@ -1,7 +1,7 @@
 export { type BookEntry, bookEntry } from './book/bookEntry.ts';
 export { planDocument } from './document/planDocument.ts';
 export { hookWords, sizeReason } from './en/advice.ts';
-export { arithmeticWords, multipleText, shortMultiple } from './en/arithmetic.ts';
+export { anyMultipleText, arithmeticWords, shortMultiple } from './en/arithmetic.ts';
 export { cautionWords } from './en/cautions.ts';
 export { upWord } from './en/counts.ts';
 export { differenceWords } from './en/findRow.ts';
@@ -24,6 +24,7 @@ export {
   ballsText,
   chanceText,
   differenceText,
+  enoughText,
   finishedFigure,
   finishedText,
   hoursFigure,

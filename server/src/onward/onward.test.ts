@@ -116,7 +116,7 @@ describe('one work handed over', () => {
     const id = await begunCloth(one, 8);
     await one.ask('POST', `/works/${id}/log`, { entry: note('Kettle.') });
     const { body: file } = await one.ask('GET', `/handover/${id}`);
-    expect(file.stands).toContain('8 of 44 rows are worked');
+    expect(file.stands).toContain('8 of 44 rows are done');
     expect(file.hanging.length).toBeGreaterThan(0);
     const elsewhere = await listen();
     const { status, body } = await elsewhere.ask('POST', '/handover', file);

@@ -44,13 +44,13 @@ export function LogDelivery() {
       <span aria-hidden>△ </span>
       {first ? (
         <>
-          {entries(refused.length)} kept in this browser, for the server does not take it: {first.why}{' '}
+          {entries(refused.length)} kept in this browser: it could not be saved. {first.why}{' '}
           <button type="button" onClick={giveUp} className="min-h-11 px-2 underline underline-offset-4">
             Delete what could not be saved
           </button>
         </>
       ) : (
-        `No server. ${entries(waiting)} kept here and will be stored when it is back.`
+        `Puntada’s server is away. ${entries(waiting)} safe in this browser, and saved as soon as it is back.`
       )}
     </p>
   );

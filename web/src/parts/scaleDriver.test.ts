@@ -35,13 +35,13 @@ describe('a scale through its driver', () => {
     const gone = new Error('out of reach');
     expect((await readScale(scaleWith(gone, gone, gone, { ...settled, look: 1 }).port)).grams).toBe(37);
     const { port, asked } = scaleWith(gone);
-    expect((await readScale(port)).words).toContain('does not answer');
+    expect((await readScale(port)).words).toContain('isn’t answering');
     expect(asked()).toBe(4);
   });
 
   it('an answer that comes too late counts as lost', async () => {
     expect((await readScale(scaleWith(never, { ...settled, look: 2 }).port)).grams).toBe(37);
-    expect((await readScale(scaleWith(never).port)).words).toContain('does not answer');
+    expect((await readScale(scaleWith(never).port)).words).toContain('isn’t answering');
   });
 
   it('a look that is told twice, or an older one that comes after it, is dropped', async () => {
@@ -63,7 +63,7 @@ describe('a scale through its driver', () => {
     expect((await readScale(scaleWith(...wrongs, { ...settled, look: 3 }).port)).grams).toBe(37);
     const nothing = await readScale(scaleWith('37 g').port);
     expect(nothing.grams).toBeUndefined();
-    expect(nothing.words).toContain('no weight');
+    expect(nothing.words).toContain('no usable weight');
   });
 
   it('less than nothing is no weight of a ball, and a weak battery is told', async () => {
@@ -76,7 +76,7 @@ describe('a scale through its driver', () => {
     let look = 0;
     const swinging = () => ({ ...settled, settled: false, look: ++look });
     const { port, asked } = scaleWith(swinging);
-    expect((await readScale(port)).words).toContain('does not settle');
+    expect((await readScale(port)).words).toContain('keeps wavering');
     expect(asked()).toBe(20);
   });
 });

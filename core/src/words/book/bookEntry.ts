@@ -86,8 +86,8 @@ export function bookEntry(pattern: StitchPattern, choice: PatternChoice = {}, te
     stitches: pattern.stitches,
     colours: coloursOf(pattern),
     multiples: {
-      works: { stitches: multipleText(works.stitches), chains: multipleText(works.chains) },
-      alike: { stitches: multipleText(alike.stitches), chains: multipleText(alike.chains) },
+      works: { stitches: multipleText(works.stitches), chains: shortMultiple(works.chains) },
+      alike: { stitches: multipleText(alike.stitches), chains: shortMultiple(alike.chains) },
     },
     multiple: works.stitches.multiple,
     rows: { works: rowWords(facts.rows.works), alike: endingWords(facts.rows.alike) },

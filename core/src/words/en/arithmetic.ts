@@ -8,11 +8,11 @@ export function multipleText({ multiple, extra }: BoundMultiple): string {
   return extra ? `a multiple of ${multiple} + ${extra}` : `a multiple of ${multiple}`;
 }
 
-/** `any number`, `any multiple of 7`, `7k + 2`: the same where a table has little room. */
+/** `7 + 2`, `7`, `any`: the same as it stands behind the word for what is counted, `chain 7 + 2`. */
 export function shortMultiple({ multiple, extra }: BoundMultiple): string {
   if (multiple === 0) return String(extra);
   if (multiple === 1) return extra ? `any + ${extra}` : 'any';
-  return extra ? `${multiple}k + ${extra}` : `${multiple}k`;
+  return extra ? `${multiple} + ${extra}` : `${multiple}`;
 }
 
 function plus(extra: unknown): string {
@@ -74,4 +74,9 @@ export function arithmeticWords({ code, facts: f = {} }: Told): string {
     default:
       return 'it ends in the colour you began with';
   }
+}
+
+/** Which counts work, as a sentence begins: `Any multiple of 4 + 1`. */
+export function anyMultipleText({ multiple, extra }: BoundMultiple): string {
+  return `Any ${multiple === 1 ? 'number' : `multiple of ${multiple}`}${extra ? ` + ${extra}` : ''}`;
 }

@@ -22,7 +22,7 @@ export function swatchNotice(swatch: string, change: string): string {
 /** Where a project that is handed over has got to. */
 export function standingWords(title: string, rows: number, of: number, runs: number): string {
   const more = runs ? `, and ${runs} ${runs === 1 ? 'run' : 'runs'} of row ${rows + 1}` : '';
-  return `${title}: ${rows} of ${of} rows are worked${more}.`;
+  return `${title}: ${rows} of ${of} rows are done${more}.`;
 }
 
 /** A project that is handed over before its first row. */

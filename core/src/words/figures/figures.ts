@@ -132,6 +132,20 @@ export function chanceText(chance: number): string {
   return chance < 0.01 ? 'under 1 %' : `${Math.floor(chance * 100)} %`;
 }
 
+/** Whether yarn is enough, in everyday words first and the number second. @param chance 0 to 1 */
+export function enoughText(chance: number): string {
+  const [words] = enoughWords.find(([, least]) => chance >= least) ?? ['not enough'];
+  return `${words} (${chanceText(chance)})`;
+}
+
+const enoughWords = [
+  ['almost certainly enough', 0.99],
+  ['very likely enough', 0.95],
+  ['probably enough', 0.75],
+  ['possibly enough', 0.25],
+  ['probably not enough', 0.01],
+] as const;
+
 /** How many balls to buy, under a heading that names them: `2`, or `up to 2`. */
 export function ballsCount(balls: { readonly count: number; readonly source: Source }): string {
   return balls.source === 'typical' ? `up to ${balls.count}` : String(balls.count);

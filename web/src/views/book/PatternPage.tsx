@@ -36,11 +36,11 @@ export function PatternPage({
         <p className="max-w-[62ch] text-[17px]">{entry.about}</p>
         <dl className="mt-3 grid gap-x-6 sm:grid-cols-[150px_minmax(0,1fr)]">
           <Fact term="Stitch multiple">
-            stitches <b className="count">{works.stitches}</b>, chains <b className="count">{works.chains}</b>
+            <b className="count">{works.stitches}</b> stitches (chain <b className="count">{works.chains}</b>)
           </Fact>
           {same ? null : (
             <Fact term={<Term name="matching edges">For matching edges</Term>}>
-              stitches <b className="count">{alike.stitches}</b>, chains <b className="count">{alike.chains}</b>
+              <b className="count">{alike.stitches}</b> stitches (chain <b className="count">{alike.chains}</b>)
             </Fact>
           )}
           <Fact term={<Term name="true repeat">True repeat</Term>}>
@@ -50,7 +50,7 @@ export function PatternPage({
             <b className="count">{entry.rows.works}</b>
             {entry.rows.alike === entry.rows.works ? null : (
               <>
-                , last row same as the first <b className="count">{entry.rows.alike}</b>
+                ; for the same first and last <b className="count">{entry.rows.alike}</b>
               </>
             )}
           </Fact>

@@ -123,8 +123,9 @@ export function FinishedPiece() {
         />
         <p className="max-w-[60ch] text-[15px] text-soft">
           <Craft>
-            Count and measure the cloth without its border. Its size and counts become the gauge, so the next one comes
-            out like it; the yarn you choose then.
+            {
+              'Count and measure it without its border. Its size and counts become the {gauge}, so the next one turns out like it. You choose the yarn next.'
+            }
           </Craft>
         </p>
         <Problems problems={problems.filter((each) => !/^(across|up|width|height)/.test(each.path))} />

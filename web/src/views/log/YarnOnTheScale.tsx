@@ -1,7 +1,7 @@
 import { parseMass, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import { prepareCloth } from '@puntada/core/plan';
 import type { Weighing } from '@puntada/core/records';
-import { chanceText, endsAtText } from '@puntada/core/words';
+import { endsAtText, enoughText } from '@puntada/core/words';
 import { type ColourNow, colourNow, colourQuestions, narrowing } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -84,7 +84,7 @@ function Told({ id, rows, found }: { id: string; rows: number; found: Result<Col
         )}
         {chance === undefined || left.mid < 0.05 ? null : (
           <>
-            ; chance that what you have is enough: <b className="count">{chanceText(chance)}</b>
+            ; what you have is <b className="font-semibold">{enoughText(chance)}</b>
           </>
         )}
         .

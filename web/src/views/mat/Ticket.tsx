@@ -11,15 +11,15 @@ import {
   type YarnNeed,
 } from '@puntada/core/plan';
 import {
+  anyMultipleText,
   arithmeticWords,
   ballsText,
-  chanceText,
   differenceText,
+  enoughText,
   foundationWords,
   hoursText,
   lengthFigure,
   metresFigure,
-  multipleText,
   shortMultiple,
   sourceWords,
   upper,
@@ -157,13 +157,19 @@ function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>
         <p key={line}>{line}</p>
       ))}
       <p className="mt-1 border-t border-verdigris/30 pt-1 text-[14px]">
-        {upper(multipleText(works.stitches))} works
-        {width.chains ? `: chain ${shortMultiple(works.chains)}` : ''}.
+        {anyMultipleText(works.stitches)} works
+        {width.chains ? ` (chain ${shortMultiple(works.chains)})` : ''}.
       </p>
       {alike.stitches.multiple === works.stitches.multiple && alike.stitches.extra === works.stitches.extra ? null : (
         <p className="text-[14px]">
-          {width.tube ? 'Each side starts a repeat' : <Term name="matching edges">Matching edges</Term>}:{' '}
-          {multipleText(alike.stitches)} (chain {shortMultiple(alike.chains)}).
+          {width.tube ? (
+            'Each side starts a repeat'
+          ) : (
+            <>
+              For <Term name="matching edges">matching edges</Term>
+            </>
+          )}
+          : {shortMultiple(alike.stitches)} (chain {shortMultiple(alike.chains)}).
         </p>
       )}
     </div>
@@ -223,7 +229,7 @@ function YarnLine({ yarn, need, stitches, of, units, each }: YarnLineProps) {
           </span>
           <span>
             {need?.balls ? ballsText(need.balls).replace(' typical', '') : null}
-            {need?.drawer ? `; what you have: ${chanceText(need.drawer.chance)} sure` : null}
+            {need?.drawer ? `; what you have is ${enoughText(need.drawer.chance)}` : null}
           </span>
         </p>
         <div className="mt-1 h-2 border border-rule bg-sheet">

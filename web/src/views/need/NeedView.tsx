@@ -1,6 +1,6 @@
 import type { Problem } from '@puntada/core/craft';
 import type { PlanDocument, Wish } from '@puntada/core/records';
-import { chanceText, upper, yarnPartName } from '@puntada/core/words';
+import { enoughText, upper, yarnPartName } from '@puntada/core/words';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';
@@ -165,8 +165,7 @@ function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number];
         )}
         {colour.drawer ? (
           <p className="mt-2 text-[15px]">
-            What you have is enough with a chance of{' '}
-            <b className="count whitespace-nowrap">{chanceText(colour.drawer.chance)}</b>.
+            What you have is <b className="font-semibold">{enoughText(colour.drawer.chance)}</b>.
           </p>
         ) : null}
         {colour.ballEnds.map((end) => (

@@ -160,7 +160,7 @@ function LabelLine({ index }: { index: number }) {
   return (
     <div className="w-[196px]">
       <label htmlFor={`label-${index}`} className="label">
-        Label of {letter}in one line
+        Label of {letter}, in one line
       </label>
       <input
         id={`label-${index}`}

@@ -233,7 +233,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       {ways.length > 1 ? (
         <div className="w-[420px] max-w-full">
           <label htmlFor="foundation" className="label">
-            {round ? 'First row' : <>The first {told(`{${bound?.stitch ?? ''}}`)} is worked into</>}
+            {round ? 'First row' : <>First {told(`{${bound?.stitch ?? ''}}`)} goes into</>}
           </label>
           <select id="foundation" className="field" {...register('foundation')}>
             {ways.map((way, i) => (

@@ -134,7 +134,7 @@ function WayOut({ problem }: { problem: Problem }) {
     <div className="mt-2 flex flex-wrap gap-2">
       {instead.map((count) => (
         <Button key={count} onClick={() => take(count)}>
-          Take {count}
+          Use {count}
         </Button>
       ))}
       {up && anywhere !== undefined ? (

@@ -16,8 +16,8 @@ export function WorkHead({ work, counter, children }: { work: Work; counter: Cou
         ) : counter.waiting && counter.away ? (
           <span className="flex items-center gap-2 text-ochre">
             <CloudOff aria-hidden className="size-4" />
-            No server. {counter.waiting} {counter.waiting === 1 ? 'step' : 'steps'} safe in this browser, and sent when
-            it is back.
+            The server is away. {counter.waiting} {counter.waiting === 1 ? 'step is' : 'steps are'} safe in this
+            browser.
           </span>
         ) : counter.waiting ? (
           'Saving…'
