@@ -52,7 +52,7 @@ test.describe('by touch', () => {
     await page.goto(`${server.address}/works/${id}/work`);
     await page.getByRole('button', { name: /^4 sc in A.*Next$/ }).tap();
     await expect(page.getByText('8 stitches left in the row')).toBeVisible();
-    for (let n = 1; n <= 12; n++) await page.getByRole('button', { name: `Row ${n} done` }).tap();
+    for (let n = 1; n <= 12; n++) await page.getByRole('button', { name: `Finish row ${n}` }).tap();
     await page.getByRole('button', { name: 'Mark as finished' }).tap();
     await page.getByRole('link', { name: 'Log: Cloth by touch' }).tap();
     await expect(page.getByText('12 of 12')).toBeVisible();

@@ -115,7 +115,7 @@ test('test strips are weighed, and the way of one is taken', async ({ page, serv
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/yarn`);
   await page.getByRole('link', { name: 'Compare them on test strips' }).click();
-  const cut = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Cut always' }) });
+  const cut = page.getByRole('listitem').filter({ has: page.getByRole('heading', { name: 'Cut' }) });
   await cut.getByLabel('It weighs').fill('1');
   await cut.getByRole('button', { name: 'Save' }).click();
   await expect(cut.getByText('Yarn compared with the estimate')).toBeVisible();
@@ -127,10 +127,10 @@ test('a way taken on the yarn view is taken back, there and on the mat', async (
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/yarn`);
   const way = (name: string) => page.getByRole('button', { name, exact: true });
-  await way('cut always').click();
-  await expect(way('cut always')).toHaveAttribute('aria-pressed', 'true');
+  await way('cut').click();
+  await expect(way('cut')).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(way('as needed')).toHaveAttribute('aria-pressed', 'true');
+  await expect(way('carry where needed')).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: 'Redo' }).click();
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Size' }).click();

@@ -108,7 +108,9 @@ export const planDocumentSchema = z.strictObject({
       grams: figureSchema,
       parts: z.record(z.string(), figureSchema),
       ends: z.number().int(),
-      balls: z.strictObject({ count: z.number().int(), text: z.string(), chance: z.number() }).optional(),
+      balls: z
+        .strictObject({ count: z.number().int(), text: z.string(), short: z.string(), chance: z.number() })
+        .optional(),
       chances: z.array(z.strictObject({ balls: z.number().int(), chance: z.number() })),
       drawer: z.strictObject({ chance: z.number() }).optional(),
       ballEnds: z.array(

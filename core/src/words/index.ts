@@ -21,9 +21,9 @@ export { techniqueWords } from './en/techniques.ts';
 export { fibreName, policyNames, weightName } from './en/yarns.ts';
 export {
   ballsCount,
-  ballsText,
+  ballsFigure,
   chanceText,
-  differenceText,
+  differenceFigure,
   enoughText,
   finishedFigure,
   finishedText,

@@ -31,6 +31,7 @@ import { problemWords } from '../en/problems.ts';
 import { techniqueWords } from '../en/techniques.ts';
 import { policyNames } from '../en/yarns.ts';
 import {
+  ballsFigure,
   ballsText,
   differenceText,
   gramsFigure,
@@ -210,7 +211,14 @@ function coloursOf(plan: Plan): PlanDocument['colours'] {
       parts: Object.fromEntries(need.parts.map((part) => [part.part, m(part.metres)])),
       ends: need.ends,
       ...(need.balls
-        ? { balls: { count: need.balls.count, text: ballsText(need.balls), chance: rounded(need.balls.chance) } }
+        ? {
+            balls: {
+              count: need.balls.count,
+              text: ballsText(need.balls),
+              short: ballsFigure(need.balls).text,
+              chance: rounded(need.balls.chance),
+            },
+          }
         : {}),
       chances: (need.chances ?? []).map((each) => ({ balls: each.balls, chance: rounded(each.chance) })),
       ...(need.drawer ? { drawer: { chance: rounded(need.drawer.chance) } } : {}),

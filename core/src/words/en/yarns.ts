@@ -4,11 +4,11 @@ import type { Policy } from '../../craft/technique/policy.ts';
 
 /** What is done with the yarn that is not in use. */
 export const policyNames: Readonly<Record<Policy, string>> = {
-  'carry-always': 'carry always',
-  'as-needed': 'as needed',
-  'cut-always': 'cut always',
+  'carry-always': 'carry all the way',
+  'as-needed': 'carry where needed',
+  'cut-always': 'cut',
   bobbins: 'bobbins',
-  'side-only': 'side only',
+  'side-only': 'up the side',
 };
 
 const weights: Readonly<Record<WeightClass, string>> = {

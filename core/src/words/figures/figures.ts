@@ -73,11 +73,19 @@ function signed(mm: number, units: ToldUnit): string {
   return mm > 0 && Number(text) !== 0 ? `+${text}` : text;
 }
 
-/** How far a size is from the wish: `−1.5 cm`, or `−3.9 to +0.6 cm typical`. @param offer finished size and its difference, mm */
-export function differenceText(size: Estimate, difference: number, units: ToldUnit): string {
-  if (size.source !== 'typical') return `${signed(difference, units)} ${unitWord(units)}`;
+/** How far a size is from the wish: `−1.5 cm`, or typical `−3.9 to +0.6 cm`. @param offer finished size and its difference, mm */
+export function differenceFigure(size: Estimate, difference: number, units: ToldUnit): Printed {
+  const typical = size.source === 'typical';
   const wished = size.mid - difference;
-  return `${signed(size.low - wished, units)} to ${signed(size.high - wished, units)} ${unitWord(units)} typical`;
+  const bare = typical
+    ? `${signed(size.low - wished, units)} to ${signed(size.high - wished, units)}`
+    : signed(difference, units);
+  return { text: `${bare} ${unitWord(units)}`, bare, typical };
+}
+
+/** The same in one text. */
+export function differenceText(size: Estimate, difference: number, units: ToldUnit): string {
+  return markedText(differenceFigure(size, difference, units));
 }
 
 /** Yarn is always a range until it has been weighed: `34–40 m`. @param estimate m */
@@ -152,7 +160,12 @@ export function ballsCount(balls: { readonly count: number; readonly source: Sou
 }
 
 /** Balls to buy: `2 balls`, or from typical figures the most it may take, `up to 2 balls typical`. */
+export function ballsFigure(balls: { readonly count: number; readonly source: Source }): Printed {
+  const bare = ballsCount(balls);
+  return { text: `${bare} ${balls.count === 1 ? 'ball' : 'balls'}`, bare, typical: balls.source === 'typical' };
+}
+
+/** The same in one text. */
 export function ballsText(balls: { readonly count: number; readonly source: Source }): string {
-  const word = balls.count === 1 ? 'ball' : 'balls';
-  return balls.source === 'typical' ? `up to ${balls.count} ${word} typical` : `${balls.count} ${word}`;
+  return markedText(ballsFigure(balls));
 }

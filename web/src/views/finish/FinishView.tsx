@@ -20,7 +20,7 @@ export default function FinishView() {
   const { document, problems } = usePlanDocument(work);
   return (
     <>
-      <Head title={work?.wish.title ?? 'Finishing'} under="Off the hook: closing, border, seams, ends">
+      <Head title={work?.wish.title ?? 'Finishing'} under="After the last row: closing row, border, seams, ends">
         {work ? <Stages work={work} here="finish" /> : null}
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-5 pb-10">

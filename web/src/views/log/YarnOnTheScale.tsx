@@ -66,7 +66,7 @@ function Told({ id, rows, found }: { id: string; rows: number; found: Result<Col
             <b className="count">{metres(used)}</b> used
             {off === undefined || off === 0
               ? ', as expected'
-              : `, ${Math.abs(off)} % ${off > 0 ? 'more' : 'less'} than forecast`}
+              : `, ${Math.abs(off)} % ${off > 0 ? 'more' : 'less'} than expected`}
             .
           </>
         )}

@@ -1,6 +1,13 @@
 import { isRoundMaking, type ToldUnit, unitWord } from '@puntada/core/craft';
 import { type Prepared, type SizeChoice, sidesOff } from '@puntada/core/plan';
-import { ballsCount, differenceText, finishedText, hoursFigure, metresFigure, sizeReason } from '@puntada/core/words';
+import {
+  ballsCount,
+  differenceFigure,
+  finishedFigure,
+  hoursFigure,
+  metresFigure,
+  sizeReason,
+} from '@puntada/core/words';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
 import { sizeKey } from '../../worker/useFigures.ts';
 
@@ -62,9 +69,7 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
             const sides = sidesOff(prepared, choice);
             const here = size.stitches === chosen.stitches && size.rows === chosen.rows;
             const off = (offer: { difference: number }, estimate: SizeChoice['width']['width']) =>
-              differenceText(estimate, offer.difference, units)
-                .replace(` ${unitWord(units)}`, '')
-                .replace(' typical', '');
+              differenceFigure(estimate, offer.difference, units).bare;
             return (
               <tr key={sizeKey(size)} className={`border-t border-rule ${here ? 'bg-sheet' : ''}`}>
                 <th
@@ -85,12 +90,7 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
                 </th>
                 {chains ? <Cell>{width.chains}</Cell> : null}
                 <Cell>{height.rows}</Cell>
-                <Cell>
-                  {finishedText(width.width, height.height, units, round)
-                    .replace(` ${unitWord(units)}`, '')
-                    .replace(' across', '')
-                    .replace(' typical', '')}
-                </Cell>
+                <Cell>{finishedFigure(width.width, height.height, units, round).bare}</Cell>
                 {typical ? null : (
                   <Cell>
                     {sides.length ? (

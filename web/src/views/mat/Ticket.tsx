@@ -13,8 +13,8 @@ import {
 import {
   anyMultipleText,
   arithmeticWords,
-  ballsText,
-  differenceText,
+  ballsFigure,
+  differenceFigure,
   enoughText,
   foundationWords,
   hoursText,
@@ -144,7 +144,7 @@ function SecondWidth({ of, measure, units }: { of: TubeSize; measure: TubeMeasur
 function wishNote(by: string, size: WidthOffer['width'], difference: number, units: ToldUnit): string {
   if (by !== 'length') return sourceWords[size.source];
   const from = size.source === 'typical' ? '' : ` · ${sourceWords[size.source]}`;
-  return `${differenceText(size, difference, units).replace(' typical', '')} from what you asked${from}`;
+  return `${differenceFigure(size, difference, units).text} from what you asked${from}`;
 }
 
 /** `6 + 4` of `a multiple of 6 + 4`. */
@@ -227,11 +227,11 @@ function YarnLine({ yarn, need, stitches, of, units, each }: YarnLineProps) {
           <span>
             {stitches ?? '…'} stitches{each}, {Math.round(share * 100)} %
           </span>
-          <span>
-            {need?.balls ? ballsText(need.balls).replace(' typical', '') : null}
-            {need?.drawer ? `; what you have is ${enoughText(need.drawer.chance)}` : null}
-          </span>
+          <span>{need?.balls ? ballsFigure(need.balls).text : null}</span>
         </p>
+        {need?.drawer ? (
+          <p className="text-[14px] text-soft">What you have is {enoughText(need.drawer.chance)}.</p>
+        ) : null}
         <div className="mt-1 h-2 border border-rule bg-sheet">
           <div
             className={`${yarnClass(yarn.letter)} h-full`}

@@ -10,7 +10,7 @@ export function ChanceSteps({ chances, need }: { chances: readonly Chance[]; nee
   return (
     <div>
       <p className="text-[16px]">
-        Buy <b className="count">{need.replace(' typical', '')}</b>(95 % sure to be enough).
+        Buy <b className="count">{need}</b> (95 % sure to be enough).
       </p>
       <ol
         className="mt-2 flex items-end gap-2 border-b border-ink"

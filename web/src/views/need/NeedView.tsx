@@ -157,7 +157,7 @@ function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number];
       </table>
       <div className="self-start">
         {colour.chances.length ? (
-          <ChanceSteps chances={colour.chances} need={colour.balls?.text ?? ''} />
+          <ChanceSteps chances={colour.chances} need={colour.balls?.short ?? ''} />
         ) : (
           <p className="text-[15px] text-soft">
             Add grams and metres per ball on the Idea page to see how many balls to buy.

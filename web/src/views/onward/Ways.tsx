@@ -1,5 +1,5 @@
 import { unitWord } from '@puntada/core/craft';
-import { finishedText, hoursText, metresText, restName } from '@puntada/core/words';
+import { finishedFigure, hoursText, metresText, restName } from '@puntada/core/words';
 import type { RestPlan } from '@puntada/core/work';
 import { usePreferences, type Work } from '../../api/api.ts';
 import { Craft } from '../../parts/Craft.tsx';
@@ -58,10 +58,8 @@ export function Ways({ plans, taken, work, onTake }: WaysProps) {
                 </button>
               </th>
               <Cell>{plan.rows}</Cell>
-              <Cell wrap>
-                {finishedText(plan.width, plan.height, told, plan.circle)
-                  .replace(' typical', '')
-                  .replace(` ${unitWord(told)}`, '')}
+              <Cell wrap={plan.width.source === 'typical'}>
+                {finishedFigure(plan.width, plan.height, told, plan.circle).bare}
               </Cell>
               {plan.colours.map(({ letter, left }) => (
                 <Cell key={letter}>{left.mid < 0.05 ? 'nothing' : metresText(left, told)}</Cell>

@@ -29,7 +29,7 @@ export function StepButtons({ steps, row, word, hand, children }: Props) {
       {row ? (
         <>
           <Button onClick={lettingGo(steps.row)} className="min-h-14">
-            {word} {row.course.number} done <Key>Enter</Key>
+            Finish {word.toLowerCase()} {row.course.number} <Key>Enter</Key>
           </Button>
           <Button
             kind="next"
