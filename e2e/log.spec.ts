@@ -31,7 +31,7 @@ test('something is wrong: the row is found, a wrong count explained, and rows ar
   await help.click();
   await page.getByRole('tab', { name: 'My count is wrong' }).click();
   await page.getByLabel('Stitches you count in row 10').fill('35');
-  await expect(page.getByText('The last stitch of the row below was left out.')).toBeVisible();
+  await expect(page.getByText('You left out the last stitch of the row below.')).toBeVisible();
   const ways = page.getByRole('region', { name: 'What it costs' });
   // Nine rows done; whole bands of four in the colour it began with end at 4 and 12: five rows of 36 come out.
   await expect(ways.getByRole('row', { name: /Stop after row 4/ })).toContainText('180');

@@ -29,7 +29,7 @@ test('as big as the yarn at hand allows, and where one row of blocks more takes 
   }
   await page.getByRole('button', { name: 'See sizes' }).click();
   await page.getByRole('button', { name: 'As big as my yarn allows' }).click();
-  await expect(page.getByText(/(over )?9\d % sure to be enough/)).toBeVisible();
+  await expect(page.getByText(/your yarn makes \((over )?9\d % sure to be enough/)).toBeVisible();
   // It is taken and kept.
   await expect(page.getByText('Saved', { exact: true })).toBeVisible();
   const chains = await page.getByTestId('chains').innerText();

@@ -28,7 +28,7 @@ test('a yarn of the drawer is changed, and left as it was', async ({ page, serve
   await page.getByLabel('Dye lot').fill('44 C');
   await page.getByLabel('Whole balls').fill('2,5');
   await page.getByRole('button', { name: 'Save changes' }).click();
-  await expect(page.getByRole('alert')).toContainText('Whole balls only');
+  await expect(page.getByRole('alert')).toContainText('Give a whole number.');
   await page.getByLabel('Whole balls').fill('2');
   await page.getByLabel('Opened balls (g)').fill('30 12,5');
   await page.getByRole('button', { name: 'Save changes' }).click();

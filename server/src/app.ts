@@ -1,3 +1,4 @@
+import { startingWords } from '@puntada/core/words';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -46,7 +47,7 @@ export function createApp({ db, log, pages }: AppParts): Express {
     });
     // A page elsewhere that names this machine must not be able to speak to it.
     if (localNames.test(request.headers.host ?? '')) next();
-    else response.status(403).end('Puntada answers on this machine only.');
+    else response.status(403).end(startingWords.onlyHere);
   });
   // A backup holds every step of every work.
   app.use('/api/backup', express.json({ limit: '64mb' }));

@@ -1,4 +1,5 @@
 import { resolve } from 'node:path';
+import { startingWords } from '@puntada/core/words';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { FolderHeldError } from './db/lock.ts';
@@ -23,11 +24,11 @@ const database = await (shared ? openShared(shared) : openDatabase(folder)).catc
 const server = createApp({ db: database, log, pages }).listen(port, '127.0.0.1', (error?: Error) => {
   if (error) {
     const busy = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
-    stop(busy ? `Port ${port} is taken. Set PUNTADA_PORT to another number.` : error.message);
+    stop(busy ? startingWords.portTaken(port) : error.message);
   }
   const address = server.address();
   const at = typeof address === 'object' && address ? address.port : port;
-  process.stdout.write(`Puntada is ready: http://127.0.0.1:${at}\n`);
+  process.stdout.write(`${startingWords.ready(`http://127.0.0.1:${at}`)}\n`);
 });
 
 async function close(): Promise<void> {

@@ -17,6 +17,7 @@ export { joinLabel, openSides } from './en/openSides.ts';
 export { problemText, problemWords } from './en/problems.ts';
 export { shadeWords } from './en/shades.ts';
 export { causeWords, slips } from './en/slips.ts';
+export { startingWords } from './en/starting.ts';
 export { techniqueWords } from './en/techniques.ts';
 export { fibreName, policyNames, weightName } from './en/yarns.ts';
 export {

@@ -1,13 +1,11 @@
 import { closeSync, mkdirSync, openSync, readFileSync, renameSync, rmSync, writeSync } from 'node:fs';
 import { join } from 'node:path';
+import { startingWords } from '@puntada/core/words';
 
 /** The data folder is held by another running process. */
 export class FolderHeldError extends Error {
   constructor(folder: string, pid: number) {
-    super(
-      `The data folder ${folder} is in use by process ${pid}. Two at once would lose rows. ` +
-        'Close that Puntada first, or give this one a data folder of its own.',
-    );
+    super(startingWords.folderHeld(folder, pid));
     this.name = 'FolderHeldError';
   }
 }
@@ -53,7 +51,7 @@ export function holdFolder(folder: string): () => void {
     if (pid !== '' && isRunning(Number(pid), started)) throw new FolderHeldError(folder, Number(pid));
     removeStale(path, text);
   }
-  throw new Error(`The lock ${path} could not be taken.`);
+  throw new Error(startingWords.lockFailed(path));
 }
 
 function readText(path: string): string {

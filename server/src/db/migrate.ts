@@ -1,5 +1,6 @@
 import { readdirSync, readFileSync } from 'node:fs';
 import { fileURLToPath } from 'node:url';
+import { startingWords } from '@puntada/core/words';
 import { z } from 'zod';
 import { type Database, rows } from './database.ts';
 
@@ -25,9 +26,7 @@ export async function migrate(db: Database): Promise<void> {
   const known = Math.max(0, ...files.map((name) => Number.parseInt(name, 10)));
   const newest = Math.max(0, ...applied);
   if (newest > known) {
-    throw new Error(
-      `The data folder was last used by a newer Puntada (shape ${newest}; this one knows ${known}). Use that one, or another data folder.`,
-    );
+    throw new Error(startingWords.newerData(newest, known));
   }
   for (const name of files) {
     const number = Number.parseInt(name, 10);

@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Problem } from '@puntada/core/craft';
 import { type FrozenWork, frozenSchema, type Wish } from '@puntada/core/records';
+import { nameless } from '@puntada/core/words';
 import type { Position } from '@puntada/core/work';
 import { z } from 'zod';
 import { changedOne, type Db, rows } from '../db/database.ts';
@@ -107,7 +108,7 @@ export async function unreadWorks(db: Db): Promise<UnreadWork[]> {
   });
   const wishes = unread.map(({ row: { id, title }, problem }) => ({
     id: String(id),
-    title: typeof title === 'string' ? title : 'A work without a name',
+    title: typeof title === 'string' ? title : nameless,
     problem,
   }));
   return [...wishes, ...cloths];

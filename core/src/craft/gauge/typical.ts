@@ -4,10 +4,10 @@ import { type Fibre, fibreFacts, type TabledFibre } from './fibres.ts';
  * Columns of the typical table. Linen counts stitch and chain each as one; granny counts clusters; block counts both
  * ways.
  */
-export type TabledGauge = 'sc' | 'hdc' | 'dc' | 'houndstooth' | 'sc and ch' | 'sc in back loops' | 'clusters' | 'block';
+export type TabledGauge = 'sc' | 'hdc' | 'dc' | 'houndstooth' | 'sc and ch' | 'sc back loops' | 'clusters' | 'block';
 
 /** Stitches that the table lacks are derived from those that it has, and said to be. */
-export type GaugeKey = TabledGauge | 'hdc between posts' | 'sc and dc in steps' | 'dc sunk in the row below';
+export type GaugeKey = TabledGauge | 'hdc between posts' | 'stepped sc, dc' | 'sunk dc';
 
 /** Yarn weight classes, 0 lace to 7 jumbo. */
 export const weightClasses = [0, 1, 2, 3, 4, 5, 6, 7] as const;
@@ -49,7 +49,7 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       dc: [30.5, 16.5],
       houndstooth: [31, 22.5],
       'sc and ch': [34.5, 36.5],
-      'sc in back loops': [32, 33],
+      'sc back loops': [32, 33],
       clusters: [10, 18],
       block: [10, 10],
     },
@@ -64,7 +64,7 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       dc: [23, 12.5],
       houndstooth: [23, 17],
       'sc and ch': [26, 27.5],
-      'sc in back loops': [24, 25],
+      'sc back loops': [24, 25],
       clusters: [7.5, 13.5],
       block: [7.5, 7.5],
     },
@@ -79,7 +79,7 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       dc: [19, 10.5],
       houndstooth: [19.5, 14.5],
       'sc and ch': [21.5, 23],
-      'sc in back loops': [20, 21],
+      'sc back loops': [20, 21],
       clusters: [6.5, 11.5],
       block: [6.5, 6.5],
     },
@@ -94,7 +94,7 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       dc: [16, 9],
       houndstooth: [16.5, 12],
       'sc and ch': [18, 19.5],
-      'sc in back loops': [17, 17.5],
+      'sc back loops': [17, 17.5],
       clusters: [5.5, 9.5],
       block: [5.5, 5.5],
     },
@@ -109,7 +109,7 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       dc: [13.5, 7.5],
       houndstooth: [13.5, 10],
       'sc and ch': [15, 16],
-      'sc in back loops': [14, 14.5],
+      'sc back loops': [14, 14.5],
       clusters: [4.5, 8],
       block: [4.5, 4.5],
     },
@@ -124,7 +124,7 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       dc: [10.5, 6],
       houndstooth: [10.5, 7.5],
       'sc and ch': [11.5, 12.5],
-      'sc in back loops': [11, 11.5],
+      'sc back loops': [11, 11.5],
       clusters: [3.5, 6],
       block: [3.5, 3.5],
     },
@@ -139,7 +139,7 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       dc: [7.5, 4.25],
       houndstooth: [7.5, 5.5],
       'sc and ch': [8.5, 9],
-      'sc in back loops': [8, 8.25],
+      'sc back loops': [8, 8.25],
       clusters: [2.5, 4.5],
       block: [2.5, 2.5],
     },
@@ -154,7 +154,7 @@ export const typicalYarns: Readonly<Record<WeightClass, TypicalYarn>> = {
       dc: [5, 2.8],
       houndstooth: [5, 3.6],
       'sc and ch': [5.5, 6],
-      'sc in back loops': [5.25, 5.4],
+      'sc back loops': [5.25, 5.4],
       clusters: [1.65, 3],
       block: [1.65, 1.65],
     },
@@ -181,12 +181,12 @@ export function typicalPer100(key: GaugeKey, weight: WeightClass): readonly [num
   const [scStitches, scRows] = per100mm.sc;
   const [dcStitches, dcRows] = per100mm.dc;
   if (key === 'hdc between posts') return [hdcStitches, hdcRows / betweenPosts];
-  if (key === 'dc sunk in the row below') return [dcStitches, dcRows / sunkRow];
-  if (key !== 'sc and dc in steps') return per100mm[key];
+  if (key === 'sunk dc') return [dcStitches, dcRows / sunkRow];
+  if (key !== 'stepped sc, dc') return per100mm[key];
   return [(scStitches + dcStitches) / 2, 2 / (1 / scRows + 1 / dcRows)];
 }
 
 /** Whether a column is derived from others. */
 export function isDerived(key: GaugeKey): boolean {
-  return key === 'hdc between posts' || key === 'sc and dc in steps' || key === 'dc sunk in the row below';
+  return key === 'hdc between posts' || key === 'stepped sc, dc' || key === 'sunk dc';
 }

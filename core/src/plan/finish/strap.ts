@@ -1,9 +1,9 @@
-export type StrapKind = 'slip stitch' | 'sc over a strand' | 'sc along' | 'sc across' | 'hdc' | 'dc';
+export type StrapKind = 'slip stitch' | 'sc over strand' | 'sc along' | 'sc across' | 'hdc' | 'dc';
 
 /** Stretch under a great load, each ± 40 %. */
 const stretches: Readonly<Record<StrapKind, number>> = {
   'slip stitch': 0.08,
-  'sc over a strand': 0.08,
+  'sc over strand': 0.08,
   'sc along': 0.16,
   'sc across': 0.22,
   hdc: 0.24,

@@ -97,7 +97,7 @@ export default function DrawerView() {
 function drawerLine(yarns: readonly StoredYarn[]): string {
   const balls = yarns.reduce((sum, { yarn }) => sum + yarn.balls, 0);
   const parts = yarns.reduce((sum, { yarn }) => sum + yarn.parts.length, 0);
-  return `${yarns.length} yarns · ${balls} balls and ${parts} part balls`;
+  return `${yarns.length} yarns · ${balls} balls and ${parts} opened`;
 }
 
 /** The drawer as a table, out and in. */
@@ -243,7 +243,7 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
             {yarnLengthNumber(metres, told)} {yarnLengthUnit(told)}
           </span>
         )}
-        {yarn.parts.length ? <span className="block text-soft">with {yarn.parts.join(' g + ')} g begun</span> : null}
+        {yarn.parts.length ? <span className="block text-soft">plus {yarn.parts.join(' g + ')} g opened</span> : null}
         {aside.length ? (
           <span className={`block ${free.balls < 0 ? 'text-brick' : 'text-verdigris'}`}>
             {free.balls < 0 ? `✕ ${-free.balls} more set aside than you have` : `${free.balls} free`}
@@ -262,7 +262,7 @@ function amount({ balls, grams }: { balls: number; grams: number }): string {
 
 function labelLine({ ballMetres, ballGrams }: DrawerYarn): string {
   if (ballMetres === undefined || ballGrams === undefined) return 'label lost';
-  return `${ballMetres} m to ${ballGrams} g`;
+  return `${ballGrams} g = ${ballMetres} m`;
 }
 
 function Step({

@@ -75,7 +75,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
         <Stages work={work} here="rows" />
       </Head>
       <main id="main" className="mx-auto flex min-h-0 w-full max-w-[1440px] flex-1 flex-col px-6 pt-3 pb-5">
-        <div className="flex flex-wrap items-center gap-x-6 gap-y-2 pb-3">
+        <div className="flex flex-wrap items-center gap-x-4 gap-y-2 pb-3">
           <Choice
             small
             label="Stitch names"
@@ -102,7 +102,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             value={manner}
             options={[
               { value: 'compact', words: 'Short' },
-              { value: 'printed', words: 'Like printed patterns' },
+              { value: 'printed', words: 'As printed' },
             ]}
             onChange={(next) => void setPreferences({ ...preferences, manner: next })}
           />

@@ -16,7 +16,7 @@ export const chainSpace: Technique = {
   kinds: ['dc', 'dc-ch3', 'dc@below2', 'ch', 'sc'],
   width: plainStitches,
   paths: { dc: { a: 2, b: 7.3, c: 8 } },
-  gaugeKey: () => 'dc sunk in the row below',
+  gaugeKey: () => 'sunk dc',
   foundations: () => ['dc-4th'],
   opening: (kind) => (kind === 'dc' || kind === 'dc@below2' ? 'dc-ch3' : kind),
   prove(view) {

@@ -151,7 +151,7 @@ export const mesh: Technique = {
   kinds: ['sc', 'ch', 'dc', 'dc@base-front', 'dc@base-behind', 'fpdc', 'bpdc', 'fpsc', 'fpdc@other'],
   width: { word: 'windows', stitches: (count) => 2 * count + 3, widths: (count) => 2 * count + 3 },
   paths: { dc: { a: 2, b: 7.3, c: 8 }, fpdc: { a: 2, b: 9, c: 12.5 }, bpdc: { a: 2, b: 9, c: 12.5 } },
-  gaugeKey: () => 'dc sunk in the row below',
+  gaugeKey: () => 'sunk dc',
   foundations: () => ['mesh-2nd'],
   opening: (kind) => kind,
   lay: layMesh,

@@ -53,7 +53,7 @@ export const mosaic: Technique = {
   step: 1,
   kinds: ['sc', 'sc@back', 'dc@front2'],
   width: plainStitches,
-  gaugeKey: () => 'sc in back loops',
+  gaugeKey: () => 'sc back loops',
   foundations: ({ pattern }) => (isRoundMaking(pattern.made) ? roundWays('sc') : ['sc-2nd']),
   opening: (kind) => kind,
   bands: (_bound, rows) => Array.from({ length: rows }, (_, row) => ({ colours: String(row % 2), closes: false })),

@@ -13,7 +13,7 @@ export const stepCheck: Technique = {
   step: 1,
   kinds: ['sc', 'dc', 'dc-ch3'],
   width: plainStitches,
-  gaugeKey: () => 'sc and dc in steps',
+  gaugeKey: () => 'stepped sc, dc',
   ordered: true,
   foundations: ({ stitch, pattern }) =>
     isRoundMaking(pattern.made) ? roundWays(stitch) : [stitch === 'dc' ? 'dc-4th' : 'sc-2nd'],

@@ -1,0 +1,104 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { join, relative } from 'node:path';
+import { fileURLToPath } from 'node:url';
+import { techniques } from '@puntada/core/craft';
+import { parseSync } from 'oxc-parser';
+
+const root = fileURLToPath(new URL('..', import.meta.url));
+
+/** What stands between quotes somewhere in the code. */
+interface Quoted {
+  readonly place: string;
+  readonly text: string;
+}
+
+function* filesIn(folder: string): Generator<string> {
+  for (const entry of readdirSync(folder, { withFileTypes: true })) {
+    const path = join(folder, entry.name);
+    if (entry.isDirectory()) {
+      if (!['node_modules', 'dist'].includes(entry.name)) yield* filesIn(path);
+    } else if (/\.tsx?$/.test(entry.name) && !entry.name.includes('.test.')) yield path;
+  }
+}
+
+type Node = { readonly type?: string; readonly [key: string]: unknown };
+
+/** Whether what a node holds is told to nobody: where from, a type, a note to a developer. */
+function told(node: Node): boolean {
+  if (/^TS(?!As|Satisfies|NonNull)/.test(node.type ?? '')) return false;
+  if (node.type === 'ImportDeclaration' || node.type === 'ThrowStatement') return false;
+  if (/^Export(All|Named)Declaration$/.test(node.type ?? '') && node.source) return false;
+  const callee = node.callee as Node | undefined;
+  return !(node.type === 'CallExpression' && (callee?.property as Node | undefined)?.name === 'describe');
+}
+
+/** The parts of a template count as one text, with nothing in the gaps. */
+function textOf(node: Node): string | undefined {
+  if (node.type === 'Literal' && typeof node.value === 'string') return node.value;
+  if (node.type !== 'TemplateLiteral') return undefined;
+  return (node.quasis as { value: { raw: string } }[]).map(({ value }) => value.raw).join(' _ ');
+}
+
+function quotedIn(source: string, place: string): Quoted[] {
+  const found: Quoted[] = [];
+  const visit = (node: unknown): void => {
+    if (Array.isArray(node)) for (const each of node) visit(each);
+    else if (node && typeof node === 'object') {
+      const each = node as Node;
+      if (!told(each)) return;
+      const text = textOf(each);
+      if (text !== undefined) found.push({ place, text });
+      for (const [key, value] of Object.entries(each)) if (key !== 'parent') visit(value);
+    }
+  };
+  visit(parseSync(place, source).program);
+  return found;
+}
+
+function quoted(folders: readonly string[], except: RegExp): Quoted[] {
+  return folders
+    .flatMap((folder) => [...filesIn(join(root, folder))])
+    .map((path) => ({ path, place: relative(root, path) }))
+    .filter(({ place }) => !except.test(place))
+    .flatMap(({ path, place }) => quotedIn(readFileSync(path, 'utf8'), place));
+}
+
+/** Words that only a sentence has: an article, a verb, a preposition between other words. */
+const ofSentences = /\b(the|an?|is|are|was|were|has|have|of|in|on|to|for|with|by|from|and|or|not|no|it|you|your)\b/gi;
+
+function isSentence({ text }: Quoted): boolean {
+  // A query is for the database, a pattern of the book for its reader.
+  if (/^[\s_]*(select|insert|update|delete|create|alter|lock|set|from|order by)\b/.test(text)) return false;
+  const words = text.split(/\s+/).filter((word) => /[a-z]{1,}/i.test(word));
+  return words.length >= 4 && (text.match(ofSentences) ?? []).length >= 1;
+}
+
+describe('the laws of the house', () => {
+  it('a technique is asked, not named, outside its own folder, the book and the words', () => {
+    const keys = new Set(techniques.map(({ key }) => key));
+    // These keys are words of the craft for other things too: yarn that is carried, a tube, a fibre.
+    const other = ['carried', 'tube', 'linen'];
+    const named = quoted(
+      ['core/src', 'server/src', 'web/src', 'tools', 'demo/src'],
+      /^core\/src\/(craft\/(techniques|book)\/|words\/en\/)|\/records\/.*\.json/,
+    ).filter(({ text }) => keys.has(text) && !other.includes(text));
+    expect(named).toEqual([]);
+  });
+
+  it('no sentence for the maker is built outside the words', () => {
+    const said = quoted(
+      ['core/src/craft', 'core/src/plan', 'core/src/work', 'core/src/records', 'server/src'],
+      /^core\/src\/craft\/book\//,
+    ).filter(isSentence);
+    expect(said).toEqual([]);
+  });
+
+  it('sees what breaks them', () => {
+    const bad = quotedIn(
+      ['const a = "wide-hdc";', 'const b = `Use $', '{1} of the rows.`;', 'f("put it in the drawer");'].join(''),
+      'bad.ts',
+    );
+    expect(bad.map(({ text }) => text)).toEqual(['wide-hdc', 'Use  _  of the rows.', 'put it in the drawer']);
+    expect(bad.filter(isSentence)).toHaveLength(2);
+  });
+});
