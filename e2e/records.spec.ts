@@ -52,7 +52,7 @@ test('a swatch: a count taken out, its weight forgotten, a note, and thrown away
   await page.reload();
   await expect(page.getByLabel('Note')).toHaveValue('Firm enough to scrub with.');
   await page.getByRole('button', { name: 'Delete this swatch' }).click();
-  await page.getByRole('button', { name: 'Save it' }).click();
+  await page.getByRole('button', { name: 'Keep it' }).click();
   await page.getByRole('button', { name: 'Delete this swatch' }).click();
   await page.getByRole('button', { name: 'Yes, delete it' }).click();
   await expect(page.getByRole('heading', { name: 'Swatch book' })).toBeVisible();
@@ -166,5 +166,5 @@ test('the runs are read aloud where it is asked, and slips have their cures', as
     .toEqual(['4 single crochet in A, close the 4th in B, Row 1', '4 single crochet in B, close the 4th in A']);
   await page.getByRole('button', { name: 'Something is wrong' }).click();
   await page.getByRole('tab', { name: 'Common slips and how to mend them' }).click();
-  await expect(page.getByText('A ball ended in the middle of a row.')).toBeVisible();
+  await expect(page.getByText('A ball ran out in the middle of a row.')).toBeVisible();
 });

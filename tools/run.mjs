@@ -226,16 +226,36 @@ function dev() {
   keepRunning(bin('vite'), [], { cwd: join(root, 'web') });
 }
 
+const patience = 300;
+
+/** Runs apt-get; where another program is installing packages it waits for that one, and says so. */
+function aptGet(args, { env }) {
+  const waitsForLock = ['-o', `DPkg::Lock::Timeout=${patience}`];
+  for (let waited = 0; ; waited += 5) {
+    const done = spawnSync('apt-get', [...waitsForLock, ...args], { cwd: root, env, encoding: 'utf8' });
+    if (done.error) stop(`apt-get: ${done.error.message}`);
+    const held = done.status !== 0 && /could not get lock|unable to lock/i.test(done.stderr);
+    if (!held || waited >= patience) {
+      if (done.status !== 0) say(done.stderr.trim());
+      return;
+    }
+    if (waited === 0) {
+      say(`Another program is installing packages. Waiting for it to finish, at most ${patience / 60} minutes …`);
+    }
+    spawnSync('sleep', ['5']);
+  }
+}
+
 /** Chromium for the tests of the real interface. */
 function needChromium() {
   if (existsSync(chromium)) return true;
   const debian = existsSync('/usr/bin/apt-get');
   const admin = process.getuid?.() === 0;
   if (debian && admin) {
-    say('Installing Chromium …');
+    say('Installing Chromium … If another program is installing packages, this waits up to 5 minutes for it.');
     const quiet = { stdio: ['ignore', 'ignore', 2], env: { ...process.env, DEBIAN_FRONTEND: 'noninteractive' } };
-    run('apt-get', ['update'], quiet);
-    run('apt-get', ['install', '-y', '--no-install-recommends', 'chromium'], quiet);
+    aptGet(['update'], quiet);
+    aptGet(['install', '-y', '--no-install-recommends', 'chromium'], quiet);
     if (existsSync(chromium)) return true;
   }
   say(

@@ -1,11 +1,20 @@
+import { createRequire } from 'node:module';
+import { dirname, join } from 'node:path';
 import tailwindcss from '@tailwindcss/vite';
 import react from '@vitejs/plugin-react';
 import { defineConfig } from 'vite';
 import { VitePWA } from 'vite-plugin-pwa';
 
+/** The package names only its development build; a built page takes the one for production. */
+const router = join(
+  dirname(createRequire(import.meta.url).resolve('react-router/package.json')),
+  'dist/production/index.mjs',
+);
+
 /** The pages, kept in the browser so that a row can be worked while the server is away. */
-export default defineConfig({
+export default defineConfig(({ command }) => ({
   root: import.meta.dirname,
+  resolve: { alias: command === 'build' ? [{ find: /^react-router$/, replacement: router }] : [] },
   plugins: [
     react(),
     tailwindcss(),
@@ -38,4 +47,4 @@ export default defineConfig({
     modulePreload: { resolveDependencies: (_file, needed) => needed.filter((each) => each.endsWith('.css')) },
   },
   server: { proxy: { '/api': 'http://127.0.0.1:4310' } },
-});
+}));

@@ -1,4 +1,5 @@
 import { startingWords } from '@puntada/core/words';
+import compression from 'compression';
 import express, { type Express } from 'express';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
@@ -39,6 +40,7 @@ export function createApp({ db, log, pages }: AppParts): Express {
       contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null } },
     }),
   );
+  app.use(compression());
   app.use((request, response, next) => {
     const started = performance.now();
     response.on('finish', () => {

@@ -7,6 +7,7 @@ import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { Skeleton } from '../../parts/Skeleton.tsx';
 import { Unread } from '../../parts/Unread.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useGrowing } from '../../parts/useGrowing.ts';
@@ -27,7 +28,7 @@ export default function BenchView() {
   const half = drafts?.filter((draft) => !works?.some((work) => work.id === draft.id)) ?? [];
   return (
     <>
-      <Head title="Bench" under={works ? count(begun.length, wished.length, finished.length) : undefined}>
+      <Head title="Bench" under={works ? count(begun.length, wished.length, finished.length) : '\u00a0'}>
         <ButtonLink to="/wish" kind={begun.length ? 'plain' : 'next'}>
           <Plus aria-hidden className="size-5" />
           New project
@@ -40,12 +41,19 @@ export default function BenchView() {
             <Problems problems={problemsOf(error)} />
           </div>
         ) : null}
-        {isLoading ? <p className="py-6 text-soft">Opening your projects…</p> : null}
+        {isLoading ? (
+          <>
+            <p role="status" className="mt-7 border-b border-rule pb-1 text-[17px] text-soft">
+              Opening your projects…
+            </p>
+            <Skeleton rows={4} height={144} />
+          </>
+        ) : null}
         <Group title="In progress" works={firstOf(begun, drawn)} first />
-        <HalfDone drafts={half} />
+        {works && drawn >= begun.length ? <HalfDone drafts={half} /> : null}
         <Group title="Planned" works={firstOf(wished, drawn - begun.length)} first={begun.length === 0} />
         <Group title="Finished" works={firstOf(finished, drawn - begun.length - wished.length)} first={false} />
-        <Unread kind="works" />
+        {works && drawn >= here.length ? <Unread kind="works" /> : null}
         {works && works.length === 0 ? (
           <p className="max-w-[44ch] py-10 text-[18px]">
             Nothing here yet. Start a new project: choose what to make, roughly how big, the pattern and the colours.

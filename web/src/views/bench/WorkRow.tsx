@@ -67,7 +67,9 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
             {wish.title}
           </Link>
         </h3>
-        <p className="mt-1 text-[15px] text-soft">{strip?.next ?? '…'}</p>
+        <p className="mt-1 truncate text-[15px] text-soft" title={strip?.next}>
+          {strip?.next ?? '…'}
+        </p>
         <p className="flex flex-wrap gap-x-5">
           <CopyWish wish={wish} />
           {state === 'wished' ? null : (

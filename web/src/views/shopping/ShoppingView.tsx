@@ -5,6 +5,7 @@ import { useDrawerQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Figure, shownFigure } from '../../parts/Figure.tsx';
+import { Skeleton } from '../../parts/Skeleton.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { planner } from '../../worker/planner.ts';
 
@@ -24,7 +25,7 @@ export default function ShoppingView() {
   const { data: works } = useWorksQuery();
   const { data: drawer } = useDrawerQuery();
   const wished = useMemo(() => works?.filter((work) => work.state === 'wished' && !work.archived) ?? [], [works]);
-  const plans = usePlans(wished);
+  const { plans, counted } = usePlans(wished);
   const byYarn = new Map<string, { shade: string; name: string; price: number | undefined; needs: Need[] }>();
   for (const work of wished) {
     for (const colour of plans.get(work.id)?.colours ?? []) {
@@ -38,13 +39,13 @@ export default function ShoppingView() {
         letter: colour.letter,
         metres: shownFigure(colour.metres),
         balls: colour.balls?.count,
-        typical: colour.balls?.text.includes('typical') ?? false,
+        typical: colour.metres.source === 'typical',
         has: yarn.balls ?? 0,
       });
       byYarn.set(key, known);
     }
   }
-  const waiting = wished.length - plans.size;
+  const waiting = wished.length - counted;
   return (
     <>
       <Head title="Shopping list" under="Yarn for every planned project you have not started" />
@@ -55,8 +56,9 @@ export default function ShoppingView() {
             ? `${waiting} of ${wished.length} projects still to be counted…`
             : `For ${wished.length} planned projects.`}
         </p>
+        {waiting > 0 ? <Skeleton rows={4} height={96} /> : null}
         <ul>
-          {[...byYarn.entries()].map(([key, { name, shade, price, needs }]) => (
+          {(waiting > 0 ? [] : [...byYarn.entries()]).map(([key, { name, shade, price, needs }]) => (
             <li
               key={key}
               className="grid gap-x-8 gap-y-2 border-b border-rule py-4 md:grid-cols-[230px_minmax(0,1fr)_190px]"
@@ -88,13 +90,15 @@ export default function ShoppingView() {
             </li>
           ))}
         </ul>
-        {wished.length ? null : (
+        {!works || wished.length ? null : (
           <p className="py-6 text-[17px]">No projects are planned, so there is nothing to buy.</p>
         )}
-        <p className="max-w-[70ch] py-4 text-[15px] text-soft">
-          Whole balls for each project, added up; projects that share a yarn may share a ball too. Buy one dye lot, all
-          at once.
-        </p>
+        {works && waiting === 0 ? (
+          <p className="max-w-[70ch] py-4 text-[15px] text-soft">
+            Whole balls for each project, added up; projects that share a yarn may share a ball too. Buy one dye lot,
+            all at once.
+          </p>
+        ) : null}
       </main>
     </>
   );
@@ -118,23 +122,27 @@ function already(needs: readonly Need[]): string {
   return has ? `${has} ${has === 1 ? 'ball' : 'balls'} there` : '';
 }
 
-/** The plans of works, made one after the other in the worker. */
-function usePlans(works: readonly WorkSummary[]): ReadonlyMap<string, PlanDocument> {
-  const { terms, hand, manner, told } = usePreferences();
-  const [plans, setPlans] = useState<ReadonlyMap<string, PlanDocument>>(new Map());
+const none = { plans: new Map<string, PlanDocument>(), counted: 0 };
+
+/** The plans of works, made one after the other in the worker, and how many of them were tried by now. */
+function usePlans(works: readonly WorkSummary[]) {
+  const { terms, hand, manner, told: units } = usePreferences();
+  const [told, setTold] = useState<{ plans: ReadonlyMap<string, PlanDocument>; counted: number }>(none);
   useEffect(() => {
     let current = true;
     const go = async () => {
-      for (const work of works) {
-        const answer = await planner.planWhole({ wish: work.wish }, { terms, hand, manner }, told);
+      const plans = new Map<string, PlanDocument>();
+      for (const [i, work] of works.entries()) {
+        const answer = await planner.planWhole({ wish: work.wish }, { terms, hand, manner }, units);
         if (!current) return;
-        if (answer.ok) setPlans((before) => new Map(before).set(work.id, answer.value));
+        if (answer.ok) plans.set(work.id, answer.value);
+        setTold({ plans: new Map(plans), counted: i + 1 });
       }
     };
     void go();
     return () => {
       current = false;
     };
-  }, [works, terms, hand, manner, told]);
-  return plans;
+  }, [works, terms, hand, manner, units]);
+  return told;
 }
