@@ -151,7 +151,7 @@ test('a scarf in an order of five scraps: a yarn for every letter, and each come
   await expect(rows.getByRole('option').nth(2)).toContainText('B');
   await expect(rows.getByText('Finish the last dc in B.').first()).toBeVisible();
   await goTo(page, 'Size');
-  await begin(page, /^Start with \d+ chains$/);
+  await begin(page, /^Start with \d+ chains/);
   // 30 cm of 9.09 mm are 33 rows; the order closes in A after any whole part of it that ends so.
   const worked = await workAll(page);
   expect(worked % 2).toBe(1);
@@ -168,7 +168,7 @@ test('a granny blanket in three colours: lantern diamonds, worked to the end', a
   await goTo(page, 'Finishing');
   await expect(page.getByText(/in each corner/).first()).toBeVisible();
   await goTo(page, 'Size');
-  await begin(page, /^Start with \d+ chains$/);
+  await begin(page, /^Start with \d+ chains/);
   const rows = await workAll(page);
   // A plain row of A comes again after six.
   expect(rows % 6).toBe(1);
@@ -225,5 +225,5 @@ test('a basket takes the increases that its maker wants, and says how the bottom
   await countOnSwatch(page, '15', '16');
   await page.getByLabel('Increases per round').fill('9');
   await layOnMat(page);
-  await expect(page.getByText(/With 9 increases a round the bottom/)).toBeVisible();
+  await expect(page.getByText(/With 9 increases per round the bottom/)).toBeVisible();
 });

@@ -78,7 +78,7 @@ test('a swatch is planned, counted and weighed, and its counts flow into the pla
   await count('14');
   await expect(page.getByRole('status').filter({ hasText: 'follow the new figures' })).toContainText('is now');
   await page.goto(`${server.address}/works/${id}/size`);
-  await expect(page.getByRole('status').filter({ hasText: 'was changed' })).toBeVisible();
+  await expect(page.getByRole('status').filter({ hasText: 'You changed the swatch' })).toBeVisible();
   await expect(page.getByText('your swatch').first()).toBeVisible();
 });
 
@@ -120,7 +120,7 @@ test('test strips are weighed, and the way of one is taken', async ({ page, serv
   await cut.getByRole('button', { name: 'Save' }).click();
   await expect(cut.getByText('Yarn compared with the estimate')).toBeVisible();
   await cut.getByRole('button', { name: 'Use this way' }).click();
-  await expect(cut.getByText('the way of this plan')).toBeVisible();
+  await expect(cut.getByText('used in this plan')).toBeVisible();
 });
 
 test('a way taken on the yarn view is taken back, there and on the mat', async ({ page, server }) => {
@@ -163,7 +163,7 @@ test('a row is explained, its strands are hung on the chart, and a term is told 
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/rows`);
   await page.getByRole('button', { name: 'Why does row 1 change colour where it does?' }).click();
-  await expect(page.getByText(/comes 4 times, then 4 sc A: 8 × 4 \+ 4 = 36/)).toBeVisible();
+  await expect(page.getByText(/repeats 4 times, then 4 sc A: 8 × 4 \+ 4 = 36/)).toBeVisible();
   await page.getByLabel('Show idle yarn').check();
   await page.goto(`${server.address}/works/${id}/size`);
   await page.getByRole('button', { name: 'Ends to weave in' }).click();

@@ -112,8 +112,7 @@ test('what this version cannot read stands on the bench with why, and everything
             problem: {
               code: 'cannot-be-read',
               path: 'wish.loft',
-              message: 'There is no field “loft” here.',
-              hint: 'It is kept as it is, in every backup too.',
+              facts: { why: 'field-unknown', key: 'loft' },
             },
           },
         ],
@@ -140,7 +139,7 @@ test('a hook moves a typical size, and how a special stitch is made is a tap awa
   await page.goto(`${server.address}/wish`);
   await expect(page.getByText('5 mm is the usual hook for this weight.', { exact: false })).toBeVisible();
   await page.getByLabel('Hook (mm)').fill('6');
-  await expect(page.getByText(/typical size is moved to a hook of 6 mm/)).toBeVisible();
+  await expect(page.getByText(/typical size is adjusted to a 6 mm hook/)).toBeVisible();
   const id = await begunCloth(server, { pattern: { key: 'two-nets' }, ending: 'whole', edges: 'whole' });
   await page.goto(`${server.address}/works/${id}/work`);
   for (const row of [1, 2]) {

@@ -89,7 +89,7 @@ test('the bench tells what is due, and whose yarn will not last', async ({ page,
   await page.goto(server.address);
   await expect(page.getByText(new RegExp(`due \\w{3} ${Number(due.slice(8))} `))).toBeVisible();
   // Forty grams for twelve rows of 44: ten more hold out for some three.
-  const short = page.getByRole('link', { name: /A ends between rows 1[3-6] and 1[4-8]/ });
+  const short = page.getByRole('link', { name: /A runs out between rows 1[3-6] and 1[4-8]/ });
   await expect(short).toBeVisible();
   await short.click();
   await expect(page.getByRole('heading', { name: 'Yarn on the scale' })).toBeVisible();
@@ -102,7 +102,7 @@ test('by touch: a run, a row, and back over a row’s end', async ({ page, serve
   await expect(page.getByRole('region', { name: 'Row 1, step 2 of 9' })).toBeVisible();
   await page.getByTestId('run-count').click();
   await expect(page.getByRole('region', { name: 'Row 1, step 3 of 9' })).toBeVisible();
-  await page.getByRole('button', { name: /Row 1 done/ }).click();
+  await page.getByRole('button', { name: /Finish row 1/ }).click();
   await expect(page.getByRole('region', { name: 'Row 2, step 1 of 9' })).toBeVisible();
   await page.getByRole('button', { name: /Back one/ }).click();
   await expect(page.getByRole('region', { name: 'Row 1, step 9 of 9' })).toBeVisible();
@@ -113,7 +113,7 @@ test('by touch: a run, a row, and back over a row’s end', async ({ page, serve
 test('a button that was clicked does not swallow or double the keys', async ({ page, server }) => {
   const id = await begunCloth(server);
   await page.goto(`${server.address}/works/${id}/work`);
-  await page.getByRole('button', { name: /Row 1 done/ }).click();
+  await page.getByRole('button', { name: /Finish row 1/ }).click();
   await page.keyboard.press('Space');
   await expect(page.getByRole('region', { name: 'Row 2, step 2 of 9' })).toBeVisible();
   await page.keyboard.press('Enter');

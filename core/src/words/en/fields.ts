@@ -58,6 +58,7 @@ const names: Readonly<Record<string, string>> = {
 /** The name of a field from its path, such as `yarns.0.ballMetres`. */
 export function fieldName(path: string): string {
   const parts = path.split('.').filter((part) => !/^\d+$/.test(part));
+  if (parts.at(-2) === 'numbers') return 'the number in the pattern';
   return names[parts.slice(-2).join('.')] ?? names[parts.at(-1) ?? ''] ?? (path ? `“${path}”` : 'this');
 }
 
