@@ -286,8 +286,11 @@ describe('preferences and plans', () => {
   });
 
   it('plans without storing', async () => {
+    const stored = async () => (await ask('GET', '/backup')).body.contents;
+    const before = await stored();
     const { body } = await ask('POST', '/plan', galleyCloth);
     expect(body.foundation.chains).toBe(37);
     expect(body.rows).toHaveLength(44);
+    expect(await stored()).toEqual(before);
   });
 });

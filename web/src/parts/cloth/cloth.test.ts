@@ -64,7 +64,7 @@ describe('shades', () => {
     for (let grey = 0; grey < 256; grey += 5) {
       const part = grey.toString(16).padStart(2, '0');
       const shade = `#${part}${part}${part}`;
-      expect(contrast(shade, onShade(shade))).toBeGreaterThan(3.9);
+      expect(contrast(shade, onShade(shade))).toBeGreaterThanOrEqual(4.5);
     }
     expect(onShade('#e9dfc4')).toBe('#2b1b30');
     expect(onShade('#24476b')).toBe('#fbfcfa');

@@ -27,13 +27,19 @@ export function contrast(a: string, b: string): number {
 }
 
 const inks = new Map<string, Ink>();
-type Ink = '#2b1b30' | '#fbfcfa';
+const inksToTry = ['#2b1b30', '#fbfcfa', '#000000', '#ffffff'] as const;
+type Ink = (typeof inksToTry)[number];
 
-/** Ink or paper, whichever reads better on a shade. Remembered: a chart asks for every cell. */
+/** What small letters need to be read, WCAG 2. */
+const readable = 4.5;
+
+/** Ink or paper, whichever reads better on a shade; black or white on the few middle shades where neither reads well. Remembered: a chart asks for every cell. */
 export function onShade(hex: string): Ink {
   const known = inks.get(hex);
   if (known) return known;
-  const ink = contrast(hex, '#2b1b30') >= contrast(hex, '#fbfcfa') ? '#2b1b30' : '#fbfcfa';
+  const better = (inks: readonly Ink[]) => inks.reduce((a, b) => (contrast(hex, b) > contrast(hex, a) ? b : a));
+  const usual = better(inksToTry.slice(0, 2));
+  const ink = contrast(hex, usual) >= readable ? usual : better(inksToTry);
   inks.set(hex, ink);
   return ink;
 }
