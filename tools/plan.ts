@@ -5,6 +5,7 @@ import { readJson, readPatternJson, type Wish, wishSchema } from '@puntada/core/
 import {
   bookEntry,
   type Hand,
+  likelySlipWords,
   type Manner,
   planDocument,
   problemWords,
@@ -89,7 +90,8 @@ function run(): never {
     const text = readText(path);
     const pattern = accept(text.trimStart().startsWith('{') ? readPatternJson(text) : readPattern(text));
     const slips = accept(reviewPattern(pattern));
-    print(JSON.stringify({ pattern, slips }, null, 2));
+    const told = slips.map((slip) => ({ ...slip, message: likelySlipWords(slip) }));
+    print(JSON.stringify({ pattern, slips: told }, null, 2));
   }
   const terms: Terms = flags.has('--uk') ? 'UK' : 'US';
   const hand: Hand = flags.has('--left') ? 'left' : 'right';

@@ -34,7 +34,7 @@ const register: Technique[] = [
 /** Every technique, in the order of the craft. */
 export const techniques: readonly Technique[] = register;
 
-/** Adds a technique from outside the register: the one seam by which a test brings its own. */
+/** Adds a technique from outside the register: the one seam by which a test brings its own. @internal */
 export function addTechnique(technique: Technique): void {
   register.push(technique);
 }

@@ -30,7 +30,7 @@ const register: ItemKind[] = [
 /** Every item, in the order in which it is offered. docs/craft.md, “Borders, seams, straps”. */
 export const itemKinds: readonly ItemKind[] = register;
 
-/** Adds an item from outside the register: the one seam by which a test brings its own. */
+/** Adds an item from outside the register: the one seam by which a test brings its own. @internal */
 export function addItem(item: ItemKind): void {
   register.push(item);
 }

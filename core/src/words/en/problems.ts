@@ -46,7 +46,8 @@ const lies: Readonly<Record<string, string>> = {
 
 const states: Readonly<Record<string, string>> = { wished: 'only planned', begun: 'started', finished: 'finished' };
 
-function stateWord(state: Fact): string {
+/** How far a project has come, as it is said: `started`. */
+export function stateWord(state: Fact): string {
   return states[String(state)] ?? String(state);
 }
 
@@ -439,7 +440,7 @@ function pair({ code, facts }: Told): Words {
   return table[code]?.(facts ?? {}) ?? [`Puntada refused this (${code}).`, 'Try again.'];
 }
 
-/** Whether there are words for a code. */
+/** Whether there are words for a code; asked by the test that finds every code. @internal */
 export function isWorded(code: string): boolean {
   return code in table;
 }

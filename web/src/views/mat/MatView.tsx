@@ -14,7 +14,7 @@ import {
   type WidthOffer,
 } from '@puntada/core/plan';
 import type { Wish } from '@puntada/core/records';
-import { techniqueWords } from '@puntada/core/words';
+import { stateWord, techniqueWords } from '@puntada/core/words';
 import { useEffect, useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
@@ -210,7 +210,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_344px]">
       <div className="min-w-0">
         {settled ? (
-          <p className="pb-3 text-[15px] text-soft">This work is {work.state}, so its size is fixed.</p>
+          <p className="pb-3 text-[15px] text-soft">This project is {stateWord(work.state)}, so its size is fixed.</p>
         ) : (
           <Rules
             edges={prepared.wish.edges}

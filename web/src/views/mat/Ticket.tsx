@@ -169,7 +169,8 @@ function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>
               For <Term name="matching edges">matching edges</Term>
             </>
           )}
-          : {shortMultiple(alike.stitches)} (chain {shortMultiple(alike.chains)}).
+          : {shortMultiple(alike.stitches)}
+          {width.chains ? ` (chain ${shortMultiple(alike.chains)})` : ''}.
         </p>
       )}
     </div>

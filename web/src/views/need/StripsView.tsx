@@ -1,6 +1,6 @@
 import { type Policy, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { Wish } from '@puntada/core/records';
-import { hoursText, policyNames, upper } from '@puntada/core/words';
+import { hoursText, policyNames, stateWord, upper } from '@puntada/core/words';
 import type { Strip } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { useParams } from 'react-router';
@@ -86,7 +86,9 @@ function Strips({ work, draft, strips }: { work: Work; draft: PlanDraft; strips:
           />
         ))}
       </ul>
-      {settled ? <p className="text-[15px] text-soft">This work is {work.state}, so this choice is fixed.</p> : null}
+      {settled ? (
+        <p className="text-[15px] text-soft">This project is {stateWord(work.state)}, so this choice is fixed.</p>
+      ) : null}
     </div>
   );
 }

@@ -119,7 +119,7 @@ function together(needs: readonly Need[]): string {
 
 function already(needs: readonly Need[]): string {
   const has = needs.reduce((sum, need) => sum + need.has, 0);
-  return has ? `${has} ${has === 1 ? 'ball' : 'balls'} there` : '';
+  return has ? `you have ${has}` : '';
 }
 
 const none = { plans: new Map<string, PlanDocument>(), counted: 0 };

@@ -1,4 +1,5 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import { stateWord } from '@puntada/core/words';
 import { useDeferredValue, useEffect } from 'react';
 import { FormProvider, type Resolver, useForm } from 'react-hook-form';
 import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -204,7 +205,9 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
           <Preview answer={answer} values={values} begun={frozen} />
           <div className="mt-4 grid gap-3">
             {frozen ? (
-              <p className="text-[15px] text-soft">This work is {work.state}, so its plan no longer changes.</p>
+              <p className="text-[15px] text-soft">
+                This project is {stateWord(work.state)}, so its plan no longer changes.
+              </p>
             ) : (
               <Button
                 kind="next"
