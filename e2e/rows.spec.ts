@@ -14,6 +14,10 @@ test('one selection over chart and words; terms and hand change at once', async 
   // Row 5 is worked on the right side: on the chart it runs to the left for a right hand, to the right for a left one.
   await expect(list.getByRole('option', { selected: true })).toContainText('A and B at this edge');
   await expect(list.getByRole('option', { selected: true })).toContainText('right to left');
+  await page.getByRole('radio', { name: 'As printed' }).click();
+  const printed = '*4 dc in B, 4 dc in A; repeat from * 3 more times, 4 dc in B';
+  await expect(list.getByRole('option', { selected: true })).toContainText(printed);
+  await page.getByRole('radio', { name: 'Short' }).click();
   await page.getByRole('radio', { name: 'Left hand' }).click();
   await expect(list.getByRole('option', { selected: true })).toContainText('left to right');
   const chart = page.getByTestId('chart');

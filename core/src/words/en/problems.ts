@@ -207,11 +207,10 @@ const table: Readonly<Record<string, (f: Facts) => Words>> = {
   'width-illegal': (f) => {
     const name = lower(f.pattern);
     const needs = `${multipleOf(Number(f.step), Number(f.offset) % Number(f.step))} ${f.word}, ${f.least} at least`;
-    const asked = f.byChain
-      ? `${f.asked} chains make ${f.count} ${f.word}`
-      : `${f.count} ${f.word} (${f.chains} chains)`;
     return [
-      `${upper(name)} cannot be worked on ${asked}: it needs ${needs}.`,
+      f.byChain
+        ? `${f.asked} chains make ${f.count} ${f.word}, but ${name} needs ${needs}.`
+        : `${upper(name)} cannot be worked on ${f.count} ${f.word} (${f.chains} chains): it needs ${needs}.`,
       `Use ${list(f.instead, ' or ')} ${f.byChain ? 'chains' : f.word}.`,
     ];
   },
