@@ -32,7 +32,7 @@ describe('problems', () => {
     const told = (byChain: boolean) =>
       problemWords({
         code: 'width-illegal',
-        path: 'width',
+
         facts: { ...facts, byChain, instead: byChain ? [49, 53] : [48, 52] },
       });
     expect(told(true)).toEqual({
