@@ -32,7 +32,6 @@ describe('problems', () => {
     const told = (byChain: boolean) =>
       problemWords({
         code: 'width-illegal',
-
         facts: { ...facts, byChain, instead: byChain ? [49, 53] : [48, 52] },
       });
     expect(told(true)).toEqual({

@@ -15,9 +15,9 @@ export function HandTable({ pace }: { pace: OwnPace }) {
       <thead className="text-[14px] text-soft">
         <tr>
           <th className="py-1.5 font-semibold">Seconds each</th>
-          <th className="text-right font-semibold">yours</th>
-          <th className="text-right font-semibold">average</th>
-          <th className="text-right font-semibold">share of your time</th>
+          <th className="pl-4 text-right font-semibold">yours</th>
+          <th className="pl-4 text-right font-semibold">average</th>
+          <th className="pl-4 text-right font-semibold">of your time</th>
         </tr>
       </thead>
       <tbody>
@@ -35,9 +35,9 @@ function Row({ pace, each }: { pace: OwnPace; each: ActPace }) {
   return (
     <tr className="border-t border-rule">
       <th className="py-1.5 font-normal">{actWords(each.act, terms)}</th>
-      <td className="count text-right">{secondsWords(own)}</td>
-      <td className="count text-right text-soft">{steady.toFixed(1)} s</td>
-      <td className="count text-right text-soft">{Math.round(each.share * 100)} %</td>
+      <td className="count pl-4 text-right whitespace-nowrap">{secondsWords(own)}</td>
+      <td className="count pl-4 text-right whitespace-nowrap text-soft">{steady.toFixed(1)} s</td>
+      <td className="count pl-4 text-right whitespace-nowrap text-soft">{Math.round(each.share * 100)} %</td>
     </tr>
   );
 }
