@@ -68,7 +68,7 @@ const ofSentences = /\b(the|an?|is|are|was|were|has|have|of|in|on|to|for|with|by
 
 function isSentence({ text }: Quoted): boolean {
   // A query is for the database, a pattern of the book for its reader.
-  if (/^[\s_]*(select|insert|update|delete|create|alter|lock|set|from|order by)\b/.test(text)) return false;
+  if (/^[\s_]*(select|insert|update|delete|create|alter|lock|set|from|order by)\b|\[role=/.test(text)) return false;
   const words = text.split(/\s+/).filter((word) => /[a-z]{1,}/i.test(word));
   return words.length >= 4 && (text.match(ofSentences) ?? []).length >= 1;
 }
@@ -85,10 +85,10 @@ describe('the laws of the house', () => {
     expect(named).toEqual([]);
   });
 
-  it('no sentence for the maker is built outside the words', () => {
+  it('no sentence for the maker is built outside the words, or a screen', () => {
     const said = quoted(
-      ['core/src/craft', 'core/src/plan', 'core/src/work', 'core/src/records', 'server/src'],
-      /^core\/src\/craft\/book\//,
+      ['core/src/craft', 'core/src/plan', 'core/src/work', 'core/src/records', 'server/src', 'web/src'],
+      /^core\/src\/craft\/book\/|\.tsx$/,
     ).filter(isSentence);
     expect(said).toEqual([]);
   });

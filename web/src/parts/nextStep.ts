@@ -1,6 +1,6 @@
 import { chainsFor } from '@puntada/core/craft';
 import { type WorkedCourse, workCourse } from '@puntada/core/plan';
-import { courseWord, runLabel, type Terms } from '@puntada/core/words';
+import { courseWord, nextStepWords, runLabel, type Terms } from '@puntada/core/words';
 import type { Work } from '../api/api.ts';
 import type { WorkCloth } from './workCloth.ts';
 
@@ -8,16 +8,12 @@ import type { WorkCloth } from './workCloth.ts';
 export function nextStep(work: Work, cloth: WorkCloth, terms: Terms): string {
   const { fabric, bound, foundation } = cloth;
   if (work.state === 'wished') {
-    return work.wish.choice ? beginWords(chainsFor(foundation, fabric.count)) : 'Choose a size.';
+    return work.wish.choice ? nextStepWords.start(chainsFor(foundation, fabric.count)) : nextStepWords.chooseSize;
   }
   const { rows } = work.progress;
-  if (rows >= fabric.courses) return work.state === 'finished' ? 'Finished.' : 'All rows done: weave in the ends.';
+  if (rows >= fabric.courses) return work.state === 'finished' ? nextStepWords.finished : nextStepWords.weaveIn;
   const course = workCourse(fabric, bound, foundation, rows);
   return `${courseWord(fabric.making)} ${course.number}, ${course.side}: ${runsLine(course, terms)}`;
-}
-
-function beginWords(chains: number): string {
-  return chains ? `Start with ${chains} chains.` : 'Start with a magic ring.';
 }
 
 const shown = 3;

@@ -1,4 +1,5 @@
 import { type ScaleReading, scaleReadingSchema } from '@puntada/core/records';
+import { scaleWords } from '@puntada/core/words';
 
 /** What the driver needs of a scale and of a clock. */
 export interface ScalePort {
@@ -41,7 +42,7 @@ export async function readScale(port: ScalePort): Promise<Weighed> {
     if (n > 0) await port.wait(pause);
     const answer = await answerOf(port);
     if (answer === undefined) {
-      if (++missed >= lost) return { words: 'The scale isn’t answering. Type the grams instead.' };
+      if (++missed >= lost) return { words: scaleWords.silent };
       continue;
     }
     missed = 0;
@@ -55,15 +56,11 @@ export async function readScale(port: ScalePort): Promise<Weighed> {
     if (last && data.look <= last.look && data.look !== 1) continue;
     last = data;
     if (!data.settled) continue;
-    if (data.grams < 0)
-      return { words: 'It shows less than zero. Take everything off, set it to zero and weigh again.' };
-    const words = data.battery < nearlyEmpty ? 'Done. The scale’s battery is nearly empty.' : 'Done.';
+    if (data.grams < 0) return { words: scaleWords.belowZero };
+    const words = data.battery < nearlyEmpty ? scaleWords.readBatteryLow : scaleWords.read;
     return { grams: data.grams, bound: data.bound, words };
   }
   return {
-    words:
-      nonsense && !last
-        ? 'The scale sent no usable weight. Switch it off and on, or type the grams.'
-        : 'The scale keeps wavering. Put it on a firm table, or type the grams.',
+    words: nonsense && !last ? scaleWords.nonsense : scaleWords.wavering,
   };
 }

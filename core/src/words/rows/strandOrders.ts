@@ -24,14 +24,14 @@ export interface HangingStrand {
   readonly colour: string;
   /** Stitches of this row between its start and the strand. */
   readonly afterStitch: number;
-  readonly place: 'start of the row' | 'end of the row' | 'inside';
+  readonly place: 'row start' | 'row end' | 'inside';
   /** The column before which it hangs, 0 at the edge where row 1 begins. */
   readonly boundary: number;
 }
 
 const placeWords: Partial<Record<HangingStrand['place'], string>> = {
-  'end of the row': 'at this edge',
-  'start of the row': 'at the far edge',
+  'row end': 'at this edge',
+  'row start': 'at the far edge',
 };
 
 /** Everything the strands do, row by row; made once for a plan. */
@@ -81,7 +81,7 @@ export class StrandBook {
       const boundary = this.map[row * colourCount + colour] as number;
       if (boundary === OFF) continue;
       const afterStitch = this.working(row, boundary);
-      const place = afterStitch === 0 ? 'start of the row' : afterStitch === whole ? 'end of the row' : 'inside';
+      const place = afterStitch === 0 ? 'row start' : afterStitch === whole ? 'row end' : 'inside';
       found.push({ colour: this.letters[colour] as string, afterStitch, place, boundary });
     }
     return found;

@@ -1,3 +1,4 @@
+import { scaleWords } from '@puntada/core/words';
 import { useCallback, useState } from 'react';
 import { readScale, type Weighed } from '../../parts/scaleDriver.ts';
 
@@ -24,7 +25,7 @@ async function put(grams: number | undefined): Promise<boolean> {
 
 async function ask(): Promise<unknown> {
   const answer = await fetch('/api/scale');
-  if (!answer.ok) throw new Error('The scale isn’t answering.');
+  if (!answer.ok) throw new Error(scaleWords.notAnswering);
   return answer.json();
 }
 
@@ -34,15 +35,15 @@ const port = { ask, wait };
 export function useScale(): Scale {
   const [words, setWords] = useState('');
   const read = useCallback(async (lies: number | undefined) => {
-    setWords('The scale is settling…');
+    setWords(scaleWords.settling);
     const borne = await put(lies);
-    const found = borne ? await readScale(port) : { words: 'The scale takes 0 to 5000 g. Type the grams instead.' };
+    const found = borne ? await readScale(port) : { words: scaleWords.tooHeavy };
     setWords(found.words);
     return found;
   }, []);
   const zero = useCallback(async (lies: number | undefined) => {
     const done = (await put(lies)) && (await post('tare', {}));
-    setWords(done ? 'It shows 0. Now put the ball on it.' : 'The scale isn’t answering.');
+    setWords(done ? scaleWords.zeroed : scaleWords.notAnswering);
   }, []);
   return { read, zero, words };
 }

@@ -231,7 +231,7 @@ function paintHanging(ctx: Ctx, fabric: Fabric, look: ChartLook, row: number): v
     const outward = place === 0 ? -1 : 1;
     const edge = place === 0 || place === fabric.stitches;
     const x = gutter + place * cell + (edge ? outward * (radius + 3 + beside * radius * 2.1) : 0);
-    const y = topOf(fabric, look, row) + (strand.place === 'end of the row' ? cell / 2 : 0);
+    const y = topOf(fabric, look, row) + (strand.place === 'row end' ? cell / 2 : 0);
     const shade = shades[letters.indexOf(strand.colour[0] ?? '')] ?? '#888888';
     ctx.beginPath();
     ctx.arc(x, y, radius, 0, 2 * Math.PI);
