@@ -17,6 +17,8 @@ test('one selection over chart and words; terms and hand change at once', async 
   await page.getByRole('radio', { name: 'As printed' }).click();
   const printed = '*4 dc in B, 4 dc in A; repeat from * 3 more times, 4 dc in B';
   await expect(list.getByRole('option', { selected: true })).toContainText(printed);
+  // It is kept, not only shown.
+  await expect.poll(() => server.get('/preferences')).toMatchObject({ terms: 'UK', manner: 'printed' });
   await page.getByRole('radio', { name: 'Short' }).click();
   await page.getByRole('radio', { name: 'Left hand' }).click();
   await expect(list.getByRole('option', { selected: true })).toContainText('left to right');

@@ -12,13 +12,10 @@ interface Quoted {
   readonly text: string;
 }
 
-function* filesIn(folder: string): Generator<string> {
-  for (const entry of readdirSync(folder, { withFileTypes: true })) {
-    const path = join(folder, entry.name);
-    if (entry.isDirectory()) {
-      if (!['node_modules', 'dist'].includes(entry.name)) yield* filesIn(path);
-    } else if (/\.tsx?$/.test(entry.name) && !entry.name.includes('.test.')) yield path;
-  }
+function filesIn(folder: string): string[] {
+  return readdirSync(folder, { recursive: true, encoding: 'utf8' })
+    .filter((path) => /\.tsx?$/.test(path) && !/\.test\.|node_modules|dist\//.test(path))
+    .map((path) => join(folder, path));
 }
 
 type Node = { readonly type?: string; readonly [key: string]: unknown };
@@ -57,7 +54,7 @@ function quotedIn(source: string, place: string): Quoted[] {
 
 function quoted(folders: readonly string[], except: RegExp): Quoted[] {
   return folders
-    .flatMap((folder) => [...filesIn(join(root, folder))])
+    .flatMap((folder) => filesIn(join(root, folder)))
     .map((path) => ({ path, place: relative(root, path) }))
     .filter(({ place }) => !except.test(place))
     .flatMap(({ path, place }) => quotedIn(readFileSync(path, 'utf8'), place));

@@ -11,7 +11,7 @@ export {
 } from './logEntry.ts';
 export { patternSchema, readPatternJson } from './pattern.ts';
 export { type PlanDocument, planDocumentSchema } from './planDocument.ts';
-export { type Preferences, preferencesSchema } from './preferences.ts';
+export { type Preferences, preferencesSchema, usualPreferences } from './preferences.ts';
 export { readJson, readShape } from './readJson.ts';
 export { type ScaleReading, scaleReadingSchema } from './scaleReading.ts';
 export { leastSide, type Swatch, type SwatchCount, swatchSchema } from './swatch.ts';

@@ -1,4 +1,4 @@
-import { preferencesSchema } from '@puntada/core/records';
+import { preferencesSchema, usualPreferences } from '@puntada/core/records';
 import { Router } from 'express';
 import type { Database } from '../db/database.ts';
 import { bodyOf, handler } from '../http/answers.ts';
@@ -11,7 +11,7 @@ export function preferenceRoutes(db: Database): Router {
   router.get(
     '/',
     handler(async (_request, response) => {
-      response.json((await readPreferences(db)) ?? preferencesSchema.parse({}));
+      response.json((await readPreferences(db)) ?? usualPreferences);
     }),
   );
 

@@ -1,12 +1,10 @@
 import type { Problem, ToldUnit } from '@puntada/core/craft';
-import { type FrozenWork, type Preferences, preferencesSchema, type Wish } from '@puntada/core/records';
+import { type FrozenWork, type Preferences, usualPreferences, type Wish } from '@puntada/core/records';
 import type { Day, Position, Tick } from '@puntada/core/work';
 import { createSelector } from '@reduxjs/toolkit';
 import { createApi } from '@reduxjs/toolkit/query/react';
 import { useSelector } from 'react-redux';
 import { askOrKept } from './keptCopies.ts';
-
-export const usualPreferences: Preferences = preferencesSchema.parse({});
 
 export interface WorkSummary {
   readonly id: string;
@@ -119,8 +117,9 @@ export const {
   useFinishWorkMutation,
   useSendTicksMutation,
   usePreferencesQuery,
-  useSetPreferencesMutation,
 } = api;
+
+const { useSetPreferencesMutation } = api;
 
 /** The problems a refused request brought along, or one that says the server is away. */
 export function problemsOf(error: unknown): readonly Problem[] {
@@ -131,8 +130,9 @@ export function problemsOf(error: unknown): readonly Problem[] {
   return [{ code: away ? 'away' : 'server-failed', path: '' }];
 }
 
-const readingNow = createSelector([api.endpoints.preferences.select()], ({ data }) => {
-  const preferences = data ?? usualPreferences;
+const storedNow = createSelector([api.endpoints.preferences.select()], ({ data }) => data ?? usualPreferences);
+
+const readingNow = createSelector([storedNow], (preferences) => {
   const { units, fractions } = preferences;
   const told: ToldUnit = units === 'in' && fractions === 'decimals' ? 'in-decimals' : units;
   return { ...preferences, told };
@@ -141,4 +141,11 @@ const readingNow = createSelector([api.endpoints.preferences.select()], ({ data 
 /** How the maker reads; the usual until the server has told. The shell of all views asks for it, once. */
 export function usePreferences(): Preferences & { readonly told: ToldUnit } {
   return useSelector(readingNow);
+}
+
+/** Changes a part of how the maker reads; the rest stays as it is. */
+export function useChangePreferences(): (change: Partial<Preferences>) => void {
+  const stored = useSelector(storedNow);
+  const [set] = useSetPreferencesMutation();
+  return (change) => void set({ ...stored, ...change });
 }

@@ -1,15 +1,14 @@
 import { SlidersHorizontal } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { memo } from 'react';
-import { usePreferences, useSetPreferencesMutation } from '../api/api.ts';
+import { useChangePreferences, usePreferences } from '../api/api.ts';
 import { Choice } from '../parts/Choice.tsx';
 import { KeepSafe } from './KeepSafe.tsx';
 
 /** Units, terms and hand: every view obeys them at once. */
 export const Preferences = memo(function Preferences() {
-  const { told: _told, ...preferences } = usePreferences();
-  const [set] = useSetPreferencesMutation();
-  const { units, terms, hand, fractions, manner } = preferences;
+  const change = useChangePreferences();
+  const { units, terms, hand, fractions, manner } = usePreferences();
   return (
     <Popover.Root>
       <Popover.Trigger className="inline-flex min-h-11 items-center gap-2 rounded-md border border-transparent px-2 text-[15px] text-soft hover:border-edge hover:text-ink">
@@ -32,7 +31,7 @@ export const Preferences = memo(function Preferences() {
                 { value: 'cm', words: 'cm, m, g' },
                 { value: 'in', words: 'in, yd, oz' },
               ]}
-              onChange={(next) => void set({ ...preferences, units: next })}
+              onChange={(next) => change({ units: next })}
             />
           </Row>
           {units === 'in' ? (
@@ -44,7 +43,7 @@ export const Preferences = memo(function Preferences() {
                   { value: 'quarters', words: '9 1/2' },
                   { value: 'decimals', words: '9.50' },
                 ]}
-                onChange={(next) => void set({ ...preferences, fractions: next })}
+                onChange={(next) => change({ fractions: next })}
               />
             </Row>
           ) : null}
@@ -56,7 +55,7 @@ export const Preferences = memo(function Preferences() {
                 { value: 'US', words: 'US (sc, dc)' },
                 { value: 'UK', words: 'UK (dc, tr)' },
               ]}
-              onChange={(next) => void set({ ...preferences, terms: next })}
+              onChange={(next) => change({ terms: next })}
             />
           </Row>
           <Row label="Hook hand">
@@ -67,7 +66,7 @@ export const Preferences = memo(function Preferences() {
                 { value: 'right', words: 'Right hand' },
                 { value: 'left', words: 'Left hand' },
               ]}
-              onChange={(next) => void set({ ...preferences, hand: next })}
+              onChange={(next) => change({ hand: next })}
             />
           </Row>
           <Row label="How rows are written">
@@ -78,7 +77,7 @@ export const Preferences = memo(function Preferences() {
                 { value: 'compact', words: 'Short' },
                 { value: 'printed', words: 'Like printed patterns' },
               ]}
-              onChange={(next) => void set({ ...preferences, manner: next })}
+              onChange={(next) => change({ manner: next })}
             />
           </Row>
           <div className="border-t border-rule pt-2">

@@ -106,10 +106,10 @@ describe('many ends', () => {
     // Each of 79 rows is joined anew: 158 ends on 0.60 × 0.79 m, which is 333 to a square metre.
     expect(piece.ends).toBe(158);
     expect(warnings.map((problem) => [problem.code, told(problem).message])).toEqual([
-      ['many-ends', '“As needed” leaves 158 ends to weave in, 333 per square metre.'],
+      ['many-ends', '“Carry where needed” leaves 158 ends to weave in, 333 per square metre.'],
     ]);
     expect(told(warnings[0]).hint).toMatch(
-      /^“Carry always” leaves 4: it takes about \d+ m more yarn and saves \d+ minutes\.$/,
+      /^“Carry all the way” leaves 4: it takes about \d+ m more yarn and saves \d+ minutes\.$/,
     );
   });
 

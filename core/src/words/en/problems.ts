@@ -279,8 +279,8 @@ const table: Readonly<Record<string, (f: Facts) => Words>> = {
     `Make a potholder of cotton or wool only, thick and dry; in a blend less than ${f.most} % may melt.`,
   ],
   'many-ends': (f) => [
-    `“As needed” leaves ${counted(Number(f.ends), 'end')} to weave in, ${f.perSquareMetre} per square metre.`,
-    `“Carry always” leaves ${f.carriedEnds}: it takes about ${f.metres} m more yarn and saves ${f.minutes} minutes.`,
+    `“Carry where needed” leaves ${counted(Number(f.ends), 'end')} to weave in, ${f.perSquareMetre} per square metre.`,
+    `“Carry all the way” leaves ${f.carriedEnds}: it takes about ${f.metres} m more yarn and saves ${f.minutes} minutes.`,
   ],
   'drawer-unknown': () => [
     'Your drawer does not say how much yarn there is.',

@@ -5,13 +5,10 @@ import { isWorded, problemWords } from './problems.ts';
 
 const root = fileURLToPath(new URL('../../../..', import.meta.url));
 
-function* filesIn(folder: string): Generator<string> {
-  for (const entry of readdirSync(folder, { withFileTypes: true })) {
-    const path = join(folder, entry.name);
-    if (entry.isDirectory()) {
-      if (!['node_modules', 'dist'].includes(entry.name)) yield* filesIn(path);
-    } else if (/\.tsx?$/.test(entry.name) && !entry.name.includes('.test.')) yield path;
-  }
+function filesIn(folder: string): string[] {
+  return readdirSync(folder, { recursive: true, encoding: 'utf8' })
+    .filter((path) => /\.tsx?$/.test(path) && !/\.test\.|node_modules|dist\//.test(path))
+    .map((path) => join(folder, path));
 }
 
 /** A rule of a schema that is no bound; it comes out as a problem of its own code. */
@@ -47,7 +44,7 @@ describe('problems', () => {
 
   it('have their words, wherever in the code they are found', () => {
     const codes = ['core/src', 'server/src', 'web/src', 'tools'].flatMap((folder) =>
-      [...filesIn(join(root, folder))].flatMap((path) =>
+      filesIn(join(root, folder)).flatMap((path) =>
         [...readFileSync(path, 'utf8').matchAll(/\bcode: '([a-z-]+)',\s*path\b/g)].map(([, code]) => code as string),
       ),
     );

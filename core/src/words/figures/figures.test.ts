@@ -1,8 +1,10 @@
 import { type Estimate, plus, spread, times } from '../../craft/values/estimate.ts';
+import { anyMultipleText, shortMultiple } from '../en/arithmetic.ts';
 import {
   ballsText,
   chanceText,
   differenceText,
+  enoughText,
   finishedText,
   gramsText,
   hoursText,
@@ -59,6 +61,30 @@ describe('figures as people read them', () => {
     expect(ballsText({ count: 1, source: 'typed' })).toBe('1 ball');
     expect(ballsText({ count: 3, source: 'label' })).toBe('3 balls');
     expect(ballsText({ count: 3, source: 'typical' })).toBe('up to 3 balls typical');
+  });
+});
+
+describe('whether yarn is enough', () => {
+  it('is said in words first; what is nearly certain or hopeless is never told as either', () => {
+    expect([1, 0.992, 0.97, 0.8, 0.5, 0.1, 0.001].map(enoughText)).toEqual([
+      'almost certainly enough (over 99 %)',
+      // Always rounded down, so that no chance is told as more than it is.
+      'almost certainly enough (99 %)',
+      'very likely enough (97 %)',
+      'probably enough (80 %)',
+      'possibly enough (50 %)',
+      'probably not enough (10 %)',
+      'not enough (under 1 %)',
+    ]);
+  });
+});
+
+describe('which counts work', () => {
+  it('in a sentence and behind a word', () => {
+    expect(anyMultipleText({ multiple: 7, extra: 0 })).toBe('Any multiple of 7');
+    expect(anyMultipleText({ multiple: 7, extra: 2 })).toBe('Any multiple of 7 + 2');
+    expect(anyMultipleText({ multiple: 1, extra: 0 })).toBe('Any number');
+    expect(shortMultiple({ multiple: 7, extra: 3 })).toBe('7 + 3');
   });
 });
 

@@ -1,6 +1,7 @@
 import { cellsIn, type Fabric, facesRight, isRoundMaking } from '../../craft/fabric/fabric.ts';
 import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { stitchKind } from '../../craft/stitches/kinds.ts';
+import { upper } from '../en/lists.ts';
 import type { Terms } from '../terms/termed.ts';
 import { stitchWord } from '../terms/terms.ts';
 import { courseWord } from './rows.ts';
@@ -128,8 +129,4 @@ function meeting(fabric: Fabric, bound: BoundPattern, course: number, word: stri
   while (from > 0 && cellAt(fabric, course, from - 1) === cellAt(fabric, course, count - 1)) from--;
   const first = runWords(fabric, bound, course, from, count, terms);
   return `You have turned the work, so you meet it from the other end and begin with ${first}.`;
-}
-
-function upper(words: string): string {
-  return words.replace(/^./, (letter) => letter.toUpperCase());
 }

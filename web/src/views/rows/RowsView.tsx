@@ -11,7 +11,7 @@ import {
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
-import { problemsOf, usePreferences, useSetPreferencesMutation, useWorkQuery, type Work } from '../../api/api.ts';
+import { problemsOf, useChangePreferences, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Choice } from '../../parts/Choice.tsx';
@@ -46,9 +46,8 @@ export default function RowsView() {
 }
 
 function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
-  const preferences = usePreferences();
-  const [setPreferences] = useSetPreferencesMutation();
-  const { terms, hand, manner } = preferences;
+  const changePreferences = useChangePreferences();
+  const { terms, hand, manner } = usePreferences();
   const { fabric, bound, foundation } = cloth;
   const notes = useNotes(work.id);
   const begun = work.state !== 'wished';
@@ -84,7 +83,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               { value: 'US', words: 'US terms' },
               { value: 'UK', words: 'UK terms' },
             ]}
-            onChange={(next) => void setPreferences({ ...preferences, terms: next })}
+            onChange={(next) => changePreferences({ terms: next })}
           />
           <Choice
             small
@@ -94,7 +93,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               { value: 'right', words: 'Right hand' },
               { value: 'left', words: 'Left hand' },
             ]}
-            onChange={(next) => void setPreferences({ ...preferences, hand: next })}
+            onChange={(next) => changePreferences({ hand: next })}
           />
           <Choice
             small
@@ -104,7 +103,7 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               { value: 'compact', words: 'Short' },
               { value: 'printed', words: 'As printed' },
             ]}
-            onChange={(next) => void setPreferences({ ...preferences, manner: next })}
+            onChange={(next) => changePreferences({ manner: next })}
           />
           <ul className="flex gap-5">
             {work.wish.yarns.map((yarn) => (

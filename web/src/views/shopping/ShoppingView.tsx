@@ -24,11 +24,11 @@ interface Need {
 export default function ShoppingView() {
   const { data: works } = useWorksQuery();
   const { data: drawer } = useDrawerQuery();
-  const wished = useMemo(() => works?.filter((work) => work.state === 'wished' && !work.archived) ?? [], [works]);
+  const wished = useMemo(() => works?.filter((work) => work.state === 'wished' && !work.archived), [works]);
   const { plans, counted } = usePlans(wished);
   const byYarn = new Map<string, { shade: string; name: string; price: number | undefined; needs: Need[] }>();
-  for (const work of wished) {
-    for (const colour of plans.get(work.id)?.colours ?? []) {
+  for (const work of wished ?? []) {
+    for (const colour of plans?.get(work.id)?.colours ?? []) {
       const yarn = work.wish.yarns.find((each) => each.letter === colour.letter);
       if (!yarn) continue;
       const key = `${yarn.name} ${yarn.shade} ${yarn.ballMetres ?? ''}`;
@@ -45,20 +45,22 @@ export default function ShoppingView() {
       byYarn.set(key, known);
     }
   }
-  const waiting = wished.length - counted;
+  const waiting = (wished?.length ?? 0) - counted;
   return (
     <>
       <Head title="Shopping list" under="Yarn for every planned project you have not started" />
       <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-4 pb-12">
         <p aria-live="polite" className="text-[15px] text-soft">
-          {waiting > 0
-            ? `${waiting} of ${wished.length} projects still to be counted…`
-            : `For ${wished.length} planned projects.`}
+          {wished && plans && waiting === 0
+            ? `For ${wished.length} planned projects.`
+            : waiting > 0
+              ? `${waiting} projects still to be counted…`
+              : 'Opening your projects…'}
         </p>
-        {waiting > 0 ? <Skeleton rows={4} height={96} /> : null}
+        {plans ? null : <Skeleton rows={4} height={96} />}
         <ul>
-          {(waiting > 0 ? [] : [...byYarn.entries()]).map(([key, { name, shade, price, needs }]) => (
+          {[...byYarn.entries()].map(([key, { name, shade, price, needs }]) => (
             <li
               key={key}
               className="grid gap-x-8 gap-y-2 border-b border-rule py-4 md:grid-cols-[230px_minmax(0,1fr)_190px]"
@@ -90,10 +92,10 @@ export default function ShoppingView() {
             </li>
           ))}
         </ul>
-        {!works || wished.length ? null : (
+        {!wished || wished.length ? null : (
           <p className="py-6 text-[17px]">No projects are planned, so there is nothing to buy.</p>
         )}
-        {works && waiting === 0 ? (
+        {plans ? (
           <p className="max-w-[70ch] py-4 text-[15px] text-soft">
             Whole balls for each project, added up; projects that share a yarn may share a ball too. Buy one dye lot,
             all at once.
@@ -122,27 +124,29 @@ function already(needs: readonly Need[]): string {
   return has ? `you have ${has}` : '';
 }
 
-const none = { plans: new Map<string, PlanDocument>(), counted: 0 };
-
-/** The plans of works, made one after the other in the worker, and how many of them were tried by now. */
-function usePlans(works: readonly WorkSummary[]) {
+/** The plans of works, made one after the other in the worker; the last ones stay until all new ones are there. */
+function usePlans(works: readonly WorkSummary[] | undefined) {
   const { terms, hand, manner, told: units } = usePreferences();
-  const [told, setTold] = useState<{ plans: ReadonlyMap<string, PlanDocument>; counted: number }>(none);
+  const [plans, setPlans] = useState<ReadonlyMap<string, PlanDocument>>();
+  const [counted, setCounted] = useState(0);
   useEffect(() => {
+    if (!works) return;
     let current = true;
     const go = async () => {
-      const plans = new Map<string, PlanDocument>();
+      const fresh = new Map<string, PlanDocument>();
       for (const [i, work] of works.entries()) {
+        setCounted(i);
         const answer = await planner.planWhole({ wish: work.wish }, { terms, hand, manner }, units);
         if (!current) return;
-        if (answer.ok) plans.set(work.id, answer.value);
-        setTold({ plans: new Map(plans), counted: i + 1 });
+        if (answer.ok) fresh.set(work.id, answer.value);
       }
+      setCounted(works.length);
+      setPlans(fresh);
     };
     void go();
     return () => {
       current = false;
     };
   }, [works, terms, hand, manner, units]);
-  return told;
+  return { plans, counted };
 }
