@@ -1,0 +1,93 @@
+import { findFoundation } from '../../../craft/foundation/foundation.ts';
+import { printLength, type ToldUnit } from '../../../craft/units/length.ts';
+import { foundationWords } from '../foundations.ts';
+import { list, lower, upper } from '../lists.ts';
+import { length } from './helps.ts';
+import type { Table } from './table.ts';
+
+/** `any number`, or `a multiple of 6 + 1`. */
+export function multipleOf(multiple: number, extra: number): string {
+  return extra ? `a multiple of ${multiple} + ${extra}` : `a multiple of ${multiple}`;
+}
+
+const lies: Readonly<Record<string, string>> = {
+  cups: 'will cup',
+  'shallow dome': 'will make a shallow dome, which steam flattens',
+  'edge waves': 'will wave at the edge; wool may block out flat',
+  ruffles: 'will ruffle for good',
+};
+
+/** Sizes. */
+export const sizes: Table = {
+  'gauge-impossible': (f) => [
+    `This {gauge} makes one ${f.what} ${f.size} mm, which no yarn and hook give.`,
+    'Check the count and the span, and whether you meant cm or in.',
+  ],
+  'width-illegal': (f) => {
+    const name = lower(f.pattern);
+    const needs = `${multipleOf(Number(f.step), Number(f.offset) % Number(f.step))} ${f.word}, ${f.least} at least`;
+    return [
+      f.byChain
+        ? `${f.asked} chains make ${f.count} ${f.word}, but ${name} needs ${needs}.`
+        : `${upper(name)} cannot be worked on ${f.count} ${f.word} (${f.chains} chains): it needs ${needs}.`,
+      `Use ${list(f.instead, ' or ')} ${f.byChain ? 'chains' : f.word}.`,
+    ];
+  },
+  'width-not-alike': (f) => {
+    const what = f.byChain ? 'chains' : f.word;
+    const count = `${f.asked} ${what}${f.byChain ? ` (${f.count} ${f.word})` : ''}`;
+    return f.tube
+      ? [
+          `You can work ${count}, but the second face will not begin a repeat at its side fold.`,
+          `For a repeat that begins at both folds use ${list(f.instead, ' or ')} ${what}.`,
+        ]
+      : [
+          `You can work ${count}, but the two edges will not match.`,
+          `For matching edges use ${list(f.instead, ' or ')} ${what}.`,
+        ];
+  },
+  'no-chain': (f) => {
+    const way = findFoundation(String(f.foundation));
+    return [
+      `${f.pattern} begins with ${way ? foundationWords(way) : f.foundation} at any width, so a chain says nothing about its width.`,
+      `Give its width as a length or in ${f.word}.`,
+    ];
+  },
+  'narrower-than-repeat': (f) => [
+    `${printLength(Number(f.mm), f.units as ToldUnit)} is narrower than one repeat of ${lower(f.pattern)}, which is ${f.repeat} ${f.word} (${length(f.repeatWidth, f.units)}).`,
+    `The narrowest possible is ${f.least} ${f.word}, ${length(f.leastWidth, f.units)}; or choose smaller ${f.parts}.`,
+  ],
+  'rows-illegal': (f) => {
+    const one = Number(f.asked) === 1;
+    const unit = one ? String(f.unit).replace(/s$/, '') : f.unit;
+    const ends = f.ending === 'as-begun' ? 'in the colour you began with' : `with whole ${f.parts}`;
+    return [
+      f.closed
+        ? `${f.asked} ${unit} cannot be closed: the closing row in B comes after a row of A.`
+        : `${f.asked} ${unit} ${one ? 'does' : 'do'} not end ${ends}.`,
+      `Use ${list(f.instead, ' or ')} ${f.unit}${f.anywhere ? ', or let it end anywhere' : ''}.`,
+    ];
+  },
+  'too-many-stitches': (f) => [
+    `${f.stitches} × ${f.rows} is ${f.cells} stitches: too many to plan in one piece.`,
+    'Make it smaller, or plan it as panels.',
+  ],
+  leans: () => [
+    'In rounds you do not turn, {sc} lean a quarter to half a stitch per round: figures and seam slant.',
+    'Turn the rounds where figures must be upright, or let them lean on purpose.',
+  ],
+  'bottom-lies': (f) => [
+    `With ${f.increases} increases per round the bottom ${lies[String(f.lies)]}: at this {gauge} it lies flat with ${f.flat}.`,
+    'Change the increases per round, or leave them to the plan.',
+  ],
+  'circle-lies': (f) => [
+    `With ${f.wedges} wedges it ${lies[String(f.lies)]}: at this {gauge} a flat circle needs ${f.flat} more stitches per round.`,
+    'Change the number of wedges or the height of the stitch, or add a round without increases.',
+  ],
+  'not-on-one-piece': (f) => [
+    Number.isNaN(f.count)
+      ? `The number of ${f.what} is not a number.`
+      : `You cannot have counted ${f.count} ${f.what} on one piece.`,
+    'Count whole stitches and rows, up to 1000; put a length into the field for the size.',
+  ],
+};
