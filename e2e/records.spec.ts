@@ -168,3 +168,29 @@ test('the runs are read aloud where it is asked, and slips have their cures', as
   await page.getByRole('tab', { name: 'Common slips and how to mend them' }).click();
   await expect(page.getByText('A ball ran out in the middle of a row.')).toBeVisible();
 });
+
+test('a page older than the server says so, and a kept copy that cannot be read is not shown as if it were', async ({
+  page,
+  server,
+}) => {
+  await page.goto(`${server.address}/drawer`);
+  await expect(page.getByRole('heading', { name: 'Yarn drawer' })).toBeVisible();
+  const newer = { format: 'puntada-yarn', version: 2, strands: ['Tidewool', 'Foam'] };
+  await page.route('**/api/drawer', (route) =>
+    route.fulfill({ json: [{ id: '11111111-1111-4111-8111-111111111111', revision: 1, yarn: newer }] }),
+  );
+  await page.reload();
+  await expect(page.getByRole('alert')).toContainText(
+    'This page is older than the Puntada that runs on your computer.',
+  );
+  await expect(page.getByRole('alert')).toContainText('Reload the page.');
+  await page.unroute('**/api/drawer');
+  // The copy it kept of that answer is read through the same shape.
+  await page.route('**/api/drawer', (route) => route.abort());
+  await page.reload();
+  await expect(page.getByRole('alert')).toContainText('This page is older');
+  await page.unroute('**/api/drawer');
+  await page.reload();
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'Yarn drawer' })).toBeVisible();
+});

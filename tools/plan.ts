@@ -1,17 +1,8 @@
 import { readFileSync } from 'node:fs';
 import { must, type Problem, patternBook, type Result, readPattern, reviewPattern } from '@puntada/core/craft';
 import { largestFromStash, planWish, prepare } from '@puntada/core/plan';
-import { readJson, readPatternJson, type Wish, wishSchema } from '@puntada/core/records';
-import {
-  bookEntry,
-  type Hand,
-  likelySlipWords,
-  type Manner,
-  planDocument,
-  problemWords,
-  proofSheet,
-  type Terms,
-} from '@puntada/core/words';
+import { anyVersion, patternLabel, readJson, readPatternJson, type Wish, wishRecord } from '@puntada/core/records';
+import { bookEntry, type Hand, likelySlipWords, type Manner, planDocument, problemWords, proofSheet, type Terms } from '@puntada/core/words';
 
 /** The headless door: a wish as JSON in, its plan as JSON out, or a list of problems and exit code 2. */
 /** What is to be printed, and the exit code: thrown to the end of the script, which alone writes and lets the process end. */
@@ -91,13 +82,13 @@ function run(): never {
     const pattern = accept(text.trimStart().startsWith('{') ? readPatternJson(text) : readPattern(text));
     const slips = accept(reviewPattern(pattern));
     const told = slips.map((slip) => ({ ...slip, message: likelySlipWords(slip) }));
-    print(JSON.stringify({ pattern, slips: told }, null, 2));
+    print(JSON.stringify({ pattern: { ...patternLabel, ...pattern }, slips: told }, null, 2));
   }
   const terms: Terms = flags.has('--uk') ? 'UK' : 'US';
   const hand: Hand = flags.has('--left') ? 'left' : 'right';
   const manner: Manner = flags.has('--as-printed') ? 'printed' : 'compact';
   const maker = { terms, hand, manner };
-  const read = accept(readJson(wishSchema, readText(path)));
+  const read = accept(readJson(anyVersion(wishRecord), readText(path)));
   const plan = accept(planWish(flags.has('--largest') ? asLargeAsCanBe(read) : read));
   print(flags.has('--proof') ? proofSheet(plan, maker) : JSON.stringify(planDocument(plan, maker), null, 2));
 }

@@ -218,12 +218,14 @@ describe('putting away', () => {
 });
 
 describe('the log', () => {
-  const note = { id: randomUUID(), at: 5, kind: 'note', row: 3, text: 'Tighter since the tea.' };
+  const label = { format: 'puntada-entry', version: 1 };
+  const note = { ...label, id: randomUUID(), at: 5, kind: 'note', row: 3, text: 'Tighter since the tea.' };
 
   it('keeps an entry told twice once, in the order of its time, beside the ticks', async () => {
     const id = await begunCloth(server);
     await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0), at(1), 7)] });
     const weigh = {
+      ...label,
       ...{ id: randomUUID(), at: 4, kind: 'weigh', letter: 'A', ball: 1, before: 50, beforeIsLabel: true },
       ...{ after: 41, scale: 1, position: at(1) },
     };
@@ -272,7 +274,7 @@ describe('drafts', () => {
 
 describe('preferences and plans', () => {
   it('remembers how the maker reads', async () => {
-    expect((await ask('GET', '/preferences')).body).toEqual({
+    expect((await ask('GET', '/preferences')).body).toMatchObject({
       units: 'cm',
       terms: 'US',
       hand: 'right',
@@ -281,7 +283,7 @@ describe('preferences and plans', () => {
     });
     const mine = { units: 'in', terms: 'UK', hand: 'left', fractions: 'decimals', manner: 'printed' };
     await ask('PUT', '/preferences', mine);
-    expect((await ask('GET', '/preferences')).body).toEqual(mine);
+    expect((await ask('GET', '/preferences')).body).toEqual({ format: 'puntada-preferences', version: 1, ...mine });
     expect((await ask('PUT', '/preferences', { units: 'ell', terms: 'UK', hand: 'left' })).status).toBe(422);
   });
 

@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { RecordKind } from './record.ts';
 
 const figure = z.strictObject({ mid: z.number().positive(), low: z.number().positive(), high: z.number().positive() });
 const gaugeFigures = z.strictObject({
@@ -35,5 +36,7 @@ export const frozenSchema = z.strictObject({
   /** Where colours are divided among bobbins: the colour of each strand, and the strand of each run as worked. */
   bobbins: z.strictObject({ colourOf: z.array(z.number().int()), runs: z.array(z.number().int()) }).optional(),
 });
+
+export const frozenRecord = { format: 'puntada-begun', schema: frozenSchema, steps: [] } satisfies RecordKind;
 
 export type FrozenWork = z.infer<typeof frozenSchema>;

@@ -1,7 +1,43 @@
-export { type FrozenWork, frozenSchema } from './begun.ts';
-export { type DrawerYarn, drawerYarnSchema } from './drawerYarn.ts';
 export {
+  acknowledgedSchema,
+  type ChangedSwatch,
+  changedSwatchSchema,
+  type DraftWish,
+  draftSchema,
+  draftsSchema,
+  drawerSchema,
+  formerPlansSchema,
+  type MovedPlan,
+  ownPaceSchema,
+  preferencesAnswerSchema,
+  type Schedule,
+  type StoredSwatch,
+  type StoredYarn,
+  scheduleSchema,
+  storedSwatchSchema,
+  storedYarnSchema,
+  swatchesSchema,
+  type TakenOver,
+  takenOverSchema,
+  type Unread,
+  type UnreadDocument,
+  unreadSchema,
+  type Work,
+  type WorkLog,
+  type WorkSummary,
+  weighingsSchema,
+  workLogSchema,
+  workSchema,
+  workSummariesSchema,
+} from './answers.ts';
+export { type Backup, backupRecord, type Contents, contentsSchema, setNewerApart, weekSchema } from './backup.ts';
+export { type FrozenWork, frozenRecord } from './begun.ts';
+export { type DrawerYarn, drawerYarnRecord, drawerYarnSchema } from './drawerYarn.ts';
+export { type FormerPlan, handoverRecord, type KeptWork, keptWorkSchema, type UnreadWork } from './keptWork.ts';
+export {
+  entryLabel,
   type LogEntry,
+  logEntryRecord,
   logEntrySchema,
   type Measuring,
   pausesIn,
@@ -9,11 +45,13 @@ export {
   type Weighing,
   weighingsIn,
 } from './logEntry.ts';
-export { patternSchema, readPatternJson } from './pattern.ts';
+export { patternLabel, patternSchema, readPatternJson } from './pattern.ts';
 export { type PlanDocument, planDocumentSchema } from './planDocument.ts';
-export { type Preferences, preferencesSchema, usualPreferences } from './preferences.ts';
+export { type Preferences, preferencesRecord, preferencesSchema, usualPreferences } from './preferences.ts';
 export { readJson, readShape } from './readJson.ts';
+export { anyVersion } from './record.ts';
+export { type RestKind, restKinds } from './restKind.ts';
 export { type ScaleReading, scaleReadingSchema } from './scaleReading.ts';
-export { leastSide, type Swatch, type SwatchCount, swatchSchema } from './swatch.ts';
+export { leastSide, type Swatch, type SwatchCount, swatchRecord, swatchSchema } from './swatch.ts';
 export { tickSchema } from './tick.ts';
-export { type Item, lengthReads, outsideSchema, type Wish, type WishInput, wishSchema } from './wish.ts';
+export { type Item, lengthReads, outsideSchema, type Wish, type WishInput, wishRecord, wishSchema } from './wish.ts';

@@ -1,9 +1,14 @@
 import { z } from 'zod';
+import { labelOf, type RecordKind } from './record.ts';
+import { positionSchema as position } from './tick.ts';
 
-const position = z.strictObject({ rows: z.number().int().min(0), runs: z.number().int().min(0) });
 const length = z.string().trim().min(1).max(40).optional();
 const words = (most: number) => z.string().trim().max(most);
+/** What an entry that is made now says of itself. */
+export const entryLabel = { format: 'puntada-entry', version: 1 } as const;
+
 const head = {
+  ...labelOf('puntada-entry', 1),
   /** A UUID made by the device, so that an entry told twice is kept once. */
   id: z.uuid(),
   /** Milliseconds since 1970. */
@@ -13,23 +18,26 @@ const head = {
 /** Letters of a photo as it is kept: some 135 kB of JPEG. */
 export const photoLetters = 180_000;
 
+/** A ball that was weighed. */
+export const weighSchema = z.strictObject({
+  ...head,
+  kind: z.literal('weigh'),
+  letter: z.string().regex(/^[A-H]$/),
+  /** Which ball of the colour, from 1. */
+  ball: z.number().int().min(1).max(99),
+  /** What it weighed when it was begun, and whether that was read or is the label's. */
+  before: z.number().positive().max(2000),
+  beforeIsLabel: z.boolean(),
+  /** What it weighs now. */
+  after: z.number().min(0).max(2000),
+  /** The scale reads to ± so much, g. */
+  scale: z.number().positive().max(10),
+  position,
+});
+
 /** One thing that was weighed, measured, noted or photographed at work, or a pause. */
 export const logEntrySchema = z.discriminatedUnion('kind', [
-  z.strictObject({
-    ...head,
-    kind: z.literal('weigh'),
-    letter: z.string().regex(/^[A-H]$/),
-    /** Which ball of the colour, from 1. */
-    ball: z.number().int().min(1).max(99),
-    /** What it weighed when it was begun, and whether that was read or is the label's. */
-    before: z.number().positive().max(2000),
-    beforeIsLabel: z.boolean(),
-    /** What it weighs now. */
-    after: z.number().min(0).max(2000),
-    /** The scale reads to ± so much, g. */
-    scale: z.number().positive().max(10),
-    position,
-  }),
+  weighSchema,
   z.strictObject({ ...head, kind: z.literal('measure'), width: length, height: length, position }),
   /** The work was laid down at `at`; the next step takes it up again. */
   z.strictObject({ ...head, kind: z.literal('pause') }),
@@ -54,6 +62,8 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
     next: words(400),
   }),
 ]);
+
+export const logEntryRecord = { format: 'puntada-entry', schema: logEntrySchema, steps: [] } satisfies RecordKind;
 
 export type LogEntry = z.output<typeof logEntrySchema>;
 export type Weighing = Extract<LogEntry, { kind: 'weigh' }>;

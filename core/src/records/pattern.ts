@@ -5,6 +5,7 @@ import { makings, type StitchPattern } from '../craft/patterns/model.ts';
 import { techniques } from '../craft/techniques/register.ts';
 import type { Result } from '../craft/values/problem.ts';
 import { readJson } from './readJson.ts';
+import { anyVersion, labelOf, type RecordKind } from './record.ts';
 
 const whole = z.number().int().min(-10000).max(10000);
 const count = z.strictObject({
@@ -69,6 +70,7 @@ const order = z.strictObject({ opening: letters, repeat: letters.min(1), closing
 
 /** A stitch pattern as JSON; it says the same as the notation, and either can be made from the other without loss. */
 export const patternSchema = z.strictObject({
+  ...labelOf('puntada-pattern', 1),
   key: z
     .string()
     .regex(/^[a-z][a-z0-9-]*$/)
@@ -112,8 +114,13 @@ export const patternSchema = z.strictObject({
   careful: words,
 });
 
+/** What a pattern that is written now says of itself. */
+export const patternLabel = { format: 'puntada-pattern', version: 1 } as const;
+
+export const patternRecord = { format: 'puntada-pattern', schema: patternSchema, steps: [] } satisfies RecordKind;
+
 /** Reads a pattern from JSON text; what the notation refuses is refused here as well. */
 export function readPatternJson(text: string): Result<StitchPattern> {
-  const read = readJson(patternSchema, text);
+  const read = readJson(anyVersion(patternRecord), text);
   return read.ok ? readPattern(printPattern(read.value as StitchPattern)) : read;
 }

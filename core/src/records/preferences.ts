@@ -1,7 +1,9 @@
 import { z } from 'zod';
+import { labelOf, type RecordKind } from './record.ts';
 
 /** How the maker reads: units and their fractions, terms, the hand that holds the hook, and how rows are written. */
 export const preferencesSchema = z.strictObject({
+  ...labelOf('puntada-preferences', 1),
   units: z.enum(['cm', 'in']),
   terms: z.enum(['US', 'UK']),
   hand: z.enum(['right', 'left']),
@@ -10,6 +12,12 @@ export const preferencesSchema = z.strictObject({
   /** Compact, or as printed patterns are written. */
   manner: z.enum(['compact', 'printed']).default('compact'),
 });
+export const preferencesRecord = {
+  format: 'puntada-preferences',
+  schema: preferencesSchema,
+  steps: [],
+} satisfies RecordKind;
+
 export type Preferences = Readonly<z.output<typeof preferencesSchema>>;
 
 /** How a maker reads who has not said. */

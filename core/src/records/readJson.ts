@@ -36,6 +36,7 @@ function toProblems(issue: Issue, whole: unknown): Problem[] {
       facts: { key },
     }));
   }
+  if (issue.code === 'custom' && issue.params) return [{ code: issue.message, path, facts: issue.params as Facts }];
   const value = issue.path.reduce<unknown>((from, key) => (from as Record<PropertyKey, unknown>)?.[key], whole);
   if (value === undefined) return [{ code: 'field-missing', path, facts: { field: path } }];
   return [{ code: 'field-wrong', path, facts: { ...issueFacts(issue), field: path, value: shown(value) } }];

@@ -1,5 +1,6 @@
 import { z } from 'zod';
 import { parseLength } from '../craft/units/length.ts';
+import { labelOf, type RecordKind } from './record.ts';
 import { hookSize, type Wish, wishSchema, yarnSchema } from './wish.ts';
 
 const { pattern, policy, floats, units, foundation } = wishSchema.shape;
@@ -17,6 +18,7 @@ export const swatchCountSchema = z.strictObject({
 /** A swatch of the swatch book: a small cloth of the pattern, worked as the piece will be. */
 export const swatchSchema = z
   .strictObject({
+    ...labelOf('puntada-swatch', 1),
     title: z.string().trim().min(1).max(80),
     units,
     pattern,
@@ -47,6 +49,8 @@ export const swatchSchema = z
       });
     });
   });
+
+export const swatchRecord = { format: 'puntada-swatch', schema: swatchSchema, steps: [] } satisfies RecordKind;
 
 /** mm */
 const shortestSpan = 10;

@@ -1,11 +1,14 @@
 import { z } from 'zod';
 
-const position = z.strictObject({ rows: z.number().int().min(0), runs: z.number().int().min(0) });
+/** Whole rows worked, and whole runs of the row in hand. */
+export const positionSchema = z.strictObject({ rows: z.number().int().min(0), runs: z.number().int().min(0) });
 
-/** A tick as it goes over the wire and lies in the browser's storage. */
+/** A tick as it goes over the wire and waits in the browser. */
 export const tickSchema = z.strictObject({
+  /** A UUID made by the device. */
   id: z.uuid(),
+  /** Milliseconds since 1970. */
   at: z.number().int().min(0).max(8.64e15),
-  from: position,
-  to: position,
+  from: positionSchema,
+  to: positionSchema,
 });

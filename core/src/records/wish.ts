@@ -4,6 +4,7 @@ import { weightClasses } from '../craft/gauge/typical.ts';
 import { acts } from '../craft/stitches/acts.ts';
 import { policies } from '../craft/technique/policy.ts';
 import { parseLength } from '../craft/units/length.ts';
+import { labelOf, type RecordKind } from './record.ts';
 
 const letters = z.string().regex(/^[A-H]$/);
 
@@ -126,7 +127,7 @@ const finishSchema = z.strictObject({
 
 const actSchema = z.enum(acts);
 
-const paceSchema = z.strictObject({
+export const paceSchema = z.strictObject({
   /** Against a steady hand: 1.2 takes a fifth longer. */
   ratio: z.number().min(0.1).max(10),
   /** Of its logarithm. */
@@ -147,6 +148,7 @@ const paceSchema = z.strictObject({
 
 /** Everything a plan is made from. The one shape behind the screen, the API and the command line. */
 export const wishSchema = z.strictObject({
+  ...labelOf('puntada-wish', 1),
   title: z.string().trim().min(1).max(80),
   item: itemKey,
   units: z.enum(['cm', 'in']).default('cm'),
@@ -208,6 +210,8 @@ export const wishSchema = z.strictObject({
   /** The size chosen on the mat; without it the one nearest to the wish is taken. */
   choice: z.strictObject({ stitches: count(), rows: count() }).optional(),
 });
+
+export const wishRecord = { format: 'puntada-wish', schema: wishSchema, steps: [] } satisfies RecordKind;
 
 /** A wish as it is stored: everything filled in. */
 export type Wish = z.output<typeof wishSchema>;

@@ -5,7 +5,7 @@ export { endSooner } from './replan/endSooner.ts';
 export { openEnd } from './replan/openEnd.ts';
 export { proveOnward } from './replan/prove.ts';
 export { restPlans } from './replan/rest.ts';
-export { type RestKind, type RestPlan, restKinds } from './replan/restPlan.ts';
+export type { RestPlan } from './replan/restPlan.ts';
 export { type PlanFigures, planFigures } from './replan/whole.ts';
 export {
   type Day,

@@ -1,44 +1,11 @@
 import { createHash } from 'node:crypto';
 import type { Facts } from '@puntada/core/craft';
 import { thaw } from '@puntada/core/plan';
-import { drawerYarnSchema, preferencesSchema, readShape, swatchSchema } from '@puntada/core/records';
+import { type Backup, type Contents, contentsSchema, readShape, setNewerApart } from '@puntada/core/records';
 import { z } from 'zod';
 import { type Database, type Db, rows } from '../db/database.ts';
 import { readPreferences, writePreferences } from '../preferences/queries.ts';
-import { keptWork, readWorks, restoreUnread, restoreWork, storedLog, unreadWork, when } from './keptWork.ts';
-
-const id = z.uuid();
-
-/** Everything that is kept, in open form: what a maker typed, and every step of every work. */
-const contents = z.strictObject({
-  works: z.array(keptWork),
-  drawer: z.array(z.strictObject({ id, revision: z.number().int().min(1), yarn: drawerYarnSchema })),
-  swatches: z.array(z.strictObject({ id, revision: z.number().int().min(1), swatch: swatchSchema })),
-  drafts: z.array(z.strictObject({ id, title: z.string(), form: z.record(z.string(), z.unknown()) })),
-  /** Minutes of each day of the week, Monday first. */
-  evenings: z.array(z.number().int().min(0).max(1440)).length(7).nullable().default(null),
-  preferences: preferencesSchema.nullable(),
-  /** What the version that made the backup could not read itself: put back as it was kept. */
-  unread: z
-    .strictObject({
-      works: z.array(unreadWork),
-      drawer: z.array(z.strictObject({ id, revision: z.number().int().min(1), yarn: z.unknown() })),
-      swatches: z.array(z.strictObject({ id, revision: z.number().int().min(1), swatch: z.unknown() })),
-    })
-    .default({ works: [], drawer: [], swatches: [] }),
-});
-type Contents = z.output<typeof contents>;
-
-/** A backup: its contents, and a seal by which damage shows. */
-export const backupSchema = z.strictObject({
-  format: z.literal('puntada-backup'),
-  version: z.literal(1),
-  madeAt: when,
-  /** SHA-256 of the contents as they stand, in hexadecimal. */
-  seal: z.string(),
-  contents: z.unknown(),
-});
-export type Backup = z.output<typeof backupSchema>;
+import { readWorks, restoreUnread, restoreWork, storedLog } from './keptWork.ts';
 
 /** The seal of contents: their JSON without spaces, hashed. */
 export function sealOf(of: unknown): string {
@@ -56,7 +23,7 @@ function parted<T>(schema: z.ZodType, all: readonly T[]): { read: T[]; unread: T
 /** Reads everything in one snapshot, so that it fits together. */
 export function makeBackup(db: Database, madeAt: Date): Promise<Backup> {
   return db.transaction(async (tx) => {
-    const { works, drawer, swatches } = contents.shape;
+    const { works, drawer, swatches } = contentsSchema.shape;
     const [kept, yarns, cloths] = [
       parted(works.element, await readWorks(tx)),
       parted(drawer.element, await rows(tx, any, 'select id, revision, yarn from drawer order by id')),
@@ -92,7 +59,7 @@ export interface Damage {
 /** What is in a backup, once its seal holds, or what is damaged in it. */
 export function openBackup(backup: Backup): Contents | Damage {
   if (sealOf(backup.contents) !== backup.seal) return { damage: { why: 'seal' } };
-  const read = readShape(contents, backup.contents);
+  const read = readShape(contentsSchema, setNewerApart(backup.contents));
   if (read.ok) {
     const broken = read.value.works.find(({ begun }) => begun && !thaw(begun).ok);
     return broken ? { damage: { why: 'cloth', title: broken.wish.title } } : read.value;

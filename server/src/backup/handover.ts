@@ -1,33 +1,19 @@
 import { randomUUID } from 'node:crypto';
 import type { Facts } from '@puntada/core/craft';
 import { thaw } from '@puntada/core/plan';
-import { readShape } from '@puntada/core/records';
+import { anyVersion, handoverRecord, type KeptWork, keptWorkSchema, readShape, type TakenOver, type Work } from '@puntada/core/records';
 import { notStarted, StrandBook, standingWords } from '@puntada/core/words';
 import { Router } from 'express';
-import { z } from 'zod';
 import type { Database, Db } from '../db/database.ts';
 import { bodyOf, handler, Refusal } from '../http/answers.ts';
 import { addTicks } from '../progress/queries.ts';
 import { workOf } from '../works/find.ts';
-import { findWork, type WorkDetail } from '../works/queries.ts';
+import { findWork } from '../works/queries.ts';
 import { sealOf } from './backup.ts';
-import { addLog, type KeptWork, keptWork, readWorks, restoreWork, when } from './keptWork.ts';
-
-/** One work on its way to another maker or machine. */
-const handoverSchema = z.strictObject({
-  format: z.literal('puntada-work'),
-  version: z.literal(1),
-  madeAt: when,
-  /** For people: where it stands, and how the strands hang. */
-  stands: z.string(),
-  hanging: z.array(z.string()),
-  /** SHA-256 of the work as it stands in the file, in hexadecimal. */
-  seal: z.string(),
-  work: z.unknown(),
-});
+import { addLog, readWorks, restoreWork } from './keptWork.ts';
 
 /** Where a work stands and how its strands hang, in words. */
-function inWords({ wish, begun, progress: { rows, runs } }: WorkDetail): { stands: string; hanging: string[] } {
+function inWords({ wish, begun, progress: { rows, runs } }: Work): { stands: string; hanging: string[] } {
   const cloth = begun ? thaw(begun) : undefined;
   if (!cloth?.ok) return { stands: notStarted(wish.title), hanging: [] };
   const { fabric, strands, bound } = cloth.value;
@@ -44,7 +30,7 @@ function damaged(facts: Facts): Refusal {
  * merged. One that is here by another plan stays, and the one handed over stands beside it.
  * @returns its id here, and what became of it
  */
-async function takeIn(tx: Db, work: KeptWork): Promise<{ id: string; how: 'new' | 'merged' | 'beside' }> {
+async function takeIn(tx: Db, work: KeptWork): Promise<TakenOver> {
   const here = await findWork(tx, work.id);
   const same = here && JSON.stringify(here.begun) === JSON.stringify(work.begun);
   if (same) {
@@ -78,9 +64,9 @@ export function handoverRoutes(db: Database, now: () => Date): Router {
   router.post(
     '/',
     handler(async (request, response) => {
-      const { seal, work } = bodyOf(handoverSchema, request);
+      const { seal, work } = bodyOf(anyVersion(handoverRecord), request);
       if (sealOf(work) !== seal) throw damaged({ why: 'seal' });
-      const read = readShape(keptWork, work);
+      const read = readShape(keptWorkSchema, work);
       if (!read.ok) {
         const [first] = read.problems;
         throw damaged({ ...first?.facts, why: first?.code, at: first?.path });

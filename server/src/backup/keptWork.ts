@@ -1,47 +1,13 @@
-import { frozenSchema, logEntrySchema, tickSchema, wishSchema } from '@puntada/core/records';
-import { restKinds } from '@puntada/core/work';
+import type { KeptWork, UnreadWork } from '@puntada/core/records';
 import { z } from 'zod';
 import { byWork, type Db, rows } from '../db/database.ts';
-import { allFormerPlans, formerPlans, keepFormer } from '../onward/queries.ts';
-
-const id = z.uuid();
-export const when = z.iso.datetime();
-
-/** One work with all that was ever kept of it, in open form. */
-export const keptWork = z.strictObject({
-  id,
-  state: z.enum(['wished', 'begun', 'finished']),
-  revision: z.number().int().min(1),
-  wish: wishSchema,
-  begun: frozenSchema.nullable(),
-  archived: z.boolean(),
-  notice: z.string().nullable(),
-  due: z.iso.date().nullable().default(null),
-  createdAt: when,
-  changedAt: when,
-  ticks: z.array(tickSchema),
-  log: z.array(logEntrySchema),
-  /** Plans that were left for another. */
-  former: z
-    .array(
-      z.strictObject({
-        revision: z.number().int().min(1),
-        wish: wishSchema,
-        begun: frozenSchema,
-        rowsWorked: z.number().int().min(0),
-        leftFor: z.enum(restKinds),
-        leftAt: when,
-      }),
-    )
-    .default([]),
-});
-export type KeptWork = z.output<typeof keptWork>;
+import { keepFormer } from '../onward/queries.ts';
 
 const any = z.record(z.string(), z.unknown());
 const ofWork = z.looseObject({ work_id: z.uuid() });
 const text = (value: unknown) => (value instanceof Date ? value.toISOString() : value);
 
-/** Reads all works, or one of them. */
+/** All works as they are stored, or one of them: read by nobody yet. */
 export async function readWorks(tx: Db, only?: string) {
   const which = (column: string) => (only ? `where ${column} = $1` : '');
   const given = only ? [only] : [];
@@ -53,9 +19,17 @@ export async function readWorks(tx: Db, only?: string) {
     `select works.*, to_char(due, 'YYYY-MM-DD') as due_day from works ${which('id')} order by created_at, id`,
     given,
   );
-  const former = only ? new Map([[only, await formerPlans(tx, only)]]) : await allFormerPlans(tx);
+  const former = await rows(tx, ofWork, `select * from former_plans ${which('work_id')} order by revision desc`, given);
   const stepsOf = byWork(ticks, (tick) => tick);
   const logOf = byWork(log, (each) => each.entry);
+  const formerOf = byWork(former, (plan) => ({
+    revision: plan.revision,
+    wish: plan.wish,
+    begun: plan.begun,
+    rowsWorked: plan.rows_worked,
+    leftFor: plan.left_for,
+    leftAt: text(plan.left_at),
+  }));
   return works.map((work) => ({
     id: work.id,
     state: work.state,
@@ -74,7 +48,7 @@ export async function readWorks(tx: Db, only?: string) {
       to: { rows: tick.to_rows, runs: tick.to_runs },
     })),
     log: logOf.get(String(work.id)) ?? [],
-    former: former.get(String(work.id)) ?? [],
+    former: formerOf.get(String(work.id)) ?? [],
   }));
 }
 
@@ -85,30 +59,11 @@ export async function restoreWork(tx: Db, work: KeptWork): Promise<void> {
   for (const plan of work.former) await keepFormer(tx, work.id, plan);
 }
 
-/**
- * Puts back a work that this version cannot read, just as it was kept. Only what finds it again is looked at: its id, its
- * state and its times.
- */
-export const unreadWork = z.looseObject({
-  id,
-  state: z.enum(['wished', 'begun', 'finished']),
-  revision: z.number().int().min(1),
-  createdAt: when,
-  changedAt: when,
-  archived: z.boolean(),
-  notice: z.string().nullable(),
-  due: z.iso.date().nullable().default(null),
-  wish: z.unknown(),
-  begun: z.unknown(),
-  ticks: z.array(tickSchema).default([]),
-  /** Entries as they are stored, each with what finds it again. */
-  log: z.array(z.strictObject({ id, at: z.number().int(), entry: z.unknown() })).default([]),
-});
-
-/** Puts it where there is none of its id. */
-export async function restoreUnread(tx: Db, work: z.output<typeof unreadWork>): Promise<void> {
+/** Puts back a work that this version cannot read, just as it was kept, where there is none of its id. */
+export async function restoreUnread(tx: Db, work: UnreadWork): Promise<void> {
   await insertWork(tx, work);
   for (const { id: own, at, entry } of work.log) await insertEntry(tx, work.id, own, at, entry);
+  for (const plan of work.former) await keepFormer(tx, work.id, plan);
 }
 
 /** The log of a work as it is stored. */
@@ -117,7 +72,7 @@ export async function storedLog(tx: Db, workId: string) {
   return found.map((each) => ({ id: each.id, at: each.at, entry: each.entry }));
 }
 
-async function insertWork(tx: Db, work: Omit<z.output<typeof unreadWork>, 'log' | 'ticks'>): Promise<void> {
+async function insertWork(tx: Db, work: Omit<UnreadWork, 'log' | 'ticks' | 'former'>): Promise<void> {
   await tx.query(
     `insert into works (id, state, revision, wish, begun, archived, notice, due, created_at, changed_at)
      values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,

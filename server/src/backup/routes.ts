@@ -1,8 +1,9 @@
+import { anyVersion, backupRecord } from '@puntada/core/records';
 import { Router } from 'express';
 import type { Database } from '../db/database.ts';
 import { bodyOf, handler, Refusal } from '../http/answers.ts';
 import { addTicks } from '../progress/queries.ts';
-import { backupSchema, makeBackup, openBackup, restoreBackup } from './backup.ts';
+import { makeBackup, openBackup, restoreBackup } from './backup.ts';
 
 /** Everything out as one open file, and in again. @param now the clock */
 export function backupRoutes(db: Database, now: () => Date): Router {
@@ -20,7 +21,7 @@ export function backupRoutes(db: Database, now: () => Date): Router {
   router.post(
     '/restore',
     handler(async (request, response) => {
-      const contents = openBackup(bodyOf(backupSchema, request));
+      const contents = openBackup(bodyOf(anyVersion(backupRecord), request));
       if ('damage' in contents) {
         throw new Refusal(422, [
           {

@@ -1,11 +1,8 @@
 import { randomUUID } from 'node:crypto';
-import type { DrawerYarn } from '@puntada/core/records';
-import type { z } from 'zod';
+import type { DrawerYarn, StoredYarn } from '@puntada/core/records';
 import { changedOne, type Db, row } from '../db/database.ts';
 import { readable, type UnreadRow } from '../db/readable.ts';
 import { drawerRow } from './schema.ts';
-
-export type StoredYarn = z.output<typeof drawerRow>;
 
 const all = "select id, revision, yarn from drawer order by yarn ->> 'line', yarn ->> 'name', id";
 

@@ -1,9 +1,9 @@
-import { type LogEntry, logEntrySchema, type Weighing, weighingsIn } from '@puntada/core/records';
+import { anyVersion, type LogEntry, logEntryRecord, type Weighing, weighingsIn } from '@puntada/core/records';
 import { z } from 'zod';
 import { byWork, type Db, rows } from '../db/database.ts';
 import { readable, type UnreadRow } from '../db/readable.ts';
 
-const logRow = z.object({ entry: logEntrySchema });
+const logRow = z.object({ entry: anyVersion(logEntryRecord) });
 const pauseRow = z.object({ work_id: z.uuid(), at: z.number() });
 
 /** What was logged of a work and can be read, in order. */

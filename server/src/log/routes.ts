@@ -1,4 +1,4 @@
-import { logEntrySchema } from '@puntada/core/records';
+import { anyVersion, logEntryRecord } from '@puntada/core/records';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Database } from '../db/database.ts';
@@ -7,7 +7,7 @@ import { ticksOf } from '../progress/queries.ts';
 import { workOf } from '../works/find.ts';
 import { entriesOf, weighingsOf } from './queries.ts';
 
-const newEntry = z.strictObject({ entry: logEntrySchema });
+const newEntry = z.strictObject({ entry: anyVersion(logEntryRecord) });
 
 /** The log of a work: what was weighed, measured and noted, and the ticks that tell when it was worked. */
 export function logRoutes(db: Database): Router {

@@ -1,7 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { must } from '@puntada/core/craft';
 import { thaw, unknownPace } from '@puntada/core/plan';
-import { type RestKind, restPlans } from '@puntada/core/work';
+import type { RestKind } from '@puntada/core/records';
+import { restPlans } from '@puntada/core/work';
 import { type Listening, listen } from '../../test/listening.ts';
 import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
 

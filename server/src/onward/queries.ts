@@ -1,29 +1,17 @@
-import { type FrozenWork, frozenSchema, type Wish, wishSchema } from '@puntada/core/records';
-import { type RestKind, restKinds } from '@puntada/core/work';
+import { anyVersion, type FormerPlan, type FrozenWork, frozenRecord, restKinds, type Wish, type Work, wishRecord } from '@puntada/core/records';
 import { z } from 'zod';
-import { byWork, changedOne, type Db } from '../db/database.ts';
+import { changedOne, type Db } from '../db/database.ts';
 import { readable } from '../db/readable.ts';
-import type { WorkDetail } from '../works/queries.ts';
 
 const formerRow = z.object({
   work_id: z.uuid(),
   revision: z.number().int(),
-  wish: wishSchema,
-  begun: frozenSchema,
+  wish: anyVersion(wishRecord),
+  begun: anyVersion(frozenRecord),
   rows_worked: z.number().int(),
   left_for: z.enum(restKinds),
   left_at: z.date(),
 });
-
-/** A plan that a work has left for another, as the API tells it. */
-export interface FormerPlan {
-  readonly revision: number;
-  readonly wish: Wish;
-  readonly begun: FrozenWork;
-  readonly rowsWorked: number;
-  readonly leftFor: RestKind;
-  readonly leftAt: string;
-}
 
 function formerPlan(each: z.output<typeof formerRow>): FormerPlan {
   return {
@@ -44,14 +32,11 @@ export async function formerPlans(db: Db, workId: string): Promise<FormerPlan[]>
   return (await readable(db, formerRow, sql, [workId])).read.map(formerPlan);
 }
 
-/** The plans that all works have left, by the work, the latest first. */
-export async function allFormerPlans(db: Db): Promise<Map<string, FormerPlan[]>> {
-  const sql = `select ${formerColumns} from former_plans order by revision desc`;
-  return byWork((await readable(db, formerRow, sql)).read, formerPlan);
-}
+/** A plan that is left, as it is stored: with a wish and a cloth that need not be read. */
+type StoredPlan = Omit<FormerPlan, 'wish' | 'begun'> & { readonly wish: unknown; readonly begun: unknown };
 
 /** Keeps a plan that is left. */
-export async function keepFormer(db: Db, workId: string, plan: FormerPlan): Promise<void> {
+export async function keepFormer(db: Db, workId: string, plan: StoredPlan): Promise<void> {
   const { revision, wish, begun, rowsWorked, leftFor, leftAt } = plan;
   await db.query(
     `insert into former_plans (work_id, revision, wish, begun, rows_worked, left_for, left_at)
@@ -61,13 +46,7 @@ export async function keepFormer(db: Db, workId: string, plan: FormerPlan): Prom
 }
 
 /** Takes another plan for a begun work, made on this very revision. @returns whether it was; nothing is changed otherwise */
-export async function goBy(
-  db: Db,
-  { id }: WorkDetail,
-  revision: number,
-  wish: Wish,
-  begun: FrozenWork,
-): Promise<boolean> {
+export async function goBy(db: Db, { id }: Work, revision: number, wish: Wish, begun: FrozenWork): Promise<boolean> {
   return changedOne(
     db,
     `update works set wish = $3, begun = $4, revision = revision + 1, changed_at = now()

@@ -1,11 +1,11 @@
 import type { Problem } from '@puntada/core/craft';
-import type { Wish } from '@puntada/core/records';
+import type { Wish, Work } from '@puntada/core/records';
 import { proveOnward } from '@puntada/core/work';
 import { Router } from 'express';
 import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from '../works/find.ts';
-import { findWork, type WorkDetail } from '../works/queries.ts';
+import { findWork } from '../works/queries.ts';
 import { otherPlan } from '../works/schema.ts';
 import { formerPlans, goBy, keepFormer } from './queries.ts';
 
@@ -14,7 +14,7 @@ function changeless({ choice: _choice, ending: _ending, border: _border, closing
   return JSON.stringify(Object.entries(rest).sort(([a], [b]) => (a < b ? -1 : 1)));
 }
 
-function refuse(problem: Problem, work: WorkDetail): Refusal {
+function refuse(problem: Problem, work: Work): Refusal {
   return new Refusal(409, [problem], work);
 }
 
@@ -36,7 +36,7 @@ export function onwardRoutes(db: Database): Router {
       const { revision, wish, begun, kind } = bodyOf(otherPlan, request);
       const { id } = await workOf(db, request);
       await db.transaction(async (tx) => {
-        const work = (await findWork(tx, id)) as WorkDetail;
+        const work = (await findWork(tx, id)) as Work;
         if (!work.begun || work.state !== 'begun') {
           throw refuse(
             {

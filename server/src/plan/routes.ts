@@ -1,5 +1,5 @@
 import { planWish } from '@puntada/core/plan';
-import { wishSchema } from '@puntada/core/records';
+import { anyVersion, wishRecord } from '@puntada/core/records';
 import { planDocument } from '@puntada/core/words';
 import { Router } from 'express';
 import { accept, bodyOf, handler } from '../http/answers.ts';
@@ -10,7 +10,7 @@ export function planRoutes(): Router {
   router.post(
     '/',
     handler((request, response) => {
-      const wish = bodyOf(wishSchema, request);
+      const wish = bodyOf(anyVersion(wishRecord), request);
       response.json(planDocument(accept(planWish(wish))));
     }),
   );

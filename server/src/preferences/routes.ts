@@ -1,4 +1,4 @@
-import { preferencesSchema, usualPreferences } from '@puntada/core/records';
+import { anyVersion, preferencesRecord, usualPreferences } from '@puntada/core/records';
 import { Router } from 'express';
 import type { Database } from '../db/database.ts';
 import { bodyOf, handler } from '../http/answers.ts';
@@ -18,7 +18,7 @@ export function preferenceRoutes(db: Database): Router {
   router.put(
     '/',
     handler(async (request, response) => {
-      const preferences = bodyOf(preferencesSchema, request);
+      const preferences = bodyOf(anyVersion(preferencesRecord), request);
       await writePreferences(db, preferences);
       response.json(preferences);
     }),

@@ -1,19 +1,11 @@
 import type { Estimate } from '@puntada/core/craft';
 import { type OwnPace, planWish, prepareCloth, secondsBy, type ThawedWork, thaw } from '@puntada/core/plan';
-import type { FrozenWork, Wish } from '@puntada/core/records';
-import {
-  cellsWorked,
-  costsOfWork,
-  handworkOfRows,
-  paceOfSessions,
-  type Session,
-  sessionsOfWork,
-  type WorkCosts,
-} from '@puntada/core/work';
+import type { FrozenWork, Wish, WorkSummary } from '@puntada/core/records';
+import { cellsWorked, costsOfWork, handworkOfRows, paceOfSessions, type Session, sessionsOfWork, type WorkCosts } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
 import { pausesOfWorks } from '../log/queries.ts';
 import { ticksOfWorks } from '../progress/queries.ts';
-import { clothsOf, listWorks, type WorkSummary } from '../works/queries.ts';
+import { clothsOf, listWorks } from '../works/queries.ts';
 
 /** A begun work and what it holds. */
 interface Known {

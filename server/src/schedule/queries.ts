@@ -1,8 +1,6 @@
+import { weekSchema } from '@puntada/core/records';
 import { z } from 'zod';
 import { type Db, row } from '../db/database.ts';
-
-/** Minutes of each day of the week, Monday first. */
-export const weekSchema = z.array(z.number().int().min(0).max(1440)).length(7);
 
 /** An hour on weekdays and two on Saturday and Sunday, until the maker has said. */
 const usual = [60, 60, 60, 60, 60, 120, 120];

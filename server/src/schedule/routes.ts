@@ -1,3 +1,4 @@
+import { weekSchema } from '@puntada/core/records';
 import { inTurn, type Pending } from '@puntada/core/work';
 import { Router } from 'express';
 import { z } from 'zod';
@@ -8,7 +9,7 @@ import { findWork, listWorks } from '../works/queries.ts';
 import { dueDay } from '../works/schema.ts';
 import { calendarOf } from './calendar.ts';
 import { Hand } from './hand.ts';
-import { minutesOfWeek, setDue, setMinutes, weekSchema } from './queries.ts';
+import { minutesOfWeek, setDue, setMinutes } from './queries.ts';
 
 const newWeek = z.strictObject({ minutes: weekSchema });
 const newDue = z.strictObject({ due: dueDay });

@@ -1,17 +1,9 @@
 import { type Plan, planWish } from '@puntada/core/plan';
-import type { Swatch, Wish } from '@puntada/core/records';
+import type { MovedPlan, Swatch, Wish } from '@puntada/core/records';
 import { metresText, planLeft, planMoved, planUnchanged, sizeText, swatchNotice } from '@puntada/core/words';
 import { withSwatch } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
 import { listWorks, noteChange } from '../works/queries.ts';
-
-/** A plan that a swatch moved, and how. */
-export interface MovedPlan {
-  readonly id: string;
-  readonly title: string;
-  /** What changed, in a sentence; or why it was left as it was. */
-  readonly words: string;
-}
 
 function figuresOf({ width, height, piece }: Plan, wish: Wish): string {
   const yarn = piece.yarn.map((need) => `${need.letter} ${metresText(need.metres, wish.units)}`);

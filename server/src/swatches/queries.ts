@@ -1,17 +1,9 @@
 import { randomUUID } from 'node:crypto';
-import type { Swatch } from '@puntada/core/records';
+import type { StoredSwatch, Swatch } from '@puntada/core/records';
 import type { z } from 'zod';
 import { changedOne, type Db, row } from '../db/database.ts';
 import { readable, type UnreadRow } from '../db/readable.ts';
 import { swatchRow } from './schema.ts';
-
-/** A swatch as the API tells it. */
-export interface StoredSwatch {
-  readonly id: string;
-  readonly revision: number;
-  readonly swatch: Swatch;
-  readonly changedAt: string;
-}
 
 const columns = 'select id, revision, swatch, changed_at from swatches';
 

@@ -1,11 +1,11 @@
-import { swatchSchema } from '@puntada/core/records';
+import { anyVersion, swatchRecord } from '@puntada/core/records';
 import { z } from 'zod';
 
 export const swatchRow = z.object({
   id: z.uuid(),
   revision: z.number().int(),
-  swatch: swatchSchema,
+  swatch: anyVersion(swatchRecord),
   changed_at: z.date(),
 });
-export const newSwatch = z.strictObject({ swatch: swatchSchema });
-export const changedSwatch = z.strictObject({ revision: z.number().int(), swatch: swatchSchema });
+export const newSwatch = z.strictObject({ swatch: anyVersion(swatchRecord) });
+export const changedSwatch = z.strictObject({ revision: z.number().int(), swatch: anyVersion(swatchRecord) });

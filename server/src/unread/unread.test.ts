@@ -5,7 +5,9 @@ import { join } from 'node:path';
 import { brotliDecompressSync } from 'node:zlib';
 import type { Problem } from '@puntada/core/craft';
 import { planWork, prepareWork } from '@puntada/core/plan';
+import { draftsSchema, drawerSchema, formerPlansSchema, ownPaceSchema, preferencesAnswerSchema, scheduleSchema, swatchesSchema, unreadSchema, workLogSchema, workSchema, workSummariesSchema } from '@puntada/core/records';
 import { problemWords } from '@puntada/core/words';
+import type { z } from 'zod';
 import { type Listening, listen } from '../../test/listening.ts';
 import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
 import { sealOf } from '../backup/backup.ts';
@@ -60,7 +62,7 @@ describe('a document that this version does not know', () => {
       `insert into log (work_id, id, at, entry) values ($1, 'aaaaaaaa-3a7b-4c3e-9d0a-0a6f5a1c2b3e', 8, '{"kind": "song"}')`,
       [id],
     );
-    expect((await server.ask('GET', `/works/${id}/log`)).body.entries).toEqual([note]);
+    expect((await server.ask('GET', `/works/${id}/log`)).body.entries).toMatchObject([note]);
     const { body: unread } = await server.ask('GET', '/unread');
     expect([unread.yarns.length, unread.entries.length, unread.entries[0].work]).toEqual([1, 1, id]);
     expect(unread.yarns[0].title).toBe('Tidewool');
@@ -100,6 +102,126 @@ describe('a document that this version does not know', () => {
     ]);
     expect((await server.ask('GET', '/backup')).body.seal).toBe(before);
     expect((await server.ask('GET', '/preferences')).status).toBe(200);
+  });
+});
+
+describe('what a newer version wrote', () => {
+  let server: Listening;
+  beforeAll(async () => {
+    server = await listen();
+  }, 60000);
+  afterAll(() => server.close());
+  const yarn = { line: 'Tidewool', name: 'Foam', shade: '#eeeeee', weight: 4, fibre: 'wool', balls: 2 };
+  const newer = { format: 'puntada-yarn', version: 2, strands: ['Tidewool', 'Foam'] };
+
+  it('is shown where it stands, and neither read nor changed', async () => {
+    const { body: made } = await server.ask('POST', '/drawer', { yarn });
+    await server.database.query('update drawer set yarn = $2 where id = $1', [made.id, JSON.stringify(newer)]);
+    expect((await server.ask('GET', '/drawer')).body).toEqual([]);
+    const { body: unread } = await server.ask('GET', '/unread');
+    expect(problemWords(unread.yarns[0].problem)).toEqual({
+      message: 'This is a yarn of a newer Puntada: it is of version 2, and this one reads up to 1.',
+      hint: 'It is kept as it is, in every backup too. The newer version reads it.',
+    });
+    const { body: backup } = await server.ask('GET', '/backup');
+    expect(backup.contents.unread.drawer).toEqual([{ id: made.id, revision: 1, yarn: newer }]);
+  });
+
+  it('is put back from a backup of that version, where it stood among the others', async () => {
+    const id = await begunCloth(server, 3);
+    const entry = {
+      format: 'puntada-entry',
+      version: 2,
+      id: '5f0c8a52-3a7b-4c3e-9d0a-0a6f5a1c2b3e',
+      at: 7,
+      song: 'La',
+    };
+    const { body: backup } = await server.ask('GET', '/backup');
+    const contents = structuredClone(backup.contents);
+    // As the newer one makes it: all of it is readable to itself.
+    contents.drawer = contents.unread.drawer;
+    contents.unread.drawer = [];
+    contents.works[0].log.push(entry);
+    const made = { ...backup, contents, seal: sealOf(contents) };
+    expect((await server.ask('POST', '/backup/restore', made)).status).toBe(200);
+    const { body: unread } = await server.ask('GET', '/unread');
+    expect([unread.yarns.length, unread.entries.length]).toEqual([1, 1]);
+    // The work itself is read by this version, with its three rows.
+    expect((await server.ask('GET', `/works/${id}`)).body.progress).toEqual({ rows: 3, runs: 0 });
+    const { rows } = await server.database.query('select entry from log where work_id = $1', [id]);
+    expect(rows).toEqual([{ entry }]);
+  });
+
+  it('is not taken for damage in a file: a whole backup or work of a newer version is refused by its version', async () => {
+    const { body: backup } = await server.ask('GET', '/backup');
+    const { status, body } = await server.ask('POST', '/backup/restore', { ...backup, version: 2 });
+    expect([status, body.problems[0].code]).toEqual([422, 'record-newer']);
+    const id = await begunCloth(server);
+    const { body: handed } = await server.ask('GET', `/handover/${id}`);
+    expect((await server.ask('POST', '/handover', { ...handed, version: 7 })).body.problems[0]).toMatchObject({
+      code: 'record-newer',
+      message: 'This is a project of a newer Puntada: it is of version 7, and this one reads up to 1.',
+    });
+    const other = await server.ask('POST', '/handover', backup);
+    expect(other.body.problems[0].message).toBe('This is a backup, not a project.');
+  });
+
+  it('is refused where it is sent, with what was there kept', async () => {
+    const before = (await server.ask('GET', '/backup')).body.seal;
+    const { body } = await server.ask('POST', '/drawer', { yarn: newer });
+    expect(body.problems).toMatchObject([{ code: 'record-newer', path: 'yarn.version' }]);
+    expect((await server.ask('GET', '/backup')).body.seal).toBe(before);
+  });
+});
+
+describe('what is stored and told', () => {
+  let server: Listening;
+  beforeAll(async () => {
+    server = await listen();
+  }, 60000);
+  afterAll(() => server.close());
+
+  it('says what it is: every document with its kind and version', async () => {
+    const id = await begunCloth(server, 2);
+    const yarn = { line: 'Tidewool', name: 'Foam', shade: '#eeeeee', weight: 4, fibre: 'wool', balls: 2 };
+    const note = { id: '5f0c8a52-3a7b-4c3e-9d0a-0a6f5a1c2b3e', at: 7, kind: 'note', row: 2, text: 'Kettle.' };
+    await server.ask('POST', '/drawer', { yarn });
+    await server.ask('POST', `/works/${id}/log`, { entry: note });
+    const documents = `select wish as document from works union all select begun from works
+      union all select yarn from drawer union all select entry from log`;
+    const { rows } = await server.database.query(documents);
+    expect(rows.map(({ document }) => (document as Record<string, unknown>).format).sort()).toEqual([
+      'puntada-begun',
+      'puntada-entry',
+      'puntada-wish',
+      'puntada-yarn',
+    ]);
+  });
+
+  it('answers in the shapes that the pages read', async () => {
+    const [{ body: works }, { body: schedule }] = [
+      await server.ask('GET', '/works'),
+      await server.ask('GET', '/schedule'),
+    ];
+    const id = works[0].id;
+    const answers: [z.ZodType, string][] = [
+      [workSummariesSchema, '/works'],
+      [workSchema, `/works/${id}`],
+      [workLogSchema, `/works/${id}/log`],
+      [formerPlansSchema, `/works/${id}/former`],
+      [drawerSchema, '/drawer'],
+      [swatchesSchema, '/swatches'],
+      [draftsSchema, '/drafts'],
+      [unreadSchema, '/unread'],
+      [ownPaceSchema, '/schedule/pace'],
+      [preferencesAnswerSchema, '/preferences'],
+    ];
+    for (const [schema, path] of answers) {
+      const { body } = await server.ask('GET', path);
+      // Not a field is lost on the way: what is read is what was answered.
+      expect(schema.parse(body)).toEqual(body);
+    }
+    expect(scheduleSchema.parse(schedule)).toEqual(schedule);
   });
 });
 

@@ -1,35 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import type { Problem } from '@puntada/core/craft';
-import { type FrozenWork, frozenSchema, type Wish } from '@puntada/core/records';
+import { anyVersion, type FrozenWork, frozenRecord, type UnreadDocument, type Wish, type Work, type WorkSummary } from '@puntada/core/records';
 import { nameless } from '@puntada/core/words';
-import type { Position } from '@puntada/core/work';
 import { z } from 'zod';
 import { changedOne, type Db, rows } from '../db/database.ts';
 import { readable, whyUnread } from '../db/readable.ts';
 import { Refusal } from '../http/answers.ts';
 import { begunRow, workRow } from './schema.ts';
-
-/** A work as the API tells it. */
-export interface WorkSummary {
-  readonly id: string;
-  readonly state: 'wished' | 'begun' | 'finished';
-  readonly revision: number;
-  readonly wish: Wish;
-  readonly progress: Position;
-  /** Size of the begun fabric; null while it is only wished for. */
-  readonly size: { readonly stitches: number; readonly rows: number } | null;
-  /** Put away: out of sight on the bench. */
-  readonly archived: boolean;
-  /** What was changed from elsewhere since the maker last changed the plan; null where nothing was. */
-  readonly notice: string | null;
-  /** The last day on which it may be finished, as `2026-11-23`. */
-  readonly due: string | null;
-  readonly changedAt: string;
-}
-
-export interface WorkDetail extends WorkSummary {
-  readonly begun: FrozenWork | null;
-}
 
 const columns = `
   works.id, works.state, works.revision, works.wish, works.changed_at,
@@ -80,7 +57,7 @@ async function brokenCloths(db: Db): Promise<Map<string, Problem>> {
       'select begun, md5(begun::text) as mark from works where id = any($1::uuid[])',
       [fresh],
     );
-    for (const { begun, mark } of found) knownCloths.set(mark, whyUnread(frozenSchema, begun));
+    for (const { begun, mark } of found) knownCloths.set(mark, whyUnread(anyVersion(frozenRecord), begun));
   }
   const broken = new Map<string, Problem>();
   for (const { id, mark } of marks) {
@@ -90,15 +67,8 @@ async function brokenCloths(db: Db): Promise<Map<string, Problem>> {
   return broken;
 }
 
-/** A work that is stored and cannot be read. */
-export interface UnreadWork {
-  readonly id: string;
-  readonly title: string;
-  readonly problem: Problem;
-}
-
 /** Works that this version cannot read, the latest changed first. */
-export async function unreadWorks(db: Db): Promise<UnreadWork[]> {
+export async function unreadWorks(db: Db): Promise<UnreadDocument[]> {
   const broken = await brokenCloths(db);
   const sql = `select ${columns}, works.wish ->> 'title' as title ${from} ${latestFirst}`;
   const { read, unread } = await readable(db, workRow.extend({ title: z.string() }), sql);
@@ -115,7 +85,7 @@ export async function unreadWorks(db: Db): Promise<UnreadWork[]> {
 }
 
 /** One work with its cloth. @throws Refusal 422 where it is stored and cannot be read */
-export async function findWork(db: Db, id: string): Promise<WorkDetail | undefined> {
+export async function findWork(db: Db, id: string): Promise<Work | undefined> {
   const { read, unread } = await readable(db, workRow, `select ${columns} ${from} where works.id = $1`, [id]);
   if (unread[0]) throw new Refusal(422, [unread[0].problem]);
   if (!read[0]) return undefined;
@@ -181,15 +151,12 @@ export function archiveWork(db: Db, id: string, revision: number, archived: bool
   ]);
 }
 
-/** Decides which face is outside: the only part of a begun work's wish that is still open. @returns whether it was */
-export function faceWork(db: Db, id: string, revision: number, outside: 'RS' | 'WS'): Promise<boolean> {
+/** Replaces the wish of a work whatever its state, made on this very revision. @returns whether it was */
+export function amendWish(db: Db, id: string, revision: number, wish: Wish): Promise<boolean> {
   return changedOne(
     db,
-    `update works
-     set wish = jsonb_set(wish, '{finish}', coalesce(wish -> 'finish', '{}') || jsonb_build_object('outside', $3::text)),
-         revision = revision + 1, changed_at = now()
-     where id = $1 and revision = $2`,
-    [id, revision, outside],
+    'update works set wish = $3, revision = revision + 1, changed_at = now() where id = $1 and revision = $2',
+    [id, revision, JSON.stringify(wish)],
   );
 }
 

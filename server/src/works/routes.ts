@@ -1,24 +1,15 @@
 import type { Problem } from '@puntada/core/craft';
 import { freeze, planWish } from '@puntada/core/plan';
+import type { Work } from '@puntada/core/records';
 import { Router } from 'express';
 import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from './find.ts';
-import {
-  addWork,
-  archiveWork,
-  beginWork,
-  changeWish,
-  faceWork,
-  findWork,
-  finishWork,
-  listWorks,
-  type WorkDetail,
-} from './queries.ts';
+import { addWork, amendWish, archiveWork, beginWork, changeWish, findWork, finishWork, listWorks } from './queries.ts';
 import { archiving, changedWork, facing, newWork, revisionOnly } from './schema.ts';
 
 /** The refusal of a change made on a stale copy: it brings the fresh state along and overwrites nothing. */
-function stale(work: WorkDetail, given: number): Refusal {
+function stale(work: Work, given: number): Refusal {
   const problem: Problem =
     work.revision === given
       ? {
@@ -101,7 +92,9 @@ export function workRoutes(db: Database): Router {
     handler(async (request, response) => {
       const { revision, outside } = bodyOf(facing, request);
       const work = await workOf(db, request);
-      if (!(await faceWork(db, work.id, revision, outside))) throw stale(await workOf(db, request), revision);
+      // Which face is outside is the only part of a begun work's wish that is still open.
+      const wish = { ...work.wish, finish: { ...work.wish.finish, outside } };
+      if (!(await amendWish(db, work.id, revision, wish))) throw stale(await workOf(db, request), revision);
       response.json(await findWork(db, work.id));
     }),
   );

@@ -1,5 +1,4 @@
-import { frozenSchema, outsideSchema, wishSchema } from '@puntada/core/records';
-import { restKinds } from '@puntada/core/work';
+import { anyVersion, frozenRecord, outsideSchema, restKinds, wishRecord } from '@puntada/core/records';
 import { z } from 'zod';
 
 export const workStates = ['wished', 'begun', 'finished'] as const;
@@ -11,7 +10,7 @@ export const workRow = z.object({
   id: z.uuid(),
   state: z.enum(workStates),
   revision: z.number().int(),
-  wish: wishSchema,
+  wish: anyVersion(wishRecord),
   rows: z.number().int().nullable(),
   stitches: z.number().int().nullable(),
   archived: z.boolean(),
@@ -21,20 +20,20 @@ export const workRow = z.object({
   ...position,
 });
 
-export const begunRow = z.object({ begun: frozenSchema.nullable() });
+export const begunRow = z.object({ begun: anyVersion(frozenRecord).nullable() });
 
 /** The last day on which a work may be finished; none is due where it is null. */
 export const dueDay = z.iso.date().nullable();
 
-export const newWork = z.strictObject({ wish: wishSchema, due: dueDay.default(null) });
-export const changedWork = z.strictObject({ revision: z.number().int(), wish: wishSchema });
+export const newWork = z.strictObject({ wish: anyVersion(wishRecord), due: dueDay.default(null) });
+export const changedWork = z.strictObject({ revision: z.number().int(), wish: anyVersion(wishRecord) });
 export const revisionOnly = z.strictObject({ revision: z.number().int() });
 export const archiving = z.strictObject({ revision: z.number().int(), archived: z.boolean() });
 export const facing = z.strictObject({ revision: z.number().int(), outside: outsideSchema });
 export const otherPlan = z.strictObject({
   revision: z.number().int(),
-  wish: wishSchema,
-  begun: frozenSchema,
+  wish: anyVersion(wishRecord),
+  begun: anyVersion(frozenRecord),
   kind: z.enum(restKinds),
 });
 export const workId = z.uuid();

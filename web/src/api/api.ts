@@ -1,30 +1,11 @@
 import type { Problem, ToldUnit } from '@puntada/core/craft';
-import { type FrozenWork, type Preferences, usualPreferences, type Wish } from '@puntada/core/records';
+import { acknowledgedSchema, type Preferences, preferencesAnswerSchema, usualPreferences, type Wish, type Work, type WorkSummary, workSchema, workSummariesSchema } from '@puntada/core/records';
 import type { Day, Position, Tick } from '@puntada/core/work';
 import { createSelector } from '@reduxjs/toolkit';
-import { createApi } from '@reduxjs/toolkit/query/react';
+import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { useSelector } from 'react-redux';
+import { giving } from './giving.ts';
 import { askOrKept } from './keptCopies.ts';
-
-export interface WorkSummary {
-  readonly id: string;
-  readonly state: 'wished' | 'begun' | 'finished';
-  readonly revision: number;
-  readonly wish: Wish;
-  readonly progress: Position;
-  readonly size: { readonly stitches: number; readonly rows: number } | null;
-  /** Put away: out of sight on the bench. */
-  readonly archived: boolean;
-  /** What was changed from elsewhere, such as by a swatch; null where nothing was. */
-  readonly notice: string | null;
-  /** The last day on which it may be finished. */
-  readonly due: string | null;
-  readonly changedAt: string;
-}
-
-export interface Work extends WorkSummary {
-  readonly begun: FrozenWork | null;
-}
 
 /** A change of a wish, and the revision it was made on. */
 export interface Change {
@@ -33,23 +14,38 @@ export interface Change {
   readonly wish: Wish;
 }
 
+/** Why an answer could not be read: a newer server's documents, or something else in its place. */
+function unreadAnswer({ issues }: { readonly issues: readonly { readonly message: string }[] }): FetchBaseQueryError {
+  const newer = issues.some(({ message }) => message === 'record-newer');
+  const problem: Problem = { code: newer ? 'page-older' : 'answer-unread', path: '' };
+  return { status: 'CUSTOM_ERROR', error: problem.code, data: { problems: [problem] } };
+}
+
 /** The server's resources, and this browser's copies of them. */
 export const api = createApi({
   baseQuery: askOrKept,
+  catchSchemaFailure: unreadAnswer,
   tagTypes: ['Works', 'Work', 'Preferences', 'Drawer', 'Swatches', 'Drafts', 'Log', 'Former', 'Schedule'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({
-    works: build.query<WorkSummary[], void>({ query: () => '/works', providesTags: ['Works'] }),
+    works: build.query<WorkSummary[], void>({
+      responseSchema: giving(workSummariesSchema),
+      query: () => '/works',
+      providesTags: ['Works'],
+    }),
     work: build.query<Work, string>({
+      responseSchema: giving(workSchema),
       query: (id) => `/works/${id}`,
       providesTags: (_work, _error, id) => [{ type: 'Work', id }],
     }),
     addWork: build.mutation<Work, { wish: Wish; due?: Day | null }>({
+      responseSchema: giving(workSchema),
       query: (body) => ({ url: '/works', method: 'POST', body }),
       invalidatesTags: ['Works', 'Schedule'],
     }),
     changeWork: build.mutation<Work, Change>({
+      responseSchema: giving(workSchema),
       // Kept alive, so that a change made just before the page is closed still arrives.
       query: ({ id, revision, wish }) => ({
         url: `/works/${id}`,
@@ -64,6 +60,7 @@ export const api = createApi({
       },
     }),
     beginWork: build.mutation<Work, Change>({
+      responseSchema: giving(workSchema),
       query: ({ id, revision, wish }) => ({ url: `/works/${id}/begin`, method: 'POST', body: { revision, wish } }),
       invalidatesTags: ['Works'],
       async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
@@ -72,6 +69,7 @@ export const api = createApi({
       },
     }),
     archiveWork: build.mutation<Work, { id: string; revision: number; archived: boolean }>({
+      responseSchema: giving(workSchema),
       query: ({ id, revision, archived }) => ({
         url: `/works/${id}/archive`,
         method: 'POST',
@@ -80,6 +78,7 @@ export const api = createApi({
       invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
     }),
     faceWork: build.mutation<Work, { id: string; revision: number; outside: 'RS' | 'WS' }>({
+      responseSchema: giving(workSchema),
       query: ({ id, revision, outside }) => ({
         url: `/works/${id}/outside`,
         method: 'POST',
@@ -88,15 +87,22 @@ export const api = createApi({
       invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
     }),
     finishWork: build.mutation<Work, { id: string; revision: number }>({
+      responseSchema: giving(workSchema),
       query: ({ id, revision }) => ({ url: `/works/${id}/finish`, method: 'POST', body: { revision } }),
       invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
     }),
     sendTicks: build.mutation<{ progress: Position; stored: string[] }, { id: string; ticks: readonly Tick[] }>({
+      responseSchema: giving(acknowledgedSchema),
       query: ({ id, ticks }) => ({ url: `/works/${id}/ticks`, method: 'POST', body: { ticks } }),
       invalidatesTags: ['Works'],
     }),
-    preferences: build.query<Preferences, void>({ query: () => '/preferences', providesTags: ['Preferences'] }),
+    preferences: build.query<Preferences, void>({
+      responseSchema: giving(preferencesAnswerSchema),
+      query: () => '/preferences',
+      providesTags: ['Preferences'],
+    }),
     setPreferences: build.mutation<Preferences, Preferences>({
+      responseSchema: giving(preferencesAnswerSchema),
       query: (body) => ({ url: '/preferences', method: 'PUT', body }),
       async onQueryStarted(preferences, { dispatch, queryFulfilled }) {
         const shown = dispatch(api.util.upsertQueryData('preferences', undefined, preferences));

@@ -1,4 +1,5 @@
 import type { LogEntry } from '@puntada/core/records';
+import { entryLabel } from '@puntada/core/records';
 import { MemoryShelf } from '../../test/memoryShelf.ts';
 import {
   deliverEntries,
@@ -11,13 +12,13 @@ import {
 } from './logOutbox.ts';
 
 const [a, b, c] = ['a', 'b', 'c'].map((end) => `00000000-0000-4000-8000-00000000000${end}`) as [string, string, string];
-const pause = (id: string, at: number): LogEntry => ({ kind: 'pause', id, at });
+const pause = (id: string, at: number): LogEntry => ({ ...entryLabel, kind: 'pause', id, at });
 
 function filled(): MemoryShelf {
   const shelf = new MemoryShelf();
   keepEntry(shelf, { workId: 'w', entry: pause(b, 2000) });
   keepEntry(shelf, { workId: 'w', entry: pause(a, 1000) });
-  keepEntry(shelf, { workId: 'x', entry: { kind: 'note', id: c, at: 500, row: 3, text: 'Kettle.' } });
+  keepEntry(shelf, { workId: 'x', entry: { ...entryLabel, kind: 'note', id: c, at: 500, row: 3, text: 'Kettle.' } });
   return shelf;
 }
 

@@ -1,45 +1,11 @@
-import type { Problem } from '@puntada/core/craft';
 import type { OwnPace } from '@puntada/core/plan';
-import type { DrawerYarn, FrozenWork, LogEntry, Swatch, Weighing, Wish } from '@puntada/core/records';
-import type { Pending, RestKind, Tick } from '@puntada/core/work';
-import { api, type Work } from './api.ts';
+import type { DraftWish, DrawerYarn, FrozenWork, LogEntry, RestKind, Swatch, Weighing, Wish, Work } from '@puntada/core/records';
+import { type ChangedSwatch, changedSwatchSchema, draftSchema, draftsSchema, drawerSchema, type FormerPlan, formerPlansSchema, ownPaceSchema, type Schedule, type StoredSwatch, type StoredYarn, scheduleSchema, storedSwatchSchema, storedYarnSchema, swatchesSchema, type TakenOver, takenOverSchema, type Unread, unreadSchema, type WorkLog, weighingsSchema, workLogSchema, workSchema } from '@puntada/core/records';
+import { api } from './api.ts';
+import { giving } from './giving.ts';
 import { isAway } from './keptCopies.ts';
 import { dropEntry, keepEntry, type WaitingEntry, waitingEntriesOf, withWaiting } from './logOutbox.ts';
 import { waitingTicks } from './outbox.ts';
-
-export interface StoredYarn {
-  readonly id: string;
-  readonly revision: number;
-  readonly yarn: DrawerYarn;
-}
-
-export interface StoredSwatch {
-  readonly id: string;
-  readonly revision: number;
-  readonly swatch: Swatch;
-  readonly changedAt: string;
-}
-
-/** A swatch just changed, and the plans that went along. */
-export interface ChangedSwatch extends StoredSwatch {
-  readonly plans: readonly { readonly id: string; readonly title: string; readonly words: string }[];
-}
-
-/** What was weighed, measured and noted at a work, and its steps in their order. */
-export interface WorkLog {
-  readonly entries: readonly LogEntry[];
-  readonly ticks: readonly Tick[];
-}
-
-/** A plan that a work has left for another. */
-export interface FormerPlan {
-  readonly revision: number;
-  readonly wish: Wish;
-  readonly begun: FrozenWork;
-  readonly rowsWorked: number;
-  readonly leftFor: RestKind;
-  readonly leftAt: string;
-}
 
 /** Another plan for the rest of a work, made on a revision of it. */
 interface OtherPlan {
@@ -48,31 +14,6 @@ interface OtherPlan {
   readonly wish: Wish;
   readonly begun: FrozenWork;
   readonly kind: RestKind;
-}
-
-/** Minutes at the hook on each day of the week, Monday first, and the works that wait, in turn. */
-export interface Schedule {
-  readonly minutes: readonly number[];
-  readonly works: readonly Pending[];
-}
-
-/** A wish that is still being typed. */
-/** Something that is stored and this version cannot read. */
-export interface UnreadDocument {
-  readonly id: string;
-  readonly title: string;
-  readonly problem: Problem;
-  /** The work that an entry of a log belongs to. */
-  readonly work?: string;
-}
-
-type Unread = Readonly<Record<'works' | 'yarns' | 'swatches' | 'entries', readonly UnreadDocument[]>>;
-
-export interface Draft {
-  readonly id: string;
-  readonly title: string;
-  readonly form: Readonly<Record<string, unknown>>;
-  readonly changedAt: string;
 }
 
 function sending({ workId, entry }: WaitingEntry) {
@@ -92,17 +33,28 @@ function keptHere(waiting: WaitingEntry): boolean {
 /** The records behind the plans: the drawer, the swatch book and half-typed wishes. */
 const records = api.injectEndpoints({
   endpoints: (build) => ({
-    unread: build.query<Unread, void>({ query: () => '/unread', keepUnusedDataFor: 0 }),
-    drawer: build.query<StoredYarn[], void>({ query: () => '/drawer', providesTags: ['Drawer'] }),
+    unread: build.query<Unread, void>({
+      responseSchema: giving(unreadSchema),
+      query: () => '/unread',
+      keepUnusedDataFor: 0,
+    }),
+    drawer: build.query<StoredYarn[], void>({
+      responseSchema: giving(drawerSchema),
+      query: () => '/drawer',
+      providesTags: ['Drawer'],
+    }),
     addYarn: build.mutation<StoredYarn, DrawerYarn>({
+      responseSchema: giving(storedYarnSchema),
       query: (yarn) => ({ url: '/drawer', method: 'POST', body: { yarn } }),
       invalidatesTags: ['Drawer'],
     }),
     addYarns: build.mutation<StoredYarn[], readonly DrawerYarn[]>({
+      responseSchema: giving(drawerSchema),
       query: (yarns) => ({ url: '/drawer/many', method: 'POST', body: { yarns } }),
       invalidatesTags: ['Drawer'],
     }),
     changeYarn: build.mutation<StoredYarn, { id: string; revision: number; yarn: DrawerYarn }>({
+      responseSchema: giving(storedYarnSchema),
       query: ({ id, ...body }) => ({ url: `/drawer/${id}`, method: 'PUT', body }),
       invalidatesTags: ['Drawer'],
     }),
@@ -110,12 +62,18 @@ const records = api.injectEndpoints({
       query: (id) => ({ url: `/drawer/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Drawer'],
     }),
-    swatches: build.query<StoredSwatch[], void>({ query: () => '/swatches', providesTags: ['Swatches'] }),
+    swatches: build.query<StoredSwatch[], void>({
+      responseSchema: giving(swatchesSchema),
+      query: () => '/swatches',
+      providesTags: ['Swatches'],
+    }),
     addSwatch: build.mutation<StoredSwatch, Swatch>({
+      responseSchema: giving(storedSwatchSchema),
       query: (swatch) => ({ url: '/swatches', method: 'POST', body: { swatch } }),
       invalidatesTags: ['Swatches'],
     }),
     changeSwatch: build.mutation<ChangedSwatch, { id: string; revision: number; swatch: Swatch }>({
+      responseSchema: giving(changedSwatchSchema),
       query: ({ id, ...body }) => ({ url: `/swatches/${id}`, method: 'PUT', body }),
       // Its counts flow into the plans that go by it.
       invalidatesTags: ['Swatches', 'Works', 'Work'],
@@ -130,6 +88,7 @@ const records = api.injectEndpoints({
       invalidatesTags: (_answer, error, { workId }) => (error ? [] : [{ type: 'Log', id: workId }]),
     }),
     log: build.query<WorkLog, string>({
+      responseSchema: giving(workLogSchema),
       query: (id) => `/works/${id}/log`,
       // What still waits for the server belongs to it.
       transformResponse: (log: WorkLog, _meta, id) => ({
@@ -139,6 +98,7 @@ const records = api.injectEndpoints({
       providesTags: (_log, _error, id) => [{ type: 'Log', id }],
     }),
     weighings: build.query<Weighing[], string>({
+      responseSchema: giving(weighingsSchema),
       query: (id) => `/works/${id}/weighings`,
       providesTags: (_weighings, _error, id) => [{ type: 'Log', id }],
     }),
@@ -158,10 +118,12 @@ const records = api.injectEndpoints({
       invalidatesTags: (_answer, _error, { id }) => [{ type: 'Log', id }],
     }),
     former: build.query<FormerPlan[], string>({
+      responseSchema: giving(formerPlansSchema),
       query: (id) => `/works/${id}/former`,
       providesTags: (_plans, _error, id) => [{ type: 'Former', id }],
     }),
     goOnward: build.mutation<Work, OtherPlan>({
+      responseSchema: giving(workSchema),
       query: ({ id, ...body }) => ({ url: `/works/${id}/onward`, method: 'POST', body }),
       invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Former', id }],
       async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
@@ -169,27 +131,43 @@ const records = api.injectEndpoints({
         if (answer) dispatch(api.util.upsertQueryData('work', id, answer.data));
       },
     }),
-    takeOver: build.mutation<{ id: string; how: 'new' | 'merged' | 'beside' }, unknown>({
+    takeOver: build.mutation<TakenOver, unknown>({
+      responseSchema: giving(takenOverSchema),
       query: (body) => ({ url: '/handover', method: 'POST', body }),
       invalidatesTags: ['Works', 'Work', 'Log', 'Former'],
     }),
-    pace: build.query<OwnPace, void>({ query: () => '/schedule/pace' }),
+    pace: build.query<OwnPace, void>({
+      responseSchema: giving(ownPaceSchema),
+      query: () => '/schedule/pace',
+    }),
     schedule: build.query<Schedule, void>({
+      responseSchema: giving(scheduleSchema),
       query: () => '/schedule',
       providesTags: ['Schedule'],
       keepUnusedDataFor: 0,
     }),
     setMinutes: build.mutation<Schedule, readonly number[]>({
+      responseSchema: giving(scheduleSchema),
       query: (minutes) => ({ url: '/schedule', method: 'PUT', body: { minutes } }),
       invalidatesTags: ['Schedule'],
     }),
     setDue: build.mutation<Work, { id: string; due: string | null }>({
+      responseSchema: giving(workSchema),
       query: ({ id, due }) => ({ url: `/schedule/due/${id}`, method: 'PUT', body: { due } }),
       invalidatesTags: (_work, _error, { id }) => ['Schedule', 'Works', { type: 'Work', id }],
     }),
-    drafts: build.query<Draft[], void>({ query: () => '/drafts', providesTags: ['Drafts'] }),
-    draft: build.query<Draft, string>({ query: (id) => `/drafts/${id}`, keepUnusedDataFor: 0 }),
-    keepDraft: build.mutation<Draft, { id: string; title: string; form: object }>({
+    drafts: build.query<DraftWish[], void>({
+      responseSchema: giving(draftsSchema),
+      query: () => '/drafts',
+      providesTags: ['Drafts'],
+    }),
+    draft: build.query<DraftWish, string>({
+      responseSchema: giving(draftSchema),
+      query: (id) => `/drafts/${id}`,
+      keepUnusedDataFor: 0,
+    }),
+    keepDraft: build.mutation<DraftWish, { id: string; title: string; form: object }>({
+      responseSchema: giving(draftSchema),
       query: ({ id, ...body }) => ({ url: `/drafts/${id}`, method: 'PUT', body, keepalive: true }),
       invalidatesTags: ['Drafts'],
     }),

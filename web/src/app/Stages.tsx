@@ -1,6 +1,6 @@
+import type { Work } from '@puntada/core/records';
 import { memo } from 'react';
 import { NavLink } from 'react-router';
-import type { Work } from '../api/api.ts';
 
 const stages = ['wish', 'size', 'rows', 'yarn', 'finish', 'work'] as const;
 type Stage = (typeof stages)[number];

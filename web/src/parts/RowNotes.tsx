@@ -1,4 +1,5 @@
 import type { LogEntry } from '@puntada/core/records';
+import { entryLabel } from '@puntada/core/records';
 import { StickyNote } from 'lucide-react';
 import { useState } from 'react';
 import { problemsOf } from '../api/api.ts';
@@ -42,7 +43,14 @@ export function AddNote({ workId, row, word }: { workId: string; row: number; wo
   const [text, setText] = useState('');
   const keep = async () => {
     if (!text.trim()) return;
-    const entry: Note = { kind: 'note', id: crypto.randomUUID(), at: Date.now(), row, text: text.trim() };
+    const entry: Note = {
+      ...entryLabel,
+      kind: 'note',
+      id: crypto.randomUUID(),
+      at: Date.now(),
+      row,
+      text: text.trim(),
+    };
     const answer = await add({ id: workId, entry });
     if (!answer.error) setText('');
   };

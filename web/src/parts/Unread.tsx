@@ -1,5 +1,6 @@
+import type { UnreadDocument } from '@puntada/core/records';
 import { FileWarning } from 'lucide-react';
-import { type UnreadDocument, useUnreadQuery } from '../api/records.ts';
+import { useUnreadQuery } from '../api/records.ts';
 import { useProblemWords } from './Craft.tsx';
 
 interface Props {

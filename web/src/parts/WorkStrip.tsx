@@ -1,5 +1,6 @@
+import type { Work } from '@puntada/core/records';
 import { useEffect, useMemo, useRef } from 'react';
-import { usePreferences, type Work } from '../api/api.ts';
+import { usePreferences } from '../api/api.ts';
 import { painter } from '../worker/painter.ts';
 import type { Strip } from '../worker/painter.worker.ts';
 import { useAnswer } from '../worker/useAnswer.ts';

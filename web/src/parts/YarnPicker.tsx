@@ -1,5 +1,5 @@
-import type { DrawerYarn } from '@puntada/core/records';
-import { type StoredYarn, useDrawerQuery } from '../api/records.ts';
+import type { DrawerYarn, StoredYarn } from '@puntada/core/records';
+import { useDrawerQuery } from '../api/records.ts';
 import { SelectField } from './TextField.tsx';
 
 /** A yarn out of the drawer for one colour; nothing to choose from while the drawer is empty. */

@@ -1,7 +1,7 @@
 import { chainsFor } from '@puntada/core/craft';
 import { type WorkedCourse, workCourse } from '@puntada/core/plan';
+import type { Work } from '@puntada/core/records';
 import { courseWord, nextStepWords, runLabel, type Terms } from '@puntada/core/words';
-import type { Work } from '../api/api.ts';
 import type { WorkCloth } from './workCloth.ts';
 
 /** What is to be done next in a work, in one line. */

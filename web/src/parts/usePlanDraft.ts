@@ -1,7 +1,7 @@
 import type { Problem } from '@puntada/core/craft';
-import type { Wish } from '@puntada/core/records';
+import type { Wish, Work } from '@puntada/core/records';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { problemsOf, useChangeWorkMutation, type Work } from '../api/api.ts';
+import { problemsOf, useChangeWorkMutation } from '../api/api.ts';
 
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'stale';
 

@@ -1,5 +1,5 @@
+import type { Work } from '@puntada/core/records';
 import { useMemo } from 'react';
-import type { Work } from '../api/api.ts';
 import { easel } from '../worker/painter.ts';
 import { useAnswer } from '../worker/useAnswer.ts';
 import type { WorkCloth } from './workCloth.ts';

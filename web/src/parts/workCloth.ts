@@ -1,6 +1,6 @@
 import type { BoundPattern, Fabric, Foundation } from '@puntada/core/craft';
 import { planWish, prepareWork, type ThawedWork, thaw } from '@puntada/core/plan';
-import type { Work } from '../api/api.ts';
+import type { Work } from '@puntada/core/records';
 
 /** What a work is made of, from its frozen fabric once it is begun, from the plan of its wish before. */
 export interface WorkCloth {

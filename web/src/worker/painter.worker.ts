@@ -1,8 +1,8 @@
 import { coursesFor, type Fabric, type LayRequest, must, techniqueOf } from '@puntada/core/craft';
 import { lay } from '@puntada/core/plan';
+import type { Work } from '@puntada/core/records';
 import { courseWord, type Terms } from '@puntada/core/words';
 import { expose, transfer } from 'comlink';
-import type { Work } from '../api/api.ts';
 import type { ClothLook } from '../parts/cloth/clothLook.ts';
 import { type CourseSpan, clothPicture } from '../parts/cloth/paintCloth.ts';
 import { type FittedLook, paintBase, paintFitted } from '../parts/cloth/paintFitted.ts';

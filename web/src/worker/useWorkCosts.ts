@@ -1,6 +1,6 @@
+import type { Work } from '@puntada/core/records';
 import type { WorkCosts } from '@puntada/core/work';
 import { useMemo } from 'react';
-import type { Work } from '../api/api.ts';
 import { planner } from './planner.ts';
 import { useAnswer } from './useAnswer.ts';
 

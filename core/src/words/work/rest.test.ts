@@ -1,4 +1,4 @@
-import { restKinds } from '../../work/replan/restPlan.ts';
+import { restKinds } from '../../records/restKind.ts';
 import { restName } from './rest.ts';
 
 describe('what a way for the rest is called', () => {

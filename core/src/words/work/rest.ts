@@ -1,5 +1,5 @@
+import type { RestKind } from '../../records/restKind.ts';
 import type { Wish } from '../../records/wish.ts';
-import type { RestKind } from '../../work/replan/restPlan.ts';
 
 /**
  * What each way for the rest of a work is called. @param closing whether the plan has a closing row now

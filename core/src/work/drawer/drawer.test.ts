@@ -5,7 +5,7 @@ import { type DrawerYarn, drawerYarnSchema } from '../../records/drawerYarn.ts';
 import { freeOf, metresInDrawer, setAside } from './drawer.ts';
 import { drawerColumns, readDrawerTable, toRow } from './table.ts';
 
-const oat: DrawerYarn = {
+const oat: DrawerYarn = drawerYarnSchema.parse({
   line: 'Skerry cotton',
   name: 'Oat',
   shade: '#e9dfc4',
@@ -17,7 +17,7 @@ const oat: DrawerYarn = {
   balls: 6,
   parts: [31, 12.5],
   price: 3.2,
-};
+});
 
 describe('what lies in the drawer', () => {
   it('is told in metres where the label is known: 6 · 50 g + 43.5 g at 1.7 m a gram are 583.95 m', () => {

@@ -9,6 +9,7 @@ import { freeze, thaw } from '../../plan/begun/frozen.ts';
 import { unknownPace } from '../../plan/pace/ownPace.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import type { Measuring } from '../../records/logEntry.ts';
+import { entryLabel } from '../../records/logEntry.ts';
 import type { Wish, WishInput } from '../../records/wish.ts';
 import { proveOnward, sameCourses } from './prove.ts';
 import { restPlans } from './rest.ts';
@@ -146,6 +147,7 @@ describe('another ending', () => {
 
 describe('a width and a height that are off', () => {
   const measured = (rows: number, width: string, height: string): Measuring => ({
+    ...entryLabel,
     kind: 'measure',
     id: '7b1f7a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d',
     at: rows,

@@ -3,9 +3,10 @@ import { good, type Problem, type Result, refused } from '../../craft/values/pro
 import { prepareCloth } from '../../plan/begun/made.ts';
 import { admits } from '../../plan/fit/progression.ts';
 import { heightRule } from '../../plan/fit/up.ts';
+import type { RestKind } from '../../records/restKind.ts';
 import type { Wish } from '../../records/wish.ts';
 import { cornersOf } from './corner.ts';
-import { type Draft, Onward, type RestKind, type RestPlan, type WorkInHand } from './restPlan.ts';
+import { type Draft, Onward, type RestPlan, type WorkInHand } from './restPlan.ts';
 
 /** The heights below or above the planned one at which an ending comes out, the nearest first. */
 function heights({ prepared, rows }: Onward, way: 1 | -1, most: number, ending = prepared.wish.ending): number[] {

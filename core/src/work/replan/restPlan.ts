@@ -20,6 +20,7 @@ import { sizeAt } from '../../plan/sizes/sizes.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { Measuring, Weighing } from '../../records/logEntry.ts';
+import type { RestKind } from '../../records/restKind.ts';
 import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
 import { clothAsWorked, driftNow } from '../underway/drift.ts';
@@ -45,25 +46,6 @@ export interface WorkInHand {
   readonly measures: readonly Measuring[];
   readonly pace: OwnPace;
 }
-
-/** What is changed in the rest of a work. */
-export const restKinds = [
-  'planned',
-  'enough',
-  'shorter',
-  'soonest',
-  'ripped',
-  'longer',
-  'swapped',
-  'thinner',
-  'bare',
-  'closing',
-  'ending',
-  'measured',
-  'ripped-swapped',
-  'shrink',
-] as const;
-export type RestKind = (typeof restKinds)[number];
 
 /** The rest of a work in another way: a whole plan from the row in hand, proved, with what it comes to. */
 export interface RestPlan {

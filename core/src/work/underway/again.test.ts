@@ -9,6 +9,7 @@ import { handBelief } from '../../plan/piece/piece.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import { prepare } from '../../plan/wish/prepare.ts';
 import type { LogEntry, Weighing } from '../../records/logEntry.ts';
+import { entryLabel } from '../../records/logEntry.ts';
 import { type WishInput, wishSchema } from '../../records/wish.ts';
 import { asReading, wishAgain } from './again.ts';
 import { costsOfWork, metresToEnd } from './inHand.ts';
@@ -24,6 +25,7 @@ function finished(entries: readonly LogEntry[], change: Partial<WishInput> = {},
 }
 
 const end = (size: { width?: string; height?: string }): LogEntry => ({
+  ...entryLabel,
   kind: 'end',
   id: '7b1f7a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d',
   at: 9,

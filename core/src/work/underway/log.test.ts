@@ -5,6 +5,7 @@ import { must } from '../../craft/values/problem.ts';
 import { type Handwork, handworkOf } from '../../plan/pace/hours.ts';
 import { secondsBy } from '../../plan/pace/ownPace.ts';
 import type { Weighing } from '../../records/logEntry.ts';
+import { entryLabel } from '../../records/logEntry.ts';
 import { shortText } from '../../words/en/lasting.ts';
 import { driftNow, driftOf, isDrifting } from './drift.ts';
 import { isShort, lasting } from './lasting.ts';
@@ -195,7 +196,7 @@ describe('what the balls on the scale say', () => {
 describe('how far the hand has drifted by now', () => {
   const planned = { width: 225, height: 244, rows: 44 };
   const measure = (at: number, rows: number, size: { width?: string; height?: string }) =>
-    ({ kind: 'measure', id, at, position: { rows, runs: 0 }, ...size }) as const;
+    ({ ...entryLabel, kind: 'measure', id, at, position: { rows, runs: 0 }, ...size }) as const;
 
   it('each way by what was measured last, whatever the order it came in', () => {
     const early = measure(1, 11, { width: '20 cm', height: '5 cm' });
@@ -222,7 +223,15 @@ describe('how far the hand has drifted by now', () => {
 });
 
 describe('measured on the way', () => {
-  const measured = { kind: 'measure', id, at: 1, width: '21.4 cm', height: '6 cm', position: at(11) } as const;
+  const measured = {
+    ...entryLabel,
+    kind: 'measure',
+    id,
+    at: 1,
+    width: '21.4 cm',
+    height: '6 cm',
+    position: at(11),
+  } as const;
   it('tells how far the hand has drifted and what the piece will end up as', () => {
     const drift = driftOf(measured, { width: 225, height: 244, rows: 44 }, 'cm');
     // 214 of 225 mm; eleven of 44 rows should be 61 mm.

@@ -1,8 +1,9 @@
+import type { DraftWish, WorkSummary } from '@puntada/core/records';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { problemsOf, useWorksQuery, type WorkSummary } from '../../api/api.ts';
-import { type Draft, useDraftsQuery } from '../../api/records.ts';
+import { problemsOf, useWorksQuery } from '../../api/api.ts';
+import { useDraftsQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
@@ -98,7 +99,7 @@ function Group({ title, works, first }: { title: string; works: readonly WorkSum
 }
 
 /** Wishes that were begun to be typed and are not yet whole. */
-function HalfDone({ drafts }: { drafts: readonly Draft[] }) {
+function HalfDone({ drafts }: { drafts: readonly DraftWish[] }) {
   if (!drafts.length) return null;
   return (
     <section>

@@ -1,8 +1,8 @@
-import type { Wish } from '@puntada/core/records';
+import type { Wish, WorkSummary } from '@puntada/core/records';
 import { dayWords } from '@puntada/core/words';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { useAddWorkMutation, useArchiveWorkMutation, useWorkQuery, type WorkSummary } from '../../api/api.ts';
+import { useAddWorkMutation, useArchiveWorkMutation, useWorkQuery } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { YarnSureness } from './YarnSureness.tsx';

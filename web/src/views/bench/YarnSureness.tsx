@@ -1,5 +1,5 @@
+import type { Work } from '@puntada/core/records';
 import { useMemo } from 'react';
-import type { Work } from '../../api/api.ts';
 import { useWeighingsQuery } from '../../api/records.ts';
 import { LastingWords } from '../../parts/LastingWords.tsx';
 import { planner } from '../../worker/planner.ts';

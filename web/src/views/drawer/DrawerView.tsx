@@ -1,13 +1,12 @@
 import { fibreWords, type Problem, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
-import type { DrawerYarn } from '@puntada/core/records';
+import type { DrawerYarn, StoredYarn, WorkSummary } from '@puntada/core/records';
 import { weightName } from '@puntada/core/words';
 import { drawerColumns, freeOf, metresInDrawer, readDrawerTable, setAside, toRow } from '@puntada/core/work';
 import { csvFormat, csvParseRows } from 'd3-dsv';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { problemsOf, usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';
+import { problemsOf, usePreferences, useWorksQuery } from '../../api/api.ts';
 import {
-  type StoredYarn,
   useAddYarnMutation,
   useAddYarnsMutation,
   useChangeYarnMutation,

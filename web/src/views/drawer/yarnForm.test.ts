@@ -2,6 +2,8 @@ import type { DrawerYarn } from '@puntada/core/records';
 import { emptyYarn, firstProblems, readYarn, toValues } from './yarnForm.ts';
 
 const kelp: DrawerYarn = {
+  format: 'puntada-yarn',
+  version: 1,
   line: 'Skerry cotton',
   name: 'Kelp',
   shade: '#2f5a45',

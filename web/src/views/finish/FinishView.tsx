@@ -1,8 +1,8 @@
 import { itemNamed } from '@puntada/core/plan';
-import type { Item, PlanDocument } from '@puntada/core/records';
+import type { Item, PlanDocument, Work } from '@puntada/core/records';
 import { upper } from '@puntada/core/words';
 import { useParams } from 'react-router';
-import { problemsOf, useFaceWorkMutation, useWorkQuery, type Work } from '../../api/api.ts';
+import { problemsOf, useFaceWorkMutation, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Choice } from '../../parts/Choice.tsx';

@@ -1,11 +1,12 @@
 import { parseLength, parseMass } from '@puntada/core/craft';
 import type { OwnPace } from '@puntada/core/plan';
-import { type LogEntry, weighingsIn } from '@puntada/core/records';
+import type { Work, WorkLog } from '@puntada/core/records';
+import { entryLabel, type LogEntry, weighingsIn } from '@puntada/core/records';
 import { wishAgain } from '@puntada/core/work';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { problemsOf, useAddWorkMutation, type Work } from '../../api/api.ts';
-import { useAddEntryMutation, type WorkLog } from '../../api/records.ts';
+import { problemsOf, useAddWorkMutation } from '../../api/api.ts';
+import { useAddEntryMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
@@ -36,6 +37,7 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
     setTried(true);
     if (!readable || (grams.trim() && !mass.ok)) return;
     const entry: End = {
+      ...entryLabel,
       kind: 'end',
       id: crypto.randomUUID(),
       at: Date.now(),

@@ -1,6 +1,7 @@
 import { lengthNumber, parseLength, unitWord } from '@puntada/core/craft';
 import { prepareCloth } from '@puntada/core/plan';
 import type { Measuring } from '@puntada/core/records';
+import { entryLabel } from '@puntada/core/records';
 import { clothAsWorked, driftOf, isDrifting } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { problemsOf, usePreferences } from '../../api/api.ts';
@@ -28,6 +29,7 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
     setTried(true);
     if (wrong(width) || wrong(height) || (!width.trim() && !height.trim())) return;
     const entry: Measuring = {
+      ...entryLabel,
       kind: 'measure',
       id: crypto.randomUUID(),
       at: Date.now(),

@@ -1,4 +1,5 @@
 import type { LogEntry } from '@puntada/core/records';
+import { entryLabel } from '@puntada/core/records';
 import { useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
@@ -17,6 +18,7 @@ export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
   const keep = async () => {
     if (!text.trim()) return;
     const entry: Note = {
+      ...entryLabel,
       kind: 'note',
       id: crypto.randomUUID(),
       at: Date.now(),

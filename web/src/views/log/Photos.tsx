@@ -1,4 +1,5 @@
 import type { LogEntry } from '@puntada/core/records';
+import { entryLabel } from '@puntada/core/records';
 import { useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
@@ -22,7 +23,10 @@ export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
       setUnread(`${file.name} could not be opened as a picture. Choose a JPEG or PNG file; nothing was changed.`);
       return;
     }
-    await add({ id: work.id, entry: { kind: 'photo', id: crypto.randomUUID(), at: Date.now(), row: rows, image } });
+    await add({
+      id: work.id,
+      entry: { ...entryLabel, kind: 'photo', id: crypto.randomUUID(), at: Date.now(), row: rows, image },
+    });
   };
   return (
     <section aria-label="Photos">

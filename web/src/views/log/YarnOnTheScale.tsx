@@ -1,12 +1,13 @@
 import { parseMass, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import { prepareCloth } from '@puntada/core/plan';
-import type { Weighing } from '@puntada/core/records';
+import type { Weighing, Work, WorkLog } from '@puntada/core/records';
+import { entryLabel } from '@puntada/core/records';
 import { endsAtText, enoughText } from '@puntada/core/words';
 import { type ColourNow, colourNow, colourQuestions, narrowing } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
-import { problemsOf, usePreferences, type Work } from '../../api/api.ts';
-import { useAddEntryMutation, type WorkLog } from '../../api/records.ts';
+import { problemsOf, usePreferences } from '../../api/api.ts';
+import { useAddEntryMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField, TextField } from '../../parts/TextField.tsx';
@@ -133,6 +134,7 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
     setTried(true);
     if (!start.ok || !now.ok || !good) return;
     const entry: Weighing = {
+      ...entryLabel,
       kind: 'weigh',
       id: crypto.randomUUID(),
       at: Date.now(),

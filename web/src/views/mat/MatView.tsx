@@ -1,23 +1,10 @@
 import { good, type ToldUnit } from '@puntada/core/craft';
-import {
-  asWideAsHigh,
-  chooseSizes,
-  fitSizes,
-  type HeightOffer,
-  isTube,
-  onlySize,
-  type Prepared,
-  prepareWork,
-  type Sizes,
-  type ThawedWork,
-  thaw,
-  type WidthOffer,
-} from '@puntada/core/plan';
-import type { Wish } from '@puntada/core/records';
+import { asWideAsHigh, chooseSizes, fitSizes, type HeightOffer, isTube, onlySize, type Prepared, prepareWork, type Sizes, type ThawedWork, thaw, type WidthOffer } from '@puntada/core/plan';
+import type { Wish, Work } from '@puntada/core/records';
 import { stateWord, techniqueWords } from '@puntada/core/words';
 import { useEffect, useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
+import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';

@@ -1,9 +1,9 @@
 import type { Problem } from '@puntada/core/craft';
-import type { PlanDocument, Wish } from '@puntada/core/records';
+import type { PlanDocument, Wish, Work } from '@puntada/core/records';
 import { enoughText, upper, yarnPartName } from '@puntada/core/words';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
-import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';
+import { problemsOf, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';

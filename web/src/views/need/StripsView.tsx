@@ -1,10 +1,10 @@
 import { type Policy, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
-import type { Wish } from '@puntada/core/records';
+import type { Wish, Work } from '@puntada/core/records';
 import { hoursText, policyNames, stateWord, upper } from '@puntada/core/words';
 import type { Strip } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { useParams } from 'react-router';
-import { problemsOf, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
+import { problemsOf, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';

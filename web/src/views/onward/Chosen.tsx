@@ -1,9 +1,10 @@
 import { yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import type { Work } from '@puntada/core/records';
 import { finishedFigure, hoursText, metresText, restName } from '@puntada/core/words';
 import type { RestPlan } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { problemsOf, usePreferences, useSendTicksMutation, type Work } from '../../api/api.ts';
+import { problemsOf, usePreferences, useSendTicksMutation } from '../../api/api.ts';
 import { dropTicks, keepTick, waitingTicks } from '../../api/outbox.ts';
 import { useGoOnwardMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';

@@ -1,9 +1,9 @@
-import type { FrozenWork, Wish } from '@puntada/core/records';
+import type { FormerPlan, FrozenWork, Wish, Work } from '@puntada/core/records';
 import { finishedFigure, hoursText, metresFigure, restName } from '@puntada/core/words';
 import type { PlanFigures } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
-import { usePreferences, type Work } from '../../api/api.ts';
-import { type FormerPlan, useFormerQuery } from '../../api/records.ts';
+import { usePreferences } from '../../api/api.ts';
+import { useFormerQuery } from '../../api/records.ts';
 import { TermLine } from '../../parts/TermLine.tsx';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { planner } from '../../worker/planner.ts';

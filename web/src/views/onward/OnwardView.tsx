@@ -1,10 +1,11 @@
 import type { Result } from '@puntada/core/craft';
+import type { Work, WorkLog } from '@puntada/core/records';
 import { courseWord } from '@puntada/core/words';
 import type { RestPlan } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
-import { problemsOf, useWorkQuery, type Work } from '../../api/api.ts';
-import { useLogQuery, type WorkLog } from '../../api/records.ts';
+import { problemsOf, useWorkQuery } from '../../api/api.ts';
+import { useLogQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';

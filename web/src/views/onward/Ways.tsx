@@ -1,7 +1,8 @@
 import { unitWord } from '@puntada/core/craft';
+import type { Work } from '@puntada/core/records';
 import { finishedFigure, hoursText, metresText, restName } from '@puntada/core/words';
 import type { RestPlan } from '@puntada/core/work';
-import { usePreferences, type Work } from '../../api/api.ts';
+import { usePreferences } from '../../api/api.ts';
 import { Craft } from '../../parts/Craft.tsx';
 import { Lasts } from './Lasts.tsx';
 

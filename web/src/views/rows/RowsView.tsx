@@ -1,17 +1,10 @@
 import { type BoundPattern, chainsFor, type Fabric, must, stitchKind, techniqueOf } from '@puntada/core/craft';
-import {
-  type AdviceRequest,
-  courseWord,
-  explainCourse,
-  foundationWords,
-  legend,
-  StrandBook,
-  type Terms,
-} from '@puntada/core/words';
+import type { Work } from '@puntada/core/records';
+import { type AdviceRequest, courseWord, explainCourse, foundationWords, legend, StrandBook, type Terms } from '@puntada/core/words';
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
-import { problemsOf, useChangePreferences, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
+import { problemsOf, useChangePreferences, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Choice } from '../../parts/Choice.tsx';

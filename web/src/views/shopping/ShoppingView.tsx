@@ -1,6 +1,6 @@
-import type { PlanDocument } from '@puntada/core/records';
+import type { PlanDocument, WorkSummary } from '@puntada/core/records';
 import { useEffect, useMemo, useState } from 'react';
-import { usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';
+import { usePreferences, useWorksQuery } from '../../api/api.ts';
 import { useDrawerQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';

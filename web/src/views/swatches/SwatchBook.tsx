@@ -1,11 +1,11 @@
 import { findPattern, readNumber } from '@puntada/core/craft';
-import type { Swatch } from '@puntada/core/records';
+import type { StoredSwatch, Swatch } from '@puntada/core/records';
 import { policyNames } from '@puntada/core/words';
 import { hookFor, swatchFigures } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, usePreferences } from '../../api/api.ts';
-import { type StoredSwatch, useSwatchesQuery } from '../../api/records.ts';
+import { useSwatchesQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';

@@ -1,16 +1,10 @@
-import type { Swatch, SwatchCount } from '@puntada/core/records';
+import type { ChangedSwatch, StoredSwatch, Swatch, SwatchCount, WorkSummary } from '@puntada/core/records';
 import { metresText, policyNames } from '@puntada/core/words';
 import { swatchFigures } from '@puntada/core/work';
 import { useMemo, useRef, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
-import { problemsOf, useChangeWorkMutation, usePreferences, useWorksQuery, type WorkSummary } from '../../api/api.ts';
-import {
-  type ChangedSwatch,
-  type StoredSwatch,
-  useChangeSwatchMutation,
-  useRemoveSwatchMutation,
-  useSwatchesQuery,
-} from '../../api/records.ts';
+import { problemsOf, useChangeWorkMutation, usePreferences, useWorksQuery } from '../../api/api.ts';
+import { useChangeSwatchMutation, useRemoveSwatchMutation, useSwatchesQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button } from '../../parts/Button.tsx';

@@ -1,16 +1,8 @@
-import {
-  bindPattern,
-  fibres,
-  fibreWords,
-  findPattern,
-  parseLabel,
-  smallestRun,
-  weightClasses,
-} from '@puntada/core/craft';
+import { bindPattern, fibres, fibreWords, findPattern, parseLabel, smallestRun, weightClasses } from '@puntada/core/craft';
+import type { StoredYarn } from '@puntada/core/records';
 import { fibreName, weightName } from '@puntada/core/words';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
-import type { StoredYarn } from '../../api/records.ts';
 import { useProblemWords } from '../../parts/Craft.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { YarnPicker } from '../../parts/YarnPicker.tsx';

@@ -1,12 +1,12 @@
 import { findPattern, type LengthUnit, readNumber } from '@puntada/core/craft';
 import type { HookAdvice } from '@puntada/core/plan';
-import type { Swatch } from '@puntada/core/records';
+import type { StoredSwatch, Swatch } from '@puntada/core/records';
 import { hookWords } from '@puntada/core/words';
 import { swatchFigures } from '@puntada/core/work';
 import { useFormContext } from 'react-hook-form';
 import { useNavigate } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
-import { type StoredSwatch, useSwatchesQuery } from '../../api/records.ts';
+import { useSwatchesQuery } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';

@@ -1,16 +1,10 @@
 import { zodResolver } from '@hookform/resolvers/zod';
+import type { Work } from '@puntada/core/records';
 import { stateWord } from '@puntada/core/words';
 import { useDeferredValue, useEffect } from 'react';
 import { FormProvider, type Resolver, useForm } from 'react-hook-form';
 import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
-import {
-  problemsOf,
-  useAddWorkMutation,
-  useChangeWorkMutation,
-  usePreferences,
-  useWorkQuery,
-  type Work,
-} from '../../api/api.ts';
+import { problemsOf, useAddWorkMutation, useChangeWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { useDraftsQuery, useLazyPaceQuery, useSetDueMutation } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';

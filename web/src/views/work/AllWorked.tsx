@@ -1,8 +1,9 @@
 import { workCourse } from '@puntada/core/plan';
+import type { Work } from '@puntada/core/records';
 import { courseWord } from '@puntada/core/words';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { problemsOf, useFinishWorkMutation, type Work } from '../../api/api.ts';
+import { problemsOf, useFinishWorkMutation } from '../../api/api.ts';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';

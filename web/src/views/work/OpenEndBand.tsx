@@ -1,10 +1,11 @@
 import { prepareCloth } from '@puntada/core/plan';
+import type { Work } from '@puntada/core/records';
 import { weighingsIn } from '@puntada/core/records';
 import { chanceText, courseWord, finishedText } from '@puntada/core/words';
 import { openEnd, type WorkCosts } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
-import { usePreferences, type Work } from '../../api/api.ts';
+import { usePreferences } from '../../api/api.ts';
 import { useLogQuery } from '../../api/records.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 

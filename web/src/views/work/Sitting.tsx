@@ -1,10 +1,11 @@
-import { pausesIn } from '@puntada/core/records';
+import type { WorkLog } from '@puntada/core/records';
+import { entryLabel, pausesIn } from '@puntada/core/records';
 import { clockWords } from '@puntada/core/words';
 import { restAfter, restFor, sittingSince } from '@puntada/core/work';
 import { Pause } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
-import { useAddEntryMutation, type WorkLog } from '../../api/records.ts';
+import { useAddEntryMutation } from '../../api/records.ts';
 import { useProblemWords } from '../../parts/Craft.tsx';
 import { lettingGo } from './lettingGo.ts';
 
@@ -44,7 +45,7 @@ export function Sitting({ workId, log, step }: Props) {
   }
   const minutes = Math.floor((at - since) / minute);
   const pause = () => {
-    void add({ id: workId, entry: { kind: 'pause', id: crypto.randomUUID(), at: Date.now() } });
+    void add({ id: workId, entry: { ...entryLabel, kind: 'pause', id: crypto.randomUUID(), at: Date.now() } });
   };
   return (
     <span className="inline-flex flex-wrap items-center gap-x-3">

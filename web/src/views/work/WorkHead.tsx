@@ -1,7 +1,7 @@
+import type { Work } from '@puntada/core/records';
 import { CloudOff } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
-import type { Work } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
 import type { Counter } from './useCounter.ts';
 

@@ -1,7 +1,8 @@
+import type { Work } from '@puntada/core/records';
 import { courseWord, spokenRun, tugWords } from '@puntada/core/words';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
-import { problemsOf, usePreferences, useWorkQuery, type Work } from '../../api/api.ts';
+import { problemsOf, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { useLogQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';

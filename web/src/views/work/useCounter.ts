@@ -1,6 +1,7 @@
+import type { Work } from '@puntada/core/records';
 import { type Position, reached } from '@puntada/core/work';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { api, problemsOf, useSendTicksMutation, type Work } from '../../api/api.ts';
+import { api, problemsOf, useSendTicksMutation } from '../../api/api.ts';
 import { changeKept } from '../../api/keptCopies.ts';
 import { dropTicks, keepTick, waitingTicks } from '../../api/outbox.ts';
 import { useAppStore } from '../../app/store.ts';

@@ -1,8 +1,7 @@
 import { prepareCloth } from '@puntada/core/plan';
-import type { Wish } from '@puntada/core/records';
+import type { Wish, WorkLog } from '@puntada/core/records';
 import { colourQuestions, type Lasting, lasting, type WorkCosts } from '@puntada/core/work';
 import { useMemo } from 'react';
-import type { WorkLog } from '../../api/records.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 
 /** Whether each colour of a work lasts, row by row. @param rows worked */

@@ -1,7 +1,7 @@
 import type { countedIn } from '@puntada/core/plan';
+import type { Work } from '@puntada/core/records';
 import type { Terms } from '@puntada/core/words';
 import type { Position, WorkCosts } from '@puntada/core/work';
-import type { Work } from '../../../api/api.ts';
 import type { WorkCloth } from '../../../parts/useWorkCloth.ts';
 
 /** What every kind of help at the row is made from. */

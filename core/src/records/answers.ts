@@ -1,0 +1,124 @@
+import { z } from 'zod';
+import { weekSchema } from './backup.ts';
+import { frozenRecord } from './begun.ts';
+import { drawerYarnRecord } from './drawerYarn.ts';
+import { formerPlanSchema } from './keptWork.ts';
+import { logEntryRecord, weighSchema } from './logEntry.ts';
+import { preferencesRecord } from './preferences.ts';
+import { anyVersion } from './record.ts';
+import { swatchRecord } from './swatch.ts';
+import { positionSchema, tickSchema } from './tick.ts';
+import { paceSchema, wishRecord } from './wish.ts';
+
+/*
+ * What the API answers. The server makes these shapes and the pages read them, from the server or from a kept copy.
+ * Fields that a newer server adds are passed over; a document of a newer version is not read.
+ */
+
+const head = { id: z.uuid(), revision: z.number().int() };
+
+/** A work as it stands in the list. */
+export const workSummarySchema = z.object({
+  ...head,
+  state: z.enum(['wished', 'begun', 'finished']),
+  wish: anyVersion(wishRecord),
+  progress: positionSchema,
+  /** Size of the begun fabric; null while it is only wished for. */
+  size: z.object({ stitches: z.number(), rows: z.number() }).nullable(),
+  /** Put away: out of sight on the bench. */
+  archived: z.boolean(),
+  /** What was changed from elsewhere since the maker last changed the plan, such as by a swatch; null where nothing was. */
+  notice: z.string().nullable(),
+  /** The last day on which it may be finished, as `2026-11-23`. */
+  due: z.string().nullable(),
+  changedAt: z.string(),
+});
+export const workSummariesSchema = z.array(workSummarySchema);
+export type WorkSummary = Readonly<z.output<typeof workSummarySchema>>;
+
+/** A work with its cloth. */
+export const workSchema = workSummarySchema.extend({ begun: anyVersion(frozenRecord).nullable() });
+export type Work = Readonly<z.output<typeof workSchema>>;
+
+export const storedYarnSchema = z.object({ ...head, yarn: anyVersion(drawerYarnRecord) });
+export const drawerSchema = z.array(storedYarnSchema);
+export type StoredYarn = Readonly<z.output<typeof storedYarnSchema>>;
+
+export const storedSwatchSchema = z.object({ ...head, swatch: anyVersion(swatchRecord), changedAt: z.string() });
+export const swatchesSchema = z.array(storedSwatchSchema);
+export type StoredSwatch = Readonly<z.output<typeof storedSwatchSchema>>;
+
+/** A plan that a changed swatch moved, and how; or why it was left as it was. */
+const movedPlanSchema = z.object({ id: z.uuid(), title: z.string(), words: z.string() });
+export type MovedPlan = Readonly<z.output<typeof movedPlanSchema>>;
+
+/** A swatch just changed, and the plans that went along. */
+export const changedSwatchSchema = storedSwatchSchema.extend({ plans: z.array(movedPlanSchema) });
+export type ChangedSwatch = Readonly<z.output<typeof changedSwatchSchema>>;
+
+/** What was weighed, measured and noted at a work, and its steps in their order. */
+export const workLogSchema = z.object({ entries: z.array(anyVersion(logEntryRecord)), ticks: z.array(tickSchema) });
+export type WorkLog = Readonly<z.output<typeof workLogSchema>>;
+
+export const weighingsSchema = z.array(weighSchema);
+export const formerPlansSchema = z.array(formerPlanSchema);
+
+/** Where the ticks sent have led, and which of them are kept now. */
+export const acknowledgedSchema = z.object({ progress: positionSchema, stored: z.array(z.uuid()) });
+
+/** A wish that is still being typed. */
+export const draftSchema = z.object({
+  id: z.uuid(),
+  title: z.string(),
+  form: z.record(z.string(), z.unknown()),
+  changedAt: z.string(),
+});
+export const draftsSchema = z.array(draftSchema);
+export type DraftWish = Readonly<z.output<typeof draftSchema>>;
+
+const estimateSchema = z.object({
+  mid: z.number(),
+  low: z.number(),
+  high: z.number(),
+  source: z.enum(['typical', 'label', 'typed', 'swatch', 'piece']),
+});
+
+/** Minutes of the week, and the works that wait, in turn, each with the seconds it still takes. */
+export const scheduleSchema = z.object({
+  minutes: weekSchema,
+  works: z.array(
+    z.object({
+      id: z.uuid(),
+      title: z.string(),
+      left: estimateSchema,
+      due: z.string().optional(),
+      rows: z.number(),
+    }),
+  ),
+});
+export type Schedule = Readonly<z.output<typeof scheduleSchema>>;
+
+export const ownPaceSchema = paceSchema;
+export const preferencesAnswerSchema = anyVersion(preferencesRecord);
+
+/** Something that is stored and this version cannot read. */
+const unreadDocumentSchema = z.object({
+  id: z.string(),
+  title: z.string(),
+  problem: z.object({ code: z.string(), path: z.string(), facts: z.record(z.string(), z.any()).optional() }),
+  /** The work that an entry of a log belongs to. */
+  work: z.string().optional(),
+});
+export type UnreadDocument = Readonly<z.output<typeof unreadDocumentSchema>>;
+export const unreadSchema = z.object({
+  works: z.array(unreadDocumentSchema),
+  yarns: z.array(unreadDocumentSchema),
+  swatches: z.array(unreadDocumentSchema),
+  entries: z.array(unreadDocumentSchema),
+});
+
+export type Unread = Readonly<z.output<typeof unreadSchema>>;
+
+/** How a work that was handed over was taken in. */
+export const takenOverSchema = z.object({ id: z.uuid(), how: z.enum(['new', 'merged', 'beside']) });
+export type TakenOver = Readonly<z.output<typeof takenOverSchema>>;

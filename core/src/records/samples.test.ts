@@ -1,0 +1,96 @@
+import { readdirSync, readFileSync } from 'node:fs';
+import { must } from '../craft/values/problem.ts';
+import { thaw } from '../plan/begun/frozen.ts';
+import { planWish } from '../plan/piece/plan.ts';
+import { backupRecord, contentsSchema } from './backup.ts';
+import { frozenRecord } from './begun.ts';
+import { drawerYarnRecord } from './drawerYarn.ts';
+import { handoverRecord, keptWorkSchema } from './keptWork.ts';
+import { logEntryRecord } from './logEntry.ts';
+import { patternRecord } from './pattern.ts';
+import { preferencesRecord } from './preferences.ts';
+import { readShape } from './readJson.ts';
+import { anyVersion, newestVersion, type RecordKind } from './record.ts';
+import { swatchRecord } from './swatch.ts';
+import { wishRecord } from './wish.ts';
+
+const folder = new URL('../../test/samples/', import.meta.url);
+const records: readonly RecordKind[] = [
+  wishRecord,
+  frozenRecord,
+  drawerYarnRecord,
+  swatchRecord,
+  logEntryRecord,
+  preferencesRecord,
+  patternRecord,
+  handoverRecord,
+  backupRecord,
+];
+
+function samplesOf(format: string, version: number): Readonly<Record<string, unknown>>[] {
+  return JSON.parse(readFileSync(new URL(`${format}-${version}.json`, folder), 'utf8'));
+}
+
+const all = records.flatMap((record) =>
+  Array.from({ length: newestVersion(record) }, (_, i) => [record.format, i + 1, record] as const),
+);
+
+describe('what each version wrote', () => {
+  it('is kept: a list for every version of every kind, and no other', () => {
+    const kept = readdirSync(folder).filter((name) => name.endsWith('.json'));
+    expect(kept.sort()).toEqual(all.map(([format, version]) => `${format}-${version}.json`).sort());
+  });
+
+  it.each(all)('is read as today’s: %s of version %i', (format, version, record) => {
+    const samples = samplesOf(format, version);
+    expect(samples.length).toBeGreaterThan(0);
+    for (const sample of samples) {
+      const today = must(readShape(anyVersion(record), sample));
+      expect(today).toMatchObject({ format, version: newestVersion(record) });
+      // What is read today is written with its label, and read as the same again.
+      expect(must(readShape(anyVersion(record), JSON.parse(JSON.stringify(today))))).toEqual(today);
+      expect(must(readShape(record.schema, today))).toEqual(today);
+    }
+  });
+
+  it('has kept all it said: what version 1 wrote stands in what is read', () => {
+    for (const record of records.filter((each) => newestVersion(each) === 1)) {
+      for (const sample of samplesOf(record.format, 1)) {
+        expect(must(readShape(anyVersion(record), sample))).toMatchObject(sample);
+      }
+    }
+  });
+
+  it('has not a field that is not known', () => {
+    for (const [format, version, record] of all) {
+      const [sample] = samplesOf(format, version);
+      expect(readShape(anyVersion(record), { ...sample, loft: 3 })).toMatchObject({
+        problems: [{ code: 'field-unknown', path: 'loft' }],
+      });
+    }
+  });
+
+  it('still plans and thaws', () => {
+    for (const sample of samplesOf('puntada-wish', 1)) {
+      expect(must(planWish(must(readShape(anyVersion(wishRecord), sample)))).piece.rows).toBeGreaterThan(0);
+    }
+    for (const sample of samplesOf('puntada-begun', 1)) {
+      expect(must(thaw(must(readShape(anyVersion(frozenRecord), sample)))).fabric.courses).toBeGreaterThan(0);
+    }
+  });
+
+  it('is whole in a backup and in a work handed over', () => {
+    for (const { contents } of samplesOf('puntada-backup', 1)) {
+      const read = must(readShape(contentsSchema, contents));
+      expect(read.works.map(({ wish }) => wish.title)).toEqual([
+        'Bunk blanket for the upper room by the harbour window',
+        'Galley cloth',
+        'Bread bag, front panel',
+      ]);
+      expect(read.works.map(({ ticks }) => ticks.length)).toEqual([31, 23, 0]);
+    }
+    for (const { work } of samplesOf('puntada-work', 1)) {
+      expect(must(readShape(keptWorkSchema, work)).log.map(({ kind }) => kind)).toEqual(['weigh', 'weigh']);
+    }
+  });
+});
