@@ -1,7 +1,15 @@
 import { randomUUID } from 'node:crypto';
 import type { Facts } from '@puntada/core/craft';
 import { thaw } from '@puntada/core/plan';
-import { anyVersion, handoverRecord, type KeptWork, keptWorkSchema, readShape, type TakenOver, type Work } from '@puntada/core/records';
+import {
+  anyVersion,
+  handoverRecord,
+  type KeptWork,
+  keptWorkSchema,
+  readShape,
+  type TakenOver,
+  type Work,
+} from '@puntada/core/records';
 import { notStarted, StrandBook, standingWords } from '@puntada/core/words';
 import { Router } from 'express';
 import type { Database, Db } from '../db/database.ts';

@@ -1,4 +1,13 @@
-import { anyVersion, type FormerPlan, type FrozenWork, frozenRecord, restKinds, type Wish, type Work, wishRecord } from '@puntada/core/records';
+import {
+  anyVersion,
+  type FormerPlan,
+  type FrozenWork,
+  frozenRecord,
+  restKinds,
+  type Wish,
+  type Work,
+  wishRecord,
+} from '@puntada/core/records';
 import { z } from 'zod';
 import { changedOne, type Db } from '../db/database.ts';
 import { readable } from '../db/readable.ts';

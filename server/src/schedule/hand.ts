@@ -1,7 +1,15 @@
 import type { Estimate } from '@puntada/core/craft';
 import { type OwnPace, planWish, prepareCloth, secondsBy, type ThawedWork, thaw } from '@puntada/core/plan';
 import type { FrozenWork, Wish, WorkSummary } from '@puntada/core/records';
-import { cellsWorked, costsOfWork, handworkOfRows, paceOfSessions, type Session, sessionsOfWork, type WorkCosts } from '@puntada/core/work';
+import {
+  cellsWorked,
+  costsOfWork,
+  handworkOfRows,
+  paceOfSessions,
+  type Session,
+  sessionsOfWork,
+  type WorkCosts,
+} from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
 import { pausesOfWorks } from '../log/queries.ts';
 import { ticksOfWorks } from '../progress/queries.ts';

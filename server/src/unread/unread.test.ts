@@ -5,7 +5,19 @@ import { join } from 'node:path';
 import { brotliDecompressSync } from 'node:zlib';
 import type { Problem } from '@puntada/core/craft';
 import { planWork, prepareWork } from '@puntada/core/plan';
-import { draftsSchema, drawerSchema, formerPlansSchema, ownPaceSchema, preferencesAnswerSchema, scheduleSchema, swatchesSchema, unreadSchema, workLogSchema, workSchema, workSummariesSchema } from '@puntada/core/records';
+import {
+  draftsSchema,
+  drawerSchema,
+  formerPlansSchema,
+  ownPaceSchema,
+  preferencesAnswerSchema,
+  scheduleSchema,
+  swatchesSchema,
+  unreadSchema,
+  workLogSchema,
+  workSchema,
+  workSummariesSchema,
+} from '@puntada/core/records';
 import { problemWords } from '@puntada/core/words';
 import type { z } from 'zod';
 import { type Listening, listen } from '../../test/listening.ts';

@@ -1,6 +1,14 @@
 import { randomUUID } from 'node:crypto';
 import type { Problem } from '@puntada/core/craft';
-import { anyVersion, type FrozenWork, frozenRecord, type UnreadDocument, type Wish, type Work, type WorkSummary } from '@puntada/core/records';
+import {
+  anyVersion,
+  type FrozenWork,
+  frozenRecord,
+  type UnreadDocument,
+  type Wish,
+  type Work,
+  type WorkSummary,
+} from '@puntada/core/records';
 import { nameless } from '@puntada/core/words';
 import { z } from 'zod';
 import { changedOne, type Db, rows } from '../db/database.ts';

@@ -1,5 +1,15 @@
 import type { Problem, ToldUnit } from '@puntada/core/craft';
-import { acknowledgedSchema, type Preferences, preferencesAnswerSchema, usualPreferences, type Wish, type Work, type WorkSummary, workSchema, workSummariesSchema } from '@puntada/core/records';
+import {
+  acknowledgedSchema,
+  type Preferences,
+  preferencesAnswerSchema,
+  usualPreferences,
+  type Wish,
+  type Work,
+  type WorkSummary,
+  workSchema,
+  workSummariesSchema,
+} from '@puntada/core/records';
 import type { Day, Position, Tick } from '@puntada/core/work';
 import { createSelector } from '@reduxjs/toolkit';
 import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';

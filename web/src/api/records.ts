@@ -1,6 +1,40 @@
 import type { OwnPace } from '@puntada/core/plan';
-import type { DraftWish, DrawerYarn, FrozenWork, LogEntry, RestKind, Swatch, Weighing, Wish, Work } from '@puntada/core/records';
-import { type ChangedSwatch, changedSwatchSchema, draftSchema, draftsSchema, drawerSchema, type FormerPlan, formerPlansSchema, ownPaceSchema, type Schedule, type StoredSwatch, type StoredYarn, scheduleSchema, storedSwatchSchema, storedYarnSchema, swatchesSchema, type TakenOver, takenOverSchema, type Unread, unreadSchema, type WorkLog, weighingsSchema, workLogSchema, workSchema } from '@puntada/core/records';
+import type {
+  DraftWish,
+  DrawerYarn,
+  FrozenWork,
+  LogEntry,
+  RestKind,
+  Swatch,
+  Weighing,
+  Wish,
+  Work,
+} from '@puntada/core/records';
+import {
+  type ChangedSwatch,
+  changedSwatchSchema,
+  draftSchema,
+  draftsSchema,
+  drawerSchema,
+  type FormerPlan,
+  formerPlansSchema,
+  ownPaceSchema,
+  type Schedule,
+  type StoredSwatch,
+  type StoredYarn,
+  scheduleSchema,
+  storedSwatchSchema,
+  storedYarnSchema,
+  swatchesSchema,
+  type TakenOver,
+  takenOverSchema,
+  type Unread,
+  unreadSchema,
+  type WorkLog,
+  weighingsSchema,
+  workLogSchema,
+  workSchema,
+} from '@puntada/core/records';
 import { api } from './api.ts';
 import { giving } from './giving.ts';
 import { isAway } from './keptCopies.ts';

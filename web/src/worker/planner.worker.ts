@@ -1,9 +1,62 @@
-import { type Estimate, type Fabric, findPattern, makingsOf, type Problem, patternBook, type Result, type ToldUnit } from '@puntada/core/craft';
-import { cautionsFor, endsWarning, type HookAdvice, hookAdvice, type MadeWork, makePiece, measureOf, type PatternFacts, patternFacts, planWish, planWork, prepare, prepareWork, type SearchStep, searchLargest, type TubeMeasure, type TubeSize, widthsAcross, type YarnNeed } from '@puntada/core/plan';
+import {
+  type Estimate,
+  type Fabric,
+  findPattern,
+  makingsOf,
+  type Problem,
+  patternBook,
+  type Result,
+  type ToldUnit,
+} from '@puntada/core/craft';
+import {
+  cautionsFor,
+  endsWarning,
+  type HookAdvice,
+  hookAdvice,
+  type MadeWork,
+  makePiece,
+  measureOf,
+  type PatternFacts,
+  patternFacts,
+  planWish,
+  planWork,
+  prepare,
+  prepareWork,
+  type SearchStep,
+  searchLargest,
+  type TubeMeasure,
+  type TubeSize,
+  widthsAcross,
+  type YarnNeed,
+} from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
-import { type LogEntry, type PlanDocument, pausesIn, readShape, type Weighing, weighingsIn, wishSchema } from '@puntada/core/records';
+import {
+  type LogEntry,
+  type PlanDocument,
+  pausesIn,
+  readShape,
+  type Weighing,
+  weighingsIn,
+  wishSchema,
+} from '@puntada/core/records';
 import { cautionWords, type Maker, planDocument } from '@puntada/core/words';
-import { colourQuestions, compareStrips, costsOfWork, type Lasting, lasting, paceOfSessions, planFigures, type RestPlan, restPlans, type Strip, sessionsOfWork, swatchGauge, type Tick, type WorkCosts, withSwatch } from '@puntada/core/work';
+import {
+  colourQuestions,
+  compareStrips,
+  costsOfWork,
+  type Lasting,
+  lasting,
+  paceOfSessions,
+  planFigures,
+  type RestPlan,
+  restPlans,
+  type Strip,
+  sessionsOfWork,
+  swatchGauge,
+  type Tick,
+  type WorkCosts,
+  withSwatch,
+} from '@puntada/core/work';
 import { expose } from 'comlink';
 import { z } from 'zod';
 import { workCloth } from '../parts/workCloth.ts';

@@ -1,4 +1,12 @@
-import { type BoundPattern, bindPattern, chooseFoundation, type Fabric, findPattern, must, techniqueOf } from '@puntada/core/craft';
+import {
+  type BoundPattern,
+  bindPattern,
+  chooseFoundation,
+  type Fabric,
+  findPattern,
+  must,
+  techniqueOf,
+} from '@puntada/core/craft';
 import { lay } from '@puntada/core/plan';
 import type { Hand } from '@puntada/core/words';
 import { faceOf, shapeOf } from './clothLayout.ts';

@@ -1,5 +1,15 @@
 import { chanceText, dayWords, hoursText } from '@puntada/core/words';
-import { type Day, evening, type Finish, finishes, type Pending, restAfter, restFor, rests, type Week } from '@puntada/core/work';
+import {
+  type Day,
+  evening,
+  type Finish,
+  finishes,
+  type Pending,
+  restAfter,
+  restFor,
+  rests,
+  type Week,
+} from '@puntada/core/work';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, useWorksQuery } from '../../api/api.ts';

@@ -2,7 +2,15 @@ import type { Estimate } from '@puntada/core/craft';
 import { type OwnPace, secondsBy, unknownPace } from '@puntada/core/plan';
 import { pausesIn } from '@puntada/core/records';
 import { hoursText, timeWords } from '@puntada/core/words';
-import { cellsWorked, foretoldHours, handworkOfRows, paceOfSessions, partWorked, type Session, sessionsOfWork } from '@puntada/core/work';
+import {
+  cellsWorked,
+  foretoldHours,
+  handworkOfRows,
+  paceOfSessions,
+  partWorked,
+  type Session,
+  sessionsOfWork,
+} from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';

@@ -1,6 +1,13 @@
 import { isRoundMaking, type ToldUnit, unitWord } from '@puntada/core/craft';
 import { type Prepared, type SizeChoice, sidesOff } from '@puntada/core/plan';
-import { ballsCount, differenceFigure, finishedFigure, hoursFigure, metresFigure, sizeReason } from '@puntada/core/words';
+import {
+  ballsCount,
+  differenceFigure,
+  finishedFigure,
+  hoursFigure,
+  metresFigure,
+  sizeReason,
+} from '@puntada/core/words';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
 import { sizeKey } from '../../worker/useFigures.ts';
 

@@ -1,5 +1,12 @@
 import { lengthNumber, type ToldUnit, unitWord } from '@puntada/core/craft';
-import { type HeightOffer, measureOf, type Prepared, type Sizes, type ThawedWork, type WidthOffer } from '@puntada/core/plan';
+import {
+  type HeightOffer,
+  measureOf,
+  type Prepared,
+  type Sizes,
+  type ThawedWork,
+  type WidthOffer,
+} from '@puntada/core/plan';
 import { lengthText, tubeText } from '@puntada/core/words';
 import { type KeyboardEvent, memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { useBox } from '../../parts/useWidth.ts';

@@ -1,5 +1,18 @@
 import { good, type ToldUnit } from '@puntada/core/craft';
-import { asWideAsHigh, chooseSizes, fitSizes, type HeightOffer, isTube, onlySize, type Prepared, prepareWork, type Sizes, type ThawedWork, thaw, type WidthOffer } from '@puntada/core/plan';
+import {
+  asWideAsHigh,
+  chooseSizes,
+  fitSizes,
+  type HeightOffer,
+  isTube,
+  onlySize,
+  type Prepared,
+  prepareWork,
+  type Sizes,
+  type ThawedWork,
+  thaw,
+  type WidthOffer,
+} from '@puntada/core/plan';
 import type { Wish, Work } from '@puntada/core/records';
 import { stateWord, techniqueWords } from '@puntada/core/words';
 import { useEffect, useMemo, useRef } from 'react';

@@ -1,4 +1,13 @@
-import { type BoundPattern, type EdgeRule, edgesDiffer, isRoundMaking, type LengthUnit, mayBeCentred, type Policy, type Technique } from '@puntada/core/craft';
+import {
+  type BoundPattern,
+  type EdgeRule,
+  edgesDiffer,
+  isRoundMaking,
+  type LengthUnit,
+  mayBeCentred,
+  type Policy,
+  type Technique,
+} from '@puntada/core/craft';
 import { type EndRule, isTube } from '@puntada/core/plan';
 import type { Wish } from '@puntada/core/records';
 import { memo } from 'react';

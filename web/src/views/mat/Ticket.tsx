@@ -1,6 +1,30 @@
 import { type Printed, printLength, type ToldUnit } from '@puntada/core/craft';
-import { type HeightOffer, measureOf, type Prepared, type Sizes, sidesOff, type TubeMeasure, type TubeSize, type WidthOffer, type YarnNeed } from '@puntada/core/plan';
-import { anyMultipleText, arithmeticWords, ballsFigure, differenceFigure, enoughText, foundationWords, hoursText, lengthFigure, metresFigure, shortMultiple, sourceWords, upper, upWord } from '@puntada/core/words';
+import {
+  type HeightOffer,
+  measureOf,
+  type Prepared,
+  type Sizes,
+  sidesOff,
+  type TubeMeasure,
+  type TubeSize,
+  type WidthOffer,
+  type YarnNeed,
+} from '@puntada/core/plan';
+import {
+  anyMultipleText,
+  arithmeticWords,
+  ballsFigure,
+  differenceFigure,
+  enoughText,
+  foundationWords,
+  hoursText,
+  lengthFigure,
+  metresFigure,
+  shortMultiple,
+  sourceWords,
+  upper,
+  upWord,
+} from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import { Craft } from '../../parts/Craft.tsx';
 import { Figure, plain } from '../../parts/Figure.tsx';

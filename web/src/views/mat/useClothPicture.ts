@@ -1,4 +1,11 @@
-import { type HeightOffer, isTube, type Prepared, type Sizes, type ThawedWork, type WidthOffer } from '@puntada/core/plan';
+import {
+  type HeightOffer,
+  isTube,
+  type Prepared,
+  type Sizes,
+  type ThawedWork,
+  type WidthOffer,
+} from '@puntada/core/plan';
 import type { Hand } from '@puntada/core/words';
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';

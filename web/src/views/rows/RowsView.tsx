@@ -1,6 +1,14 @@
 import { type BoundPattern, chainsFor, type Fabric, must, stitchKind, techniqueOf } from '@puntada/core/craft';
 import type { Work } from '@puntada/core/records';
-import { type AdviceRequest, courseWord, explainCourse, foundationWords, legend, StrandBook, type Terms } from '@puntada/core/words';
+import {
+  type AdviceRequest,
+  courseWord,
+  explainCourse,
+  foundationWords,
+  legend,
+  StrandBook,
+  type Terms,
+} from '@puntada/core/words';
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
 import { useParams } from 'react-router';

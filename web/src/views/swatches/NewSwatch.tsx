@@ -1,4 +1,12 @@
-import { fibreWords, findPattern, numberOrText, type Policy, patternBook, policies, printLength } from '@puntada/core/craft';
+import {
+  fibreWords,
+  findPattern,
+  numberOrText,
+  type Policy,
+  patternBook,
+  policies,
+  printLength,
+} from '@puntada/core/craft';
 import { leastSide, readShape, type Swatch, swatchSchema } from '@puntada/core/records';
 import { policyNames, problemText } from '@puntada/core/words';
 import { useMemo, useState } from 'react';

@@ -1,4 +1,12 @@
-import { bindPattern, fibres, fibreWords, findPattern, parseLabel, smallestRun, weightClasses } from '@puntada/core/craft';
+import {
+  bindPattern,
+  fibres,
+  fibreWords,
+  findPattern,
+  parseLabel,
+  smallestRun,
+  weightClasses,
+} from '@puntada/core/craft';
 import type { StoredYarn } from '@puntada/core/records';
 import { fibreName, weightName } from '@puntada/core/words';
 import { useState } from 'react';

@@ -1,4 +1,18 @@
-import { type BoundPattern, beginsSmall, bindPattern, type Foundation, findFoundation, inRounds, isRoundMaking, makingsOf, patternBook, type StitchPattern, techniqueNamed, techniqueOf, techniques } from '@puntada/core/craft';
+import {
+  type BoundPattern,
+  beginsSmall,
+  bindPattern,
+  type Foundation,
+  findFoundation,
+  inRounds,
+  isRoundMaking,
+  makingsOf,
+  patternBook,
+  type StitchPattern,
+  techniqueNamed,
+  techniqueOf,
+  techniques,
+} from '@puntada/core/craft';
 import { techniquesFor, waysOf } from '@puntada/core/plan';
 import { beginningWords, techniqueWords, upper } from '@puntada/core/words';
 import { ToggleGroup } from 'radix-ui';

@@ -1,4 +1,18 @@
-import { bindPattern, fibreWords, findPattern, isRoundMaking, lettersIn, mainFibre, numberOrText, type Result, readBlend, readOrder, type StitchPattern, techniqueNamed, techniqueOf } from '@puntada/core/craft';
+import {
+  bindPattern,
+  fibreWords,
+  findPattern,
+  isRoundMaking,
+  lettersIn,
+  mainFibre,
+  numberOrText,
+  type Result,
+  readBlend,
+  readOrder,
+  type StitchPattern,
+  techniqueNamed,
+  techniqueOf,
+} from '@puntada/core/craft';
 import { itemKinds, itemNamed, policyOf, techniquesFor } from '@puntada/core/plan';
 import { lengthReads, readShape, type Wish, wishSchema } from '@puntada/core/records';
 import { problemText, upper } from '@puntada/core/words';
