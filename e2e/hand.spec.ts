@@ -73,8 +73,16 @@ test('an entry of the log that the server does not take is kept and told, until 
   });
   await page.reload();
   await expect(page.getByText('There is no such project here')).toBeVisible();
-  await page.getByRole('button', { name: 'Delete what could not be saved' }).click();
-  await expect(page.getByText('1 entry of the log is kept')).toBeHidden();
+  await expect(page.getByText('Not saved: 1 note (“Kettle.”)')).toBeVisible();
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByText('Not saved: 1 note (“Kettle.”)')).toBeVisible();
+  // It stays over visits, on every page, until its maker has decided.
+  await page.goto(`${server.address}/drawer`);
+  await page.getByRole('button', { name: 'Delete it' }).click();
+  await expect(page.getByText('Not saved')).toBeHidden();
+  await page.reload();
+  await expect(page.getByRole('heading', { name: 'Yarn drawer' })).toBeVisible();
+  await expect(page.getByText('Not saved')).toBeHidden();
   const left = await page.evaluate(() => Object.keys(localStorage).filter((each) => each.startsWith('puntada.entry.')));
   expect(left).toEqual([]);
 });

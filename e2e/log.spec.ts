@@ -206,3 +206,32 @@ test('of many sessions the latest eight are told, and all where it is asked', as
   await page.getByRole('button', { name: 'The latest 8 only' }).click();
   await expect(sessions).toHaveCount(9);
 });
+
+test.describe('with a kept copy of the pages', () => {
+  test.use({ serviceWorkers: 'allow' });
+
+  test('a photo made while the server is away wait, and arrive from another page', async ({ page, ownServer }) => {
+    const id = await begunCloth(ownServer, { title: 'Cloth by the window' });
+    await page.goto(`${ownServer.address}/works/${id}/log`);
+    await expect(page.getByRole('heading', { name: 'Photos' })).toBeVisible();
+    // The pages are kept by the browser once its worker is in charge.
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await ownServer.kill();
+    const photo = readFileSync(new URL('../docs/screenshots/bench.png', import.meta.url));
+    await page
+      .getByLabel('Add a photo at row 0')
+      .setInputFiles({ name: 'cloth.png', mimeType: 'image/png', buffer: photo });
+    await expect(page.getByRole('img', { name: 'The project after row 0' })).toBeVisible();
+    await expect(page.getByText(/server is away\. .*1 photo is kept here/)).toBeVisible();
+    await page.getByRole('link', { name: 'Bench: all projects' }).click();
+    await expect(page.getByText(/server is away\. .*1 photo is kept here/)).toBeVisible();
+    await ownServer.start();
+    await expect(page.getByText(/server is away/)).toBeHidden();
+    await expect
+      .poll(async () => {
+        const { entries } = await ownServer.get<{ entries: { kind: string; image: string }[] }>(`/works/${id}/log`);
+        return entries.map(({ kind, image }) => `${kind} ${image.slice(0, 23)}`);
+      })
+      .toEqual(['photo data:image/jpeg;base64,']);
+  });
+});

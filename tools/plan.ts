@@ -2,7 +2,16 @@ import { readFileSync } from 'node:fs';
 import { must, type Problem, patternBook, type Result, readPattern, reviewPattern } from '@puntada/core/craft';
 import { largestFromStash, planWish, prepare } from '@puntada/core/plan';
 import { anyVersion, patternLabel, readJson, readPatternJson, type Wish, wishRecord } from '@puntada/core/records';
-import { bookEntry, type Hand, likelySlipWords, type Manner, planDocument, problemWords, proofSheet, type Terms } from '@puntada/core/words';
+import {
+  bookEntry,
+  type Hand,
+  likelySlipWords,
+  type Manner,
+  planDocument,
+  problemWords,
+  proofSheet,
+  type Terms,
+} from '@puntada/core/words';
 
 /** The headless door: a wish as JSON in, its plan as JSON out, or a list of problems and exit code 2. */
 /** What is to be printed, and the exit code: thrown to the end of the script, which alone writes and lets the process end. */

@@ -38,7 +38,6 @@ export {
   entryLabel,
   type LogEntry,
   logEntryRecord,
-  logEntrySchema,
   type Measuring,
   pausesIn,
   photoLetters,

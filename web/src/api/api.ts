@@ -14,6 +14,7 @@ import type { Day, Position, Tick } from '@puntada/core/work';
 import { createSelector } from '@reduxjs/toolkit';
 import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { useSelector } from 'react-redux';
+import { isAway } from './away.ts';
 import { giving } from './giving.ts';
 import { askOrKept } from './keptCopies.ts';
 
@@ -140,10 +141,9 @@ const { useSetPreferencesMutation } = api;
 /** The problems a refused request brought along, or one that says the server is away. */
 export function problemsOf(error: unknown): readonly Problem[] {
   if (!error || typeof error !== 'object') return [];
-  const { data, status } = error as { data?: { problems?: Problem[] }; status?: unknown };
+  const { data } = error as { data?: { problems?: Problem[] } };
   if (data?.problems?.length) return data.problems;
-  const away = status === 'FETCH_ERROR';
-  return [{ code: away ? 'away' : 'server-failed', path: '' }];
+  return [{ code: isAway(error as FetchBaseQueryError) ? 'away' : 'server-failed', path: '' }];
 }
 
 const storedNow = createSelector([api.endpoints.preferences.select()], ({ data }) => data ?? usualPreferences);

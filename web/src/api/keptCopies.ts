@@ -4,6 +4,7 @@ import {
   type FetchBaseQueryError,
   fetchBaseQuery,
 } from '@reduxjs/toolkit/query/react';
+import { isAway, noteAnswer } from './away.ts';
 
 const shelf = 'puntada-kept-copies';
 const ask = fetchBaseQuery({ baseUrl: '/api' });
@@ -29,17 +30,13 @@ export async function changeKept(path: string, change: (copy: object) => object)
   if (copy && typeof copy === 'object') await keep(path, change(copy)).catch(() => undefined);
 }
 
-/** Whether a request found no server, or only what stands in front of one. */
-export function isAway({ status }: FetchBaseQueryError): boolean {
-  return status === 'FETCH_ERROR' || status === 502 || status === 504;
-}
-
 /**
  * Asks the server; keeps a copy of what it read, and reads the copy when the server is away. Changes are never
  * answered from a copy.
  */
 export const askOrKept: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryError> = async (args, api, extra) => {
   const answer = await ask(args, api, extra);
+  noteAnswer(answer.error);
   const path = typeof args === 'string' ? args : undefined;
   if (path === undefined) return answer;
   if (!answer.error) {

@@ -35,11 +35,11 @@ import {
   workLogSchema,
   workSchema,
 } from '@puntada/core/records';
+import { useMemo } from 'react';
 import { api } from './api.ts';
 import { giving } from './giving.ts';
-import { isAway } from './keptCopies.ts';
-import { dropEntry, keepEntry, type WaitingEntry, waitingEntriesOf, withWaiting } from './logOutbox.ts';
-import { waitingTicks } from './outbox.ts';
+import { queue, useQueue } from './queue/browserQueue.ts';
+import { entriesOf, ticksOf, withWaiting } from './queue/waiting.ts';
 
 /** Another plan for the rest of a work, made on a revision of it. */
 interface OtherPlan {
@@ -48,20 +48,6 @@ interface OtherPlan {
   readonly wish: Wish;
   readonly begun: FrozenWork;
   readonly kind: RestKind;
-}
-
-function sending({ workId, entry }: WaitingEntry) {
-  return { url: `/works/${workId}/log`, method: 'POST', body: { entry } };
-}
-
-/** @returns whether there was room for it */
-function keptHere(waiting: WaitingEntry): boolean {
-  try {
-    keepEntry(localStorage, waiting);
-    return true;
-  } catch {
-    return false;
-  }
 }
 
 /** The records behind the plans: the drawer, the swatch book and half-typed wishes. */
@@ -116,19 +102,14 @@ const records = api.injectEndpoints({
       query: (id) => ({ url: `/swatches/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Swatches'],
     }),
-    /** Sends an entry that waited. */
-    sendEntry: build.mutation<unknown, WaitingEntry>({
-      query: sending,
+    /** Sends an entry that waits. */
+    sendEntry: build.mutation<unknown, { workId: string; entry: LogEntry }>({
+      query: ({ workId, entry }) => ({ url: `/works/${workId}/log`, method: 'POST', body: { entry } }),
       invalidatesTags: (_answer, error, { workId }) => (error ? [] : [{ type: 'Log', id: workId }]),
     }),
     log: build.query<WorkLog, string>({
       responseSchema: giving(workLogSchema),
       query: (id) => `/works/${id}/log`,
-      // What still waits for the server belongs to it.
-      transformResponse: (log: WorkLog, _meta, id) => ({
-        entries: withWaiting(log.entries, waitingEntriesOf(localStorage, id)),
-        ticks: withWaiting(log.ticks, waitingTicks(localStorage, id)),
-      }),
       providesTags: (_log, _error, id) => [{ type: 'Log', id }],
     }),
     weighings: build.query<Weighing[], string>({
@@ -136,20 +117,16 @@ const records = api.injectEndpoints({
       query: (id) => `/works/${id}/weighings`,
       providesTags: (_weighings, _error, id) => [{ type: 'Log', id }],
     }),
-    addEntry: build.mutation<unknown, { id: string; entry: LogEntry }>({
-      async queryFn({ id: workId, entry }, _api, _extra, ask) {
-        // Kept here first, so that it waits where the server is away. A photo is too large to wait.
-        const waits = entry.kind !== 'photo' && keptHere({ workId, entry });
-        const answer = await ask(sending({ workId, entry }));
-        if (!answer.error) {
-          if (waits) dropEntry(localStorage, { workId, entry });
-          return { data: answer.data };
-        }
-        if (waits && isAway(answer.error)) return { data: null };
-        if (waits) dropEntry(localStorage, { workId, entry });
-        return { error: answer.error };
+    /** Keeps an entry in this browser and sends it. One that the server refuses is given back to who made it. */
+    addEntry: build.mutation<null, { id: string; entry: LogEntry }>({
+      async queryFn({ id, entry }) {
+        await queue.keep(id, entry);
+        const outcome = await queue.settled(entry.id);
+        if (outcome === 'taken' || 'later' in outcome) return { data: null };
+        await queue.drop([entry.id]);
+        const { refused } = outcome;
+        return { error: { status: 'CUSTOM_ERROR', error: refused.code, data: { problems: [refused] } } };
       },
-      invalidatesTags: (_answer, _error, { id }) => [{ type: 'Log', id }],
     }),
     former: build.query<FormerPlan[], string>({
       responseSchema: giving(formerPlansSchema),
@@ -226,10 +203,8 @@ export const {
   useAddSwatchMutation,
   useChangeSwatchMutation,
   useRemoveSwatchMutation,
-  useLogQuery,
   useWeighingsQuery,
   useAddEntryMutation,
-  useSendEntryMutation,
   useFormerQuery,
   useGoOnwardMutation,
   useTakeOverMutation,
@@ -243,3 +218,31 @@ export const {
   useRemoveDraftMutation,
   useRestoreMutation,
 } = records;
+
+const { useLogQuery } = records;
+
+/** The endpoint that sends an entry of the log; only the courier of the queue calls it. */
+export const { sendEntry } = records.endpoints;
+
+/** Shows an entry that the server has taken in the copy of its log, until that is read anew. */
+export function addToLog(workId: string, entry: LogEntry) {
+  return records.util.updateQueryData('log', workId, (log) => ({
+    ...log,
+    entries: withWaiting(log.entries, [entry]),
+  }));
+}
+
+/** The log of a work, with what still waits for the server in it. @param fresh whether it is asked for anew */
+export function useLog(id: string, fresh = false): { data: WorkLog | undefined; error: unknown } {
+  const { data, error } = useLogQuery(id, { refetchOnMountOrArgChange: fresh });
+  const { waiting } = useQueue();
+  const whole = useMemo(
+    () =>
+      data && {
+        entries: withWaiting(data.entries, entriesOf(waiting, id)),
+        ticks: withWaiting(data.ticks, ticksOf(waiting, id)),
+      },
+    [data, waiting, id],
+  );
+  return { data: whole, error };
+}

@@ -3,7 +3,7 @@ import { entryLabel } from '@puntada/core/records';
 import { StickyNote } from 'lucide-react';
 import { useState } from 'react';
 import { problemsOf } from '../api/api.ts';
-import { useAddEntryMutation, useLogQuery } from '../api/records.ts';
+import { useAddEntryMutation, useLog } from '../api/records.ts';
 import { Button } from './Button.tsx';
 import { Problems } from './Problems.tsx';
 import { TextField } from './TextField.tsx';
@@ -12,7 +12,7 @@ type Note = Extract<LogEntry, { kind: 'note' }>;
 
 /** The notes of a work by their row, from 1; what was noted before the first row stands at row 1. */
 export function useNotes(workId: string): ReadonlyMap<number, readonly Note[]> {
-  const { data } = useLogQuery(workId);
+  const { data } = useLog(workId);
   const byRow = new Map<number, Note[]>();
   for (const entry of data?.entries ?? []) {
     if (entry.kind !== 'note') continue;

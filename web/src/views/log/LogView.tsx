@@ -14,7 +14,7 @@ import {
 import { useMemo, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';
-import { useLogQuery } from '../../api/records.ts';
+import { useLog } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
@@ -38,7 +38,7 @@ export default function LogView() {
   const { data, error } = useWorkQuery(id);
   const work = useArrived(data);
   // Steps made since it was last read belong to it.
-  const { data: told, error: logError } = useLogQuery(id, { refetchOnMountOrArgChange: true });
+  const { data: told, error: logError } = useLog(id, true);
   const log = useArrived(told);
   const cloth = useWorkCloth(work);
   const costs = useWorkCosts(work);

@@ -1,11 +1,12 @@
-import { yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { type Problem, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { Work } from '@puntada/core/records';
 import { finishedFigure, hoursText, metresText, restName } from '@puntada/core/words';
-import type { RestPlan } from '@puntada/core/work';
+import type { Position, RestPlan } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { problemsOf, usePreferences, useSendTicksMutation } from '../../api/api.ts';
-import { dropTicks, keepTick, waitingTicks } from '../../api/outbox.ts';
+import { problemsOf, usePreferences } from '../../api/api.ts';
+import { queue, useQueue } from '../../api/queue/browserQueue.ts';
+import { ticksOf } from '../../api/queue/waiting.ts';
 import { useGoOnwardMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Craft } from '../../parts/Craft.tsx';
@@ -15,12 +16,21 @@ import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { Lasts } from './Lasts.tsx';
 
+/** Steps back on the server itself: the rest is planned from there. @returns why it could not, with nothing stepped */
+async function ripBack({ id, progress }: Work, to: Position): Promise<Problem | undefined> {
+  const tick = queue.step(id, progress, to, crypto.randomUUID());
+  const outcome = await queue.settled(tick.id);
+  if (outcome === 'taken') return undefined;
+  await queue.drop([tick.id]);
+  return 'later' in outcome ? outcome.later : outcome.refused;
+}
+
 /** The way that is looked at: its cloth, what it costs against the plan, and to take it. */
 export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; planned: RestPlan }) {
   const { told } = usePreferences();
   const navigate = useNavigate();
   const [go, going] = useGoOnwardMutation();
-  const [send, sending] = useSendTicksMutation();
+  const [ripping, setRipping] = useState<'going' | readonly Problem[]>([]);
   const [width, setWidth] = useState(0);
   // The work as it would be, for its picture.
   const shown = useMemo(
@@ -28,14 +38,14 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
     [work, plan],
   );
   const strip = useStrip(shown, width);
-  const waiting = waitingTicks(localStorage, work.id).length;
+  const waiting = ticksOf(useQueue().waiting, work.id).length;
   const take = async () => {
     if (plan.rip) {
       const to = { rows: plan.stays, runs: 0 };
-      const tick = keepTick(localStorage, work.id, work.progress, to, Date.now(), crypto.randomUUID());
-      const back = await send({ id: work.id, ticks: [tick] });
-      if (!back.data) return;
-      dropTicks(localStorage, work.id, [tick]);
+      setRipping('going');
+      const problem = await ripBack(work, to);
+      setRipping(problem ? [problem] : []);
+      if (problem) return;
     }
     const { wish, begun, kind } = plan;
     const answer = await go({ id: work.id, revision: work.revision, wish, begun, kind });
@@ -87,7 +97,7 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
         </p>
       ) : (
         <>
-          <Button kind="next" onClick={take} disabled={going.isLoading || sending.isLoading || waiting > 0}>
+          <Button kind="next" onClick={take} disabled={going.isLoading || ripping === 'going' || waiting > 0}>
             Switch to this plan
           </Button>
           <p className="text-[14px] text-soft">
@@ -97,7 +107,7 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
           </p>
         </>
       )}
-      <Problems problems={problemsOf(going.error ?? sending.error)} />
+      <Problems problems={ripping === 'going' ? [] : [...ripping, ...problemsOf(going.error)]} />
     </aside>
   );
 }

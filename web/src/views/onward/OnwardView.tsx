@@ -5,7 +5,7 @@ import type { RestPlan } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';
-import { useLogQuery } from '../../api/records.ts';
+import { useLog } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
@@ -20,7 +20,7 @@ import { Ways } from './Ways.tsx';
 export default function OnwardView() {
   const { id = '' } = useParams();
   const { data, error } = useWorkQuery(id);
-  const { data: log, error: logError } = useLogQuery(id, { refetchOnMountOrArgChange: true });
+  const { data: log, error: logError } = useLog(id, true);
   const work = useArrived(log && data);
   const refusal = problemsOf(error ?? logError);
   return (

@@ -6,7 +6,7 @@ import { openEnd, type WorkCosts } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
-import { useLogQuery } from '../../api/records.ts';
+import { useLog } from '../../api/records.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 
 interface Props {
@@ -19,7 +19,7 @@ interface Props {
 /** At each good place of a work with an open end: what it is by now, whether the yarn lasts to the next, and the ways on. */
 export function OpenEndBand({ work, cloth, costs, rows }: Props) {
   const { told } = usePreferences();
-  const { data: log } = useLogQuery(work.id);
+  const { data: log } = useLog(work.id);
   const { fabric } = cloth;
   const end = useMemo(() => {
     const prepared = prepareCloth(work.wish, cloth);

@@ -2,22 +2,23 @@ import type { Work } from '@puntada/core/records';
 import { CloudOff } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
+import { useAway } from '../../api/away.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
 import type { Counter } from './useCounter.ts';
 
 /** The head of the row in hand: whether every step is stored, and the ways out of here. */
 export function WorkHead({ work, counter, children }: { work: Work; counter: Counter; children: ReactNode }) {
+  const away = useAway();
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-6 py-2 max-sm:gap-x-3">
       <h1 className="min-w-0 flex-1 truncate text-[22px] max-sm:basis-[58%]">{work.wish.title}</h1>
       <p role="status" className="flex items-center gap-2 text-[15px] text-soft">
         {counter.refused ? (
-          <span className="text-brick">✕ {counter.refused} Your steps are safe in this browser.</span>
-        ) : counter.waiting && counter.away ? (
+          <span className="text-brick">✕ Not saved: see the note at the top</span>
+        ) : counter.waiting && away ? (
           <span className="flex items-center gap-2 text-ochre">
             <CloudOff aria-hidden className="size-4" />
-            The server is away. {counter.waiting} {counter.waiting === 1 ? 'step is' : 'steps are'} safe in this
-            browser.
+            {counter.waiting === 1 ? '1 step is' : `${counter.waiting} steps are`} safe in this browser
           </span>
         ) : counter.waiting ? (
           'Saving…'

@@ -3,7 +3,7 @@ import { courseWord, spokenRun, tugWords } from '@puntada/core/words';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery } from '../../api/api.ts';
-import { useLogQuery } from '../../api/records.ts';
+import { useLog } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { LastingWords } from '../../parts/LastingWords.tsx';
@@ -69,7 +69,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const row = useRowInHand(cloth, position, terms);
   const steps = useSteps(cloth, counter);
   const costs = useWorkCosts(work);
-  const { data: log } = useLogQuery(work.id, { refetchOnMountOrArgChange: true });
+  const { data: log } = useLog(work.id, true);
   const lasts = useLasting(work.wish, cloth, costs, log, position.rows);
   const notes = useNotes(work.id);
   const [reading, changeReading] = useReading();

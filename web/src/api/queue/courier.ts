@@ -1,0 +1,42 @@
+import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
+import { api, problemsOf } from '../api.ts';
+import { isAway } from '../away.ts';
+import { changeKept } from '../keptCopies.ts';
+import { addToLog, sendEntry } from '../records.ts';
+import type { Courier, Outcome } from './queue.ts';
+import type { Waiting } from './waiting.ts';
+
+/** What became of it, by what was answered. What the server failed at may go well another time. */
+export function outcomeOf(error: unknown): Outcome {
+  if (!error) return 'taken';
+  const [problem = { code: 'server-failed', path: '' }] = problemsOf(error);
+  const { status } = error as FetchBaseQueryError;
+  if (isAway(error as FetchBaseQueryError)) return { later: { code: 'away', path: '' } };
+  return typeof status === 'number' && status < 500 && status !== 429 ? { refused: problem } : { later: problem };
+}
+
+type Dispatch = Parameters<ReturnType<typeof sendEntry.initiate>>[0];
+
+/** Carries what waits through the endpoints of the API. What is shown is brought up to date before anything is dropped. */
+export function courierBy(dispatch: Dispatch): Courier {
+  async function bringTicks(workId: string, parcel: readonly Waiting[]): Promise<Outcome> {
+    const ticks = parcel.flatMap((each) => (each.kind === 'tick' ? [each.tick] : []));
+    const answer = await dispatch(api.endpoints.sendTicks.initiate({ id: workId, ticks }));
+    if (answer.error) return outcomeOf(answer.error);
+    // First the copies, then the ticks: whatever happens between the two, a tick is told twice rather than lost.
+    const { progress } = answer.data;
+    await changeKept(`/works/${workId}`, (copy) => ({ ...copy, progress }));
+    dispatch(api.util.updateQueryData('work', workId, (known) => ({ ...known, progress })));
+    return 'taken';
+  }
+
+  return async (parcel) => {
+    const [first] = parcel;
+    if (first.kind === 'tick') return bringTicks(first.workId, parcel);
+    const { workId, entry } = first;
+    const answer = await dispatch(sendEntry.initiate({ workId, entry }));
+    if (answer.error) return outcomeOf(answer.error);
+    dispatch(addToLog(workId, entry));
+    return 'taken';
+  };
+}

@@ -1,0 +1,198 @@
+import type { Problem } from '@puntada/core/craft';
+import type { LogEntry } from '@puntada/core/records';
+import type { Position, Tick } from '@puntada/core/work';
+import type { Shelf } from './shelf.ts';
+import { readWaiting, timeOf, type Waiting } from './waiting.ts';
+
+/** What came of something that was sent: taken, to be tried again later, or refused for good. */
+export type Outcome = 'taken' | { readonly later: Problem } | { readonly refused: Problem };
+
+/** Carries what waits to the server: ticks of one work together, entries one by one. */
+export type Courier = (parcel: readonly [Waiting, ...Waiting[]]) => Promise<Outcome>;
+
+/** What one tab tells the others. */
+export type News = { readonly kept: readonly Waiting[] } | { readonly dropped: readonly string[] };
+
+export interface QueueState {
+  /** Oldest first. */
+  readonly waiting: readonly Waiting[];
+  /** Why the last try has to be made again; nothing where it got through. */
+  readonly later: Problem | undefined;
+  /** Whether what earlier visits left is known. Before it is, no step can be counted from the right place. */
+  readonly ready: boolean;
+  /** This browser keeps nothing: what waits is lost when the page is closed. */
+  readonly unsafe: boolean;
+}
+
+/** Ticks that go to the server at once. */
+const most = 400;
+
+/**
+ * All that waits for the server: steps, entries of the log, photos. It is kept in the browser before it is sent, shown at
+ * once, sent from wherever the maker is in the app, and dropped when the server has it. What is refused stays until the
+ * maker has decided. Several tabs share one shelf; each tells the others what it keeps and drops.
+ */
+export class Queue {
+  private now: QueueState = { waiting: [], later: undefined, ready: false, unsafe: false };
+  private readonly listeners = new Set<() => void>();
+  private readonly gone = new Set<string>();
+  private clocks = new Map<string, number>();
+  private shelf: Shelf | undefined;
+  private courier: Courier | undefined;
+  private running: Promise<void> | undefined;
+  private readonly tell: (news: News) => void;
+  private readonly clock: () => number;
+
+  /** @param tell the other tabs @param clock ms since 1970 */
+  constructor(tell: (news: News) => void, clock: () => number) {
+    this.tell = tell;
+    this.clock = clock;
+  }
+
+  readonly state = (): QueueState => this.now;
+
+  readonly subscribe = (listener: () => void): (() => void) => {
+    this.listeners.add(listener);
+    return () => this.listeners.delete(listener);
+  };
+
+  private change(part: Partial<QueueState>): void {
+    this.now = { ...this.now, ...part };
+    for (const listener of this.listeners) listener();
+  }
+
+  private hold(fresh: readonly Waiting[]): void {
+    const ids = new Set(fresh.map(({ id }) => id));
+    const rest = this.now.waiting.filter(({ id }) => !ids.has(id));
+    const known = fresh.filter(({ id }) => !this.gone.has(id));
+    this.change({ waiting: [...rest, ...known].sort((a, b) => timeOf(a) - timeOf(b)) });
+    for (const each of known) if (each.kind === 'tick') this.advance(each.workId, each.tick.at);
+  }
+
+  private advance(workId: string, at: number): void {
+    this.clocks.set(workId, Math.max(at, this.clocks.get(workId) ?? 0));
+  }
+
+  /** Takes up what earlier visits left. @param open the shelf; where it cannot be, what waits is only as safe as the page */
+  async open(open: () => Promise<Shelf>): Promise<void> {
+    const before = this.now.waiting;
+    try {
+      const shelf = await open();
+      for (const [workId, at] of await shelf.clocks()) this.advance(workId, at);
+      this.hold((await shelf.all()).flatMap((value) => readWaiting(value) ?? []));
+      this.shelf = shelf;
+      this.change({ ready: true });
+    } catch {
+      this.change({ ready: true, unsafe: true });
+    }
+    await this.keepAll(before);
+  }
+
+  /** Takes over what an earlier version left elsewhere. @returns whether it is as safe here as it was there */
+  takeOver(waiting: readonly Waiting[], clocks: ReadonlyMap<string, number>): Promise<boolean> {
+    for (const [workId, at] of clocks) this.advance(workId, at);
+    return this.keepAll(waiting);
+  }
+
+  /** Another tab has told. */
+  hear(news: News): void {
+    if ('kept' in news) this.hold(news.kept);
+    else this.forget(news.dropped);
+  }
+
+  private async keepAll(fresh: readonly Waiting[], clock?: { workId: string; at: number }): Promise<boolean> {
+    if (!fresh.length) return true;
+    this.hold(fresh);
+    this.tell({ kept: fresh });
+    try {
+      if (!this.shelf) return false;
+      await this.shelf.put(fresh, clock);
+      return true;
+    } catch {
+      this.change({ unsafe: true });
+      return false;
+    }
+  }
+
+  /** A step of the counter, later than any this browser has given or seen for the work, so that steps keep their order. */
+  step(workId: string, from: Position, to: Position, id: string): Tick {
+    const at = Math.max(this.clock(), (this.clocks.get(workId) ?? 0) + 1);
+    const tick: Tick = { id, at, from, to };
+    void this.keepAll([{ id, workId, kind: 'tick', tick }], { workId, at }).then(() => this.deliver());
+    return tick;
+  }
+
+  /** Keeps an entry of the log. @returns when it is safe */
+  async keep(workId: string, entry: LogEntry): Promise<void> {
+    await this.keepAll([{ id: entry.id, workId, kind: 'entry', entry }]);
+  }
+
+  private forget(ids: readonly string[]): void {
+    const dropped = new Set(ids);
+    for (const id of dropped) this.gone.add(id);
+    this.change({ waiting: this.now.waiting.filter(({ id }) => !dropped.has(id)) });
+  }
+
+  /** Drops what the server has, or what the maker has given up. */
+  async drop(ids: readonly string[]): Promise<void> {
+    this.forget(ids);
+    this.tell({ dropped: ids });
+    await this.shelf?.remove(ids).catch(() => undefined);
+  }
+
+  /** What was refused may be sent again. */
+  async allow(ids: readonly string[]): Promise<void> {
+    const again = this.now.waiting.filter(({ id }) => ids.includes(id));
+    await this.keepAll(again.map((each) => ({ ...each, refused: undefined })));
+    await this.deliver();
+  }
+
+  /** Sends through this from now on. */
+  sendBy(courier: Courier): void {
+    this.courier = courier;
+  }
+
+  private next(): [Waiting, ...Waiting[]] | undefined {
+    const open = this.now.waiting.filter(({ refused }) => !refused);
+    const [first] = open;
+    if (!first || first.kind === 'entry') return first && [first];
+    const ticks = open.filter(({ kind, workId }) => kind === 'tick' && workId === first.workId);
+    return [first, ...ticks.slice(1, most)];
+  }
+
+  /** Sends what waits, until all is sent or has to be tried again later. */
+  deliver(): Promise<void> {
+    this.running ??= this.run().finally(() => {
+      this.running = undefined;
+    });
+    return this.running;
+  }
+
+  private async run(): Promise<void> {
+    for (let parcel = this.next(); parcel && this.courier; parcel = this.next()) {
+      const outcome = await this.courier(parcel);
+      if (outcome === 'taken') {
+        if (this.now.later) this.change({ later: undefined });
+        await this.drop(parcel.map(({ id }) => id));
+      } else if ('later' in outcome) {
+        this.change({ later: outcome.later });
+        return;
+      } else {
+        this.change({ later: undefined });
+        await this.keepAll(parcel.map((each) => ({ ...each, refused: outcome.refused })));
+      }
+    }
+  }
+
+  /** Sends until it is known what becomes of one of them. */
+  async settled(id: string): Promise<Outcome> {
+    for (;;) {
+      await this.deliver();
+      const own = this.now.waiting.find((each) => each.id === id);
+      if (!own) return 'taken';
+      if (own.refused) return { refused: own.refused };
+      if (this.now.later) return { later: this.now.later };
+      if (!this.courier) return { later: { code: 'away', path: '' } };
+    }
+  }
+}

@@ -1,0 +1,137 @@
+import { CloudOff } from 'lucide-react';
+import { useEffect } from 'react';
+import { api } from '../api/api.ts';
+import { useAway } from '../api/away.ts';
+import { openQueue, queue, useQueue } from '../api/queue/browserQueue.ts';
+import { courierBy } from '../api/queue/courier.ts';
+import type { Waiting } from '../api/queue/waiting.ts';
+import { useProblemWords } from '../parts/Craft.tsx';
+import { useAppStore } from './store.ts';
+
+const retryAfter = 1500;
+
+/** Sends what waits, as long as the app is open, and asks after a server that is away. */
+function useDelivery(away: boolean): void {
+  const { dispatch } = useAppStore();
+  useEffect(() => {
+    queue.sendBy(courierBy(dispatch));
+    void openQueue().then(() => queue.deliver());
+    const deliver = () => void queue.deliver();
+    const timer = setInterval(deliver, retryAfter);
+    window.addEventListener('online', deliver);
+    return () => {
+      clearInterval(timer);
+      window.removeEventListener('online', deliver);
+    };
+  }, [dispatch]);
+  useEffect(() => {
+    if (!away) return undefined;
+    const ask = () => dispatch(api.endpoints.preferences.initiate(undefined, { subscribe: false, forceRefetch: true }));
+    const timer = setInterval(() => void ask(), retryAfter);
+    return () => {
+      clearInterval(timer);
+      // It is back: what was shown from kept copies is read anew.
+      dispatch(api.util.invalidateTags(['Works', 'Work', 'Drawer', 'Swatches', 'Drafts', 'Log', 'Former', 'Schedule']));
+    };
+  }, [away, dispatch]);
+}
+
+const names: Readonly<Record<string, readonly [one: string, more: string]>> = {
+  step: ['step', 'steps'],
+  note: ['note', 'notes'],
+  photo: ['photo', 'photos'],
+  weigh: ['weighing', 'weighings'],
+  measure: ['measurement', 'measurements'],
+  pause: ['pause', 'pauses'],
+  end: ['entry about the finished piece', 'entries about finished pieces'],
+};
+
+/** `5 steps, 1 note and 1 photo`. */
+function countedWords(waiting: readonly Waiting[]): string {
+  const kinds = waiting.map((each) => (each.kind === 'tick' ? 'step' : each.entry.kind));
+  const parts = Object.entries(names).flatMap(([kind, [one, more]]) => {
+    const count = kinds.filter((each) => each === kind).length;
+    return count ? [count === 1 ? `1 ${one}` : `${count} ${more}`] : [];
+  });
+  const last = parts.pop() ?? '';
+  return parts.length ? `${parts.join(', ')} and ${last}` : last;
+}
+
+/** What the server has refused, by project and reason. */
+function refusals(waiting: readonly Waiting[]): Waiting[][] {
+  const groups = new Map<string, Waiting[]>();
+  for (const each of waiting) {
+    if (!each.refused) continue;
+    const key = `${each.workId} ${each.kind} ${each.refused.code}`;
+    groups.set(key, [...(groups.get(key) ?? []), each]);
+  }
+  return [...groups.values()];
+}
+
+const act = 'min-h-11 px-2 font-semibold underline underline-offset-4';
+
+/** What the server would not take: what it is, why, and the ways out. */
+function Refused({ group }: { group: readonly Waiting[] }) {
+  const words = useProblemWords();
+  const [first] = group;
+  if (!first?.refused) return null;
+  const ids = group.map(({ id }) => id);
+  const { message, hint } = words(first.refused);
+  const note = first.kind === 'entry' && first.entry.kind === 'note' ? ` (“${first.entry.text}”)` : '';
+  return (
+    <li className="flex flex-wrap items-center gap-x-3 border-b border-brick bg-paper px-6 py-1.5 text-[15px]">
+      <p className="min-w-0 flex-1 max-sm:basis-full">
+        <span className="text-brick">
+          ✕ Not saved: {countedWords(group)}
+          {note}.
+        </span>{' '}
+        {message} {hint} It is kept in this browser until you decide.
+      </p>
+      <button type="button" className={act} onClick={() => void queue.allow(ids)}>
+        Try again
+      </button>
+      <button type="button" className={act} onClick={() => void queue.drop(ids)}>
+        {group.length === 1 ? 'Delete it' : 'Delete them'}
+      </button>
+    </li>
+  );
+}
+
+/** Sends what waits for the server from wherever the maker is, and tells as long as something is in the way. */
+export function Delivery() {
+  const away = useAway();
+  const { waiting, later, unsafe } = useQueue();
+  const words = useProblemWords();
+  useDelivery(away);
+  const open = waiting.filter(({ refused }) => !refused);
+  const refused = refusals(waiting);
+  const safe = open.length
+    ? ` ${countedWords(open)} ${open.length === 1 ? 'is' : 'are'} kept here and will be saved then.`
+    : '';
+  return (
+    <div role="status">
+      {away || (later && open.length) ? (
+        <p className="flex items-start gap-2 border-b border-ochre bg-ochre-pale px-6 py-1.5 text-[15px]">
+          <CloudOff aria-hidden className="mt-1 size-4 shrink-0 text-ochre" />
+          <span>
+            {away || !later
+              ? `Puntada’s server is away. You can go on counting, weighing and noting; plans can be changed when it is back.${safe} If it was stopped, start it again.`
+              : `${words(later).message}${safe}`}
+          </span>
+        </p>
+      ) : null}
+      {unsafe && open.length ? (
+        <p className="border-b border-brick bg-paper px-6 py-1.5 text-[15px] text-brick">
+          ✕ This browser keeps nothing of what waits. Leave this page open until all is saved.
+        </p>
+      ) : null}
+      {refused.length ? (
+        <ul>
+          {refused.map((group) => (
+            <Refused key={group[0]?.id} group={group} />
+          ))}
+        </ul>
+      ) : null}
+    </div>
+  );
+}
