@@ -25,3 +25,6 @@ export { sidesOff } from './sizes/tolerance.ts';
 export { countedIn, leftIn, type WorkedCourse, type WorkedRun, workCourse } from './steps/course.ts';
 export { cautionsFor } from './wish/cautions.ts';
 export { type Prepared, prepare, waysOf } from './wish/prepare.ts';
+export { secondsWorking } from './workings/handWorkings.ts';
+export type { Working } from './workings/working.ts';
+export { type PieceWorkings, pieceWorkings, sizeWorkings, type YarnWorkings } from './workings/workings.ts';

@@ -83,6 +83,24 @@ const estimateSchema = z.object({
   source: z.enum(['typical', 'label', 'typed', 'swatch', 'piece']),
 });
 
+const amountSchema = z.object({ low: z.number(), mid: z.number(), high: z.number() });
+
+/** How a figure comes about, in the facts that computed it. */
+const workingFactsSchema = z.object({
+  of: z.string(),
+  unit: z.enum(['count', 'mm', 'm', 'g', 's', 'balls', 'chance', 'money']),
+  by: z.enum(['sum', 'chance']),
+  parts: z.array(
+    z.object({
+      code: z.string(),
+      facts: z.record(z.string(), z.any()).optional(),
+      amount: amountSchema,
+      source: estimateSchema.shape.source.optional(),
+    }),
+  ),
+  total: amountSchema,
+});
+
 /** Minutes of the week, and the works that wait, in turn, each with the seconds it still takes. */
 export const scheduleSchema = z.object({
   minutes: weekSchema,
@@ -93,6 +111,7 @@ export const scheduleSchema = z.object({
       left: estimateSchema,
       due: z.string().optional(),
       rows: z.number(),
+      working: workingFactsSchema,
     }),
   ),
 });

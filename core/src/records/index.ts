@@ -45,7 +45,7 @@ export {
   weighingsIn,
 } from './logEntry.ts';
 export { patternLabel, patternSchema, readPatternJson } from './pattern.ts';
-export { type PlanDocument, planDocumentSchema } from './planDocument.ts';
+export { type PlanDocument, type PrintedWorking, planDocumentSchema } from './planDocument.ts';
 export { type Preferences, preferencesRecord, preferencesSchema, usualPreferences } from './preferences.ts';
 export { readJson, readShape } from './readJson.ts';
 export { anyVersion } from './record.ts';

@@ -22,6 +22,24 @@ const problemSchema = z.strictObject({
   anywhere: z.number().optional(),
 });
 
+/** How a number comes about: its parts, each with where it comes from, and what they come to. */
+const workingSchema = z.strictObject({
+  of: z.string(),
+  heading: z.string(),
+  by: z.enum(['sum', 'chance']).describe('the parts are added up, or the chance follows from them'),
+  parts: z.array(
+    z.strictObject({
+      text: z.string(),
+      amount: z.string(),
+      from: z.string().optional().describe('nothing where it follows from the pattern or the wish'),
+      low: z.number(),
+      high: z.number(),
+    }),
+  ),
+  total: z.strictObject({ amount: z.string(), low: z.number(), high: z.number() }),
+});
+export type PrintedWorking = z.infer<typeof workingSchema>;
+
 /** What the headless door prints for a plan. */
 export const planDocumentSchema = z.strictObject({
   format: z.literal('puntada-plan'),
@@ -187,6 +205,27 @@ export const planDocumentSchema = z.strictObject({
   ),
   legend: z.array(z.strictObject({ abbreviation: z.string(), words: z.string(), made: z.string().optional() })),
   grouped: z.array(z.string()).describe('the rows with those that come again told once'),
+  workings: z
+    .strictObject({
+      chains: workingSchema.optional(),
+      stitches: workingSchema,
+      rows: workingSchema,
+      width: workingSchema,
+      height: workingSchema,
+      ends: workingSchema,
+      time: workingSchema,
+      yarn: z.array(
+        z.strictObject({
+          letter: z.string(),
+          metres: workingSchema,
+          grams: workingSchema,
+          balls: workingSchema.optional(),
+          chance: workingSchema.optional().describe('that the balls to buy are enough'),
+          drawer: workingSchema.optional().describe('that what is set aside is enough'),
+        }),
+      ),
+    })
+    .describe('how every number comes about: lengths in mm, yarn in m and g, time in s'),
   warnings: z.array(problemSchema),
 });
 export type PlanDocument = z.infer<typeof planDocumentSchema>;

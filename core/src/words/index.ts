@@ -59,3 +59,4 @@ export { restName } from './work/rest.ts';
 export { closeWords, kindWords, spokenRun } from './work/runInHand.ts';
 export { runLabel, runStitches } from './work/runLabel.ts';
 export { type Tug, tugs, tugWords } from './work/tug.ts';
+export { printedWorking } from './workings/printed.ts';

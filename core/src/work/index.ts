@@ -1,4 +1,5 @@
 export { freeOf, metresInDrawer, setAside } from './drawer/drawer.ts';
+export { ballsToBuy, buyingWorking, priceWorking, type ShoppingNeed } from './drawer/shopping.ts';
 export { drawerColumns, readDrawerTable, toRow } from './drawer/table.ts';
 export { afterRow, afterRun, backRun, begun, type Position, reached, type Tick } from './progress/progress.ts';
 export { endSooner } from './replan/endSooner.ts';

@@ -1,5 +1,14 @@
 import type { Estimate } from '@puntada/core/craft';
-import { type OwnPace, planWish, prepareCloth, secondsBy, type ThawedWork, thaw } from '@puntada/core/plan';
+import {
+  type OwnPace,
+  planWish,
+  prepareCloth,
+  secondsBy,
+  secondsWorking,
+  type ThawedWork,
+  thaw,
+  type Working,
+} from '@puntada/core/plan';
 import type { FrozenWork, Wish, WorkSummary } from '@puntada/core/records';
 import {
   cellsWorked,
@@ -33,6 +42,8 @@ function knownOf(wish: Wish, begun: FrozenWork | undefined): Known | undefined {
 export interface TimeLeft {
   readonly id: string;
   readonly left: Estimate;
+  /** How it comes about. */
+  readonly working: Working;
   readonly rows: number;
 }
 
@@ -100,11 +111,13 @@ function isKnown(each: readonly [string, Known | undefined]): each is readonly [
 function ofBegun({ id, wish, progress }: WorkSummary, { cloth, costs }: Known, sessions: readonly Session[]): TimeLeft {
   const work = handworkOfRows(costs, progress, cellsWorked(cloth, progress));
   const rows = cloth.fabric.courses - progress.rows;
-  return { id, rows, left: secondsBy(paceOfSessions(sessions, wish.pace), work) };
+  const pace = paceOfSessions(sessions, wish.pace);
+  return { id, rows, left: secondsBy(pace, work), working: secondsWorking(pace, work) };
 }
 
 function ofWish({ id, wish }: WorkSummary, pace: OwnPace): TimeLeft | undefined {
   const plan = planWish(wish);
   if (!plan.ok) return undefined;
-  return { id, rows: plan.value.piece.rows, left: secondsBy(pace, plan.value.piece.hands) };
+  const { rows, hands } = plan.value.piece;
+  return { id, rows, left: secondsBy(pace, hands), working: secondsWorking(pace, hands) };
 }

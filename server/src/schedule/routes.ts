@@ -28,7 +28,9 @@ export function scheduleRoutes(db: Database, now: () => Date): Router {
     return inTurn(
       waiting.flatMap(({ id, wish, due }) => {
         const own = times.find((each) => each.id === id);
-        return own ? [{ id, title: wish.title, left: own.left, rows: own.rows, ...(due ? { due } : {}) }] : [];
+        return own
+          ? [{ id, title: wish.title, left: own.left, rows: own.rows, working: own.working, ...(due ? { due } : {}) }]
+          : [];
       }),
     );
   }

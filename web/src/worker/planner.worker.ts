@@ -17,7 +17,9 @@ import {
   makePiece,
   measureOf,
   type PatternFacts,
+  type PieceWorkings,
   patternFacts,
+  pieceWorkings,
   planWish,
   planWork,
   prepare,
@@ -72,6 +74,8 @@ export interface PieceFigures {
   readonly ends: number;
   /** Seconds. */
   readonly time: Estimate;
+  /** How they come about. */
+  readonly workings: PieceWorkings;
 }
 
 /** A wish in one pattern, for setting beside another. */
@@ -106,7 +110,8 @@ function measureSizes(message: MeasureMessage): PieceFigures[] {
     if (!piece.ok) return [];
     const { share, yarn, time } = piece.value;
     const ends = yarn.reduce((sum, need) => sum + need.ends, 0);
-    return [{ stitches, rows, share, yarn, ends, time }];
+    const workings = pieceWorkings(prepared.value, piece.value);
+    return [{ stitches, rows, share, yarn, ends, time, workings }];
   });
 }
 
@@ -128,7 +133,8 @@ function figuresOfWork(work: MadeWork): PieceFigures | undefined {
   const { piece } = plan.value;
   const ends = piece.yarn.reduce((sum, need) => sum + need.ends, 0);
   const { fabric, rows, share, yarn, time } = piece;
-  return { stitches: fabric.count, rows, share, yarn, ends, time };
+  const workings = pieceWorkings(plan.value.prepared, piece);
+  return { stitches: fabric.count, rows, share, yarn, ends, time, workings };
 }
 
 /** The whole plan of a work as its open document, or what is in the way: of the cloth on the hook once it is begun. */

@@ -28,19 +28,41 @@ export interface BallQuestion {
   readonly meterageError?: number;
 }
 
+/** What the chance that yarn is enough follows from. */
+export interface ChanceFacts {
+  /** m on the balls. */
+  readonly wound: number;
+  /** m of it that become tails, and that are lost where a ball is joined. */
+  readonly tails: number;
+  readonly joins: number;
+  /** m that are left for the cloth. */
+  readonly usable: number;
+  /** Relative sd of what is needed against what is there. */
+  readonly error: number;
+  readonly chance: number;
+}
+
 /**
- * Chance that so many new balls are enough, with what is left of one begun. A new ball after the first brings two
- * ends and a join. @param part grams of a ball begun
+ * Chance that so many new balls are enough, with what is left of one begun, and what it follows from. A new ball after
+ * the first brings two ends and a join. @param part grams of a ball begun
  */
-export function chanceEnough(question: BallQuestion, balls: number, part = 0): number {
-  const { metres, error, ends, ballGrams, metresPerGram } = question;
-  if (metres <= 0) return 1;
+export function chanceFacts(question: BallQuestion, balls: number, part = 0): ChanceFacts {
+  const { metres, ends, ballGrams, metresPerGram } = question;
   const grams = balls * ballGrams + part;
-  const joins = Math.max(0, balls + (part > 0 ? 1 : 0) - 1);
-  const usable = grams * metresPerGram - tailMetres * (ends + 2 * joins) - joinMetres * joins;
-  if (usable <= 0) return 0;
-  const weighing = (ballWeightError * ballGrams * Math.sqrt(balls)) / grams;
-  return normalBelow(Math.log(usable / metres) / Math.hypot(error, weighing, question.meterageError ?? labelError));
+  const joined = Math.max(0, balls + (part > 0 ? 1 : 0) - 1);
+  const wound = grams * metresPerGram;
+  const tails = tailMetres * (ends + 2 * joined);
+  const joins = joinMetres * joined;
+  const usable = wound - tails - joins;
+  const weighing = grams > 0 ? (ballWeightError * ballGrams * Math.sqrt(balls)) / grams : 0;
+  const error = Math.hypot(question.error, weighing, question.meterageError ?? labelError);
+  const chance = metres <= 0 ? 1 : usable <= 0 ? 0 : normalBelow(Math.log(usable / metres) / error);
+  return { wound, tails, joins, usable, error, chance };
+}
+
+/** The chance alone. */
+export function chanceEnough(question: BallQuestion, balls: number, part = 0): number {
+  return chanceFacts(question, balls, part).chance;
 }
 
 /** Fewest whole balls whose chance of being enough is at least `sure` (0.95 for buying). */

@@ -29,6 +29,10 @@ export interface YarnNeed {
   readonly drawer?: { readonly chance: number };
   /** Ends to weave in. */
   readonly ends: number;
+  /** Metres of a gram, and whether the label says so. */
+  readonly meterage: { readonly metresPerGram: number; readonly meterageFrom: 'label' | 'typical' };
+  /** What the chances of balls follow from, where the weight of a ball is known. */
+  readonly question?: BallQuestion;
 }
 
 export interface MeasureRequest extends Omit<PartsRequest, 'stitchWidth' | 'rowHeight' | 'diameters'> {
@@ -92,9 +96,9 @@ export function measure(request: MeasureRequest): YarnNeed[] {
       ...ofPiece.map((part) => ({ part: part.part, metres: spread(pieces * part.metres, error, gauge.source) })),
       { part: 'tails', metres: tails },
     ].filter((part) => part.metres.mid > 0);
-    const need = { letter: yarn.letter, parts, metres, grams, ends };
+    const { metresPerGram, meterageError, meterageFrom } = figure;
+    const need = { letter: yarn.letter, parts, metres, grams, ends, meterage: { metresPerGram, meterageFrom } };
     if (yarn.ballGrams === undefined) return need;
-    const { metresPerGram, meterageError } = figure;
     const question = { metres: made, error, ends, ballGrams: yarn.ballGrams, metresPerGram, meterageError };
     const { balls, chance } = ballsNeeded(question, sure);
     const fewest = Math.max(1, balls - 3);
@@ -102,7 +106,7 @@ export function measure(request: MeasureRequest): YarnNeed[] {
       balls: fewest + i,
       chance: chanceEnough(question, fewest + i),
     }));
-    return { ...need, balls: { count: balls, chance, source }, chances, ...inDrawer(yarn, question) };
+    return { ...need, question, balls: { count: balls, chance, source }, chances, ...inDrawer(yarn, question) };
   });
 }
 

@@ -94,13 +94,19 @@ describe('typical gauge', () => {
 
   it('lets no single figure slip through in any sentence', () => {
     // A hook has its size, whatever the yarn. A short figure leaves its mark to what stands beside it.
-    const { hook: _hook, ...told } = document;
+    const { hook: _hook, workings, ...told } = document;
     const text = JSON.stringify(told, (key, value) => (key === 'short' ? undefined : value));
     const ranges = /[−+]?\d[\d.]*(–| to )[−+]?\d[\d.]* (cm|mm|m|g) typical|about [\d.]+ m\b( typical)?/g;
     expect([...text.matchAll(ranges)].length).toBeGreaterThan(20);
     expect(text.replace(ranges, '').match(/\d (cm|mm|m|g)\b/g)).toBeNull();
     for (const colour of document.colours) expect(colour.balls?.text).toMatch(/^up to \d+ balls? typical$/);
     expect(document.size.differenceWidth).toMatch(/ to .* typical$/);
+    // In a working the mark stands in a column of its own.
+    const { yarn, ends: _ends, ...ofPiece } = workings;
+    const sums = [ofPiece.width, ofPiece.height, ofPiece.time, ...yarn.flatMap((own) => [own.metres, own.balls])];
+    const marked = sums.flatMap((sum) => sum?.parts.filter(({ from }) => from === 'typical') ?? []);
+    expect(marked.length).toBeGreaterThan(8);
+    for (const { amount } of marked) expect(amount).toMatch(/\d–\d|^about /);
   });
 
   it('never calls a size square', () => {

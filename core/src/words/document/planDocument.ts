@@ -47,6 +47,7 @@ import { courseWord, rowBody, rowLine, writeRow } from '../rows/rows.ts';
 import { writing } from '../rows/writing.ts';
 import { type Terms, termed } from '../terms/termed.ts';
 import { legend, type Maker } from '../terms/terms.ts';
+import { printedWorkings } from '../workings/printed.ts';
 
 function rounded(value: number, digits = 3): number {
   return Math.round(value * 10 ** digits) / 10 ** digits;
@@ -381,6 +382,7 @@ export function planDocument(plan: Plan, maker: Partial<Maker> = {}): PlanDocume
     folded: foldedOf(plan),
     cautions: cautionsFor(wish).map((caution) => ({ ...caution, text: told(cautionWords[caution.code]) })),
     ...rowsOf(plan, maker),
+    workings: printedWorkings(plan, terms),
     warnings: plan.warnings.map((problem) => {
       const { facts: _facts, ...rest } = problem;
       return { ...rest, ...problemWords(problem, terms) };

@@ -18,6 +18,8 @@ import { shifted } from '../../plan/route/shifted.ts';
 import type { StrandWay } from '../../plan/route/strands.ts';
 import { sizeAt } from '../../plan/sizes/sizes.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
+import { secondsWorking } from '../../plan/workings/handWorkings.ts';
+import type { Working } from '../../plan/workings/working.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { Measuring, Weighing } from '../../records/logEntry.ts';
 import type { RestKind } from '../../records/restKind.ts';
@@ -77,6 +79,7 @@ export interface RestPlan {
   readonly ends: number;
   /** Seconds still to be worked. */
   readonly time: Estimate;
+  readonly timeWorking: Working;
   readonly rip: RipCost | undefined;
 }
 
@@ -177,6 +180,7 @@ export class Onward {
     const colours = this.coloursOf(costs, rip, stays);
     const chances = colours.flatMap(({ chance }) => chance ?? []);
     const ends = endsOfColours(strands, costs.finish).reduce((sum, each) => sum + each, 0);
+    const hands = this.handworkFrom(costs, ends, rip && stays);
     return {
       kind,
       wish,
@@ -190,7 +194,8 @@ export class Onward {
       colours,
       chance: chances.length === colours.length ? Math.min(...chances) : undefined,
       ends,
-      time: secondsBy(this.work.pace, this.handworkFrom(costs, ends, rip && stays)),
+      time: secondsBy(this.work.pace, hands),
+      timeWorking: secondsWorking(this.work.pace, hands),
       rip,
     };
   }

@@ -68,7 +68,7 @@ export function dayReached(week: Week, from: Day, seconds: number): Day | undefi
 }
 
 /** What is due first is worked first; what has no day comes after, in the order given. */
-export function inTurn(works: readonly Pending[]): Pending[] {
+export function inTurn<Each extends Pending>(works: readonly Each[]): Each[] {
   return [...works].sort((a, b) =>
     (a.due ?? '9999') < (b.due ?? '9999') ? -1 : (a.due ?? '9999') > (b.due ?? '9999') ? 1 : 0,
   );

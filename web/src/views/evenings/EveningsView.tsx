@@ -1,4 +1,5 @@
-import { chanceText, dayWords, hoursText } from '@puntada/core/words';
+import type { Schedule } from '@puntada/core/records';
+import { chanceText, dayWords, hoursText, printedWorking } from '@puntada/core/words';
 import {
   type Day,
   evening,
@@ -12,7 +13,7 @@ import {
 } from '@puntada/core/work';
 import { useState } from 'react';
 import { Link } from 'react-router';
-import { problemsOf, useWorksQuery } from '../../api/api.ts';
+import { problemsOf, usePreferences, useWorksQuery } from '../../api/api.ts';
 import { useScheduleQuery, useSetDueMutation } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
@@ -20,6 +21,7 @@ import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/TextField.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
+import { Worked } from '../../parts/Worked.tsx';
 import { DayField } from './DayField.tsx';
 import { FinishBar, RuleOfDays } from './FinishBar.tsx';
 import { finishScale } from './finishScale.ts';
@@ -69,7 +71,7 @@ export default function EveningsView() {
   );
 }
 
-function ThisEvening({ works, week }: { works: readonly Pending[]; week: Week }) {
+function ThisEvening({ works, week }: { works: Schedule['works']; week: Week }) {
   const sittings = evening(works, week, today());
   const minutes = sittings.reduce((sum, each) => sum + each.minutes, 0);
   const pauses = rests(minutes);
@@ -121,7 +123,7 @@ function ThisEvening({ works, week }: { works: readonly Pending[]; week: Week })
   );
 }
 
-function Works({ works, week }: { works: readonly Pending[]; week: Week }) {
+function Works({ works, week }: { works: Schedule['works']; week: Week }) {
   const found = finishes(works, week, today());
   const scale = finishScale(found, works, today());
   return (
@@ -143,7 +145,14 @@ function Works({ works, week }: { works: readonly Pending[]; week: Week }) {
   );
 }
 
-function OneWork({ work, finish, scale }: { work: Pending; finish: Finish; scale: ReturnType<typeof finishScale> }) {
+interface OneWorkProps {
+  readonly work: Schedule['works'][number];
+  readonly finish: Finish;
+  readonly scale: ReturnType<typeof finishScale>;
+}
+
+function OneWork({ work, finish, scale }: OneWorkProps) {
+  const { told, terms } = usePreferences();
   const [setDue, setting] = useSetDueMutation();
   const { early, likely, late, chance } = finish;
   const sure = (chance ?? 1) >= 0.8;
@@ -154,7 +163,9 @@ function OneWork({ work, finish, scale }: { work: Pending; finish: Finish; scale
           <Link to={`/works/${work.id}/log`} className="text-[18px] font-semibold no-underline hover:underline">
             {work.title}
           </Link>
-          <span className="count text-[15px] text-soft">{hoursText(work.left)} left</span>
+          <span className="count text-[15px] text-soft">
+            <Worked working={printedWorking(work.working, told, terms)}>{hoursText(work.left)} left</Worked>
+          </span>
         </p>
         <FinishBar finish={finish} due={work.due} scale={scale} />
         <p className="text-[16px]">

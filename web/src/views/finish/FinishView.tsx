@@ -9,6 +9,7 @@ import { Choice } from '../../parts/Choice.tsx';
 import { Figure, shownFigure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
+import { Worked } from '../../parts/Worked.tsx';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
 import { FinishDrawing } from './FinishDrawing.tsx';
 
@@ -58,7 +59,7 @@ function Steps({ document, work }: { document: PlanDocument; work: Work }) {
             ))}
           </Step>
         ))}
-        <Step title="Ends" note={`${ends} to weave in`}>
+        <Step title="Ends" note={<Worked working={document.workings.ends}>{`${ends} to weave in`}</Worked>}>
           <p>{document.colours.map((colour) => `${colour.ends} in ${colour.letter} (${colour.name})`).join(', ')}.</p>
           <p>
             Weave each end inside its own colour, three passes, changing direction each time. Knot first or not, as you
@@ -106,7 +107,7 @@ function Outside({ work }: { work: Work }) {
   );
 }
 
-function Step({ title, note, children }: { title: string; note: string; children: React.ReactNode }) {
+function Step({ title, note, children }: { title: string; note: React.ReactNode; children: React.ReactNode }) {
   return (
     <li className="grid gap-x-6 border-b border-rule py-4 md:grid-cols-[190px_minmax(0,1fr)]">
       <div>
@@ -141,7 +142,9 @@ function Off({ document, item }: { document: PlanDocument; item: Item }) {
       ) : null}
       <div className="flex justify-between gap-3 border-b border-rule py-1.5">
         <dt>Total time</dt>
-        <dd className="count">{document.time.text}</dd>
+        <dd className="count">
+          <Worked working={document.workings.time}>{document.time.text}</Worked>
+        </dd>
       </div>
     </dl>
   );

@@ -5,11 +5,15 @@ import {
   type Prepared,
   type Sizes,
   sidesOff,
+  sizeWorkings,
   type TubeMeasure,
   type TubeSize,
   type WidthOffer,
+  type Working,
   type YarnNeed,
+  type YarnWorkings,
 } from '@puntada/core/plan';
+import type { PrintedWorking } from '@puntada/core/records';
 import {
   anyMultipleText,
   arithmeticWords,
@@ -20,15 +24,18 @@ import {
   hoursText,
   lengthFigure,
   metresFigure,
+  printedWorking,
   shortMultiple,
   sourceWords,
   upper,
   upWord,
 } from '@puntada/core/words';
 import type { ReactNode } from 'react';
+import { usePreferences } from '../../api/api.ts';
 import { Craft } from '../../parts/Craft.tsx';
 import { Figure, plain } from '../../parts/Figure.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
+import { Worked } from '../../parts/Worked.tsx';
 import { YarnChip, yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
 
@@ -52,6 +59,10 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
   const off = sidesOff(prepared, { width, height });
   const allowed = `further off than the ${printLength(prepared.tolerance ?? 0, units)} you allow`;
   const rowsWord = upWord(made);
+  const { terms } = usePreferences();
+  const print = (working: Working | undefined) => working && printedWorking(working, units, terms);
+  const size = sizeWorkings({ prepared, width, height });
+  const workings = figures?.workings;
   return (
     <section aria-label="This size in figures" className="grid content-start">
       <div className="flex items-end gap-3">
@@ -59,7 +70,9 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
           className="font-display text-[84px] leading-[0.8] font-bold tracking-tight tabular-nums"
           data-testid="chains"
         >
-          {width.chains || '○'}
+          <Worked working={print(size.chains)} className="underline-offset-8">
+            {width.chains || '○'}
+          </Worked>
         </p>
         <p className="pb-0.5 leading-tight">
           <span className="block text-[18px] font-semibold">
@@ -73,15 +86,17 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
       </div>
       <Why width={width} height={height} sizes={sizes} />
       <dl>
-        <Line term={upper(technique.width.word)} value={String(width.stitches)} />
+        <Line term={upper(technique.width.word)} value={String(width.stitches)} working={print(size.stitches)} />
         <Line
           term={upper(rowsWord)}
           value={String(height.rows)}
+          working={print(size.rows)}
           note={height.asBegun ? 'last row matches the first' : undefined}
         />
         <Line
           term={round ? 'Diameter' : widthTerm(prepared, width)}
           value={lengthFigure(width.width, units)}
+          working={print(size.width)}
           note={wishNote(prepared.width.by, width.width, width.difference, units)}
           off={off.includes('width') ? allowed : undefined}
         />
@@ -90,6 +105,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
           <Line
             term={foundation.circle ? 'Height of the sides' : 'Height'}
             value={lengthFigure(height.height, units)}
+            working={print(size.height)}
             note={wishNote(prepared.height.by, height.height, height.difference, units)}
             off={off.includes('height') ? allowed : undefined}
           />
@@ -101,6 +117,8 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
             key={yarn.letter}
             yarn={yarn}
             need={figures?.yarn[i]}
+            workings={workings?.yarn[i]}
+            print={print}
             stitches={figures?.share[i]}
             of={figures ? figures.share.reduce((sum, count) => sum + count, 0) : 1}
             units={units}
@@ -112,11 +130,13 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
         <Line
           term={<Term name="end">Ends to weave in</Term>}
           value={figures ? String(figures.ends) : '…'}
+          working={print(workings?.ends)}
           note={together}
         />
         <Line
           term="Time"
           value={figures ? hoursText(figures.time) : '…'}
+          working={print(workings?.time)}
           note={prepared.wish.pace ? 'at your pace' : 'at an average pace (yours isn’t known yet)'}
         />
       </dl>
@@ -147,7 +167,6 @@ function wishNote(by: string, size: WidthOffer['width'], difference: number, uni
   return `${differenceFigure(size, difference, units).text} from what you asked${from}`;
 }
 
-/** `6 + 4` of `a multiple of 6 + 4`. */
 /** The arithmetic behind the count, in a line each. */
 function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>) {
   const { works, alike } = sizes.across.multiples;
@@ -181,16 +200,19 @@ interface LineProps {
   readonly term: ReactNode;
   readonly value: string | Pick<Printed, 'text' | 'typical'>;
   readonly note?: string | undefined;
+  readonly working?: PrintedWorking | undefined;
   /** That it is further off the wish than is allowed. */
   readonly off?: string | undefined;
 }
 
-function Line({ term, value, note, off }: LineProps) {
+function Line({ term, value, note, off, working }: LineProps) {
   return (
     <div className="flex items-baseline justify-between gap-3 border-b border-rule py-[5px]">
       <dt className="text-[16px]">{term}</dt>
       <dd className="text-right leading-tight">
-        <Figure of={typeof value === 'string' ? plain(value) : value} className="block text-[18px]" />
+        <Worked working={working} className="block text-[18px] ml-auto">
+          <Figure of={typeof value === 'string' ? plain(value) : value} className="text-[18px]" />
+        </Worked>
         {note ? <span className="text-[14px] text-soft">{note}</span> : null}
         {off ? (
           <span className="block text-[14px] text-ochre">
@@ -206,6 +228,8 @@ function Line({ term, value, note, off }: LineProps) {
 interface YarnLineProps {
   readonly yarn: Prepared['yarns'][number];
   readonly need: YarnNeed | undefined;
+  readonly workings: YarnWorkings | undefined;
+  readonly print: (working: Working | undefined) => PrintedWorking | undefined;
   readonly stitches: number | undefined;
   readonly of: number;
   readonly units: ToldUnit;
@@ -214,7 +238,7 @@ interface YarnLineProps {
 }
 
 /** One colour: what it takes, and its share of the cloth as a bar of its own yarn. */
-function YarnLine({ yarn, need, stitches, of, units, each }: YarnLineProps) {
+function YarnLine({ yarn, need, workings, print, stitches, of, units, each }: YarnLineProps) {
   const share = stitches === undefined ? 0 : stitches / of;
   return (
     <li className="flex items-start gap-3 border-t border-rule py-1.5 first:border-t-0">
@@ -222,16 +246,22 @@ function YarnLine({ yarn, need, stitches, of, units, each }: YarnLineProps) {
       <div className="min-w-0 flex-1">
         <p className="flex items-baseline justify-between gap-2">
           <span className="truncate text-[16px]">{yarn.name}</span>
-          <Figure of={need ? metresFigure(need.metres, units) : plain('…')} className="shrink-0 text-[18px]" />
+          <Worked working={print(workings?.metres)} className="shrink-0">
+            <Figure of={need ? metresFigure(need.metres, units) : plain('…')} className="text-[18px]" />
+          </Worked>
         </p>
         <p className="flex justify-between gap-2 text-[14px] text-soft">
           <span>
             {stitches ?? '…'} stitches{each}, {Math.round(share * 100)} %
           </span>
-          <span>{need?.balls ? ballsFigure(need.balls).text : null}</span>
+          {need?.balls ? <Worked working={print(workings?.balls)}>{ballsFigure(need.balls).text}</Worked> : null}
         </p>
         {need?.drawer ? (
-          <p className="text-[14px] text-soft">What you have is {enoughText(need.drawer.chance)}.</p>
+          <p className="text-[14px] text-soft">
+            <Worked working={print(workings?.drawer)} className="text-left">
+              What you have is {enoughText(need.drawer.chance)}
+            </Worked>
+          </p>
         ) : null}
         <div className="mt-1 h-2 border border-rule bg-sheet">
           <div

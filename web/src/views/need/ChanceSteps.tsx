@@ -1,16 +1,28 @@
 import type { PlanDocument } from '@puntada/core/records';
 import { chanceText } from '@puntada/core/words';
+import { Worked } from '../../parts/Worked.tsx';
 
 type Chance = PlanDocument['colours'][number]['chances'][number];
 
-const sure = 0.95;
+interface Props {
+  readonly chances: readonly Chance[];
+  readonly need: string;
+  /** The chance with which it is to be enough. */
+  readonly sure: number;
+  readonly workings: PlanDocument['workings']['yarn'][number] | undefined;
+}
 
-/** The chance that so many balls are enough, a step for every ball; the line is at 95 %. */
-export function ChanceSteps({ chances, need }: { chances: readonly Chance[]; need: string }) {
+/** The chance that so many balls are enough, a step for every ball; they are filled from the wished chance on. */
+export function ChanceSteps({ chances, need, sure, workings }: Props) {
+  const percent = `${Math.round(100 * sure)} %`;
   return (
     <div>
       <p className="text-[16px]">
-        Buy <b className="count">{need}</b> (95 % sure to be enough).
+        Buy{' '}
+        <b className="count">
+          <Worked working={workings?.balls}>{need}</Worked>
+        </b>{' '}
+        (<Worked working={workings?.chance}>{percent} sure to be enough</Worked>).
       </p>
       <ol
         className="mt-2 flex items-end gap-2 border-b border-ink"
@@ -31,7 +43,7 @@ export function ChanceSteps({ chances, need }: { chances: readonly Chance[]; nee
           );
         })}
       </ol>
-      <p className="pt-1 text-[14px] text-soft">balls; filled where they are at least 95 % sure</p>
+      <p className="pt-1 text-[14px] text-soft">balls; filled where they are at least {percent} sure</p>
     </div>
   );
 }

@@ -12,6 +12,7 @@ import { Figure, shownFigure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { type PlanDraft, usePlanDraft } from '../../parts/usePlanDraft.ts';
+import { Worked } from '../../parts/Worked.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
 import { Beside } from './Beside.tsx';
@@ -63,7 +64,12 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
     <div aria-busy={busy} className={busy ? 'opacity-60' : ''}>
       <ul>
         {document.colours.map((colour) => (
-          <ColourNeed key={colour.letter} colour={colour} wish={wish} />
+          <ColourNeed
+            key={colour.letter}
+            colour={colour}
+            workings={document.workings.yarn.find(({ letter }) => letter === colour.letter)}
+            wish={wish}
+          />
         ))}
       </ul>
       <section className="mt-8">
@@ -116,8 +122,14 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
   );
 }
 
+interface ColourNeedProps {
+  readonly colour: PlanDocument['colours'][number];
+  readonly workings: PlanDocument['workings']['yarn'][number] | undefined;
+  readonly wish: Wish;
+}
+
 /** One colour: the range, where it goes, the balls with their chance, and where each ball ends. */
-function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number]; wish: Wish }) {
+function ColourNeed({ colour, workings, wish }: ColourNeedProps) {
   const yarn = wish.yarns.find((each) => each.letter === colour.letter);
   const whole = (colour.metres.low + colour.metres.high) / 2;
   return (
@@ -127,10 +139,14 @@ function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number];
         <div className="min-w-0">
           <h2 className="truncate text-[19px]">{colour.name}</h2>
           <p className="leading-tight">
-            <Figure of={shownFigure(colour.metres)} className="text-[26px]" />
+            <Worked working={workings?.metres}>
+              <Figure of={shownFigure(colour.metres)} className="text-[26px]" />
+            </Worked>
           </p>
           <p>
-            <Figure of={shownFigure(colour.grams)} className="text-[16px]" />
+            <Worked working={workings?.grams}>
+              <Figure of={shownFigure(colour.grams)} className="text-[16px]" />
+            </Worked>
           </p>
         </div>
       </div>
@@ -157,7 +173,7 @@ function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number];
       </table>
       <div className="self-start">
         {colour.chances.length ? (
-          <ChanceSteps chances={colour.chances} need={colour.balls?.short ?? ''} />
+          <ChanceSteps sure={wish.sure} chances={colour.chances} need={colour.balls?.short ?? ''} workings={workings} />
         ) : (
           <p className="text-[15px] text-soft">
             Add grams and metres per ball on the Idea page to see how many balls to buy.
@@ -165,7 +181,11 @@ function ColourNeed({ colour, wish }: { colour: PlanDocument['colours'][number];
         )}
         {colour.drawer ? (
           <p className="mt-2 text-[15px]">
-            What you have is <b className="font-semibold">{enoughText(colour.drawer.chance)}</b>.
+            What you have is{' '}
+            <b className="font-semibold">
+              <Worked working={workings?.drawer}>{enoughText(colour.drawer.chance)}</Worked>
+            </b>
+            .
           </p>
         ) : null}
         {colour.ballEnds.map((end) => (

@@ -1,6 +1,6 @@
 import { type Problem, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { Work } from '@puntada/core/records';
-import { finishedFigure, hoursText, metresText, restName } from '@puntada/core/words';
+import { finishedFigure, hoursText, metresText, printedWorking, restName } from '@puntada/core/words';
 import type { Position, RestPlan } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -27,7 +27,7 @@ async function ripBack({ id, progress }: Work, to: Position): Promise<Problem | 
 
 /** The way that is looked at: its cloth, what it costs against the plan, and to take it. */
 export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; planned: RestPlan }) {
-  const { told } = usePreferences();
+  const { told, terms } = usePreferences();
   const navigate = useNavigate();
   const [go, going] = useGoOnwardMutation();
   const [ripping, setRipping] = useState<'going' | readonly Problem[]>([]);
@@ -83,7 +83,11 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
       <dl className="border-t border-rule text-[16px]">
         <TermLine term="Size" value={finishedFigure(plan.width, plan.height, told, plan.circle)} />
         <TermLine term="Ends to weave in" value={String(plan.ends)} />
-        <TermLine term="Time left" value={hoursText(plan.time)} />
+        <TermLine
+          term="Time left"
+          value={hoursText(plan.time)}
+          working={printedWorking(plan.timeWorking, told, terms)}
+        />
         {plan.rip ? (
           <TermLine
             term="Rip back"

@@ -1,4 +1,7 @@
-import type { PlanDocument, WorkSummary } from '@puntada/core/records';
+import type { Working } from '@puntada/core/plan';
+import type { PlanDocument, PrintedWorking, WorkSummary } from '@puntada/core/records';
+import { printedWorking } from '@puntada/core/words';
+import { ballsToBuy, buyingWorking, priceWorking, type ShoppingNeed } from '@puntada/core/work';
 import { useEffect, useMemo, useState } from 'react';
 import { usePreferences, useWorksQuery } from '../../api/api.ts';
 import { useDrawerQuery } from '../../api/records.ts';
@@ -6,18 +9,14 @@ import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Figure, shownFigure } from '../../parts/Figure.tsx';
 import { Skeleton } from '../../parts/Skeleton.tsx';
+import { Worked } from '../../parts/Worked.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { planner } from '../../worker/planner.ts';
 
-interface Need {
-  readonly work: string;
-  readonly letter: string;
+interface Need extends ShoppingNeed {
   readonly metres: ReturnType<typeof shownFigure>;
-  /** Whole balls it takes; unknown where the label is. */
-  readonly balls: number | undefined;
   readonly typical: boolean;
-  /** Balls that are set aside or at hand already. */
-  readonly has: number;
+  readonly working: PrintedWorking | undefined;
 }
 
 /** What is to be bought for every work that is only wished for, by yarn. */
@@ -26,9 +25,12 @@ export default function ShoppingView() {
   const { data: drawer } = useDrawerQuery();
   const wished = useMemo(() => works?.filter((work) => work.state === 'wished' && !work.archived), [works]);
   const { plans, counted } = usePlans(wished);
+  const { told, terms } = usePreferences();
+  const print = (working: Working | undefined) => working && printedWorking(working, told, terms);
   const byYarn = new Map<string, { shade: string; name: string; price: number | undefined; needs: Need[] }>();
   for (const work of wished ?? []) {
-    for (const colour of plans?.get(work.id)?.colours ?? []) {
+    const plan = plans?.get(work.id);
+    for (const colour of plan?.colours ?? []) {
       const yarn = work.wish.yarns.find((each) => each.letter === colour.letter);
       if (!yarn) continue;
       const key = `${yarn.name} ${yarn.shade} ${yarn.ballMetres ?? ''}`;
@@ -40,6 +42,7 @@ export default function ShoppingView() {
         metres: shownFigure(colour.metres),
         balls: colour.balls?.count,
         typical: colour.metres.source === 'typical',
+        working: plan?.workings.yarn.find(({ letter }) => letter === colour.letter)?.metres,
         has: yarn.balls ?? 0,
       });
       byYarn.set(key, known);
@@ -76,16 +79,23 @@ export default function ShoppingView() {
                     className="flex justify-between gap-4 border-b border-rule py-1 last:border-0"
                   >
                     <span className="min-w-0">{need.work}</span>
-                    <Figure of={need.metres} className="shrink-0 text-[15px]" />
+                    <Worked working={need.working} className="shrink-0">
+                      <Figure of={need.metres} className="text-[15px]" />
+                    </Worked>
                   </li>
                 ))}
               </ul>
               <p className="md:text-right">
-                <span className="count text-[20px]">{together(needs)}</span>
+                <span className="count text-[20px]">
+                  <Worked working={print(buyingWorking(needs))}>{together(needs)}</Worked>
+                </span>
                 {already(needs) ? <span className="block text-[14px] text-soft">{already(needs)}</span> : null}
-                {price === undefined || !toBuy(needs) ? null : (
+                {price === undefined || !ballsToBuy(needs) ? null : (
                   <span className="block text-[14px] text-soft">
-                    {(price * toBuy(needs)).toFixed(2)} at {price.toFixed(2)} per ball
+                    <Worked working={print(priceWorking(needs, price))}>
+                      {(price * ballsToBuy(needs)).toFixed(2)}
+                    </Worked>{' '}
+                    at {price.toFixed(2)} per ball
                   </span>
                 )}
               </p>
@@ -106,14 +116,9 @@ export default function ShoppingView() {
   );
 }
 
-/** Balls still to be bought. */
-function toBuy(needs: readonly Need[]): number {
-  return needs.reduce((total, need) => total + Math.max(0, (need.balls ?? 0) - need.has), 0);
-}
-
 function together(needs: readonly Need[]): string {
   if (needs.some((need) => need.balls === undefined)) return 'label unknown';
-  const sum = toBuy(needs);
+  const sum = ballsToBuy(needs);
   if (!sum) return 'nothing to buy';
   const upTo = needs.some((need) => need.typical) ? 'up to ' : '';
   return `${upTo}${sum} ${sum === 1 ? 'ball' : 'balls'}`;

@@ -1,0 +1,57 @@
+import type { Yarn } from '../../craft/yarn/yarn.ts';
+import { type Handwork, steadySeconds } from '../pace/hours.ts';
+import { type OwnPace, secondsBy, unknownPace } from '../pace/ownPace.ts';
+import type { Piece } from '../piece/piece.ts';
+import type { Prepared } from '../wish/prepare.ts';
+import { amountOf, exactly, type Working, type WorkingPart } from './working.ts';
+
+/** The time at the hook of a whole piece. */
+export function timeWorking({ wish }: Prepared, { hands }: Pick<Piece, 'hands'>): Working {
+  return secondsWorking(wish.pace ?? unknownPace, hands);
+}
+
+/** The time that a hand takes for work, by what it does, the most of it first. */
+export function secondsWorking(pace: OwnPace, hands: Handwork): Working {
+  const time = secondsBy(pace, hands);
+  const parts = [...hands].map(([act, seconds]): WorkingPart => {
+    const clocked = pace.acts.find((each) => each.act === act);
+    const mid = pace.ratio * seconds * (clocked?.factor ?? 1);
+    const count = Math.round(seconds / steadySeconds(act));
+    return {
+      code: 'act',
+      facts: { act, count, each: mid / count },
+      // The range is of the whole: every part takes the same share of it.
+      amount: { low: (mid * time.low) / time.mid, mid, high: (mid * time.high) / time.mid },
+      source: clocked ? 'piece' : 'typical',
+    };
+  });
+  parts.sort((a, b) => b.amount.mid - a.amount.mid);
+  return { of: 'time', unit: 's', by: 'sum', parts, total: amountOf(time) };
+}
+
+/** Ends to weave in: those of the cloths, colour by colour, and those of the finishing. */
+export function endsWorking({ wish, yarns }: Prepared, { strands, finish, yarn }: Piece): Working {
+  const { pieces } = wish;
+  const ofCloth = yarns.flatMap((each: Yarn, colour): WorkingPart[] => {
+    const ends = strands.totals.reduce((sum, total, i) => sum + (strands.colourOf[i] === colour ? total.ends : 0), 0);
+    if (!ends) return [];
+    return [
+      {
+        code: 'ends-cloth',
+        facts: { letter: each.letter, name: each.name, ends, pieces },
+        amount: exactly(ends * pieces),
+      },
+    ];
+  });
+  const ofFinish = finish
+    .filter(({ ends }) => ends > 0)
+    .map(
+      ({ part, ends, times }): WorkingPart => ({
+        code: 'ends-finish',
+        facts: { part, ends, times },
+        amount: exactly(ends * times),
+      }),
+    );
+  const total = yarn.reduce((sum, need) => sum + need.ends, 0);
+  return { of: 'ends', unit: 'count', by: 'sum', parts: [...ofCloth, ...ofFinish], total: exactly(total) };
+}

@@ -1,0 +1,64 @@
+import type { Piece } from '../piece/piece.ts';
+import type { Plan } from '../piece/plan.ts';
+import type { Prepared } from '../wish/prepare.ts';
+import { endsWorking, timeWorking } from './handWorkings.ts';
+import { chainsWorking, heightWorking, rowsWorking, stitchesWorking, widthWorking } from './sizeWorkings.ts';
+import type { Working } from './working.ts';
+import { ballsWorking, chanceWorking, gramsWorking, metresWorking } from './yarnWorkings.ts';
+
+/** How the figures of one colour come about. */
+export interface YarnWorkings {
+  readonly letter: string;
+  readonly metres: Working;
+  readonly grams: Working;
+  readonly balls?: Working | undefined;
+  /** That the balls to buy are enough. */
+  readonly chance?: Working | undefined;
+  /** That what lies in the drawer is enough. */
+  readonly drawer?: Working | undefined;
+}
+
+/** How the figures of a piece come about. */
+export interface PieceWorkings {
+  readonly yarn: readonly YarnWorkings[];
+  readonly ends: Working;
+  readonly time: Working;
+}
+
+/** How the figures of a size come about. */
+export interface SizeWorkings {
+  /** Nothing where it begins without a chain. */
+  readonly chains?: Working | undefined;
+  readonly stitches: Working;
+  readonly rows: Working;
+  readonly width: Working;
+  readonly height: Working;
+}
+
+/** How the numbers of a size come about; it need not be laid for it. */
+export function sizeWorkings({ prepared, width, height }: Pick<Plan, 'prepared' | 'width' | 'height'>): SizeWorkings {
+  return {
+    chains: chainsWorking(prepared, width),
+    stitches: stitchesWorking(width),
+    rows: rowsWorking(height),
+    width: widthWorking(prepared, width, height),
+    height: heightWorking(prepared, height),
+  };
+}
+
+/** How yarn, ends and time of a piece come about. */
+export function pieceWorkings(prepared: Prepared, piece: Piece): PieceWorkings {
+  const { pieces, sure } = prepared.wish;
+  const yarn = piece.yarn.map((need, colour): YarnWorkings => {
+    const own = prepared.yarns[colour];
+    return {
+      letter: need.letter,
+      metres: metresWorking(need, pieces * (piece.share[colour] ?? 0)),
+      grams: gramsWorking(need),
+      balls: ballsWorking(need, sure),
+      chance: need.balls && chanceWorking(need, need.balls.count),
+      drawer: need.drawer && chanceWorking(need, own?.balls ?? 0, own?.partGrams ?? 0),
+    };
+  });
+  return { yarn, ends: endsWorking(prepared, piece), time: timeWorking(prepared, piece) };
+}

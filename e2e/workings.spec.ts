@@ -1,0 +1,119 @@
+import type { Page } from '@playwright/test';
+import { begunCloth, expect, type TestServer, test, wishedCloth } from './server.ts';
+
+interface Opened {
+  readonly heading: string;
+  readonly total: readonly number[];
+  readonly parts: readonly (readonly number[])[];
+  readonly shown: string;
+}
+
+/** Opens each number of a page that can be opened, one after the other, and reads what stands in it. */
+async function openAll(page: Page): Promise<Opened[]> {
+  const numbers = page.locator('[data-working]');
+  await expect(numbers.first()).toBeVisible();
+  const opened: Opened[] = [];
+  for (let i = 0; i < (await numbers.count()); i++) {
+    const number = numbers.nth(i);
+    await number.focus();
+    await page.keyboard.press('Enter');
+    const table = page.getByRole('dialog').getByRole('table');
+    await expect(table).toBeVisible();
+    const read = async (place: string) =>
+      (
+        await table.locator(`${place} data`).evaluateAll((all) => all.map((each) => each.getAttribute('value') ?? ''))
+      ).map((value) => value.split(' ').map(Number));
+    const [total = []] = await read('tfoot');
+    const parts = await read('tbody');
+    const heading = await table.locator('caption').innerText();
+    opened.push({ heading, total, parts, shown: await number.innerText() });
+    await page.keyboard.press('Escape');
+    await expect(table).toBeHidden();
+    await expect(number).toBeFocused();
+  }
+  return opened;
+}
+
+/** Every sum adds up, low ends and high ends; what is a chance is one. */
+function proveSums(opened: readonly Opened[]): void {
+  for (const { heading, total, parts } of opened) {
+    if (heading === 'How likely it is enough') {
+      expect([heading, (total[0] ?? -1) >= 0 && (total[0] ?? 2) <= 1]).toEqual([heading, true]);
+      continue;
+    }
+    for (const end of [0, 1]) {
+      const sum = parts.reduce((all, part) => all + (part[end] ?? Number.NaN), 0);
+      expect(sum).toBeCloseTo(total[end] ?? Number.NaN, 6);
+    }
+  }
+}
+
+const yarns = [
+  { letter: 'A', name: 'Oat', shade: '#e9dfc4', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50, balls: 1 },
+  { letter: 'B', name: 'Kelp', shade: '#24476b', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50, balls: 0 },
+];
+
+/** A cloth that is only wished for, with labels and a border. */
+const labelled = (server: TestServer) => wishedCloth(server, { yarns, border: { rounds: 1 }, closing: true });
+
+test('on the mat every number opens its sum with Enter, and nothing is begun by it', async ({ page, server }) => {
+  const id = await labelled(server);
+  await page.goto(`${server.address}/works/${id}/size`);
+  await expect(page.locator('[data-working="time"]')).toBeVisible();
+  const opened = await openAll(page);
+  expect(new Set(opened.map(({ heading }) => heading))).toEqual(
+    new Set([
+      'How many chains',
+      'How wide, in stitches',
+      'How high, in rows',
+      'How wide',
+      'How high',
+      'How much yarn',
+      'How many balls',
+      'How likely it is enough',
+      'How many ends',
+      'How long',
+    ]),
+  );
+  proveSums(opened);
+  // What is shown is what its sum comes to: 36 stitches and one chain to turn.
+  expect(opened.find(({ heading }) => heading === 'How many chains')).toMatchObject({ shown: '37', total: [37, 37] });
+  const { state } = await server.get<{ state: string }>(`/works/${id}`);
+  expect(state).toBe('wished');
+});
+
+test('so do those of yarn, finishing, shopping list, evenings and the rest of a work', async ({ page, server }) => {
+  const id = await labelled(server);
+  const begun = await begunCloth(server, { title: 'Cloth by the window' });
+  const views: [path: string, headings: readonly string[]][] = [
+    [`/works/${id}/yarn`, ['How much yarn', 'How heavy', 'How many balls', 'How likely it is enough']],
+    [`/works/${id}/finish`, ['How many ends', 'How long']],
+    ['/shopping', ['How much yarn', 'How many balls']],
+    ['/evenings', ['How long']],
+    [`/works/${begun}/onward`, ['How long']],
+  ];
+  for (const [path, headings] of views) {
+    await page.goto(`${server.address}${path}`);
+    const opened = await openAll(page);
+    expect([path, [...new Set(opened.map(({ heading }) => heading))].sort()]).toEqual([path, [...headings].sort()]);
+    proveSums(opened);
+  }
+});
+
+test('what a price is made of is a tap away', async ({ page, ownServer: server }) => {
+  const yarn = { line: 'Skerry cotton', fibre: 'cotton', weight: 4, ballMetres: 85, ballGrams: 50, balls: 0 };
+  const { id: drawer } = await server.post<{ id: string }>('/drawer', {
+    yarn: { ...yarn, name: 'Oat', shade: '#e9dfc4', price: 3.2 },
+  });
+  for (const title of ['Cloth one', 'Cloth two']) {
+    await wishedCloth(server, { title, yarns: yarns.map((each) => ({ ...each, balls: 0, drawer })) });
+  }
+  await page.goto(`${server.address}/shopping`);
+  const price = page.locator('[data-working="price"]').first();
+  await price.click();
+  const table = page.getByRole('dialog', { name: 'What it costs' }).getByRole('table');
+  await expect(table.getByRole('row')).toHaveCount(3);
+  const values = await table.locator('data').evaluateAll((all) => all.map((each) => Number(each.textContent)));
+  expect((values[0] ?? 0) + (values[1] ?? 0)).toBeCloseTo(values[2] ?? Number.NaN, 9);
+  expect(Number(await price.innerText())).toBe(values[2]);
+});
