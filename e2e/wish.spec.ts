@@ -8,7 +8,7 @@ test('a chain already made: 52 is refused with its nearest, 41 is legal but not 
   await expect(page.getByRole('alert').first()).toContainText('this field counts chains');
   await page.getByLabel('Chains in it').fill('52');
   await page.getByRole('button', { name: 'See sizes' }).click();
-  const wrong = page.locator('#width-wrong');
+  const wrong = page.locator('[id="width.count-wrong"]');
   await expect(wrong).toContainText('52 chains make 51 stitches');
   await expect(wrong).toContainText('Use 49 or 53 chains.');
   await expect(page.getByLabel('Chains in it')).toBeFocused();
@@ -55,7 +55,7 @@ test('a gauge of zero is refused at its field', async ({ page, server }) => {
   await page.getByRole('radio', { name: 'I counted it' }).click();
   await page.getByLabel('Stitches', { exact: true }).fill('0');
   await page.getByRole('button', { name: 'See sizes' }).click();
-  await expect(page.locator('#stitchCount-wrong')).toContainText('is too small');
+  await expect(page.locator('[id="gauge.stitches.count-wrong"]')).toContainText('is too small');
 });
 
 test('inches, yarns and the foundation of hdc are kept as they were chosen', async ({ page, server }) => {

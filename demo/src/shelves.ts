@@ -100,5 +100,12 @@ export const swatches: readonly DemoSwatch[] = [
 /** A wish that somebody began to type and left when the kettle boiled. */
 export const halfTyped = {
   title: 'Something for the window seat',
-  form: { title: 'Something for the window seat', item: 'cushion cover', width: '', height: '38' },
+  form: {
+    format: 'puntada-draft',
+    version: 2,
+    title: 'Something for the window seat',
+    item: 'cushion cover',
+    width: { length: '' },
+    height: { length: '38' },
+  },
 } as const;

@@ -32,6 +32,7 @@ export {
 } from './answers.ts';
 export { type Backup, backupRecord, type Contents, contentsSchema, setNewerApart, weekSchema } from './backup.ts';
 export { type FrozenWork, frozenRecord } from './begun.ts';
+export { draftLabel, draftRecord } from './draft.ts';
 export { type DrawerYarn, drawerYarnRecord, drawerYarnSchema } from './drawerYarn.ts';
 export { type FormerPlan, handoverRecord, type KeptWork, keptWorkSchema, type UnreadWork } from './keptWork.ts';
 export {

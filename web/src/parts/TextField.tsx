@@ -39,36 +39,3 @@ export function TextField({ label, value, onChange, wrong, after, className = ''
     </div>
   );
 }
-
-/** One of several, from a list. */
-export function SelectField({
-  label,
-  value,
-  onChange,
-  children,
-  wrong,
-}: {
-  label: string;
-  value: string;
-  onChange: (value: string) => void;
-  children: ReactNode;
-  wrong?: string | undefined;
-}) {
-  const id = useId();
-  return (
-    <div className="min-w-0">
-      <label htmlFor={id} className="label">
-        {label}
-      </label>
-      <select id={id} className="field" value={value} onChange={(event) => onChange(event.target.value)}>
-        {children}
-      </select>
-      {wrong ? (
-        <p role="alert" className="mt-1 text-[14px] text-brick">
-          <span aria-hidden>✕ </span>
-          {wrong}
-        </p>
-      ) : null}
-    </div>
-  );
-}

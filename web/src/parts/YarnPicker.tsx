@@ -1,6 +1,6 @@
 import type { DrawerYarn, StoredYarn } from '@puntada/core/records';
 import { useDrawerQuery } from '../api/records.ts';
-import { SelectField } from './TextField.tsx';
+import { SelectField } from './SelectField.tsx';
 
 /** A yarn out of the drawer for one colour; nothing to choose from while the drawer is empty. */
 export function YarnPicker({

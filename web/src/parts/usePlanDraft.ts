@@ -2,6 +2,7 @@ import type { Problem } from '@puntada/core/craft';
 import type { Wish, Work } from '@puntada/core/records';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { problemsOf, useChangeWorkMutation } from '../api/api.ts';
+import { type History, type Move, noHistory, stepped, takenBack, takenUp } from './history.ts';
 
 export type SaveState = 'saved' | 'saving' | 'unsaved' | 'stale';
 
@@ -22,12 +23,8 @@ export interface PlanDraft {
 }
 
 const wait = 400;
-/** Changes that can be taken back. */
-const remembered = 200;
-
 /** What can be taken back of each work, and up again, as long as the page is open: from whichever view. */
-const steps = new Map<string, { readonly past: readonly Wish[]; readonly future: readonly Wish[] }>();
-const none = { past: [], future: [] };
+const steps = new Map<string, History<Wish>>();
 
 /** A wish while it is being planned: shown at once, saved a moment later, never over a change made elsewhere. */
 export function usePlanDraft(work: Work): PlanDraft {
@@ -40,7 +37,7 @@ export function usePlanDraft(work: Work): PlanDraft {
   const running = useRef(false);
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const id = work.id;
-  const { past, future } = steps.get(id) ?? none;
+  const history: History<Wish> = steps.get(id) ?? noHistory;
 
   const flush = useCallback(async () => {
     if (running.current) return;
@@ -77,24 +74,18 @@ export function usePlanDraft(work: Work): PlanDraft {
 
   const change = useCallback(
     (part: Partial<Wish>) => {
-      const { past: before } = steps.get(id) ?? none;
-      steps.set(id, { past: [...before.slice(1 - remembered), latest.current], future: [] });
+      steps.set(id, stepped(steps.get(id) ?? noHistory, latest.current));
       show({ ...latest.current, ...part });
     },
     [id, show],
   );
-  const undo = () => {
-    const before = past.at(-1);
-    if (!before) return;
-    steps.set(id, { past: past.slice(0, -1), future: [latest.current, ...future] });
-    show(before);
+  const move = (to: Move<Wish>) => {
+    if (!to) return;
+    steps.set(id, to.history);
+    show(to.shown);
   };
-  const redo = () => {
-    const [next, ...later] = future;
-    if (!next) return;
-    steps.set(id, { past: [...past, latest.current], future: later });
-    show(next);
-  };
+  const undo = () => move(takenBack(history, latest.current));
+  const redo = () => move(takenUp(history, latest.current));
 
   // What was changed a moment ago is sent when the maker leaves this view or closes the page.
   useEffect(() => {
@@ -120,6 +111,6 @@ export function usePlanDraft(work: Work): PlanDraft {
     timer.current = undefined;
   }, []);
 
-  const back = { undo: past.length ? undo : undefined, redo: future.length ? redo : undefined };
+  const back = { undo: history.past.length ? undo : undefined, redo: history.future.length ? redo : undefined };
   return { wish, change, ...back, handOver, state, problems, revision: revision.current, takeFresh };
 }

@@ -9,6 +9,7 @@ import { Shelves } from '../../app/Shelves.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
+import { SelectField } from '../../parts/SelectField.tsx';
 import { useGrowing } from '../../parts/useGrowing.ts';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
@@ -98,17 +99,14 @@ export default function BookView() {
             <input id="find" className="field" value={text} onChange={(event) => setText(event.target.value)} />
           </div>
           <div className="w-[240px]">
-            <label htmlFor="in" className="label">
-              Technique
-            </label>
-            <select id="in" className="field" value={technique} onChange={(event) => change('in', event.target.value)}>
+            <SelectField label="Technique" value={technique} onChange={(key) => change('in', key)}>
               <option value="">any</option>
               {techniques.map((each) => (
                 <option key={each.key} value={each.key}>
                   {told(techniqueWords(each.key).name)}
                 </option>
               ))}
-            </select>
+            </SelectField>
           </div>
           <Labelled label="Look">
             <Choice

@@ -4,7 +4,8 @@ import { fibreName, weightName } from '@puntada/core/words';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { useProblemWords } from '../../parts/Craft.tsx';
-import { SelectField, TextField } from '../../parts/TextField.tsx';
+import { SelectField } from '../../parts/SelectField.tsx';
+import { TextField } from '../../parts/TextField.tsx';
 import { readYarn, type YarnValues } from './yarnForm.ts';
 
 interface Props {

@@ -19,7 +19,7 @@ import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
-import { SelectField } from '../../parts/TextField.tsx';
+import { SelectField } from '../../parts/SelectField.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { Worked } from '../../parts/Worked.tsx';
 import { DayField } from './DayField.tsx';

@@ -10,7 +10,8 @@ import { Choice } from '../../parts/Choice.tsx';
 import { Craft, useProblemText } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
-import { SelectField, TextField } from '../../parts/TextField.tsx';
+import { SelectField } from '../../parts/SelectField.tsx';
+import { TextField } from '../../parts/TextField.tsx';
 
 /** A finished piece counted and measured, to make another like it: it is the best swatch there is. */
 export function FinishedPiece() {
@@ -51,15 +52,13 @@ export function FinishedPiece() {
       state: {
         form: {
           item,
-          widthBy: 'stitches',
-          width: wide.by === 'stitches' ? String(wide.count) : '',
-          heightBy: 'rows',
-          height: high.by === 'rows' ? String(high.count) : '',
-          gaugeFrom: 'counted',
-          stitchCount: String(gauge.stitches.count),
-          stitchSpan: gauge.stitches.over,
-          rowCount: String(gauge.rows.count),
-          rowSpan: gauge.rows.over,
+          width: { by: 'stitches', count: wide.by === 'stitches' ? String(wide.count) : '' },
+          height: { by: 'rows', count: high.by === 'rows' ? String(high.count) : '' },
+          gauge: {
+            from: 'counted',
+            stitches: { count: String(gauge.stitches.count), over: gauge.stitches.over },
+            rows: { count: String(gauge.rows.count), over: gauge.rows.over },
+          },
         },
       },
     });

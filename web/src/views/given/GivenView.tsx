@@ -8,6 +8,7 @@ import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { SelectField } from '../../parts/SelectField.tsx';
 import { FinishedPiece } from './FinishedPiece.tsx';
 
 const ways = ['sc-2nd', 'hdc-2nd', 'hdc-3rd', 'hdc-3rd-counted', 'dc-4th', 'dc-3rd', 'dc-3rd-counted'] as const;
@@ -53,18 +54,13 @@ function AsGiven() {
         <Typed id="multiple" label="Stitch multiple, as written" value={multiple} onChange={setMultiple} />
         <div className="grid gap-4 sm:grid-cols-[140px_minmax(0,1fr)]">
           <Typed id="chain" label="Chains" value={chain} onChange={setChain} />
-          <div>
-            <label htmlFor="way" className="label">
-              First stitch goes into
-            </label>
-            <select id="way" className="field" value={way} onChange={(event) => setWay(event.target.value)}>
-              {ways.map((key) => (
-                <option key={key} value={key}>
-                  {told(`{${findFoundation(key)?.stitch ?? ''}}`)}: {told(foundationWords({ key }))}
-                </option>
-              ))}
-            </select>
-          </div>
+          <SelectField label="First stitch goes into" value={way} onChange={setWay}>
+            {ways.map((key) => (
+              <option key={key} value={key}>
+                {told(`{${findFoundation(key)?.stitch ?? ''}}`)}: {told(foundationWords({ key }))}
+              </option>
+            ))}
+          </SelectField>
         </div>
         <Typed id="row" label="One row, with the repeat between two bars" value={row} onChange={setRow} />
         <p className="text-[15px] text-soft">
@@ -81,7 +77,9 @@ function AsGiven() {
         </p>
         <div className="mt-3 flex flex-wrap gap-3">
           {verdict?.stitches ? (
-            <Button onClick={() => navigate('/wish', { state: { form: { widthBy: 'chain', width: chain.trim() } } })}>
+            <Button
+              onClick={() => navigate('/wish', { state: { form: { width: { by: 'chain', count: chain.trim() } } } })}
+            >
               Start a project with {chain.trim()} chains
             </Button>
           ) : null}

@@ -4,6 +4,7 @@ import { sizeText } from '@puntada/core/words';
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
+import { SelectField } from '../../parts/SelectField.tsx';
 import { planner } from '../../worker/planner.ts';
 import type { PatternFigures } from '../../worker/planner.worker.ts';
 
@@ -37,14 +38,10 @@ export function Beside({ wish }: { wish: Wish }) {
       <div className="flex flex-wrap gap-4 py-3">
         {others.map((key, i) => (
           <div key={i === 0 ? 'first' : 'second'} className="w-[250px]">
-            <label htmlFor={`beside-${i}`} className="label">
-              {i === 0 ? 'Compare with' : 'and'}
-            </label>
-            <select
-              id={`beside-${i}`}
-              className="field"
+            <SelectField
+              label={i === 0 ? 'Compare with' : 'and'}
               value={key}
-              onChange={(event) => setOthers(others.with(i, event.target.value))}
+              onChange={(next) => setOthers(others.with(i, next))}
             >
               <option value="">nothing</option>
               {patternBook.map((pattern) => (
@@ -52,7 +49,7 @@ export function Beside({ wish }: { wish: Wish }) {
                   {pattern.name}
                 </option>
               ))}
-            </select>
+            </SelectField>
           </div>
         ))}
       </div>

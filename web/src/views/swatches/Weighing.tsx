@@ -3,7 +3,8 @@ import type { Swatch } from '@puntada/core/records';
 import { problemText } from '@puntada/core/words';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
-import { SelectField, TextField } from '../../parts/TextField.tsx';
+import { SelectField } from '../../parts/SelectField.tsx';
+import { TextField } from '../../parts/TextField.tsx';
 import { useGrams } from '../../parts/useGrams.ts';
 import type { SwatchWork } from '../../worker/swatchWork.ts';
 

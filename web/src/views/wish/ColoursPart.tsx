@@ -12,16 +12,17 @@ import { fibreName, weightName } from '@puntada/core/words';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { useProblemWords } from '../../parts/Craft.tsx';
+import { SelectField } from '../../parts/SelectField.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { YarnPicker } from '../../parts/YarnPicker.tsx';
 import { Contrast } from './Contrast.tsx';
-import { Field, FieldError, Part } from './Field.tsx';
+import { Field, FieldError, Part, SelectOf } from './Field.tsx';
 import type { WishFormValues } from './wishForm.ts';
 
 /** The yarns: from the drawer or typed, with what the label says as far as there is one. */
 export function ColoursPart() {
   const { watch, register, setValue } = useFormContext<WishFormValues>();
-  const { yarns, pattern, numbers } = watch();
+  const { yarns, pattern } = watch();
   const pick = (i: number, stored: StoredYarn | undefined) => {
     const set = (name: string, value: string) =>
       setValue(`yarns.${i}.${name}` as 'title', value, { shouldDirty: true });
@@ -67,20 +68,20 @@ export function ColoursPart() {
             </label>
             <div className="grid gap-3 sm:grid-cols-[minmax(0,1fr)_145px_104px_74px_74px]">
               <Field name={`yarns.${i}.name`} label={`Name of ${yarn.letter}`} />
-              <Select name={`yarns.${i}.weight`} label="Weight">
+              <SelectOf name={`yarns.${i}.weight`} label="Weight">
                 {weightClasses.map((weight) => (
                   <option key={weight} value={weight}>
                     {weight} {weightName(weight)}
                   </option>
                 ))}
-              </Select>
-              <Select name={`yarns.${i}.fibre`} label="Fibre">
+              </SelectOf>
+              <SelectOf name={`yarns.${i}.fibre`} label="Fibre">
                 {fibres.map((fibre) => (
                   <option key={fibre} value={fibre}>
                     {fibreName(fibre)}
                   </option>
                 ))}
-              </Select>
+              </SelectOf>
               <Field name={`yarns.${i}.ballMetres`} label="m per ball" inputMode="decimal" className="count" />
               <Field name={`yarns.${i}.ballGrams`} label="g per ball" inputMode="decimal" className="count" />
               <div className="flex flex-wrap gap-3 sm:col-span-full">
@@ -104,21 +105,13 @@ export function ColoursPart() {
                 </div>
                 {yarns.length > 1 ? (
                   <div className="w-[96px]">
-                    <label htmlFor={`deal-${i}`} className="label">
-                      Letter
-                    </label>
-                    <select
-                      id={`deal-${i}`}
-                      className="field"
-                      value={yarn.letter}
-                      onChange={(event) => deal(i, event.target.value)}
-                    >
+                    <SelectField label="Letter" value={yarn.letter} onChange={(letter) => deal(i, letter)}>
                       {yarns.map(({ letter }) => (
                         <option key={letter} value={letter}>
                           {letter}
                         </option>
                       ))}
-                    </select>
+                    </SelectField>
                   </div>
                 ) : null}
               </div>
@@ -126,7 +119,7 @@ export function ColoursPart() {
           </div>
         ))}
         <FieldError name="yarns" />
-        <Contrast yarns={yarns} run={narrowestRun(pattern, numbers)} />
+        <Contrast yarns={yarns} run={narrowestRun(pattern.key, pattern.numbers)} />
       </div>
     </Part>
   );
@@ -173,20 +166,6 @@ function LabelLine({ index }: { index: number }) {
       {read && !read.ok ? (
         <p className="mt-1 text-[14px] text-soft">{read.problems[0] ? words(read.problems[0]).hint : null}</p>
       ) : null}
-    </div>
-  );
-}
-
-function Select({ name, label, children }: { name: string; label: string; children: React.ReactNode }) {
-  const { register } = useFormContext<WishFormValues>();
-  return (
-    <div className="min-w-0">
-      <label htmlFor={name} className="label">
-        {label}
-      </label>
-      <select id={name} className="field" {...register(name as 'title')}>
-        {children}
-      </select>
     </div>
   );
 }

@@ -13,15 +13,15 @@ const usualWidth = 30;
 export function Drop() {
   const { setValue, watch } = useFormContext<WishFormValues>();
   const { told } = usePreferences();
-  const { units, width, widthBy } = watch();
+  const { units, width } = watch();
   const [typed, setTyped] = useState('');
   const drop = parseLength(typed, units);
-  const wide = widthBy === 'length' ? parseLength(width, units) : undefined;
+  const wide = width.by === 'length' ? parseLength(width.length, units) : undefined;
   const good = drop.ok && drop.value > 0;
   const make = good ? strapAcross(drop.value, wide?.ok && wide.value > 0 ? wide.value : usualWidth) : 0;
   const take = () => {
-    setValue('heightBy', 'length', { shouldDirty: true });
-    setValue('height', printLength(make, told), { shouldDirty: true });
+    setValue('height.by', 'length', { shouldDirty: true });
+    setValue('height.length', printLength(make, told), { shouldDirty: true });
   };
   return (
     <div className="flex flex-wrap items-end gap-x-3 gap-y-1">

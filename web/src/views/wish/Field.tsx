@@ -1,5 +1,6 @@
-import type { InputHTMLAttributes } from 'react';
+import type { InputHTMLAttributes, ReactNode } from 'react';
 import { get, useFormContext } from 'react-hook-form';
+import { SelectField } from '../../parts/SelectField.tsx';
 import type { WishFormValues } from './wishForm.ts';
 
 interface Props extends InputHTMLAttributes<HTMLInputElement> {
@@ -48,8 +49,26 @@ export function Field({ name, label, after, hideLabel = false, className = '', .
   );
 }
 
+/** One of several, at its path in the wish. */
+export function SelectOf({ name, label, children }: { name: string; label: ReactNode; children: ReactNode }) {
+  const { register, formState } = useFormContext<WishFormValues>();
+  const { onChange, ...registered } = register(name as 'title');
+  const wrong = (get(formState.errors, name) as { message?: string } | undefined)?.message;
+  return (
+    <SelectField
+      id={name}
+      label={label}
+      wrong={wrong}
+      onChange={(value) => void onChange({ target: { name, value }, type: 'change' })}
+      {...registered}
+    >
+      {children}
+    </SelectField>
+  );
+}
+
 /** A part of the wish: a question at the left, its answer at the right. */
-export function Part({ title, hint, children }: { title: React.ReactNode; hint?: string; children: React.ReactNode }) {
+export function Part({ title, hint, children }: { title: ReactNode; hint?: string; children: ReactNode }) {
   return (
     <section className="grid gap-x-8 gap-y-3 border-b border-rule py-6 [contain-intrinsic-block-size:auto_300px] [content-visibility:auto] md:grid-cols-[170px_minmax(0,1fr)]">
       <div>

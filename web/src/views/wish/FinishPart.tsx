@@ -4,14 +4,15 @@ import type { ReactNode } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
-import { Field, Part } from './Field.tsx';
+import { Field, Part, SelectOf } from './Field.tsx';
 import { isTubeForm, type WishFormValues } from './wishForm.ts';
 
 /** What is done when the cloth is off the hook: each item asks only what belongs to it. */
 export function FinishPart() {
   const { watch, setValue } = useFormContext<WishFormValues>();
-  const { item, yarns, strapKind, border, weaving, flap, seam, units, pattern, made, foundation } = watch();
-  const tube = isTubeForm({ pattern, made });
+  const { item, yarns, border, weaving, finish, units, pattern, foundation } = watch();
+  const { flap, seam, strap } = finish;
+  const tube = isTubeForm({ pattern });
   const told = useCraftWords();
   const { asks } = itemNamed(item);
   const shows = (question: Question) => asks.includes(question);
@@ -21,74 +22,82 @@ export function FinishPart() {
         {shows('border') ? (
           <div className="w-[136px]">
             <Field
-              name="border"
+              name="border.rounds"
               label={told('Border, rounds of {sc}')}
               inputMode="numeric"
               className="count text-[18px]"
             />
           </div>
         ) : null}
-        {shows('border') && Number(border) > 0 ? (
-          <Select name="borderColour" label="Border in" width="w-[104px]">
-            {yarns.map((yarn) => (
-              <option key={yarn.letter} value={yarn.letter}>
-                {yarn.letter}
-              </option>
-            ))}
-          </Select>
+        {shows('border') && Number(border.rounds) > 0 ? (
+          <div className="w-[104px]">
+            <SelectOf name="border.colour" label="Border in">
+              {yarns.map((yarn) => (
+                <option key={yarn.letter} value={yarn.letter}>
+                  {yarn.letter}
+                </option>
+              ))}
+            </SelectOf>
+          </div>
         ) : null}
         {shows('ring') ? (
           <div className="w-[150px]">
-            <Field name="ring" label="Hanging ring (inside width)" className="count text-[18px]" />
+            <Field name="finish.ring" label="Hanging ring (inside width)" className="count text-[18px]" />
           </div>
         ) : null}
         {shows('strap') ? (
-          <Select name="strapKind" label="Strap" width="w-[216px]">
-            <option value="">none</option>
-            <option value="chain cord">chain cord</option>
-            <option value="sc along">{told('{sc} along its length')}</option>
-            <option value="sc across">{told('{sc} across')}</option>
-            <option value="hdc">{told('{hdc}')}</option>
-            <option value="dc">{told('{dc}')}</option>
-            <option value="bought">a cord you buy or make</option>
-          </Select>
+          <div className="w-[216px]">
+            <SelectOf name="finish.strap.kind" label="Strap">
+              <option value="">none</option>
+              <option value="chain cord">chain cord</option>
+              <option value="sc along">{told('{sc} along its length')}</option>
+              <option value="sc across">{told('{sc} across')}</option>
+              <option value="hdc">{told('{hdc}')}</option>
+              <option value="dc">{told('{dc}')}</option>
+              <option value="bought">a cord you buy or make</option>
+            </SelectOf>
+          </div>
         ) : null}
-        {shows('strap') && strapKind ? (
+        {shows('strap') && strap.kind ? (
           <>
             <div className="w-[130px]">
-              <Field name="strapDrop" label="Drop" className="count text-[18px]" />
+              <Field name="finish.strap.drop" label="Drop" className="count text-[18px]" />
             </div>
             <div className="w-[130px]">
-              <Field name="strapWidth" label="Strap width" className="count text-[18px]" />
+              <Field name="finish.strap.width" label="Strap width" className="count text-[18px]" />
             </div>
           </>
         ) : null}
         {shows('seam') ? (
-          <Select name="seam" label={joinLabel(item, tube, flap.trim() !== '')} width="w-[196px]">
-            <option value="">nothing</option>
-            <option value="sc">{told('{sc} through both')}</option>
-            <option value="slip stitch">slip stitch</option>
-            <option value="whipped">whip stitch</option>
-            <option value="mattress">mattress stitch</option>
-          </Select>
+          <div className="w-[196px]">
+            <SelectOf name="finish.seam" label={joinLabel(item, tube, flap.trim() !== '')}>
+              <option value="">nothing</option>
+              <option value="sc">{told('{sc} through both')}</option>
+              <option value="slip stitch">slip stitch</option>
+              <option value="whipped">whip stitch</option>
+              <option value="mattress">mattress stitch</option>
+            </SelectOf>
+          </div>
         ) : null}
         {shows('flap') && !tube ? (
           <div className="w-[150px]">
             <Field
-              name="flap"
+              name="finish.flap"
               label="Flap (if made in one piece)"
               placeholder={units === 'cm' ? '10 cm' : '4 in'}
               className="count text-[18px]"
             />
           </div>
         ) : null}
-        <Select name="wash" label="First wash" width="w-[196px]">
-          <option value="">leave it out</option>
-          <option value="cotton-hot">cotton, hot</option>
-          <option value="acrylic">acrylic</option>
-          <option value="wool-blocked">wool, wet blocked</option>
-          <option value="superwash-tumbled">superwash, tumbled</option>
-        </Select>
+        <div className="w-[196px]">
+          <SelectOf name="wash" label="First wash">
+            <option value="">leave it out</option>
+            <option value="cotton-hot">cotton, hot</option>
+            <option value="acrylic">acrylic</option>
+            <option value="wool-blocked">wool, wet blocked</option>
+            <option value="superwash-tumbled">superwash, tumbled</option>
+          </SelectOf>
+        </div>
         {shows('seam') && seam ? (
           <p className="max-w-[62ch] basis-full text-[14px] text-soft">
             {openSides({ item, tube, flap: flap.trim() !== '', onChain: !foundation || foundation.startsWith('both') })}
@@ -116,30 +125,6 @@ export function FinishPart() {
         </div>
       </div>
     </Part>
-  );
-}
-
-function Select({
-  name,
-  label,
-  width,
-  children,
-}: {
-  name: keyof WishFormValues;
-  label: string;
-  width: string;
-  children: ReactNode;
-}) {
-  const { register } = useFormContext<WishFormValues>();
-  return (
-    <div className={width}>
-      <label htmlFor={name} className="label">
-        {label}
-      </label>
-      <select id={name} className="field" {...register(name as 'seam')}>
-        {children}
-      </select>
-    </div>
   );
 }
 

@@ -11,7 +11,7 @@ import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
-import { SelectField } from '../../parts/TextField.tsx';
+import { SelectField } from '../../parts/SelectField.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
 import { planner } from '../../worker/planner.ts';
 import { Field, Part } from './Field.tsx';
@@ -24,7 +24,7 @@ import { readWish, type WishFormValues } from './wishForm.ts';
 export function GaugePart({ advice }: { advice: HookAdvice | undefined }) {
   const craft = useCraftWords();
   const { watch, setValue } = useFormContext<WishFormValues>();
-  const { gaugeFrom } = watch();
+  const { from } = watch('gauge');
   const { data: swatches } = useSwatchesQuery();
   const counted = swatches?.filter(({ swatch }) => swatchFigures(swatch)) ?? [];
   return (
@@ -43,28 +43,28 @@ export function GaugePart({ advice }: { advice: HookAdvice | undefined }) {
           </div>
           <Choice
             label={craft('Gauge')}
-            value={gaugeFrom}
+            value={from}
             options={[
               { value: 'typical', words: 'Typical for this yarn' },
               { value: 'counted', words: 'I counted it' },
               { value: 'swatch', words: 'From a swatch' },
             ]}
             onChange={(next) => {
-              setValue('gaugeFrom', next, { shouldDirty: true });
+              setValue('gauge.from', next, { shouldDirty: true });
               const [only] = counted;
-              if (next === 'swatch' && only && !watch('swatchGauge')) void takeSwatch(setValue, only);
+              if (next === 'swatch' && only && !watch('gauge.taken')) void takeSwatch(setValue, only);
             }}
           />
         </div>
         {advice ? <p className="max-w-[62ch] text-[15px] text-soft">{hookWords(advice).map(craft).join(' ')}</p> : null}
-        {gaugeFrom === 'counted' ? (
+        {from === 'counted' ? (
           <div className="flex flex-wrap gap-x-10 gap-y-4">
-            <Pair count="stitchCount" span="stitchSpan" what="Stitches" />
-            <Pair count="rowCount" span="rowSpan" what="Rows" />
+            <Pair of="stitches" what="Stitches" />
+            <Pair of="rows" what="Rows" />
           </div>
         ) : null}
-        {gaugeFrom === 'swatch' ? <FromSwatch counted={counted} /> : null}
-        {gaugeFrom === 'typical' ? (
+        {from === 'swatch' ? <FromSwatch counted={counted} /> : null}
+        {from === 'typical' ? (
           <p className="max-w-[62ch] text-[15px] text-ochre">
             <span aria-hidden>≈ </span>
             Typical figures, not yet yours, so sizes and yarn are given as ranges. A swatch narrows them.
@@ -80,17 +80,18 @@ type SetValue = ReturnType<typeof useFormContext<WishFormValues>>['setValue'];
 
 async function takeSwatch(setValue: SetValue, { id, swatch }: StoredSwatch): Promise<void> {
   // What its weight tells is laid and measured, which is the worker's to do.
-  setValue('swatchGauge', await planner.swatchGauge(id, swatch), { shouldDirty: true });
+  setValue('gauge.taken', await planner.swatchGauge(id, swatch), { shouldDirty: true });
   if (swatch.hook) setValue('hook', String(swatch.hook), { shouldDirty: true });
 }
 
 /** The swatches that are counted, those of this pattern first. */
 function FromSwatch({ counted }: { counted: readonly StoredSwatch[] }) {
   const { watch, setValue } = useFormContext<WishFormValues>();
-  const { pattern, swatchGauge: taken, hook } = watch();
+  const { pattern, gauge, hook } = watch();
+  const { taken } = gauge;
   const { units } = usePreferences();
   if (!counted.length) return <p className="text-[15px] text-soft">No swatch has been counted yet.</p>;
-  const same = (each: StoredSwatch) => Number(each.swatch.pattern.key === pattern);
+  const same = (each: StoredSwatch) => Number(each.swatch.pattern.key === pattern.key);
   const sorted = [...counted].sort((a, b) => same(b) - same(a));
   const chosen = sorted.find((each) => each.id === taken?.swatch);
   return (
@@ -110,7 +111,7 @@ function FromSwatch({ counted }: { counted: readonly StoredSwatch[] }) {
           </option>
         ))}
       </SelectField>
-      {chosen ? <Mismatch swatch={chosen.swatch} pattern={pattern} hook={hook} /> : null}
+      {chosen ? <Mismatch swatch={chosen.swatch} pattern={pattern.key} hook={hook} /> : null}
     </div>
   );
 }
@@ -163,15 +164,15 @@ function PlanASwatch() {
   );
 }
 
-function Pair({ count, span, what }: { count: string; span: string; what: string }) {
+function Pair({ of, what }: { of: 'stitches' | 'rows'; what: string }) {
   return (
     <div className="flex items-start gap-3">
       <div className="w-[104px]">
-        <Field name={count} label={what} inputMode="decimal" className="count text-[18px]" />
+        <Field name={`gauge.${of}.count`} label={what} inputMode="decimal" className="count text-[18px]" />
       </div>
       <span className="mt-9 text-soft">over</span>
       <div className="w-[124px]">
-        <Field name={span} label={`Span of the ${what.toLowerCase()}`} className="count text-[18px]" />
+        <Field name={`gauge.${of}.over`} label={`Span of the ${what.toLowerCase()}`} className="count text-[18px]" />
       </div>
     </div>
   );

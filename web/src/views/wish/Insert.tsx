@@ -13,10 +13,10 @@ export function Insert() {
   const good = side > 0;
   const take = () => {
     const cover = String(Math.round(coverFor(side) * 10) / 10);
-    setValue('widthBy', 'length', { shouldDirty: true });
-    setValue('heightBy', 'length', { shouldDirty: true });
-    setValue('width', cover, { shouldDirty: true });
-    setValue('height', cover, { shouldDirty: true });
+    setValue('width.by', 'length', { shouldDirty: true });
+    setValue('height.by', 'length', { shouldDirty: true });
+    setValue('width.length', cover, { shouldDirty: true });
+    setValue('height.length', cover, { shouldDirty: true });
   };
   return (
     <div className="flex items-end gap-2">

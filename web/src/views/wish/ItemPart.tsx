@@ -18,26 +18,29 @@ export function ItemPart() {
     if (itemKinds.some((preset) => usualTitle(preset.item) === watch('title'))) setValue('title', usualTitle(item));
     const units = watch('units');
     const usual = usualFinish(item, units);
-    for (const key of Object.keys(usual) as (keyof typeof usual)[]) setValue(key, usual[key]);
-    const pattern = patternBook.find((each) => each.key === watch('pattern'));
+    setValue('pieces', usual.pieces);
+    setValue('border.rounds', usual.border.rounds);
+    setValue('closing', usual.closing);
+    setValue('finish', usual.finish);
+    const pattern = patternBook.find((each) => each.key === watch('pattern.key'));
     const technique = pattern?.technique;
     const offered = techniquesFor(item);
     if (!technique || !offered.includes(technique)) {
       const first = patternBook.find((each) => each.technique === offered[0]);
       if (first) takePattern({ setValue, watch }, first.key);
     } else if (pattern) {
-      if (!formState.dirtyFields.numbers) setValue('numbers', usualNumbers(item, pattern));
+      if (!formState.dirtyFields.pattern?.numbers) setValue('pattern.numbers', usualNumbers(item, pattern));
       // What lies double is made in rounds unless the maker chooses otherwise.
-      setValue('made', usualMade(item, pattern));
+      setValue('pattern.made', usualMade(item, pattern));
       setValue('foundation', '');
     }
     setValue('across', '');
     setValue('ending', itemNamed(item).wish.ending ?? 'as-begun');
     const { dirtyFields } = formState;
-    if (dirtyFields.width || dirtyFields.height || watch('widthBy') !== 'length') return;
+    if (dirtyFields.width || dirtyFields.height || watch('width.by') !== 'length') return;
     const [width, height] = usualSize(item, units);
-    setValue('width', width);
-    setValue('height', height);
+    setValue('width.length', width);
+    setValue('height.length', height);
   };
   return (
     <Part title="What">

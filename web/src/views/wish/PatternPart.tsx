@@ -22,7 +22,8 @@ import { arrowsAtOnce } from '../../parts/arrowsAtOnce.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
-import { Field, FieldError, Part } from './Field.tsx';
+import { SelectField } from '../../parts/SelectField.tsx';
+import { Field, FieldError, Part, SelectOf } from './Field.tsx';
 import { takePattern } from './takePattern.ts';
 import { usualYarn } from './usual.ts';
 import { isOnCircle, lettersOf, type WishFormValues } from './wishForm.ts';
@@ -30,7 +31,8 @@ import { isOnCircle, lettersOf, type WishFormValues } from './wishForm.ts';
 /** The stitch pattern, drawn in the maker's own colours, with the numbers it leaves open. */
 export function PatternPart() {
   const { watch, setValue } = useFormContext<WishFormValues>();
-  const { pattern: key, stitch, numbers, yarns, item } = watch();
+  const { pattern: chosen, yarns, item } = watch();
+  const { key, stitch, numbers } = chosen;
   const [technique, setTechnique] = useState('offered');
   const pattern = patternBook.find((each) => each.key === key);
   const offered = techniquesFor(item);
@@ -43,22 +45,14 @@ export function PatternPart() {
   return (
     <Part title="Pattern" hint="Shown in your colours, in true proportion.">
       <div className="mb-3 max-w-[340px]">
-        <label htmlFor="technique" className="label">
-          Technique
-        </label>
-        <select
-          id="technique"
-          className="field"
-          value={technique}
-          onChange={(event) => setTechnique(event.target.value)}
-        >
+        <SelectField label="Technique" value={technique} onChange={setTechnique}>
           <option value="offered">all that suit</option>
           {techniques.map((each) => (
             <option key={each.key} value={each.key}>
               {told(techniqueWords(each.key).name)}
             </option>
           ))}
-        </select>
+        </SelectField>
       </div>
       <ToggleGroup.Root
         onKeyDownCapture={arrowsAtOnce}
@@ -89,7 +83,7 @@ export function PatternPart() {
           </ToggleGroup.Item>
         ))}
       </ToggleGroup.Root>
-      <FieldError name="pattern" />
+      <FieldError name="pattern.key" />
       {pattern ? <Numbers pattern={pattern} /> : null}
     </Part>
   );
@@ -101,10 +95,7 @@ function beginsOnChain(way: string | undefined): boolean {
   return found !== undefined && !beginsSmall(found) && found.beyond + found.firstInto > 0;
 }
 
-function boundOf(
-  pattern: StitchPattern,
-  { stitch, made }: Pick<WishFormValues, 'stitch' | 'made'>,
-): BoundPattern | undefined {
+function boundOf(pattern: StitchPattern, { stitch, made }: WishFormValues['pattern']): BoundPattern | undefined {
   const own = pattern.stitches.includes(stitch) ? { stitch } : {};
   const bound = bindPattern(made ? inRounds(pattern, made) : pattern, own);
   return bound.ok ? bound.value : undefined;
@@ -130,10 +121,12 @@ function Making({ pattern }: { pattern: StitchPattern }) {
       <p className="label">Rows or rounds</p>
       <Choice
         label="Rows or rounds"
-        value={watch('made') || pattern.made}
+        value={watch('pattern.made') || pattern.made}
         options={makings.map((value) => ({ value, words: makingWords[value] ?? value }))}
         onChange={(next) => {
-          setValue('made', next === pattern.made ? '' : (next as WishFormValues['made']), { shouldDirty: true });
+          setValue('pattern.made', next === pattern.made ? '' : (next as WishFormValues['pattern']['made']), {
+            shouldDirty: true,
+          });
           setValue('foundation', '');
         }}
       />
@@ -144,7 +137,10 @@ function Making({ pattern }: { pattern: StitchPattern }) {
 /** Colours row by row in the maker's own order; a yarn comes for each letter that it names. */
 function OrderOfRows() {
   const { watch, setValue } = useFormContext<WishFormValues>();
-  const { order, yarns } = watch();
+  const {
+    pattern: { order },
+    yarns,
+  } = watch();
   const letters = lettersOf(order)?.join('');
   const have = yarns.map((yarn) => yarn.letter).join('');
   useEffect(() => {
@@ -158,7 +154,7 @@ function OrderOfRows() {
   return (
     <div className="w-[420px] max-w-full">
       <Field
-        name="order"
+        name="pattern.order"
         label="Your own stripe order"
         placeholder="A A A | B A | A A"
         autoComplete="off"
@@ -171,12 +167,13 @@ function OrderOfRows() {
 
 /** What a pattern leaves open: its numbers, colours and stitch, whether it is in rounds, and how it begins. */
 function Numbers({ pattern }: { pattern: StitchPattern }) {
-  const { watch, setValue, register } = useFormContext<WishFormValues>();
+  const { watch, setValue } = useFormContext<WishFormValues>();
   const values = watch();
-  const { stitch, yarns, item, order, made } = values;
+  const { yarns, item } = values;
+  const { stitch, order, made } = values.pattern;
   const told = useCraftWords();
   const technique = techniqueOf(pattern);
-  const bound = boundOf(pattern, values);
+  const bound = boundOf(pattern, values.pattern);
   const ways = technique.ok && bound ? waysOf(technique.value, bound, { item }) : [];
   const round = isRoundMaking(made || pattern.made);
   const { fewestColours: fewest, mostColours: most } = pattern;
@@ -186,7 +183,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       {pattern.numbers.map((number) => (
         <div key={number.name} className="w-[150px]">
           <Field
-            name={`numbers.${number.name}`}
+            name={`pattern.numbers.${number.name}`}
             label={upper(number.meaning)}
             placeholder={String(number.usual)}
             inputMode="numeric"
@@ -223,7 +220,7 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
             value={pattern.stitches.includes(stitch) ? stitch : (pattern.stitches[0] ?? '')}
             options={pattern.stitches.map((value) => ({ value, words: told(`{${value}}`) }))}
             onChange={(next) => {
-              setValue('stitch', next);
+              setValue('pattern.stitch', next);
               setValue('foundation', '');
             }}
           />
@@ -232,16 +229,16 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       <Making pattern={pattern} />
       {ways.length > 1 ? (
         <div className="w-[420px] max-w-full">
-          <label htmlFor="foundation" className="label">
-            {round ? 'First row' : <>First {told(`{${bound?.stitch ?? ''}}`)} goes into</>}
-          </label>
-          <select id="foundation" className="field" {...register('foundation')}>
+          <SelectOf
+            name="foundation"
+            label={round ? 'First row' : <>First {told(`{${bound?.stitch ?? ''}}`)} goes into</>}
+          >
             {ways.map((way, i) => (
               <option key={way} value={i === 0 ? '' : way}>
                 {told(beginningWords(findFoundation(way) as Foundation))}
               </option>
             ))}
-          </select>
+          </SelectOf>
         </div>
       ) : null}
       {isOnCircle(values) ? (
@@ -257,26 +254,20 @@ function Numbers({ pattern }: { pattern: StitchPattern }) {
       ) : null}
       {beginsOnChain(values.foundation || ways[0]) ? (
         <div className="w-[200px]">
-          <label htmlFor="into" className="label">
-            Work into the chain’s
-          </label>
-          <select id="into" className="field" {...register('into')}>
+          <SelectOf name="into" label="Work into the chain’s">
             <option value="one loop">one loop</option>
             <option value="two loops">two loops</option>
             <option value="back bump">back bump</option>
-          </select>
+          </SelectOf>
         </div>
       ) : null}
       {technique.ok && technique.value.loops ? (
         <div className="w-[200px]">
-          <label htmlFor="loops" className="label">
-            Work into the row below’s
-          </label>
-          <select id="loops" className="field" {...register('loops')}>
+          <SelectOf name="pattern.loops" label="Work into the row below’s">
             <option value="both">both loops</option>
             <option value="back">back loop only</option>
             <option value="front">front loop only</option>
-          </select>
+          </SelectOf>
         </div>
       ) : null}
       {technique.ok && technique.value.ordered && !pattern.chart.length ? <OrderOfRows /> : null}

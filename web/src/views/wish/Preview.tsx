@@ -125,10 +125,9 @@ function WayOut({ problem }: { problem: Problem }) {
   if (!instead?.length) return null;
   const up = code === 'rows-illegal';
   const take = (count: number) => {
-    const [by, field] = up ? (['heightBy', 'height'] as const) : (['widthBy', 'width'] as const);
-    const own = up ? 'rows' : watch('widthBy') === 'chain' ? 'chain' : 'stitches';
-    setValue(by, own, { shouldDirty: true });
-    setValue(field, String(count), { shouldDirty: true, shouldValidate: true });
+    if (up) setValue('height.by', 'rows', { shouldDirty: true });
+    else setValue('width.by', watch('width.by') === 'chain' ? 'chain' : 'stitches', { shouldDirty: true });
+    setValue(up ? 'height.count' : 'width.count', String(count), { shouldDirty: true, shouldValidate: true });
   };
   return (
     <div className="mt-2 flex flex-wrap gap-2">

@@ -7,7 +7,7 @@ import { Drop } from './Drop.tsx';
 import { Field, Part } from './Field.tsx';
 import { Insert } from './Insert.tsx';
 import { bedOf, bedSize, beds, forSmallChildren, upWord, usualSize } from './usual.ts';
-import { isCircle, isTubeForm, type WishFormValues } from './wishForm.ts';
+import { isCircle, isTubeForm, typedSize, type WishFormValues } from './wishForm.ts';
 
 const measureWords = {
   flat: 'laid flat',
@@ -44,7 +44,8 @@ function TubeMeasure() {
 /** How big, in lengths or in counts; or what a chain already made would come to. */
 export function SizePart() {
   const { watch, setValue, register } = useFormContext<WishFormValues>();
-  const { units, widthBy, heightBy, item, pattern: key, width, height, made, ending } = watch();
+  const { units, item, pattern: chosen, width, height, ending } = watch();
+  const { key, made } = chosen;
   const pattern = patternBook.find((each) => each.key === key);
   const blocks = pattern?.across.word ?? 'repeats';
   const bands = pattern?.up.word ?? 'repeats';
@@ -52,10 +53,11 @@ export function SizePart() {
   const technique = pattern ? techniqueOf(pattern) : undefined;
   const counted = technique?.ok ? technique.value.width.word : 'stitches';
   const round = isCircle(key);
-  const tube = isTubeForm({ pattern: key, made });
+  const tube = isTubeForm({ pattern: chosen });
   const course = pattern ? courseWord((made ? inRounds(pattern, made) : pattern).made).toLowerCase() : 'row';
   // Begun with one block, whatever its width.
   const cornered = technique?.ok === true && technique.value.diagonal === true;
+  const [wide, high] = [typedSize(width), typedSize(height)];
   const widths = {
     length: { label: 'Width', after: units, start: usualWidth },
     chain: { label: 'Chains in it', after: 'chains', start: '37' },
@@ -76,10 +78,10 @@ export function SizePart() {
           {round ? null : (
             <Choice
               label="Width given as"
-              value={widthBy}
+              value={width.by}
               options={[
                 { value: 'length', words: 'Width' },
-                ...(cornered && widthBy !== 'chain'
+                ...(cornered && width.by !== 'chain'
                   ? []
                   : [{ value: 'chain' as const, words: 'I already have a chain' }]),
                 { value: 'stitches', words: upper(counted) },
@@ -87,14 +89,14 @@ export function SizePart() {
                 ...(blocks === counted ? [] : [{ value: 'repeats' as const, words: upper(blocks) }]),
               ]}
               onChange={(next) => {
-                setValue('widthBy', next, { shouldDirty: true });
-                setValue('width', widths[next].start);
+                setValue('width.by', next, { shouldDirty: true });
+                setValue(next === 'length' ? 'width.length' : 'width.count', widths[next].start);
               }}
             />
           )}
           <Choice
             label={round ? 'Size given as' : 'Height given as'}
-            value={heightBy}
+            value={height.by}
             options={
               round
                 ? [
@@ -108,26 +110,26 @@ export function SizePart() {
                   ]
             }
             onChange={(next) => {
-              setValue('heightBy', next, { shouldDirty: true });
-              setValue('height', heights[next].start);
+              setValue('height.by', next, { shouldDirty: true });
+              setValue(next === 'length' ? 'height.length' : 'height.count', heights[next].start);
             }}
           />
         </div>
         {itemNamed(item).asks.includes('insert') ? <Insert /> : null}
-        {tube && widthBy === 'length' ? <TubeMeasure /> : null}
+        {tube && width.by === 'length' ? <TubeMeasure /> : null}
         {itemNamed(item).asks.includes('drop') ? <Drop /> : null}
-        {itemNamed(item).asks.includes('bed') && widthBy === 'length' && heightBy === 'length' ? (
+        {itemNamed(item).asks.includes('bed') && width.by === 'length' && height.by === 'length' ? (
           <div>
             <p className="label">Where it will lie</p>
             <Choice
               label="Where it will lie"
-              value={bedOf(units, width, height)}
+              value={bedOf(units, width.length, height.length)}
               options={beds.map(({ bed }) => ({ value: bed, words: bed }))}
               onChange={(bed) => {
                 if (!bed) return;
-                const [wide, high] = bedSize(bed, units);
-                setValue('width', wide, { shouldDirty: true });
-                setValue('height', high, { shouldDirty: true });
+                const [across, up] = bedSize(bed, units);
+                setValue('width.length', across, { shouldDirty: true });
+                setValue('height.length', up, { shouldDirty: true });
                 // Its cautions are those of a small child's things.
                 if (forSmallChildren.includes(bed)) setValue('smallChildren', true, { shouldDirty: true });
               }}
@@ -139,11 +141,11 @@ export function SizePart() {
             <>
               <div className="w-[190px]">
                 <Field
-                  name="width"
-                  label={widths[widthBy].label}
-                  after={after(widthBy, width, widths[widthBy].after)}
+                  name={`width.${wide.field}`}
+                  label={widths[width.by].label}
+                  after={after(width.by, wide.text, widths[width.by].after)}
                   className="count text-[18px]"
-                  inputMode={widthBy === 'length' ? 'text' : 'numeric'}
+                  inputMode={width.by === 'length' ? 'text' : 'numeric'}
                 />
               </div>
               <span aria-hidden className="mt-[33px] text-[20px] text-soft">
@@ -153,9 +155,9 @@ export function SizePart() {
           )}
           <div className="w-[190px]">
             <Field
-              name="height"
-              label={heights[heightBy].label}
-              after={after(heightBy, height, heights[heightBy].after)}
+              name={`height.${high.field}`}
+              label={heights[height.by].label}
+              after={after(height.by, high.text, heights[height.by].after)}
               className="count text-[18px]"
             />
           </div>

@@ -1,5 +1,6 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { Work } from '@puntada/core/records';
+import { anyVersion, draftRecord, readShape } from '@puntada/core/records';
 import { stateWord } from '@puntada/core/words';
 import { useDeferredValue, useEffect } from 'react';
 import { FormProvider, type Resolver, useForm } from 'react-hook-form';
@@ -24,7 +25,7 @@ import { Preview } from './Preview.tsx';
 import { SizePart } from './SizePart.tsx';
 import { useFormHistory } from './useFormHistory.ts';
 import { type KeptState, useKeptDraft } from './useKeptDraft.ts';
-import { fieldOf, formSchema, newWish, readWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
+import { formSchema, laidOver, newWish, readWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
 
 /** A wish, new, half typed or to be changed. */
 export default function WishView() {
@@ -33,7 +34,7 @@ export default function WishView() {
   const { data: drafts, error: draftsAway } = useDraftsQuery();
   const { units } = usePreferences();
   const [query] = useSearchParams();
-  const given = (useLocation().state as { form?: Partial<WishFormValues> } | null)?.form;
+  const given = (useLocation().state as { form?: unknown } | null)?.form;
   const ready = useArrived((!id || work) && (drafts || draftsAway) ? true : undefined);
   if (!ready) {
     return (
@@ -48,7 +49,19 @@ export default function WishView() {
   const draftId = id ?? query.get('draft') ?? undefined;
   const draft = work?.state === 'begun' ? undefined : drafts?.find((each) => each.id === draftId);
   const usual = work ? toForm(work.wish) : newWish(units, query.get('pattern') ?? undefined);
-  const start = { ...usual, due: work?.due ?? '', ...given, ...(draft?.form as Partial<WishFormValues> | undefined) };
+  const typed = draft && readShape(anyVersion(draftRecord), draft.form);
+  if (typed && !typed.ok) {
+    return (
+      <>
+        <Head title="Idea" />
+        <main id="main" className="p-6">
+          <Problems problems={typed.problems} />
+        </main>
+      </>
+    );
+  }
+  const { format: _format, version: _version, ...own } = typed?.value ?? {};
+  const start = laidOver(laidOver({ ...usual, due: work?.due ?? '' }, given), own);
   return (
     <WishForm
       key={work ? `${work.id}.${work.revision}` : `${query.get('draft') ?? ''} ${query.get('pattern') ?? ''}`}
@@ -119,7 +132,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
     for (const problem of refusal)
       if (problem.path)
         form.setError(
-          fieldOf(problem.path.replace(/^wish\./, '')) as 'width',
+          problem.path.replace(/^wish\./, '') as 'title',
           { message: sentence(problem) },
           { shouldFocus: true },
         );
@@ -142,8 +155,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
   const save = form.handleSubmit(async (filled) => {
     const read = readWish(filled, work?.wish);
     if (!read.ok) {
-      for (const problem of read.problems)
-        form.setError(fieldOf(problem.path) as 'width', { message: sentence(problem) });
+      for (const problem of read.problems) form.setError(problem.path as 'title', { message: sentence(problem) });
       return;
     }
     // Its hours go by the maker's own hand, as far as that is known by now.

@@ -12,12 +12,12 @@ export function takePattern(
   if (!found.ok) return;
   const { colours } = found.value;
   const kept = watch('yarns');
-  setValue('pattern', key, { shouldDirty: true });
-  setValue('made', usualMade(watch('item'), found.value));
-  setValue('order', '');
-  setValue('loops', 'both');
+  setValue('pattern.key', key, { shouldDirty: true });
+  setValue('pattern.made', usualMade(watch('item'), found.value));
+  setValue('pattern.order', '');
+  setValue('pattern.loops', 'both');
   setValue('foundation', '');
-  setValue('numbers', usualNumbers(watch('item'), found.value));
+  setValue('pattern.numbers', usualNumbers(watch('item'), found.value));
   setValue(
     'yarns',
     colours.map((letter) => kept.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)),

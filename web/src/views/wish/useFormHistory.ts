@@ -1,10 +1,10 @@
 import { useEffect, useRef, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
+import { type History, type Move, noHistory, stepped, takenBack, takenUp } from '../../parts/history.ts';
 import type { WishFormValues } from './wishForm.ts';
 
 /** Typing that pauses no longer than this is one change, ms. */
 const pause = 500;
-const remembered = 200;
 
 interface Steps {
   readonly undo: (() => void) | undefined;
@@ -13,8 +13,7 @@ interface Steps {
 
 /** Every change of the form, to be taken back and up again. */
 export function useFormHistory({ watch, getValues, reset }: UseFormReturn<WishFormValues>): Steps {
-  const past = useRef<string[]>([]);
-  const future = useRef<string[]>([]);
+  const history = useRef<History<string>>(noHistory);
   const now = useRef(JSON.stringify(getValues()));
   const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
   const [, redraw] = useState(0);
@@ -24,8 +23,7 @@ export function useFormHistory({ watch, getValues, reset }: UseFormReturn<WishFo
       timer.current = undefined;
       const values = JSON.stringify(getValues());
       if (values === now.current) return;
-      past.current = [...past.current.slice(1 - remembered), now.current];
-      future.current = [];
+      history.current = stepped(history.current, now.current);
       now.current = values;
       redraw((n) => n + 1);
     };
@@ -39,31 +37,20 @@ export function useFormHistory({ watch, getValues, reset }: UseFormReturn<WishFo
     };
   }, [watch, getValues]);
 
-  const show = (values: string) => {
-    now.current = values;
-    reset(JSON.parse(values) as WishFormValues, { keepDefaultValues: true, keepTouched: true });
+  const move = (to: Move<string>) => {
+    if (!to) return;
+    history.current = to.history;
+    now.current = to.shown;
+    reset(JSON.parse(to.shown) as WishFormValues, { keepDefaultValues: true, keepTouched: true });
     redraw((n) => n + 1);
   };
   const undo = () => {
     // What was typed a moment ago is a change of its own.
     const live = JSON.stringify(getValues());
-    if (live !== now.current) {
-      future.current = [live];
-      show(now.current);
-      return;
-    }
-    const before = past.current.at(-1);
-    if (before === undefined) return;
-    past.current = past.current.slice(0, -1);
-    future.current = [now.current, ...future.current];
-    show(before);
+    if (live !== now.current) move(takenBack(stepped(history.current, now.current), live));
+    else move(takenBack(history.current, live));
   };
-  const redo = () => {
-    const [next, ...later] = future.current;
-    if (next === undefined) return;
-    future.current = later;
-    past.current = [...past.current, now.current];
-    show(next);
-  };
-  return { undo: past.current.length ? undo : undefined, redo: future.current.length ? redo : undefined };
+  const redo = () => move(takenUp(history.current, now.current));
+  const { past, future } = history.current;
+  return { undo: past.length ? undo : undefined, redo: future.length ? redo : undefined };
 }

@@ -1,3 +1,4 @@
+import { draftLabel } from '@puntada/core/records';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import type { UseFormReturn } from 'react-hook-form';
 import { useKeepDraftMutation, useRemoveDraftMutation } from '../../api/records.ts';
@@ -34,7 +35,7 @@ export function useKeptDraft({ watch, getValues }: UseFormReturn<WishFormValues>
       window.history.replaceState(window.history.state, '', `/wish?draft=${own.current}`);
     }
     const form = getValues();
-    const answer = await keep({ id: own.current, title: form.title.slice(0, 80), form });
+    const answer = await keep({ id: own.current, title: form.title.slice(0, 80), form: { ...draftLabel, ...form } });
     if (timer.current !== undefined) return;
     if (answer.error) {
       setState('away');

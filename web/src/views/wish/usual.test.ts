@@ -17,6 +17,9 @@ describe('what is usual', () => {
   it('an item brings its size, its name and what it asks for', () => {
     expect(usualSize('potholder', 'cm')).toEqual(['20', '20']);
     expect(usualTitle('bag')).toBe('New bag');
-    expect(usualFinish('bag', 'in')).toMatchObject({ pieces: '2', strapKind: 'sc along', strapDrop: '11 in' });
+    expect(usualFinish('bag', 'in')).toMatchObject({
+      pieces: '2',
+      finish: { strap: { kind: 'sc along', drop: '11 in' } },
+    });
   });
 });

@@ -17,10 +17,10 @@ export function usualNumbers(item: Item, pattern: StitchPattern): Record<string,
 export function usualMade(
   item: Item,
   { technique, made }: Pick<StitchPattern, 'technique' | 'made'>,
-): WishFormValues['made'] {
+): WishFormValues['pattern']['made'] {
   if (!itemNamed(item).rounds || isRoundMaking(made)) return '';
   const round = makingsOf(technique).find((each) => each === 'rounds' || each === 'turned-rounds');
-  return (round as WishFormValues['made'] | undefined) ?? '';
+  return (round as WishFormValues['pattern']['made'] | undefined) ?? '';
 }
 
 /** What a wish is called before it has a name. */
@@ -81,21 +81,18 @@ export function usualFinish(item: Item, units: Wish['units']): FinishValues {
   const long = (cm: number, inch: string) => (units === 'cm' ? `${cm} cm` : inch);
   return {
     pieces: String(wish.pieces ?? 1),
-    border: String(wish.border?.rounds ?? 0),
+    border: { rounds: String(wish.border?.rounds ?? 0), colour: 'A' },
     closing: wish.closing ?? false,
-    ring: wish.finish?.ring ? long(6, '2 1/2 in') : '',
-    strapKind: wish.finish?.strap?.kind ?? '',
-    strapDrop: long(28, '11 in'),
-    strapWidth: long(3, '1 1/4 in'),
-    flap: '',
-    seam: wish.finish?.seam ?? '',
+    finish: {
+      ring: wish.finish?.ring ? long(6, '2 1/2 in') : '',
+      strap: { kind: wish.finish?.strap?.kind ?? '', drop: long(28, '11 in'), width: long(3, '1 1/4 in') },
+      flap: '',
+      seam: wish.finish?.seam ?? '',
+    },
   };
 }
 
-type FinishValues = Pick<
-  WishFormValues,
-  'pieces' | 'border' | 'closing' | 'ring' | 'strapKind' | 'strapDrop' | 'strapWidth' | 'flap' | 'seam'
->;
+type FinishValues = Pick<WishFormValues, 'pieces' | 'border' | 'closing' | 'finish'>;
 
 /** Yarns to begin with, as many as a pattern has colours. */
 const usualYarns = [

@@ -3,7 +3,14 @@ import { itemKinds, planWish, techniquesFor } from '@puntada/core/plan';
 import { readShape, type Wish, wishSchema } from '@puntada/core/records';
 import { problemWords } from '@puntada/core/words';
 import { usualFinish, usualMade, usualNumbers, usualSize, usualYarn } from './usual.ts';
-import { fieldOf, formSchema, lettersOf, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
+import { formSchema, laidOver, lettersOf, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
+
+/** A new form in which some of the fields are filled. */
+function formWith(fields: object): WishFormValues {
+  return laidOver(newWish('cm'), fields);
+}
+
+const long = (length: string) => ({ by: 'length', length });
 
 function wishOf(form: WishFormValues): Wish {
   const read = readShape(wishSchema, toWish(form));
@@ -13,14 +20,11 @@ function wishOf(form: WishFormValues): Wish {
 }
 
 describe('what is made in rounds', () => {
-  const cushion = (change: Partial<WishFormValues>): WishFormValues => ({
-    ...newWish('cm'),
-    ...usualFinish('cushion cover', 'cm'),
-    item: 'cushion cover',
-    width: '40',
-    height: '40',
-    ...change,
-  });
+  const cushion = (fields: object): WishFormValues =>
+    laidOver(
+      { ...newWish('cm'), ...usualFinish('cushion cover', 'cm') },
+      laidOver({ item: 'cushion cover', width: long('40'), height: long('40') }, fields),
+    );
 
   it('a cover and a potholder go round where the pattern can, and a mosaic one in rounds that are not turned', () => {
     const made = (key: string) => {
@@ -34,27 +38,23 @@ describe('what is made in rounds', () => {
   });
 
   it('is wished for flat, around or across, and only then', () => {
-    expect(wishOf(cushion({ made: 'rounds', across: 'round' }))).toMatchObject({
+    expect(wishOf(cushion({ pattern: { made: 'rounds' }, across: 'round' }))).toMatchObject({
       across: 'round',
       pattern: { made: 'rounds' },
     });
     expect(wishOf(cushion({ across: 'round' })).across).toBeUndefined();
     // A flat cover of one cloth has a flap, a round one none.
-    expect(wishOf(cushion({ flap: '10 cm' })).finish?.flap).toBe('10 cm');
-    expect(wishOf(cushion({ flap: '10 cm', made: 'rounds' })).finish?.flap).toBeUndefined();
+    expect(wishOf(cushion({ finish: { flap: '10 cm' } })).finish?.flap).toBe('10 cm');
+    expect(wishOf(cushion({ finish: { flap: '10 cm' }, pattern: { made: 'rounds' } })).finish?.flap).toBeUndefined();
   });
 
   it('goes into its form and back unchanged', () => {
     const wish = wishOf(
       cushion({
-        pattern: 'houndstooth',
-        numbers: {},
-        made: 'rounds',
+        pattern: { key: 'houndstooth', made: 'rounds', order: 'A | B A | A', loops: 'both' },
         foundation: 'circle-sc',
         increases: '6',
         across: 'diameter',
-        order: 'A | B A | A',
-        loops: 'both',
         into: 'back bump',
         ending: 'any',
         weaving: 'hate',
@@ -94,16 +94,16 @@ describe('a new wish', () => {
       for (const { item } of itemKinds) {
         for (const pattern of patternBook.filter((each) => techniquesFor(item).includes(each.technique))) {
           const [width, height] = usualSize(item, units);
-          const form = {
-            ...newWish(units),
-            ...usualFinish(item, units),
-            item,
-            width,
-            height,
-            pattern: pattern.key,
-            numbers: usualNumbers(item, pattern),
-            yarns: pattern.colours.map(usualYarn),
-          };
+          const form = laidOver<WishFormValues>(
+            { ...newWish(units), ...usualFinish(item, units) },
+            {
+              item,
+              width: long(width),
+              height: long(height),
+              pattern: { key: pattern.key, numbers: usualNumbers(item, pattern) },
+              yarns: pattern.colours.map(usualYarn),
+            },
+          );
           const plan = planWish(wishOf(form));
           // A strap is narrower than one repeat of many patterns, and says so; in the one it is offered it can be made.
           if (item === 'strap' && pattern.key !== 'block-check') continue;
@@ -126,51 +126,53 @@ describe('a new wish', () => {
 });
 
 describe('a wish in its form', () => {
-  const wishes: Partial<WishFormValues>[] = [
+  const wishes: object[] = [
     {},
-    { widthBy: 'chain', width: '41', heightBy: 'rows', height: '36' },
-    { widthBy: 'repeats', width: '9', heightBy: 'repeats', height: '11' },
-    { units: 'in', width: '9 1/2', height: '10½ in' },
-    { stitch: 'hdc', foundation: 'hdc-3rd', numbers: { b: '6', r: '3' } },
-    { gaugeFrom: 'counted', stitchCount: '14,5', stitchSpan: '12 cm', rowCount: '9', rowSpan: '4 in' },
-    { pattern: 'houndstooth' },
-    { open: true, height: '60 cm' },
-    { item: 'blanket', border: '3', borderColour: 'B', wash: 'cotton-hot', smallChildren: true, closing: true },
-    { item: 'bag', pieces: '2', strapKind: 'sc along', strapDrop: '30 cm', seam: 'sc' },
-    { item: 'potholder', pattern: 'sea-chest', ring: '6 cm', seam: 'slip stitch' },
+    { width: { by: 'chain', count: '41' }, height: { by: 'rows', count: '36' } },
+    { width: { by: 'repeats', count: '9' }, height: { by: 'repeats', count: '11' } },
+    { units: 'in', width: long('9 1/2'), height: long('10½ in') },
+    { pattern: { stitch: 'hdc', numbers: { b: '6', r: '3' } }, foundation: 'hdc-3rd' },
+    { gauge: { from: 'counted', stitches: { count: '14,5', over: '12 cm' }, rows: { count: '9', over: '4 in' } } },
+    { pattern: { key: 'houndstooth' } },
+    { open: true, height: long('60 cm') },
+    { item: 'blanket', border: { rounds: '3', colour: 'B' }, wash: 'cotton-hot', smallChildren: true, closing: true },
+    { item: 'bag', pieces: '2', finish: { strap: { kind: 'sc along', drop: '30 cm' }, seam: 'sc' } },
+    { item: 'potholder', pattern: { key: 'sea-chest' }, finish: { ring: '6 cm', seam: 'slip stitch' } },
   ];
-  it.each(wishes)('goes there and back without loss: %j', (change) => {
-    const wish = wishOf({ ...newWish('cm'), ...change });
+  it.each(wishes)('goes there and back without loss: %j', (fields) => {
+    const wish = wishOf(formWith(fields));
     expect(readShape(wishSchema, toWish(toForm(wish), wish))).toEqual({ ok: true, value: wish });
   });
 
   it('passes on what is no number as it was typed, for the schema to refuse at its field', () => {
-    const read = readShape(wishSchema, toWish({ ...newWish('cm'), widthBy: 'chain', width: 'x52' }));
-    expect(read.ok ? '' : fieldOf(read.problems[0]?.path ?? '')).toBe('width');
-    const block = readShape(wishSchema, toWish({ ...newWish('cm'), numbers: { b: 'four', r: '4' } }));
-    expect(block.ok ? '' : fieldOf(block.problems[0]?.path ?? '')).toBe('numbers.b');
+    const place = (fields: object) => {
+      const read = readShape(wishSchema, toWish(formWith(fields)));
+      return read.ok ? '' : read.problems[0]?.path;
+    };
+    expect(place({ width: { by: 'chain', count: 'x52' } })).toBe('width.count');
+    expect(place({ pattern: { numbers: { b: 'four' } } })).toBe('pattern.numbers.b');
   });
 
   it.each([
-    [{ widthBy: 'chain', width: '40 cm' }, 'width', 'counts chains'],
-    [{ heightBy: 'rows', height: '9 1/2 in' }, 'height', 'counts rows'],
+    [{ width: { by: 'chain', count: '40 cm' } }, 'width', 'counts chains'],
+    [{ height: { by: 'rows', count: '9 1/2 in' } }, 'height', 'counts rows'],
   ] as const)('a length in a field for counts is told as that: %j', (change, field, words) => {
-    const read = formSchema.safeParse({ ...newWish('cm'), ...change });
+    const read = formSchema.safeParse(formWith(change));
     const own = read.error?.issues.filter((issue) => issue.path[0] === field).map((issue) => issue.message) ?? [];
     expect(own.join(' ')).toContain(words);
   });
 
   it('of a circle has one size: its diameter or its rounds', () => {
-    const circle = { ...newWish('cm'), pattern: 'windlass', width: '99', height: '30' };
+    const circle = formWith({ pattern: { key: 'windlass' }, width: long('99'), height: long('30') });
     expect(wishOf(circle)).toMatchObject({ width: { by: 'length', length: '30' }, height: { length: '30' } });
-    const rounds = wishOf({ ...circle, heightBy: 'rows', height: '9' });
+    const rounds = wishOf({ ...circle, height: { by: 'rows', length: '', count: '9' } });
     expect(rounds).toMatchObject({ width: { by: 'repeats', count: 1 }, height: { by: 'rows', count: 9 } });
     const plan = planWish(rounds);
     expect(plan.ok && [plan.value.height.rows, plan.value.width.width.mid]).toEqual([
       9,
       plan.ok && plan.value.height.height.mid,
     ]);
-    const read = formSchema.safeParse({ ...circle, height: 'wide' });
+    const read = formSchema.safeParse(laidOver(circle, { height: { length: 'wide' } }));
     expect(read.error?.issues.some((issue) => issue.path[0] === 'height')).toBe(true);
   });
 
@@ -179,9 +181,23 @@ describe('a wish in its form', () => {
     expect(toWish(newWish('cm'))).not.toHaveProperty('open');
   });
 
-  it('knows the field of every path that planning can refuse', () => {
-    expect(
-      ['width.length', 'height.count', 'gauge.rows.over', 'pattern.numbers.b', 'pattern.key', 'yarns'].map(fieldOf),
-    ).toEqual(['width', 'height', 'rowSpan', 'numbers.b', 'pattern', 'yarns']);
+  it('has a field at every path that its own typing can spoil, so that what is wrong stands at its field', () => {
+    const spoilt: [object, string][] = [
+      [{ width: long('wide') }, 'width.length'],
+      [{ height: { by: 'rows', count: 'many' } }, 'height.count'],
+      [{ gauge: { from: 'counted', rows: { over: '' } } }, 'gauge.rows.over'],
+      [{ pattern: { numbers: { b: 'four' } } }, 'pattern.numbers.b'],
+      [{ border: { rounds: 'two' } }, 'border.rounds'],
+      [{ finish: { strap: { kind: 'hdc', drop: '' } } }, 'finish.strap.drop'],
+      [{ yarns: [usualYarn('A'), { ...usualYarn('B'), name: '' }] }, 'yarns.1.name'],
+    ];
+    for (const [fields, path] of spoilt) {
+      const form = formWith(fields);
+      const issues = formSchema.safeParse(form).error?.issues ?? [];
+      expect(issues.map((issue) => issue.path.join('.'))).toContain(path);
+      expect(path.split('.').reduce<unknown>((at, key) => (at as Record<string, unknown>)[key], form)).toEqual(
+        expect.any(String),
+      );
+    }
   });
 });

@@ -17,7 +17,7 @@ import { itemKinds, itemNamed, policyOf, techniquesFor } from '@puntada/core/pla
 import { lengthReads, readShape, type Wish, wishSchema } from '@puntada/core/records';
 import { problemText, upper } from '@puntada/core/words';
 import { z } from 'zod';
-import type { WishFormValues } from './formValues.ts';
+import type { SizeValues, WishFormValues } from './formValues.ts';
 import { upWord, usualFinish, usualMade, usualNumbers, usualSize, usualTitle, usualYarn } from './usual.ts';
 
 export type { WishFormValues } from './formValues.ts';
@@ -29,32 +29,24 @@ export function newWish(units: Wish['units'], patternKey?: string): WishFormValu
     title: usualTitle('dishcloth'),
     item: 'dishcloth',
     units,
-    widthBy: 'length',
-    width,
-    heightBy: 'length',
-    height,
-    pattern: 'block-check',
-    stitch: 'sc',
+    width: { by: 'length', length: width, count: '' },
+    height: { by: 'length', length: height, count: '' },
+    pattern: { key: 'block-check', stitch: 'sc', made: '', order: '', loops: 'both', numbers: { b: '4', r: '4' } },
     foundation: '',
-    made: '',
     across: '',
-    order: '',
-    loops: 'both',
     into: 'one loop',
     increases: '',
     ending: itemNamed('dishcloth').wish.ending ?? 'as-begun',
     weaving: 'usual',
-    numbers: { b: '4', r: '4' },
-    gaugeFrom: 'typical',
-    swatchGauge: undefined,
+    gauge: {
+      from: 'typical',
+      stitches: { count: '16', over: units === 'cm' ? '10 cm' : '4 in' },
+      rows: { count: '18', over: units === 'cm' ? '10 cm' : '4 in' },
+      taken: undefined,
+    },
     hook: '',
-    stitchCount: '16',
-    stitchSpan: units === 'cm' ? '10 cm' : '4 in',
-    rowCount: '18',
-    rowSpan: units === 'cm' ? '10 cm' : '4 in',
     yarns: [usualYarn('A'), usualYarn('B')],
     ...usualFinish('dishcloth', units),
-    borderColour: 'A',
     wash: '',
     smallChildren: false,
     open: false,
@@ -69,18 +61,22 @@ function wishIn(key: string, units: Wish['units']): WishFormValues {
   const pattern = found.value;
   const item = itemKinds.find(({ item: key }) => techniquesFor(key).includes(pattern.technique))?.item ?? 'mat';
   const [width, height] = usualSize(item, units);
+  const usual = newWish(units);
   return {
-    ...newWish(units),
+    ...usual,
     ...usualFinish(item, units),
     title: usualTitle(item),
     item,
-    width,
-    height,
-    pattern: key,
-    made: usualMade(item, pattern),
+    width: { ...usual.width, length: width },
+    height: { ...usual.height, length: height },
+    pattern: {
+      ...usual.pattern,
+      key,
+      made: usualMade(item, pattern),
+      stitch: pattern.stitches[0] ?? 'sc',
+      numbers: usualNumbers(item, pattern),
+    },
     ending: itemNamed(item).wish.ending ?? 'as-begun',
-    stitch: pattern.stitches[0] ?? 'sc',
-    numbers: usualNumbers(item, pattern),
     yarns: pattern.colours.map(usualYarn),
   };
 }
@@ -96,13 +92,13 @@ export function isCircle(pattern: string): boolean {
 }
 
 /** Whether the piece is a tube, by its pattern or by the maker's choice; a circle is none. */
-export function isTubeForm({ pattern, made }: Pick<WishFormValues, 'pattern' | 'made'>): boolean {
-  const found = findPattern(pattern);
-  return found.ok && !isCircle(pattern) && isRoundMaking(made || found.value.made);
+export function isTubeForm({ pattern: { key, made } }: Pick<WishFormValues, 'pattern'>): boolean {
+  const found = findPattern(key);
+  return found.ok && !isCircle(key) && isRoundMaking(made || found.value.made);
 }
 
 /** Whether it stands on a round bottom, by its item or by the beginning that was chosen. */
-export function isOnCircle(form: Pick<WishFormValues, 'pattern' | 'made' | 'item' | 'foundation'>): boolean {
+export function isOnCircle(form: Pick<WishFormValues, 'pattern' | 'item' | 'foundation'>): boolean {
   if (!isTubeForm(form)) return false;
   return form.foundation ? form.foundation.startsWith('circle') : itemNamed(form.item).begin === 'circle';
 }
@@ -115,20 +111,42 @@ export function lettersOf(order: string): string[] | undefined {
 
 /** A circle is as wide as it is high: its one size stands in the height. */
 function wholeSize(form: WishFormValues): WishFormValues {
-  if (!isCircle(form.pattern)) return form;
-  if (form.heightBy === 'length') return { ...form, widthBy: 'length', width: form.height };
-  return { ...form, widthBy: 'repeats', width: '1' };
+  if (!isCircle(form.pattern.key)) return form;
+  const { height } = form;
+  const width =
+    height.by === 'length'
+      ? { by: 'length' as const, length: height.length, count: '' }
+      : { by: 'repeats' as const, length: '', count: '1' };
+  return { ...form, width };
+}
+
+/** The field of a size that is looked at, and what is typed in it. */
+export function typedSize<By extends string>({
+  by,
+  length,
+  count,
+}: SizeValues<By>): {
+  field: 'length' | 'count';
+  text: string;
+} {
+  return by === 'length' ? { field: 'length', text: length } : { field: 'count', text: count };
+}
+
+function wishedSize<By extends string>({ by, length, count }: SizeValues<By>): unknown {
+  return by === 'length' ? { by, length } : { by, count: numberOrText(count) };
 }
 
 /** The wish a form comes to; what cannot be a number is passed on as typed, for the schema to refuse at its place. */
 export function toWish(typed: WishFormValues, before?: Wish): unknown {
   const form = wholeSize(typed);
-  const pattern = findPattern(form.pattern);
+  const pattern = findPattern(form.pattern.key);
   const known = pattern.ok ? pattern.value : undefined;
   // A pattern that is not made in the stitch chosen for another falls back to its own.
-  const stitch = known?.stitches.find((each) => each === form.stitch) ?? known?.stitches[0];
+  const stitch = known?.stitches.find((each) => each === form.pattern.stitch) ?? known?.stitches[0];
   const numbers = dropEmpty(
-    Object.fromEntries((known?.numbers ?? []).map((each) => [each.name, numberOrText(form.numbers[each.name] ?? '')])),
+    Object.fromEntries(
+      (known?.numbers ?? []).map((each) => [each.name, numberOrText(form.pattern.numbers[each.name] ?? '')]),
+    ),
   );
   // What this screen does not ask for stays as it was; only a chosen size is given up.
   const {
@@ -147,26 +165,20 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
   // One rule and an even, strong cloth for what is scrubbed with; thinner and softer for all else.
   const policy = before?.policy ?? usualPolicy(form, known);
   const chosen = {
-    made: form.made || undefined,
-    order: form.order.trim() || undefined,
-    loops: form.loops === 'both' ? undefined : form.loops,
+    made: form.pattern.made || undefined,
+    order: form.pattern.order.trim() || undefined,
+    loops: form.pattern.loops === 'both' ? undefined : form.pattern.loops,
   };
   return dropEmpty({
     ...kept,
     title: form.title,
     item: form.item,
     units: form.units,
-    width:
-      form.widthBy === 'length'
-        ? { by: 'length', length: form.width }
-        : { by: form.widthBy, count: numberOrText(form.width) },
-    height:
-      form.heightBy === 'length'
-        ? { by: 'length', length: form.height }
-        : { by: form.heightBy, count: numberOrText(form.height) },
+    width: wishedSize(form.width),
+    height: wishedSize(form.height),
     pattern: dropEmpty(
       before?.pattern.text === undefined
-        ? { key: form.pattern, stitch, numbers, ...chosen }
+        ? { key: form.pattern.key, stitch, numbers, ...chosen }
         : { ...before.pattern, ...chosen },
     ),
     foundation: form.foundation || undefined,
@@ -203,7 +215,7 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
 }
 
 /** What is done with the idle strands of a new wish, by its item and its stripes. */
-function usualPolicy({ item, order }: WishFormValues, pattern: StitchPattern | undefined): Wish['policy'] {
+function usualPolicy({ item, pattern: { order } }: WishFormValues, pattern: StitchPattern | undefined): Wish['policy'] {
   if (!pattern) return 'as-needed';
   const read = order.trim() ? readOrder(order) : undefined;
   const bound = bindPattern(read?.ok ? { ...pattern, order: read.value } : pattern);
@@ -219,31 +231,45 @@ function blendOf({ fibre, blend }: WishFormValues['yarns'][number]): object {
   return parts ? { fibre: mainFibre(parts), blend: parts } : { fibre, blend };
 }
 
-function gaugeOf(form: WishFormValues, before: Wish | undefined): unknown {
-  if (form.gaugeFrom === 'typical') return { from: 'typical' };
-  if (form.gaugeFrom === 'swatch' && form.swatchGauge) return form.swatchGauge;
+function gaugeOf({ gauge }: WishFormValues, before: Wish | undefined): unknown {
+  const { from, stitches, rows, taken } = gauge;
+  if (from === 'typical') return { from: 'typical' };
+  if (from === 'swatch' && taken) return taken;
   const kept = before?.gauge.from === 'counted' && before.gauge.swatch === undefined ? before.gauge : {};
   return {
     ...kept,
     from: 'counted',
-    stitches: { count: numberOrText(form.stitchCount), over: form.stitchSpan },
-    rows: { count: numberOrText(form.rowCount), over: form.rowSpan },
+    stitches: { ...stitches, count: numberOrText(stitches.count) },
+    rows: { ...rows, count: numberOrText(rows.count) },
   };
 }
 
 function bordered(form: WishFormValues, before: Wish | undefined): unknown {
-  const rounds = numberOrText(form.border);
-  return rounds === undefined || rounds === 0 ? undefined : { ...before?.border, rounds, colour: form.borderColour };
+  const rounds = numberOrText(form.border.rounds);
+  return rounds === undefined || rounds === 0 ? undefined : { ...before?.border, rounds, colour: form.border.colour };
 }
 
 function finishOf(form: WishFormValues, before: Wish | undefined): unknown {
-  const strap = form.strapKind
-    ? { ...before?.finish?.strap, kind: form.strapKind, drop: form.strapDrop, width: form.strapWidth }
-    : undefined;
-  const flap = itemNamed(form.item).asks.includes('flap') && !isTubeForm(form) ? form.flap || undefined : undefined;
-  const outside = form.seam ? before?.finish?.outside : undefined;
-  const finish = dropEmpty({ ring: form.ring || undefined, strap, seam: form.seam || undefined, flap, outside });
+  const { ring, seam, strap, flap } = form.finish;
+  const flapped = itemNamed(form.item).asks.includes('flap') && !isTubeForm(form);
+  const finish = dropEmpty({
+    ring: ring || undefined,
+    strap: strap.kind ? { ...before?.finish?.strap, ...strap } : undefined,
+    seam: seam || undefined,
+    flap: (flapped && flap) || undefined,
+    outside: seam ? before?.finish?.outside : undefined,
+  });
   return Object.keys(finish).length ? finish : undefined;
+}
+
+/** A form with what is known of another laid over it, field by field; lists are taken whole. */
+export function laidOver<T>(under: T, over: unknown): T {
+  if (over === undefined) return under;
+  const isFields = (value: unknown): value is Record<string, unknown> =>
+    typeof value === 'object' && value !== null && !Array.isArray(value);
+  if (!isFields(under) || !isFields(over)) return over as T;
+  const fields = new Set([...Object.keys(under), ...Object.keys(over)]);
+  return Object.fromEntries([...fields].map((field) => [field, laidOver(under[field], over[field])])) as T;
 }
 
 /** A stored wish as its form holds it. */
@@ -255,35 +281,26 @@ export function toForm(wish: Wish): WishFormValues {
     title: wish.title,
     item: wish.item,
     units: wish.units,
-    widthBy: width.by,
-    width: width.by === 'length' ? width.length : String(width.count),
-    heightBy: height.by,
-    height: height.by === 'length' ? height.length : String(height.count),
-    pattern: wish.pattern.key ?? usual.pattern,
-    stitch: wish.pattern.stitch ?? usual.stitch,
+    width: sizeForm(width, usual.width),
+    height: sizeForm(height, usual.height),
+    pattern: {
+      key: wish.pattern.key ?? usual.pattern.key,
+      stitch: wish.pattern.stitch ?? usual.pattern.stitch,
+      made: wish.pattern.made ?? '',
+      order: wish.pattern.order ?? '',
+      loops: wish.pattern.loops ?? 'both',
+      numbers: Object.fromEntries(
+        Object.entries(wish.pattern.numbers ?? usual.pattern.numbers).map(([name, n]) => [name, String(n)]),
+      ),
+    },
     foundation: wish.foundation ?? '',
-    made: wish.pattern.made ?? '',
     across: wish.across ?? '',
-    order: wish.pattern.order ?? '',
-    loops: wish.pattern.loops ?? 'both',
     into: wish.into,
     increases: wish.increases === undefined ? '' : String(wish.increases),
     ending: wish.ending,
     weaving: wish.weaving ?? 'usual',
-    numbers: Object.fromEntries(
-      Object.entries(wish.pattern.numbers ?? usual.numbers).map(([name, n]) => [name, String(n)]),
-    ),
-    gaugeFrom: gauge.from === 'counted' && gauge.swatch ? 'swatch' : gauge.from,
-    swatchGauge: gauge.from === 'counted' && gauge.swatch ? gauge : undefined,
+    gauge: gaugeForm(gauge, usual.gauge),
     hook: wish.hook === undefined ? '' : String(wish.hook),
-    ...(gauge.from === 'counted'
-      ? {
-          stitchCount: String(gauge.stitches.count),
-          stitchSpan: gauge.stitches.over,
-          rowCount: String(gauge.rows.count),
-          rowSpan: gauge.rows.over,
-        }
-      : {}),
     yarns: wish.yarns.map((yarn) => ({
       letter: yarn.letter,
       name: yarn.name,
@@ -298,18 +315,38 @@ export function toForm(wish: Wish): WishFormValues {
       drawer: yarn.drawer ?? '',
     })),
     pieces: String(wish.pieces),
-    border: String(wish.border?.rounds ?? 0),
-    borderColour: wish.border?.colour ?? 'A',
+    border: { rounds: String(wish.border?.rounds ?? 0), colour: wish.border?.colour ?? 'A' },
     closing: wish.closing,
     wash: wish.wash ?? '',
     smallChildren: wish.smallChildren,
     open: wish.open ?? false,
-    ring: wish.finish?.ring ?? '',
-    strapKind: wish.finish?.strap?.kind ?? '',
-    strapDrop: wish.finish?.strap?.drop ?? usual.strapDrop,
-    strapWidth: wish.finish?.strap?.width ?? usual.strapWidth,
-    flap: wish.finish?.flap ?? '',
-    seam: wish.finish?.seam ?? '',
+    finish: {
+      ring: wish.finish?.ring ?? '',
+      strap: {
+        kind: wish.finish?.strap?.kind ?? '',
+        drop: wish.finish?.strap?.drop ?? usual.finish.strap.drop,
+        width: wish.finish?.strap?.width ?? usual.finish.strap.width,
+      },
+      flap: wish.finish?.flap ?? '',
+      seam: wish.finish?.seam ?? '',
+    },
+  };
+}
+
+function sizeForm<By extends string>(
+  size: { by: 'length'; length: string } | { by: By; count: number },
+  usual: SizeValues<By>,
+): SizeValues<By> {
+  return 'length' in size ? { ...usual, ...size } : { ...usual, by: size.by, count: String(size.count) };
+}
+
+function gaugeForm(gauge: Wish['gauge'], usual: WishFormValues['gauge']): WishFormValues['gauge'] {
+  if (gauge.from === 'typical') return { ...usual, from: 'typical' };
+  return {
+    from: gauge.swatch ? 'swatch' : 'counted',
+    stitches: { count: String(gauge.stitches.count), over: gauge.stitches.over },
+    rows: { count: String(gauge.rows.count), over: gauge.rows.over },
+    taken: gauge.swatch ? gauge : undefined,
   };
 }
 
@@ -318,67 +355,35 @@ export function readWish(form: WishFormValues, before?: Wish): Result<Wish> {
   return readShape(wishSchema, toWish(form, before));
 }
 
-/** The field of the form that a path of a wish stands for. */
-export function fieldOf(path: string): string {
-  const fields: Readonly<Record<string, string>> = {
-    'width.length': 'width',
-    'width.count': 'width',
-    width: 'width',
-    'height.length': 'height',
-    'height.count': 'height',
-    height: 'height',
-    'gauge.stitches.count': 'stitchCount',
-    'gauge.stitches.over': 'stitchSpan',
-    'gauge.stitches': 'stitchCount',
-    'gauge.rows.count': 'rowCount',
-    'gauge.rows.over': 'rowSpan',
-    'gauge.rows': 'rowCount',
-    'border.rounds': 'border',
-    'finish.ring': 'ring',
-    'finish.flap': 'flap',
-    'finish.strap.drop': 'strapDrop',
-    'finish.strap.width': 'strapWidth',
-    'pattern.key': 'pattern',
-    'pattern.stitch': 'stitch',
-  };
-  return fields[path] ?? path.replace(/^pattern\./, '');
-}
-
 const countedWords = { chain: 'chains', stitches: 'stitches', repeats: 'repeats', rows: 'rows' } as const;
 
 /** The schema that the form is checked against while it is filled in: only that lengths can be read. */
 export const formSchema = z.custom<WishFormValues>().superRefine((typed, context) => {
   const form = wholeSize(typed);
   // A length in a field for counts is a slip of its own kind, and told as one.
-  for (const [field, by] of [
-    ['width', form.widthBy],
-    ['height', form.heightBy],
-  ] as const) {
-    const text = form[field];
-    if (by === 'length' || !/[a-z"”]\s*$/i.test(text) || !lengthReads(text, form.units)) continue;
+  for (const side of ['width', 'height'] as const) {
+    const { by, count } = form[side];
+    if (by === 'length' || !/[a-z"”]\s*$/i.test(count) || !lengthReads(count, form.units)) continue;
     context.addIssue({
       code: 'custom',
-      path: [field],
+      path: [side, 'count'],
       message: problemText({
         code: 'length-where-count',
-        facts: { text, counts: countedWords[by], side: field === 'height' ? upper(upWord(form.item)) : 'Width' },
+        facts: { text: count, counts: countedWords[by], side: side === 'height' ? upper(upWord(form.item)) : 'Width' },
       }),
     });
   }
   const read = readShape(wishSchema, toWish(form));
   for (const problem of read.ok ? [] : read.problems) {
-    context.addIssue({ code: 'custom', path: fieldOf(problem.path).split('.'), message: problemText(problem) });
+    context.addIssue({ code: 'custom', path: problem.path.split('.'), message: problemText(problem) });
   }
-  const lengths = [
-    ['width', form.widthBy === 'length' ? form.width : '1'],
-    ['height', form.heightBy === 'length' ? form.height : '1'],
-  ] as const;
-  for (const [field, text] of lengths) {
-    if (text.trim() === '' || lengthReads(text, form.units)) continue;
+  for (const side of ['width', 'height'] as const) {
+    const { by, length } = form[side];
+    if (by !== 'length' || length.trim() === '' || lengthReads(length, form.units)) continue;
     context.addIssue({
       code: 'custom',
-      path: [field],
-      message: problemText({ code: 'no-length', facts: { text } }),
+      path: [side, 'length'],
+      message: problemText({ code: 'no-length', facts: { text: length } }),
     });
   }
 });

@@ -2,6 +2,7 @@ import { type Tug, tugs } from '@puntada/core/words';
 import { Settings2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
+import { SelectField } from '../../parts/SelectField.tsx';
 import type { Flag, Reading } from './useReading.ts';
 
 const tugWords: Readonly<Record<Tug, string>> = {
@@ -51,20 +52,17 @@ export function ReadingSettings({
               {words[name]}
             </label>
           ))}
-          <label className="flex min-h-11 items-center gap-3">
-            Remind me to pull the idle yarn snug
-            <select
-              className="field w-auto"
-              value={reading.tug}
-              onChange={(event) => onChange({ tug: event.target.value as Tug })}
-            >
-              {tugs.map((tug) => (
-                <option key={tug} value={tug}>
-                  {tugWords[tug]}
-                </option>
-              ))}
-            </select>
-          </label>
+          <SelectField
+            label="Remind me to pull the idle yarn snug"
+            value={reading.tug}
+            onChange={(tug) => onChange({ tug: tug as Tug })}
+          >
+            {tugs.map((tug) => (
+              <option key={tug} value={tug}>
+                {tugWords[tug]}
+              </option>
+            ))}
+          </SelectField>
           <p className="mt-2 max-w-[300px] border-t border-rule pt-2 text-[14px] text-soft">
             Keys: Space or Page Down for the next step, Enter to finish the row, Backspace or Page Up for one back. A
             clicker sends the same keys.{' '}
