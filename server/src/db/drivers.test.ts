@@ -78,15 +78,17 @@ onServer('a PostgreSQL server', () => {
   let one: Database;
   let other: Database;
   let server: Listening;
+  let beside: Listening;
   beforeAll(async () => {
     postgres = await startPostgres();
     // Two processes that start at once bring the same shapes.
     [one, other] = await Promise.all([openShared(postgres.address), openShared(postgres.address)]);
     server = await listen(one);
+    beside = await listen(other);
   }, 60000);
   afterAll(async () => {
     await server.close();
-    await other.close();
+    await beside.close();
     await postgres.stop();
   });
 
@@ -106,7 +108,6 @@ onServer('a PostgreSQL server', () => {
   });
 
   it('folds the steps of two processes at once, and loses none', async () => {
-    const beside = await listen(other);
     const id = await begunCloth(server);
     // Each sends every other row of twenty, so both come late for the other again and again.
     const rows = Array.from({ length: 20 }, (_, row) => tick(at(row), at(row + 1), 1000 + row));
