@@ -99,3 +99,47 @@ describe('the laws of the house', () => {
     expect(bad.filter(isSentence)).toHaveLength(2);
   });
 });
+
+describe('no twelve lines', () => {
+  const most = 12;
+
+  /** Runs of lines that stand in two places; what is only brackets, and what is imported, does not count as a line. */
+  function standTwice(files: readonly { place: string; source: string }[]): string[] {
+    const seen = new Map<string, string>();
+    const twice: string[] = [];
+    for (const { place, source } of files) {
+      const lines = source
+        .replace(/^(?:import|export) (?:type )?\{[^}]*\} from .*$/gm, '')
+        .split('\n')
+        .map((line, i) => ({ text: line.trim(), number: i + 1 }))
+        .filter(({ text }) => /\w{2}/.test(text));
+      for (let i = 0; i + most <= lines.length; i++) {
+        const run = lines.slice(i, i + most);
+        const key = run.map(({ text }) => text).join('\n');
+        const here = `${place}:${run[0]?.number}`;
+        const there = seen.get(key);
+        if (there === undefined) seen.set(key, here);
+        else twice.push(`${there} ~ ${here}`);
+      }
+    }
+    return twice;
+  }
+
+  it('stand twice in the program', () => {
+    const files = ['core/src', 'server/src', 'web/src', 'tools']
+      .flatMap((folder) => filesIn(join(root, folder)))
+      .map((path) => ({ place: relative(root, path), source: readFileSync(path, 'utf8') }));
+    expect(files.length).toBeGreaterThan(400);
+    expect(standTwice(files)).toEqual([]);
+  });
+
+  it('would be found if they did', () => {
+    const source = Array.from({ length: 12 }, (_, i) => `const line${i} = ${i};`).join('\n');
+    expect(
+      standTwice([
+        { place: 'one.ts', source },
+        { place: 'two.ts', source: `\n{\n${source}\n}` },
+      ]),
+    ).toEqual(['one.ts:1 ~ two.ts:3']);
+  });
+});

@@ -9,9 +9,9 @@ import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { DraftHead, DraftProblems } from '../../parts/DraftHead.tsx';
+import { GramsField } from '../../parts/GramsField.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TermLine } from '../../parts/TermLine.tsx';
-import { TextField } from '../../parts/TextField.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useGrams } from '../../parts/useGrams.ts';
 import { type PlanDraft, usePlanDraft } from '../../parts/usePlanDraft.ts';
@@ -103,7 +103,8 @@ interface StripProps {
 
 function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
   const { told } = usePreferences();
-  const { text, type, grams } = useGrams(strip.weighed, 500);
+  const typed = useGrams(strip.weighed, 500);
+  const { grams } = typed;
   const [tried, setTried] = useState(false);
   return (
     <li className={`grid content-start gap-3 border-t-4 pt-3 ${chosen ? 'border-ink' : 'border-rule'}`}>
@@ -137,15 +138,7 @@ function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
         }}
       >
         <div className="w-[110px]">
-          <TextField
-            label="It weighs"
-            value={text}
-            onChange={type}
-            inputMode="decimal"
-            after="g"
-            className="count"
-            wrong={tried && grams === undefined ? 'Type grams, such as 4.2.' : undefined}
-          />
+          <GramsField typed={typed} tried={tried} like="4.2" />
         </div>
         <div className="pt-[25px]">
           <Button type="submit" disabled={settled}>

@@ -3,8 +3,8 @@ import type { Swatch } from '@puntada/core/records';
 import { problemText } from '@puntada/core/words';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
+import { GramsField } from '../../parts/GramsField.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
-import { TextField } from '../../parts/TextField.tsx';
 import { useGrams } from '../../parts/useGrams.ts';
 import type { SwatchWork } from '../../worker/swatchWork.ts';
 
@@ -17,7 +17,8 @@ interface Props {
 
 /** The swatch on the scale: what it says of the yarn that this hand really takes. */
 export function Weighing({ swatch, reading, onChange }: Props) {
-  const { text, type, grams } = useGrams(swatch.weight?.grams);
+  const typed = useGrams(swatch.weight?.grams);
+  const { grams } = typed;
   const [scale, setScale] = useState(String(swatch.weight?.scale ?? 1));
   const [tried, setTried] = useState(false);
   const keep = () => {
@@ -37,15 +38,7 @@ export function Weighing({ swatch, reading, onChange }: Props) {
         }}
       >
         <div className="w-[130px]">
-          <TextField
-            label="It weighs"
-            value={text}
-            onChange={type}
-            inputMode="decimal"
-            after="g"
-            className="count text-[18px]"
-            wrong={tried && grams === undefined ? 'Type grams, such as 13.2.' : undefined}
-          />
+          <GramsField typed={typed} tried={tried} like="13.2" />
         </div>
         <div className="w-[170px]">
           <SelectField label="The scale reads to" value={scale} onChange={setScale}>
