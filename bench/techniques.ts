@@ -1,7 +1,17 @@
 import { must, patternBook, type StitchPattern, techniques } from '@puntada/core/craft';
-import { chartOf, checkFabric, checkStrands, fitSizes, lay, measure, prepare, routePiece } from '@puntada/core/plan';
+import {
+  chartOf,
+  checkFabric,
+  checkStrands,
+  fitSizes,
+  lay,
+  measure,
+  prepare,
+  routePiece,
+  StrandBook,
+} from '@puntada/core/plan';
 import { type WishInput, wishSchema } from '@puntada/core/records';
-import { printedRows, StrandBook } from '@puntada/core/words';
+import { printedRows } from '@puntada/core/words';
 import { median } from './timing.ts';
 
 /**

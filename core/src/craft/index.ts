@@ -11,7 +11,14 @@ export {
   sidesOf,
 } from './fabric/fabric.ts';
 export type { LayRequest } from './fabric/rows.ts';
-export { beginsSmall, chainsFor, chooseFoundation, type Foundation, findFoundation } from './foundation/foundation.ts';
+export {
+  beginsSmall,
+  chainsFor,
+  chooseFoundation,
+  type Foundation,
+  findFoundation,
+  tubeBegins,
+} from './foundation/foundation.ts';
 export { type Fibre, fibres, fibreWords, mainFibre, readBlend } from './gauge/fibres.ts';
 export { weightClasses } from './gauge/typical.ts';
 export { bindPattern } from './notation/bind.ts';

@@ -23,6 +23,7 @@ export { chooseSizes, type SizeChoice } from './sizes/choices.ts';
 export { asWideAsHigh, fitSizes, type Sizes } from './sizes/sizes.ts';
 export { sidesOff } from './sizes/tolerance.ts';
 export { countedIn, leftIn, type WorkedCourse, type WorkedRun, workCourse } from './steps/course.ts';
+export { type HangingStrand, StrandBook, type StrandOrder } from './steps/strandBook.ts';
 export { cautionsFor } from './wish/cautions.ts';
 export { type Prepared, prepare, waysOf } from './wish/prepare.ts';
 export { secondsWorking } from './workings/handWorkings.ts';

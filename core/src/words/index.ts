@@ -48,7 +48,7 @@ export { explainCourse } from './rows/explain.ts';
 export { proofSheet } from './rows/proofSheet.ts';
 export { printedRows } from './rows/readRows.ts';
 export { closingWords, courseWord, startWords, writeRow } from './rows/rows.ts';
-export { type HangingStrand, StrandBook, type StrandOrder } from './rows/strandOrders.ts';
+export { besideCarrying, hangingPlaceWords, hangingWords } from './rows/strandWords.ts';
 export { type Terms, termed } from './terms/termed.ts';
 export { type Hand, howMade, legend, type Maker, type Manner, stitchWord, summedStitch } from './terms/terms.ts';
 export { clockWords } from './work/clock.ts';

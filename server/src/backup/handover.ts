@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Facts } from '@puntada/core/craft';
-import { thaw } from '@puntada/core/plan';
+import { StrandBook, thaw } from '@puntada/core/plan';
 import {
   anyVersion,
   handoverRecord,
@@ -10,7 +10,7 @@ import {
   type TakenOver,
   type Work,
 } from '@puntada/core/records';
-import { notStarted, StrandBook, standingWords } from '@puntada/core/words';
+import { hangingWords, notStarted, standingWords } from '@puntada/core/words';
 import { Router } from 'express';
 import type { Database, Db } from '../db/database.ts';
 import { bodyOf, handler, Refusal } from '../http/answers.ts';
@@ -26,7 +26,7 @@ function inWords({ wish, begun, progress: { rows, runs } }: Work): { stands: str
   if (!cloth?.ok) return { stands: notStarted(wish.title), hanging: [] };
   const { fabric, strands, bound } = cloth.value;
   const stands = standingWords(wish.title, rows, fabric.courses, runs);
-  return { stands, hanging: rows ? [...new StrandBook(strands, bound).hangingWords(rows - 1)] : [] };
+  return { stands, hanging: rows ? hangingWords(new StrandBook(strands, bound), rows - 1) : [] };
 }
 
 function damaged(facts: Facts): Refusal {

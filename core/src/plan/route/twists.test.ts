@@ -1,8 +1,8 @@
 import { sampleWish } from '../../../test/sampleWish.ts';
 import { must } from '../../craft/values/problem.ts';
 import { untwistWords } from '../../words/en/advice.ts';
-import { StrandBook } from '../../words/rows/strandOrders.ts';
 import { planWish } from '../piece/plan.ts';
+import { StrandBook } from '../steps/strandBook.ts';
 import type { Chart, Construction } from './chart.ts';
 import { usualCosts } from './costs.ts';
 import { MoveList } from './moves.ts';

@@ -4,6 +4,7 @@ import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import type { Making } from '../../craft/patterns/model.ts';
 import { codeOf, type StitchKey, stitchKind } from '../../craft/stitches/kinds.ts';
 import { countedIn, type RowClose, type WorkedCourse, type WorkedRun, workCourse } from '../../plan/steps/course.ts';
+import type { StrandBook } from '../../plan/steps/strandBook.ts';
 import type { Terms } from '../terms/termed.ts';
 import {
   chartDirection,
@@ -19,7 +20,7 @@ import {
   type Wording,
 } from '../terms/terms.ts';
 import { bracketed, compress, printCompressed, printStarred } from './repeats.ts';
-import type { StrandBook, StrandOrder } from './strandOrders.ts';
+import { hangingWords, orderWords } from './strandWords.ts';
 
 export interface WriteRequest {
   readonly fabric: Fabric;
@@ -306,16 +307,11 @@ function printedTotal({ byColour, byKind, stitches, edgePost }: WorkedCourse, { 
   return `${all}${plain || edgePost ? ':' : ';'} ${byColour.map(({ colour, count }) => `${count} ${colour}`).join(', ')}`;
 }
 
-/** An order as one sentence. */
-export function orderWords(order: StrandOrder): string {
-  return [order.carry, ...order.other].filter(Boolean).join('; ');
-}
-
 /** One row in words. @param number from 1 */
 export function writeRow(request: WriteRequest, number: number): WrittenRow {
   const { fabric, bound, foundation } = request;
   const course = workCourse(fabric, bound, foundation, number - 1);
-  const hanging = request.strands.hangingWords(number - 1);
+  const hanging = hangingWords(request.strands, number - 1);
   return {
     number,
     side: course.side,

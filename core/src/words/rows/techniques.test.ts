@@ -2,9 +2,9 @@ import { piece } from '../../../test/samplePiece.ts';
 import { costsFor } from '../../plan/route/costs.ts';
 import { chartOf } from '../../plan/route/ofFabric.ts';
 import { route } from '../../plan/route/route.ts';
+import { StrandBook } from '../../plan/steps/strandBook.ts';
 import type { Terms } from '../terms/termed.ts';
 import { writeRow } from './rows.ts';
-import { StrandBook } from './strandOrders.ts';
 
 /** Rows of a small piece in words; every sentence below was written out by hand from the craft. */
 function rowsOf(

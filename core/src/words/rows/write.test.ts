@@ -5,7 +5,8 @@ import { planWish } from '../../plan/piece/plan.ts';
 import { countedIn, leftIn, workCourse } from '../../plan/steps/course.ts';
 import { chartDirection, oneStitch, stitchWord } from '../terms/terms.ts';
 import { compress, printCompressed, printStarred } from './repeats.ts';
-import { orderWords, rowLine, runWords, writeRow } from './rows.ts';
+import { rowLine, runWords, writeRow } from './rows.ts';
+import { hangingWords, orderWords } from './strandWords.ts';
 import { writing } from './writing.ts';
 
 function written(change: Parameters<typeof sampleWish>[0]) {
@@ -133,7 +134,7 @@ describe('orders for the idle strands', () => {
   it('stripes of one row: the other colour is carried inside the whole row, and comes out where it is wanted', () => {
     const { request } = written({ pattern: { key: 'houndstooth' } });
     expect(request.strands.orders(1).map(orderWords)).toEqual(['carry A inside the whole row']);
-    expect(request.strands.hangingWords(1)).toEqual(['A and B at this edge']);
+    expect(hangingWords(request.strands, 1)).toEqual(['A and B at this edge']);
   });
 
   it('cut always: says after which stitch, how long the tail, and when it is joined again', () => {

@@ -11,8 +11,8 @@ const course = {
 
 describe('what an idle colour does during a run', () => {
   const orders = [
-    { colour: 'A', carried: [{ from: 9, to: 10 }], carry: '', other: [] },
-    { colour: 'B', carried: [{ from: 5, to: 8 }], carry: '', other: [] },
+    { colour: 'A', carried: [{ from: 9, to: 10 }], acts: [] },
+    { colour: 'B', carried: [{ from: 5, to: 8 }], acts: [] },
   ];
   it('is carried, left hanging, or carried part of the way', () => {
     expect(idleWords(course, 0, orders, ['A', 'B'])).toEqual(['A: leave it hanging']);

@@ -1,5 +1,5 @@
 import type { WorkedCourse } from '../../plan/steps/course.ts';
-import type { StrandOrder } from '../rows/strandOrders.ts';
+import type { StrandOrder } from '../../plan/steps/strandBook.ts';
 
 /** What each idle colour that is attached does while one run is worked, short. @param run from 0 */
 export function idleWords(

@@ -1,4 +1,4 @@
-import { parseLength } from '@puntada/core/craft';
+import { findFoundation, parseLength, tubeBegins } from '@puntada/core/craft';
 import { itemNamed } from '@puntada/core/plan';
 import type { PlanDocument, Wish } from '@puntada/core/records';
 import type { Hand } from '@puntada/core/words';
@@ -104,7 +104,8 @@ function seamPath(
 ): string {
   const { mouth, sides } = itemNamed(wish.item);
   const [top, foot] = [`M ${x} ${y} H ${x + w}`, `M ${x} ${y + h} H ${x + w}`];
-  if (size.tube) return [mouth ? '' : top, foundation.key.startsWith('ring') ? foot : ''].join(' ');
+  const begun = findFoundation(foundation.key);
+  if (size.tube) return [mouth ? '' : top, begun && tubeBegins(begun) === 'ring' ? foot : ''].join(' ');
   const edges = `M ${x} ${y} V ${y + h} M ${x + w} ${y} V ${y + h}`;
   if (wish.finish?.flap) return edges;
   return `${edges} ${foot}${sides === 4 ? ` ${top}` : ''}`;

@@ -1,4 +1,5 @@
-import type { Hand, StrandBook } from '@puntada/core/words';
+import type { StrandBook } from '@puntada/core/plan';
+import type { Hand } from '@puntada/core/words';
 import { type MouseEvent, useCallback, useEffect, useRef } from 'react';
 import { faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { useBox } from '../../parts/useWidth.ts';

@@ -1,4 +1,5 @@
 import { type BoundPattern, chainsFor, type Fabric, must, stitchKind, techniqueOf } from '@puntada/core/craft';
+import { StrandBook } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import {
   type AdviceRequest,
@@ -6,7 +7,6 @@ import {
   explainCourse,
   foundationWords,
   legend,
-  StrandBook,
   type Terms,
 } from '@puntada/core/words';
 import { ZoomIn, ZoomOut } from 'lucide-react';

@@ -1,4 +1,5 @@
-import type { Hand, HangingStrand } from '@puntada/core/words';
+import type { HangingStrand } from '@puntada/core/plan';
+import type { Hand } from '@puntada/core/words';
 
 /** Room for row numbers at either side and for stitch numbers below, px. */
 export const gutter = 44;

@@ -1,3 +1,4 @@
+import { findFoundation } from '@puntada/core/craft';
 import { itemNamed, type Question } from '@puntada/core/plan';
 import { joinLabel, openSides } from '@puntada/core/words';
 import type { ReactNode } from 'react';
@@ -100,7 +101,12 @@ export function FinishPart() {
         </div>
         {shows('seam') && seam ? (
           <p className="max-w-[62ch] basis-full text-[14px] text-soft">
-            {openSides({ item, tube, flap: flap.trim() !== '', onChain: !foundation || foundation.startsWith('both') })}
+            {openSides({
+              item,
+              tube,
+              flap: flap.trim() !== '',
+              onChain: !foundation || findFoundation(foundation)?.sides === 2,
+            })}
           </p>
         ) : null}
         <div className="basis-full">

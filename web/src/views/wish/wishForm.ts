@@ -1,6 +1,7 @@
 import {
   bindPattern,
   fibreWords,
+  findFoundation,
   findPattern,
   isRoundMaking,
   lettersIn,
@@ -100,7 +101,7 @@ export function isTubeForm({ pattern: { key, made } }: Pick<WishFormValues, 'pat
 /** Whether it stands on a round bottom, by its item or by the beginning that was chosen. */
 export function isOnCircle(form: Pick<WishFormValues, 'pattern' | 'item' | 'foundation'>): boolean {
   if (!isTubeForm(form)) return false;
-  return form.foundation ? form.foundation.startsWith('circle') : itemNamed(form.item).begin === 'circle';
+  return form.foundation ? findFoundation(form.foundation)?.circle === true : itemNamed(form.item).begin === 'circle';
 }
 
 /** The colours that an order names, once it can be read. */

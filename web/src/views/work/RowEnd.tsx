@@ -1,5 +1,13 @@
 import { countedIn, turnAfter } from '@puntada/core/plan';
-import { closingWords, type Hand, stitchWord, summedStitch, type Terms, upper } from '@puntada/core/words';
+import {
+  closingWords,
+  type Hand,
+  hangingPlaceWords,
+  stitchWord,
+  summedStitch,
+  type Terms,
+  upper,
+} from '@puntada/core/words';
 import type { RowInHand } from './useRowInHand.ts';
 
 interface Props {
@@ -51,9 +59,12 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
             <Line term="Balls, left to right" value={strands.balls(at, hand).join(' ')} />
           </>
         ) : null}
-        {strands.hangingPlaces(at).map(({ colours, place }) => (
-          <Line key={place} term={colours} value={place} />
-        ))}
+        {strands
+          .places(at)
+          .map(hangingPlaceWords)
+          .map(({ colours, place }) => (
+            <Line key={place} term={colours} value={place} />
+          ))}
       </dl>
       {others.map((words) => (
         <p key={words} className="border-t border-rule py-1 text-[16px]">

@@ -1,5 +1,5 @@
-import { type WorkedCourse, type WorkedRun, workCourse } from '@puntada/core/plan';
-import { againstBelow, idleWords, StrandBook, type StrandOrder, startWords, type Terms } from '@puntada/core/words';
+import { StrandBook, type StrandOrder, type WorkedCourse, type WorkedRun, workCourse } from '@puntada/core/plan';
+import { againstBelow, besideCarrying, idleWords, startWords, type Terms } from '@puntada/core/words';
 import type { Position } from '@puntada/core/work';
 import { useMemo } from 'react';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
@@ -47,7 +47,7 @@ export function useRowInHand(cloth: WorkCloth, position: Position, terms: Terms)
       begins,
       next,
       idle: idleWords(course, at, orders, attachedIn(course, at, strands, orders)),
-      others: orders.flatMap((order) => order.other),
+      others: orders.flatMap(besideCarrying),
       below: againstBelow(fabric, bound, course.number - 1, run, terms),
       hints: hintsAt({ fabric, bound, foundation }, course, at, terms),
       strands,

@@ -1,22 +1,22 @@
 import { colourLetter } from '../../craft/fabric/fabric.ts';
 import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { techniqueNamed } from '../../craft/techniques/register.ts';
-import { type Chart, eachRun, isRound, startBoundary, stitchesBetween } from '../../plan/route/chart.ts';
-import { hangingMap, lastUses, movesByRow, OFF } from '../../plan/route/hangs.ts';
-import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, type MoveList } from '../../plan/route/moves.ts';
-import type { Strands } from '../../plan/route/strands.ts';
-import { ballOrder, halfTwists } from '../../plan/route/twists.ts';
-import type { Hand } from '../terms/terms.ts';
+import type { Told } from '../../craft/values/problem.ts';
+import { type Chart, eachRun, isRound, startBoundary, stitchesBetween } from '../route/chart.ts';
+import { hangingMap, lastUses, movesByRow, OFF } from '../route/hangs.ts';
+import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, type MoveList } from '../route/moves.ts';
+import type { Strands } from '../route/strands.ts';
+import { ballOrder, halfTwists } from '../route/twists.ts';
 
 /** What is done with one idle colour in one row, in working numbers: stitch 1 is the first one worked. */
 export interface StrandOrder {
   readonly colour: string;
   /** Stitches it is carried inside, from the first to the last of each stretch. */
   readonly carried: readonly { readonly from: number; readonly to: number }[];
-  /** The carrying in words; empty where there is none. */
-  readonly carry: string;
-  /** Whatever else is done with it: climbing, floating, cutting, fastening off. */
-  readonly other: readonly string[];
+  /** How it is carried, where it is. The words: `words/rows/strandWords.ts`. */
+  readonly carry?: Told | undefined;
+  /** What else is done with it, in turn: climbing, floating, cutting, fastening off. */
+  readonly acts: readonly Told[];
 }
 
 /** Where one strand waits after a row. */
@@ -29,10 +29,14 @@ export interface HangingStrand {
   readonly boundary: number;
 }
 
-const placeWords: Partial<Record<HangingStrand['place'], string>> = {
-  'row end': 'at this edge',
-  'row start': 'at the far edge',
-};
+/** Strands that wait at one place after a row. */
+export interface HangingPlace {
+  readonly colours: readonly string[];
+  readonly place: HangingStrand['place'] | 'seam';
+  readonly afterStitch: number;
+  /** What is counted along the row. */
+  readonly cell: string;
+}
 
 /** Everything the strands do, row by row; made once for a plan. */
 export class StrandBook {
@@ -49,7 +53,6 @@ export class StrandBook {
   private readonly divided: boolean;
   /** What is counted along a row: stitches, or clusters and blocks. */
   private readonly cell: string;
-  private readonly cells: string;
   /** What a course is called: row, round or diagonal. */
   private readonly course: string;
 
@@ -62,7 +65,6 @@ export class StrandBook {
     this.divided = new Set(colourOf).size < colourOf.length;
     this.twists = halfTwists({ chart, moves });
     this.cell = techniqueNamed(bound.pattern.technique)?.cellWord ?? 'stitch';
-    this.cells = this.cell === 'stitch' ? 'stitches' : `${this.cell}s`;
     this.course = isRound(chart.construction) ? 'round' : bound.pattern.made === 'diagonals' ? 'diagonal' : 'row';
     const of = (colour: number) => colourOf.filter((each) => each === colour).length;
     this.letters = colourOf.map((colour, strand) => {
@@ -91,7 +93,7 @@ export class StrandBook {
    * The balls that are in use after a row, from left to right before the maker; they stay where they lie for the whole
    * work. @param row from 0
    */
-  balls(row: number, hand: Hand): string[] {
+  balls(row: number, hand: 'right' | 'left'): string[] {
     const inUse = new Set(this.hanging(row).map((strand) => strand.colour));
     return ballOrder(this.chart, hand, this.divided)
       .map((strand) => this.letters[strand] as string)
@@ -108,24 +110,17 @@ export class StrandBook {
     return orders;
   }
 
-  /** Where the strands hang when a row is done, in words: `A and B at this edge`. This edge is where the row ends. */
-  hangingWords(row: number): string[] {
-    return this.hangingPlaces(row).map(({ colours, place }) => `${colours} ${place}`);
-  }
-
-  /** The same, colours and place apart. */
-  hangingPlaces(row: number): { readonly colours: string; readonly place: string }[] {
-    const places = new Map<string, string[]>();
-    for (const strand of this.hanging(row)) {
-      const place = this.placeWords(strand.place) ?? `waiting after ${this.cell} ${strand.afterStitch}`;
-      places.set(place, [...(places.get(place) ?? []), strand.colour]);
+  /** Where the strands hang when a row is done, place by place. In rounds both ends of a course are the seam. */
+  places(row: number): HangingPlace[] {
+    const places = new Map<string, HangingPlace>();
+    const round = isRound(this.chart.construction);
+    for (const { colour, place: own, afterStitch } of this.hanging(row)) {
+      const place = round && own !== 'inside' ? 'seam' : own;
+      const key = place === 'inside' ? `${place} ${afterStitch}` : place;
+      const colours = [...(places.get(key)?.colours ?? []), colour];
+      places.set(key, { colours, place, afterStitch, cell: this.cell });
     }
-    return [...places].map(([place, colours]) => ({ colours: andList(colours), place }));
-  }
-
-  /** In rounds both ends of a course are the seam. */
-  private placeWords(place: HangingStrand['place']): string | undefined {
-    return place !== 'inside' && isRound(this.chart.construction) ? 'at the seam' : placeWords[place];
+    return [...places.values()];
   }
 
   /** Stitches of a whole row. */
@@ -141,14 +136,14 @@ export class StrandBook {
     const { moves } = this;
     const letter = this.letters[colour] as string;
     const carried: { from: number; to: number }[] = [];
-    const words: string[] = [];
+    const acts: Told[] = [];
     const uses = this.uses(row, colour);
     for (const i of this.byRow[row] as Int32Array) {
       if (moves.colour[i] !== colour) continue;
       const from = this.working(row, moves.from[i] as number);
       const to = this.working(row, moves.to[i] as number);
       if (moves.kind[i] === CARRY) carried.push({ from: from + 1, to });
-      else words.push(...this.otherWords(moves.kind[i] as number, row, i, letter));
+      else acts.push(...this.otherActs(moves.kind[i] as number, row, i, letter));
     }
     carried.sort((a, b) => a.from - b.from);
     // Blocks lie half a block beside one another: less than one of them is no carrying.
@@ -156,10 +151,10 @@ export class StrandBook {
     // Where every row is joined and fastened off, the row itself says so.
     const everyRow = this.chart.construction === 'right-side';
     const last = row === this.lastUse(colour) && !everyRow;
-    if (last) words.push(`fasten off ${letter} after its last ${this.cell}`);
-    if (!words.length && !joined.length) return undefined;
-    const carry = joined.length ? this.carryWords(letter, joined, uses, this.stitches(row)) : '';
-    return { colour: letter, carried: joined, carry, other: words };
+    if (last) acts.push({ code: 'fasten-off', facts: { letter, cell: this.cell } });
+    if (!acts.length && !joined.length) return undefined;
+    const carry = joined.length ? this.carryAct(letter, joined, uses, this.stitches(row)) : undefined;
+    return { colour: letter, carried: joined, carry, acts };
   }
 
   private lastUse(colour: number): number {
@@ -175,57 +170,51 @@ export class StrandBook {
     return found;
   }
 
-  private carryWords(
+  private carryAct(
     letter: string,
     carried: readonly { from: number; to: number }[],
     uses: readonly { from: number; to: number }[],
     columns: number,
-  ): string {
+  ): Told {
+    const of = { letter, cell: this.cell, course: this.course };
     const last = carried.at(-1) as { from: number; to: number };
     if (uses.length === 0) {
       const all = carried.length === 1 && last.from === 1 && last.to === columns;
-      if (all) return `carry ${letter} inside the whole ${this.course}`;
+      if (all) return { code: 'carry-whole', facts: of };
       return last.to === columns
-        ? `carry ${letter} inside ${this.fromWords(last.from)} to the end of the ${this.course}`
-        : `carry ${letter} inside ${this.cells} ${last.from}–${last.to} and leave it there`;
+        ? { code: 'carry-to-end', facts: { ...of, from: last.from } }
+        : { code: 'carry-and-leave', facts: { ...of, from: last.from, to: last.to } };
     }
     const firstUse = (uses[0] as { from: number }).from;
     const lastUse = (uses.at(-1) as { to: number }).to;
-    const words: string[] = [];
     const before = carried.find((each) => each.from < firstUse);
     const after = carried.filter((each) => each.from > lastUse);
     const between = carried.filter((each) => each.from > firstUse && each.from <= lastUse).length;
-    if (before) words.push(this.fromWords(before.from));
-    if (between) words.push(between === uses.length - 1 ? `between its own ${this.cells}` : 'where it is next needed');
-    for (const each of after) {
-      words.push(
-        each.to === columns
-          ? `on to the end of the ${this.course}`
-          : `on to ${this.cell} ${each.to} and leave it there`,
-      );
-    }
-    if (!words.length) words.push(carried.map(({ from, to }) => `${this.cells} ${from}–${to}`).join(' and '));
-    return `carry ${letter} inside ${words.join(', ').replaceAll(',,', ',').replace(/,$/, '')}`;
+    return {
+      code: 'carry',
+      facts: {
+        ...of,
+        before: before?.from,
+        between: between === 0 ? undefined : between === uses.length - 1 ? 'all' : 'some',
+        // Where it is left; the last stitch of the row is its end.
+        after: after.map(({ to }) => (to === columns ? 'end' : to)),
+        stretches: carried.flatMap(({ from, to }) => [from, to]),
+      },
+    };
   }
 
-  /** From where a strand is carried: the start of the row, or the stitch at which it hangs. */
-  private fromWords(first: number): string {
-    return first === 1 ? `from the start of the ${this.course}` : `from ${this.cell} ${first - 1}, where it hangs,`;
-  }
-
-  private otherWords(kind: number, row: number, i: number, letter: string): string[] {
+  private otherActs(kind: number, row: number, i: number, letter: string): Told[] {
     const { moves } = this;
     const from = this.working(row, moves.from[i] as number);
-    if (kind === CLIMB) return [`${letter} climbs the ${isRound(this.chart.construction) ? 'seam' : 'edge'}`];
-    if (kind === FLOAT_UP) return [`let ${letter} hang on the back after ${this.cell} ${from}`];
+    const of = { letter, cell: this.cell, course: this.course, from };
+    if (kind === CLIMB) return [{ code: 'climb', facts: { letter, seam: isRound(this.chart.construction) } }];
+    if (kind === FLOAT_UP) return [{ code: 'hang', facts: of }];
     if (kind === FLOAT || kind === FLOAT_RISING) {
-      const to = this.working(row, moves.to[i] as number);
-      return [`bring ${letter} across the back from ${this.cell} ${from} to ${this.cell} ${to}`];
+      return [{ code: 'float', facts: { ...of, to: this.working(row, moves.to[i] as number) } }];
     }
     if (kind !== CUT || this.chart.construction === 'right-side') return [];
     const next = moves.to[i] as number;
-    const again = next === row ? `at its next ${this.cell} of this ${this.course}` : `in ${this.course} ${next + 1}`;
-    return [`cut ${letter} after ${this.cell} ${from}, leave 15 cm, join it again ${again}`];
+    return [{ code: 'cut', facts: { ...of, again: next === row ? undefined : next + 1 } }];
   }
 }
 
@@ -238,9 +227,4 @@ function join(carried: readonly { from: number; to: number }[]): { from: number;
     else joined.push({ ...each });
   }
   return joined;
-}
-
-/** `A`, `A and B`, `A, B and C`. */
-function andList(words: readonly string[]): string {
-  return words.length < 3 ? words.join(' and ') : `${words.slice(0, -1).join(', ')} and ${words.at(-1)}`;
 }
