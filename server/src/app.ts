@@ -1,6 +1,7 @@
 import { startingWords } from '@puntada/core/words';
 import compression from 'compression';
 import express, { type Express } from 'express';
+import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { handoverRoutes } from './backup/handover.ts';
@@ -93,7 +94,8 @@ export function createApp({ db, log, pages }: AppParts): Express {
 }
 
 function servePages(app: Express, pages: string): void {
-  app.use('/assets', express.static(`${pages}/assets`, { immutable: true, maxAge: '1y', fallthrough: false }));
+  const assets = { immutable: true, maxAge: '1y', fallthrough: false };
+  app.use('/assets', staticGzip(`${pages}/assets`, { enableBrotli: true, index: false, serveStatic: assets }));
   app.use(express.static(pages, { index: false, cacheControl: false }));
   app.get('/{*path}', (_request, response) => {
     response.sendFile('index.html', { root: pages, cacheControl: false });

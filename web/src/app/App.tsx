@@ -1,63 +1,59 @@
-import { lazy, Suspense } from 'react';
-import { createBrowserRouter, Navigate, RouterProvider } from 'react-router';
+import { type ComponentType, lazy, Suspense } from 'react';
+import { BrowserRouter, matchPath, Navigate, Route, Routes } from 'react-router';
 import { Shell } from './Shell.tsx';
 
-const BenchView = lazy(() => import('../views/bench/BenchView.tsx'));
-const MatView = lazy(() => import('../views/mat/MatView.tsx'));
-const RowsView = lazy(() => import('../views/rows/RowsView.tsx'));
-const WorkView = lazy(() => import('../views/work/WorkView.tsx'));
-const WishView = lazy(() => import('../views/wish/WishView.tsx'));
-const BookView = lazy(() => import('../views/book/BookView.tsx'));
-const DrawerView = lazy(() => import('../views/drawer/DrawerView.tsx'));
-const SwatchBook = lazy(() => import('../views/swatches/SwatchBook.tsx'));
-const SwatchPage = lazy(() => import('../views/swatches/SwatchPage.tsx'));
-const NewSwatch = lazy(() => import('../views/swatches/NewSwatch.tsx'));
-const SwitchView = lazy(() => import('../views/switch/SwitchView.tsx'));
-const WordsView = lazy(() => import('../views/words/WordsView.tsx'));
-const GivenView = lazy(() => import('../views/given/GivenView.tsx'));
-const ShoppingView = lazy(() => import('../views/shopping/ShoppingView.tsx'));
-const NeedView = lazy(() => import('../views/need/NeedView.tsx'));
-const StripsView = lazy(() => import('../views/need/StripsView.tsx'));
-const OnwardView = lazy(() => import('../views/onward/OnwardView.tsx'));
-const LogView = lazy(() => import('../views/log/LogView.tsx'));
-const EveningsView = lazy(() => import('../views/evenings/EveningsView.tsx'));
-const FinishView = lazy(() => import('../views/finish/FinishView.tsx'));
+type Load = () => Promise<{ readonly default: ComponentType }>;
 
-const router = createBrowserRouter([
-  {
-    element: <Shell />,
-    children: [
-      { path: '/', element: <BenchView /> },
-      { path: '/book', element: <BookView /> },
-      { path: '/book/:key', element: <BookView /> },
-      { path: '/drawer', element: <DrawerView /> },
-      { path: '/swatches', element: <SwatchBook /> },
-      { path: '/swatches/new', element: <NewSwatch /> },
-      { path: '/swatches/:id', element: <SwatchPage /> },
-      { path: '/shopping', element: <ShoppingView /> },
-      { path: '/evenings', element: <EveningsView /> },
-      { path: '/switch', element: <SwitchView /> },
-      { path: '/words', element: <WordsView /> },
-      { path: '/given', element: <GivenView /> },
-      { path: '/wish', element: <WishView /> },
-      { path: '/works/:id/wish', element: <WishView /> },
-      { path: '/works/:id/size', element: <MatView /> },
-      { path: '/works/:id/rows', element: <RowsView /> },
-      { path: '/works/:id/yarn', element: <NeedView /> },
-      { path: '/works/:id/log', element: <LogView /> },
-      { path: '/works/:id/onward', element: <OnwardView /> },
-      { path: '/works/:id/strips', element: <StripsView /> },
-      { path: '/works/:id/finish', element: <FinishView /> },
-      { path: '/works/:id/work', element: <WorkView /> },
-      { path: '*', element: <Navigate to="/" replace /> },
-    ],
-  },
-]);
+const wish: Load = () => import('../views/wish/WishView.tsx');
+const book: Load = () => import('../views/book/BookView.tsx');
 
+/** Every view by its address, taken in when it is first looked at. */
+const views: readonly (readonly [path: string, load: Load])[] = [
+  ['/', () => import('../views/bench/BenchView.tsx')],
+  ['/book', book],
+  ['/book/:key', book],
+  ['/drawer', () => import('../views/drawer/DrawerView.tsx')],
+  ['/swatches', () => import('../views/swatches/SwatchBook.tsx')],
+  ['/swatches/new', () => import('../views/swatches/NewSwatch.tsx')],
+  ['/swatches/:id', () => import('../views/swatches/SwatchPage.tsx')],
+  ['/shopping', () => import('../views/shopping/ShoppingView.tsx')],
+  ['/evenings', () => import('../views/evenings/EveningsView.tsx')],
+  ['/switch', () => import('../views/switch/SwitchView.tsx')],
+  ['/words', () => import('../views/words/WordsView.tsx')],
+  ['/given', () => import('../views/given/GivenView.tsx')],
+  ['/wish', wish],
+  ['/works/:id/wish', wish],
+  ['/works/:id/size', () => import('../views/mat/MatView.tsx')],
+  ['/works/:id/rows', () => import('../views/rows/RowsView.tsx')],
+  ['/works/:id/yarn', () => import('../views/need/NeedView.tsx')],
+  ['/works/:id/log', () => import('../views/log/LogView.tsx')],
+  ['/works/:id/onward', () => import('../views/onward/OnwardView.tsx')],
+  ['/works/:id/strips', () => import('../views/need/StripsView.tsx')],
+  ['/works/:id/finish', () => import('../views/finish/FinishView.tsx')],
+  ['/works/:id/work', () => import('../views/work/WorkView.tsx')],
+];
+
+/** A view that is loaded twice is the same view to the router: a wish goes on being typed when its address changes. */
+const drawn = new Map([...new Set(views.map(([, load]) => load))].map((load) => [load, lazy(load)]));
+
+// What the address asks for is fetched while the store still asks how the maker reads.
+void views.find(([path]) => matchPath(path, location.pathname))?.[1]();
+
+/** Every view at its address; the plain router is enough, since the store asks the server. */
 export function App() {
   return (
     <Suspense fallback={<p className="p-6 text-soft">Opening…</p>}>
-      <RouterProvider router={router} />
+      <BrowserRouter>
+        <Routes>
+          <Route element={<Shell />}>
+            {views.map(([path, load]) => {
+              const View = drawn.get(load) as ComponentType;
+              return <Route key={path} path={path} element={<View />} />;
+            })}
+            <Route path="*" element={<Navigate to="/" replace />} />
+          </Route>
+        </Routes>
+      </BrowserRouter>
     </Suspense>
   );
 }

@@ -2,7 +2,7 @@ import { CloudOff } from 'lucide-react';
 import { useEffect } from 'react';
 import { api } from '../api/api.ts';
 import { useAway } from '../api/away.ts';
-import { openQueue, queue, useQueue } from '../api/queue/browserQueue.ts';
+import { queue, useQueue } from '../api/queue/browserQueue.ts';
 import { courierBy } from '../api/queue/courier.ts';
 import type { Waiting } from '../api/queue/waiting.ts';
 import { useProblemWords } from '../parts/Craft.tsx';
@@ -15,8 +15,8 @@ function useDelivery(away: boolean): void {
   const { dispatch } = useAppStore();
   useEffect(() => {
     queue.sendBy(courierBy(dispatch));
-    void openQueue().then(() => queue.deliver());
     const deliver = () => void queue.deliver();
+    deliver();
     const timer = setInterval(deliver, retryAfter);
     window.addEventListener('online', deliver);
     return () => {

@@ -1,6 +1,5 @@
 import { Link, Outlet } from 'react-router';
 import { usePreferencesQuery } from '../api/api.ts';
-import { useQueue } from '../api/queue/browserQueue.ts';
 import { Delivery } from './Delivery.tsx';
 import { Preferences } from './Preferences.tsx';
 
@@ -13,15 +12,13 @@ function Mark() {
 export function Shell() {
   // Until it is known how the maker reads, nothing is written: it would be planned twice, and told in other words first.
   const { isLoading } = usePreferencesQuery();
-  // A step is counted from what this browser still holds; before that is known, none can be made.
-  const { ready } = useQueue();
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-paper focus:p-3">
         Skip to the content
       </a>
       <Delivery />
-      {isLoading || !ready ? <p className="p-6 text-soft">Opening…</p> : <Outlet />}
+      {isLoading ? <p className="p-6 text-soft">Opening…</p> : <Outlet />}
     </div>
   );
 }

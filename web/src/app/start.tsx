@@ -4,6 +4,9 @@ import { Provider } from 'react-redux';
 import { App } from './App.tsx';
 import { store } from './store.ts';
 
+/** ms until the first view is drawn even on a slow machine; before that nothing else is to be done. */
+const drawnBy = 2500;
+
 /** What most views need is taken in while nobody waits for it, one piece at a time. */
 const ahead = [() => import('./ahead/book.ts'), () => import('./ahead/wish.ts')];
 
@@ -21,5 +24,5 @@ export function start(place: HTMLElement): void {
       </Provider>,
     ),
   );
-  lookAhead(ahead);
+  setTimeout(() => lookAhead(ahead), drawnBy);
 }

@@ -1,4 +1,5 @@
 import { wrap } from 'comlink';
+import { hired } from './hired.ts';
 import type { Painter } from './painter.worker.ts';
 
 function hire() {
@@ -6,6 +7,6 @@ function hire() {
 }
 
 /** The worker that paints the many small pictures; apart from the planner, so that neither waits. */
-export const painter = hire();
+export const painter = hired(hire);
 /** The worker for the one cloth that the maker looks at: it never waits for the small ones. */
-export const easel = hire();
+export const easel = hired(hire);

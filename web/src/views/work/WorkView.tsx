@@ -3,6 +3,7 @@ import { courseWord, spokenRun, tugWords } from '@puntada/core/words';
 import { useEffect } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery } from '../../api/api.ts';
+import { useQueue } from '../../api/queue/browserQueue.ts';
 import { useLog } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
@@ -38,7 +39,9 @@ const speaker = speakerOf(window);
 export default function WorkView() {
   const { id = '' } = useParams();
   const { data, error } = useWorkQuery(id, { pollingInterval: 15000 });
-  const work = useArrived(data);
+  // A step is counted from what this browser still holds; before that is known, none can be made.
+  const { ready } = useQueue();
+  const work = useArrived(ready ? data : undefined);
   const cloth = useWorkCloth(work);
   if (work && cloth && work.state !== 'wished') return <AtWork key={work.id} work={work} cloth={cloth} />;
   return (
