@@ -27,8 +27,8 @@ export default function GivenView() {
             label="Start from"
             value={from}
             options={[
-              { value: 'pattern', words: 'From a written pattern' },
-              { value: 'piece', words: 'From a finished piece' },
+              { value: 'pattern', words: 'Written pattern' },
+              { value: 'piece', words: 'Finished piece' },
             ]}
             onChange={(next) => setQuery({ from: next }, { replace: true })}
           />

@@ -56,9 +56,9 @@ export default function ShoppingView() {
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-4 pb-12">
         <p aria-live="polite" className="text-[15px] text-soft">
           {wished && plans && waiting === 0
-            ? `For ${wished.length} planned projects.`
+            ? `For ${wished.length === 1 ? '1 planned project' : `${wished.length} planned projects`}.`
             : waiting > 0
-              ? `${waiting} projects still to be counted…`
+              ? `${waiting === 1 ? '1 project' : `${waiting} projects`} still to be counted…`
               : 'Opening your projects…'}
         </p>
         {plans ? null : <Skeleton rows={4} height={96} />}

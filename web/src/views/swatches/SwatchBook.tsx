@@ -110,7 +110,7 @@ function SwatchRow({ stored, reading, span }: { stored: StoredSwatch; reading: S
           <td className="count text-right">{washed ? `${figure(washed.stitches)} × ${figure(washed.rows)}` : '–'}</td>
         </>
       ) : (
-        <td colSpan={3} className="text-right text-[15px] text-ochre">
+        <td colSpan={3} className="pl-6 text-[15px] text-ochre">
           not counted yet
         </td>
       )}
