@@ -90,7 +90,7 @@ test('so do those of yarn, finishing, shopping list, evenings and the rest of a 
     [`/works/${id}/finish`, ['How many ends', 'How long']],
     ['/shopping', ['How much yarn', 'How many balls']],
     ['/evenings', ['How long']],
-    [`/works/${begun}/onward`, ['How long']],
+    [`/works/${begun}/onward`, ['How many ends', 'How long']],
   ];
   for (const [path, headings] of views) {
     await page.goto(`${server.address}${path}`);

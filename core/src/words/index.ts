@@ -30,6 +30,7 @@ export {
   chanceText,
   differenceFigure,
   enoughText,
+  enoughWords,
   finishedFigure,
   finishedText,
   hoursFigure,

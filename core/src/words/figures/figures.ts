@@ -142,11 +142,15 @@ export function chanceText(chance: number): string {
 
 /** Whether yarn is enough, in everyday words first and the number second. @param chance 0 to 1 */
 export function enoughText(chance: number): string {
-  const [words] = enoughWords.find(([, least]) => chance >= least) ?? ['not enough'];
-  return `${words} (${chanceText(chance)})`;
+  return `${enoughWords(chance)} (${chanceText(chance)})`;
 }
 
-const enoughWords = [
+/** The words alone: `very likely enough`. */
+export function enoughWords(chance: number): string {
+  return words.find(([, least]) => chance >= least)?.[0] ?? 'not enough';
+}
+
+const words = [
   ['almost certainly enough', 0.99],
   ['very likely enough', 0.95],
   ['probably enough', 0.75],

@@ -19,7 +19,7 @@ import type { StrandWay } from '../../plan/route/strands.ts';
 import { sizeAt } from '../../plan/sizes/sizes.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
 import { secondsWorking } from '../../plan/workings/handWorkings.ts';
-import type { Working } from '../../plan/workings/working.ts';
+import { exactly, type Working, type WorkingPart } from '../../plan/workings/working.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { Measuring, Weighing } from '../../records/logEntry.ts';
 import type { RestKind } from '../../records/restKind.ts';
@@ -77,6 +77,7 @@ export interface RestPlan {
   readonly chance: number | undefined;
   /** Ends to weave in, finishing included. */
   readonly ends: number;
+  readonly endsWorking: Working;
   /** Seconds still to be worked. */
   readonly time: Estimate;
   readonly timeWorking: Working;
@@ -179,7 +180,8 @@ export class Onward {
     const rip = stays < this.stays ? ripBack(this.costs, this.work.stands, this.done, stays) : undefined;
     const colours = this.coloursOf(costs, rip, stays);
     const chances = colours.flatMap(({ chance }) => chance ?? []);
-    const ends = endsOfColours(strands, costs.finish).reduce((sum, each) => sum + each, 0);
+    const endsOf = endsOfColours(strands, costs.finish);
+    const ends = endsOf.reduce((sum, each) => sum + each, 0);
     const hands = this.handworkFrom(costs, ends, rip && stays);
     return {
       kind,
@@ -194,6 +196,7 @@ export class Onward {
       colours,
       chance: chances.length === colours.length ? Math.min(...chances) : undefined,
       ends,
+      endsWorking: this.endsWorking(endsOf, ends),
       time: secondsBy(this.work.pace, hands),
       timeWorking: secondsWorking(this.work.pace, hands),
       rip,
@@ -214,6 +217,14 @@ export class Onward {
         ? { letter, left: found.value.left, chance: found.value.chance }
         : { letter, left: nothing, chance: undefined };
     });
+  }
+
+  private endsWorking(endsOf: readonly number[], total: number): Working {
+    const parts = this.prepared.yarns.flatMap(({ letter, name }, colour): WorkingPart[] => {
+      const ends = endsOf[colour] ?? 0;
+      return ends ? [{ code: 'ends-cloth', facts: { letter, name, ends, pieces: 1 }, amount: exactly(ends) }] : [];
+    });
+    return { of: 'ends', unit: 'count', by: 'sum', parts, total: exactly(total) };
   }
 
   /** What is ripped out comes back to its ball, and is used first in what comes then. */

@@ -18,8 +18,9 @@ import {
   anyMultipleText,
   arithmeticWords,
   ballsFigure,
+  chanceText,
   differenceFigure,
-  enoughText,
+  enoughWords,
   foundationWords,
   hoursText,
   lengthFigure,
@@ -258,9 +259,8 @@ function YarnLine({ yarn, need, workings, print, stitches, of, units, each }: Ya
         </p>
         {need?.drawer ? (
           <p className="text-[14px] text-soft">
-            <Worked working={print(workings?.drawer)} className="text-left">
-              What you have is {enoughText(need.drawer.chance)}
-            </Worked>
+            What you have is {enoughWords(need.drawer.chance)} (
+            <Worked working={print(workings?.drawer)}>{chanceText(need.drawer.chance)}</Worked>)
           </p>
         ) : null}
         <div className="mt-1 h-2 border border-rule bg-sheet">

@@ -31,8 +31,8 @@ export function ChanceSteps({ chances, need, sure, workings }: Props) {
         {chances.map(({ balls, chance }) => {
           const enough = chance >= sure;
           return (
-            <li key={balls} className="grid w-[68px] gap-1 text-center">
-              <span className="count text-[13px] leading-tight">{chanceText(chance)}</span>
+            <li key={balls} className="grid w-[78px] gap-1 text-center">
+              <span className="count text-[13px] leading-tight whitespace-nowrap">{chanceText(chance)}</span>
               <span
                 aria-hidden
                 className={`block border border-ink ${enough ? 'bg-verdigris' : 'bg-[repeating-linear-gradient(135deg,var(--color-rule)_0_4px,var(--color-paper)_4px_8px)]'}`}

@@ -1,6 +1,6 @@
 import type { Problem } from '@puntada/core/craft';
 import type { PlanDocument, Wish, Work } from '@puntada/core/records';
-import { enoughText, upper, yarnPartName } from '@puntada/core/words';
+import { chanceText, enoughWords, upper, yarnPartName } from '@puntada/core/words';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';
@@ -181,11 +181,8 @@ function ColourNeed({ colour, workings, wish }: ColourNeedProps) {
         )}
         {colour.drawer ? (
           <p className="mt-2 text-[15px]">
-            What you have is{' '}
-            <b className="font-semibold">
-              <Worked working={workings?.drawer}>{enoughText(colour.drawer.chance)}</Worked>
-            </b>
-            .
+            What you have is <b className="font-semibold">{enoughWords(colour.drawer.chance)}</b> (
+            <Worked working={workings?.drawer}>{chanceText(colour.drawer.chance)}</Worked>)
           </p>
         ) : null}
         {colour.ballEnds.map((end) => (

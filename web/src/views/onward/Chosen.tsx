@@ -82,7 +82,11 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
       </ul>
       <dl className="border-t border-rule text-[16px]">
         <TermLine term="Size" value={finishedFigure(plan.width, plan.height, told, plan.circle)} />
-        <TermLine term="Ends to weave in" value={String(plan.ends)} />
+        <TermLine
+          term="Ends to weave in"
+          value={String(plan.ends)}
+          working={printedWorking(plan.endsWorking, told, terms)}
+        />
         <TermLine
           term="Time left"
           value={hoursText(plan.time)}
