@@ -259,8 +259,10 @@ function YarnLine({ yarn, need, workings, print, stitches, of, units, each }: Ya
         </p>
         {need?.drawer ? (
           <p className="text-[14px] text-soft">
-            What you have is {enoughWords(need.drawer.chance)} (
-            <Worked working={print(workings?.drawer)}>{chanceText(need.drawer.chance)}</Worked>)
+            What you have is {enoughWords(need.drawer.chance)}{' '}
+            <span className="whitespace-nowrap">
+              (<Worked working={print(workings?.drawer)}>{chanceText(need.drawer.chance)}</Worked>)
+            </span>
           </p>
         ) : null}
         <div className="mt-1 h-2 border border-rule bg-sheet">

@@ -181,8 +181,10 @@ function ColourNeed({ colour, workings, wish }: ColourNeedProps) {
         )}
         {colour.drawer ? (
           <p className="mt-2 text-[15px]">
-            What you have is <b className="font-semibold">{enoughWords(colour.drawer.chance)}</b> (
-            <Worked working={workings?.drawer}>{chanceText(colour.drawer.chance)}</Worked>)
+            What you have is <b className="font-semibold">{enoughWords(colour.drawer.chance)}</b>{' '}
+            <span className="whitespace-nowrap">
+              (<Worked working={workings?.drawer}>{chanceText(colour.drawer.chance)}</Worked>)
+            </span>
           </p>
         ) : null}
         {colour.ballEnds.map((end) => (
