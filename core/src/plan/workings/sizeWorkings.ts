@@ -1,7 +1,7 @@
 import { isRoundMaking } from '../../craft/fabric/fabric.ts';
 import { times } from '../../craft/values/estimate.ts';
 import type { Facts, Told } from '../../craft/values/problem.ts';
-import { isTube, type WidthOffer } from '../fit/across.ts';
+import { isTube, type TubeMeasure, type WidthOffer } from '../fit/across.ts';
 import type { HeightOffer } from '../fit/up.ts';
 import { measureOf } from '../items/items.ts';
 import { acrossRequest, upRequest } from '../sizes/sizes.ts';
@@ -70,29 +70,38 @@ export function rowsWorking(height: HeightOffer): Working {
   return { of: 'rows', unit: 'count', by: 'sum', parts, total: exactly(height.rows) };
 }
 
-/** The width: so many stitches at the gauge, and what a border adds. A circle is as wide as it is high. */
-export function widthWorking(prepared: Prepared, width: WidthOffer, height: HeightOffer): Working {
-  const { technique, finished, finish, wish } = prepared;
-  if (technique.circle) return { ...heightWorking(prepared, height), of: 'width' };
-  const { beside } = acrossRequest(prepared);
-  const widths = technique.width.widths(width.stitches);
-  const measure = isTube(prepared) ? measureOf(wish) : 'whole';
-  const part = { whole: 1, flat: 1 / 2, around: 1, diameter: 1 / Math.PI }[measure];
-  const cloth: WorkingPart = {
+const partsOfRound = { whole: 1, flat: 1 / 2, around: 1, diameter: 1 / Math.PI } as const;
+
+/** The cloth across: so many stitches at the gauge, or what a tube's width is of them. */
+function clothAcross(
+  { technique, finished }: Prepared,
+  count: number,
+  measure: keyof typeof partsOfRound,
+): WorkingPart {
+  const widths = technique.width.widths(count);
+  const { stitchWidth } = finished;
+  return {
     code: 'widths',
     facts: {
-      count: width.stitches,
+      count,
       word: technique.width.word,
-      widths,
       measure,
-      each: finished.stitchWidth.mid,
-      least: finished.stitchWidth.low,
-      most: finished.stitchWidth.high,
-      typical: finished.stitchWidth.source === 'typical',
+      each: stitchWidth.mid,
+      least: stitchWidth.low,
+      most: stitchWidth.high,
+      typical: stitchWidth.source === 'typical',
     },
-    amount: amountOf(times(finished.stitchWidth, widths * part)),
-    source: finished.stitchWidth.source,
+    amount: amountOf(times(stitchWidth, widths * partsOfRound[measure])),
+    source: stitchWidth.source,
   };
+}
+
+/** The width: so many stitches at the gauge, and what a border adds. A circle is as wide as it is high. */
+export function widthWorking(prepared: Prepared, width: WidthOffer, height: HeightOffer): Working {
+  const { technique, finish, wish } = prepared;
+  if (technique.circle) return { ...heightWorking(prepared, height), of: 'width' };
+  const { beside } = acrossRequest(prepared);
+  const cloth = clothAcross(prepared, width.stitches, isTube(prepared) ? measureOf(wish) : 'whole');
   const border: WorkingPart[] = beside
     ? [
         {
@@ -104,6 +113,17 @@ export function widthWorking(prepared: Prepared, width: WidthOffer, height: Heig
       ]
     : [];
   return { of: 'width', unit: 'mm', by: 'sum', parts: [cloth, ...border], total: amountOf(width.width) };
+}
+
+/** Another width of a tube: as it lies flat, all the way round, or across its circle. */
+export function tubeWorking(
+  prepared: Prepared,
+  { stitches, tube }: WidthOffer,
+  measure: TubeMeasure,
+): Working | undefined {
+  if (!tube) return undefined;
+  const cloth = clothAcross(prepared, stitches, measure);
+  return { of: 'width', unit: 'mm', by: 'sum', parts: [cloth], total: amountOf(tube[measure]) };
 }
 
 /** The height: so many rows at the gauge, and what border and closing row add. */

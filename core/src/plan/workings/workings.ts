@@ -1,8 +1,16 @@
+import { measureOf } from '../items/items.ts';
 import type { Piece } from '../piece/piece.ts';
 import type { Plan } from '../piece/plan.ts';
 import type { Prepared } from '../wish/prepare.ts';
 import { endsWorking, timeWorking } from './handWorkings.ts';
-import { chainsWorking, heightWorking, rowsWorking, stitchesWorking, widthWorking } from './sizeWorkings.ts';
+import {
+  chainsWorking,
+  heightWorking,
+  rowsWorking,
+  stitchesWorking,
+  tubeWorking,
+  widthWorking,
+} from './sizeWorkings.ts';
 import type { Working } from './working.ts';
 import { ballsWorking, chanceWorking, gramsWorking, metresWorking } from './yarnWorkings.ts';
 
@@ -32,6 +40,8 @@ export interface SizeWorkings {
   readonly stitches: Working;
   readonly rows: Working;
   readonly width: Working;
+  /** Of a tube: its other width, all the way round where it is wished flat or across, else flat. */
+  readonly otherWidth?: Working | undefined;
   readonly height: Working;
 }
 
@@ -42,6 +52,7 @@ export function sizeWorkings({ prepared, width, height }: Pick<Plan, 'prepared' 
     stitches: stitchesWorking(width),
     rows: rowsWorking(height),
     width: widthWorking(prepared, width, height),
+    otherWidth: tubeWorking(prepared, width, measureOf(prepared.wish) === 'around' ? 'flat' : 'around'),
     height: heightWorking(prepared, height),
   };
 }

@@ -101,7 +101,14 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
           note={wishNote(prepared.width.by, width.width, width.difference, units)}
           off={off.includes('width') ? allowed : undefined}
         />
-        {width.tube ? <SecondWidth of={width.tube} measure={measureOf(prepared.wish)} units={units} /> : null}
+        {width.tube ? (
+          <SecondWidth
+            of={width.tube}
+            measure={measureOf(prepared.wish)}
+            units={units}
+            working={print(size.otherWidth)}
+          />
+        ) : null}
         {round ? null : (
           <Line
             term={foundation.circle ? 'Height of the sides' : 'Height'}
@@ -155,10 +162,17 @@ function widthTerm({ wish }: Prepared, { tube }: WidthOffer): string {
   return tube ? widthTerms[measureOf(wish)] : 'Width';
 }
 
+interface SecondWidthProps {
+  readonly of: TubeSize;
+  readonly measure: TubeMeasure;
+  readonly units: ToldUnit;
+  readonly working: PrintedWorking | undefined;
+}
+
 /** The other width of a tube: it is wished for one way, and lies or goes round the other. */
-function SecondWidth({ of, measure, units }: { of: TubeSize; measure: TubeMeasure; units: ToldUnit }) {
+function SecondWidth({ of, measure, units, working }: SecondWidthProps) {
   const other = measure === 'around' ? 'flat' : 'around';
-  return <Line term={widthTerms[other]} value={lengthFigure(of[other], units)} />;
+  return <Line term={widthTerms[other]} value={lengthFigure(of[other], units)} working={working} />;
 }
 
 /** How far from the wish, and where the figure comes from. */
