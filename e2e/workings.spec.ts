@@ -82,6 +82,20 @@ test('on the mat every number opens its sum with Enter, and nothing is begun by 
   expect(state).toBe('wished');
 });
 
+test('both widths of a tube open theirs: half the round flat, and the whole of it', async ({ page, server }) => {
+  const id = await wishedCloth(server, {
+    item: 'cushion cover',
+    pattern: { key: 'block-check', stitch: 'sc', made: 'turned-rounds' },
+    width: { by: 'length', length: '24 cm' },
+  });
+  await page.goto(`${server.address}/works/${id}/size`);
+  await expect(page.locator('[data-working="time"]')).toBeVisible();
+  const opened = await openAll(page);
+  proveSums(opened);
+  const [flat, round] = opened.filter(({ heading }) => heading === 'How wide').map(({ total }) => total[0] ?? 0);
+  expect(round).toBeCloseTo(2 * (flat ?? Number.NaN), 6);
+});
+
 test('so do those of yarn, finishing, shopping list, evenings and the rest of a work', async ({ page, server }) => {
   const id = await labelled(server);
   const begun = await begunCloth(server, { title: 'Cloth by the window' });

@@ -16,9 +16,8 @@ channel.onmessage = ({ data }: MessageEvent<News>) => {
 
 /** Takes up what waits in this browser, with what an earlier version left in its other storage. */
 export async function openQueue(): Promise<void> {
-  await queue.open(openShelf);
   const { waiting, keys } = leftByEarlier(localStorage);
-  const safe = await queue.takeOver(waiting, clocksOfEarlier(localStorage));
+  const safe = await queue.open(openShelf, { waiting, clocks: clocksOfEarlier(localStorage) });
   if (safe) for (const key of keys) localStorage.removeItem(key);
 }
 

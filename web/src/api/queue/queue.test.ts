@@ -176,6 +176,39 @@ describe('what waits for the server', () => {
   });
 });
 
+describe('a shelf that takes its time to open', () => {
+  it('keeps what is done meanwhile, and what an earlier version left, before any step is counted', async () => {
+    const shelf = new MemoryShelf();
+    const queue = new Queue(
+      () => undefined,
+      () => 10,
+    );
+    let open = (_shelf: MemoryShelf) => {};
+    const opening = new Promise<MemoryShelf>((done) => {
+      open = done;
+    });
+    const left: Waiting = { id: a, workId: 'w', kind: 'tick', tick: { id: a, at: 700, from: at(0), to: at(1) } };
+    const taken = queue.open(() => opening, { waiting: [left], clocks: new Map([['w', 900]]) });
+    await queue.keep('w', note(b, 20));
+    expect(queue.state().ready).toBe(false);
+    open(shelf);
+    expect(await taken).toBe(true);
+    expect([queue.state().ready, [...shelf.kept.keys()].sort()]).toEqual([true, [a, b]]);
+    expect(queue.step('w', at(1), at(2), c).at).toBe(901);
+  });
+
+  it('says where what was left is not safe on it', async () => {
+    const shelf = new MemoryShelf();
+    shelf.full = true;
+    const queue = new Queue(
+      () => undefined,
+      () => 10,
+    );
+    const left: Waiting = { id: a, workId: 'w', kind: 'entry', entry: note(a, 1) };
+    expect(await queue.open(async () => shelf, { waiting: [left], clocks: new Map() })).toBe(false);
+  });
+});
+
 describe('two tabs on one shelf', () => {
   async function tabs(outcomes: Outcome[] = []) {
     const shelf = new MemoryShelf();

@@ -24,6 +24,14 @@ export interface QueueState {
   readonly unsafe: boolean;
 }
 
+/** What an earlier version kept in another place. */
+export interface Earlier {
+  readonly waiting: readonly Waiting[];
+  readonly clocks: ReadonlyMap<string, number>;
+}
+
+const nothing: Earlier = { waiting: [], clocks: new Map() };
+
 /** Ticks that go to the server at once. */
 const most = 400;
 
@@ -73,25 +81,27 @@ export class Queue {
     this.clocks.set(workId, Math.max(at, this.clocks.get(workId) ?? 0));
   }
 
-  /** Takes up what earlier visits left. @param open the shelf; where it cannot be, what waits is only as safe as the page */
-  async open(open: () => Promise<Shelf>): Promise<void> {
-    const before = this.now.waiting;
+  /**
+   * Takes up what earlier visits left. @param open the shelf; where it cannot be, what waits is only as safe as the page
+   * @param earlier what an earlier version kept elsewhere @returns whether all of it is as safe here as it was there
+   */
+  async open(open: () => Promise<Shelf>, earlier: Earlier = nothing): Promise<boolean> {
+    for (const [workId, at] of earlier.clocks) this.advance(workId, at);
+    this.hold(earlier.waiting);
     try {
       const shelf = await open();
       for (const [workId, at] of await shelf.clocks()) this.advance(workId, at);
-      this.hold((await shelf.all()).flatMap((value) => readWaiting(value) ?? []));
+      const stored = (await shelf.all()).flatMap((value) => readWaiting(value) ?? []);
+      this.hold(stored);
       this.shelf = shelf;
       this.change({ ready: true });
+      // What was done while the shelf was being opened is not on it yet.
+      const known = new Set(stored.map(({ id }) => id));
+      return await this.keepAll(this.now.waiting.filter(({ id }) => !known.has(id)));
     } catch {
       this.change({ ready: true, unsafe: true });
+      return false;
     }
-    await this.keepAll(before);
-  }
-
-  /** Takes over what an earlier version left elsewhere. @returns whether it is as safe here as it was there */
-  takeOver(waiting: readonly Waiting[], clocks: ReadonlyMap<string, number>): Promise<boolean> {
-    for (const [workId, at] of clocks) this.advance(workId, at);
-    return this.keepAll(waiting);
   }
 
   /** Another tab has told. */
@@ -101,12 +111,14 @@ export class Queue {
   }
 
   private async keepAll(fresh: readonly Waiting[], clock?: { workId: string; at: number }): Promise<boolean> {
-    if (!fresh.length) return true;
-    this.hold(fresh);
-    this.tell({ kept: fresh });
+    // What another tab has dropped meanwhile does not come back.
+    const own = fresh.filter(({ id }) => !this.gone.has(id));
+    if (!own.length) return true;
+    this.hold(own);
+    this.tell({ kept: own });
     try {
       if (!this.shelf) return false;
-      await this.shelf.put(fresh, clock);
+      await this.shelf.put(own, clock);
       return true;
     } catch {
       this.change({ unsafe: true });
