@@ -100,11 +100,22 @@ test('so do those of yarn, finishing, shopping list, evenings and the rest of a 
   const id = await labelled(server);
   const begun = await begunCloth(server, { title: 'Cloth by the window' });
   const views: [path: string, headings: readonly string[]][] = [
-    [`/works/${id}/yarn`, ['How much yarn', 'How heavy', 'How many balls', 'How likely it is enough']],
+    [
+      `/works/${id}/yarn`,
+      [
+        'How much yarn',
+        'How heavy',
+        'How many balls',
+        'How likely it is enough',
+        'Yarn that is in no stitch',
+        'How many ends',
+        'How long',
+      ],
+    ],
     [`/works/${id}/finish`, ['How many ends', 'How long']],
     ['/shopping', ['How much yarn', 'How many balls']],
     ['/evenings', ['How long']],
-    [`/works/${begun}/onward`, ['How many ends', 'How long']],
+    [`/works/${begun}/onward`, ['How wide', 'How high', 'How much yarn to go', 'How many ends', 'How long']],
   ];
   for (const [path, headings] of views) {
     await page.goto(`${server.address}${path}`);

@@ -163,6 +163,7 @@ export const planDocumentSchema = z.strictObject({
       thickness: z.array(z.number().int()),
       showThrough: z.number(),
       sameAs: z.string().optional().describe('another way that comes to the very same'),
+      workings: z.strictObject({ extra: workingSchema, ends: workingSchema, time: workingSchema }).optional(),
     }),
   ),
   technique: z.strictObject({ change: z.string(), lookOver: z.string(), height: z.string(), idle: z.string() }),

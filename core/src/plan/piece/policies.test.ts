@@ -3,7 +3,7 @@ import { told } from '../../../test/told.ts';
 import { findPattern } from '../../craft/book/book.ts';
 import { bindPattern } from '../../craft/notation/bind.ts';
 import { lightnessOf } from '../../craft/shades/colour.ts';
-import type { Policy } from '../../craft/technique/policy.ts';
+import { type Policy, policies } from '../../craft/technique/policy.ts';
 import { techniqueOf } from '../../craft/techniques/register.ts';
 import { must } from '../../craft/values/problem.ts';
 import type { WishInput } from '../../records/wish.ts';
@@ -54,6 +54,23 @@ describe('the five ways with the idle colour', () => {
     // B comes in with row 3: 10 rows of 20 stitches, less none, have the other colour inside where all is carried … of A
     // from the first row in which B lies, and of B from its own; counted here by the rows in which both are there.
     expect(of('carry-always').thickness[1]).toBe(of('carry-always').carried);
+  });
+
+  it('tell how their yarn, ends and minutes come about: 24 tails, six stripes of each colour woven in one by one', () => {
+    const cut = compared('back-teeth', small)('cut-always');
+    const told = ({ parts }: (typeof cut.workings)['ends']) => parts.map(({ amount }) => amount.mid);
+    // Six stripes of two rows, three of each colour, two ends each of 15 cm.
+    expect(told(cut.workings.ends)).toEqual([6, 6]);
+    expect(told(cut.workings.extra)).toEqual([expect.closeTo(12 * 0.15, 6)]);
+    const woven = cut.workings.time.parts[0];
+    expect(woven?.facts).toMatchObject({ does: 'weave', count: 12 });
+    for (const policy of policies) {
+      const { workings, ends, extraMetres, minutes } = compared('back-teeth', small)(policy);
+      const sum = (own: typeof workings.ends) => told(own).reduce((all, each) => all + each, 0);
+      expect([sum(workings.ends), workings.ends.total.mid]).toEqual([ends, ends]);
+      expect(sum(workings.extra)).toBeCloseTo(extraMetres, 9);
+      expect(sum(workings.time)).toBeCloseTo(60 * minutes, 9);
+    }
   });
 
   it('that come to the same say so, under the name of the first', () => {

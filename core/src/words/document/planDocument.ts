@@ -41,7 +41,7 @@ export function planDocument(plan: Plan, maker: Partial<Maker> = {}): PlanDocume
     ...headOf(plan, terms),
     ...sizesOf(plan),
     colours: coloursOf(plan),
-    ...strandsOf(plan),
+    ...strandsOf(plan, terms),
     finish: piece.finish.map(({ part, colour, stitches, ends, times, steps }) => ({
       part,
       name: finishNames[part],

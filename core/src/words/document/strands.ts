@@ -5,10 +5,12 @@ import { halfTwists } from '../../plan/route/twists.ts';
 import type { PlanDocument } from '../../records/planDocument.ts';
 import { untwistWords } from '../en/advice.ts';
 import { policyNames } from '../en/yarns.ts';
+import type { Terms } from '../terms/termed.ts';
+import { printedWorking } from '../workings/printed.ts';
 import { rounded } from './figures.ts';
 
 /** The way of the strands through the piece, and what each other way would come to. */
-export function strandsOf(plan: Plan): Pick<PlanDocument, 'strands' | 'policies'> {
+export function strandsOf(plan: Plan, terms: Terms): Pick<PlanDocument, 'strands' | 'policies'> {
   const { prepared, piece } = plan;
   const { wish } = prepared;
   const ledger = strandLedger(piece.fabric, piece.strands, contrastOf(prepared));
@@ -35,6 +37,11 @@ export function strandsOf(plan: Plan): Pick<PlanDocument, 'strands' | 'policies'
       minutes: Math.round(each.minutes),
       thickness: [...each.thickness],
       showThrough: rounded(each.show, 1),
+      workings: {
+        extra: printedWorking(each.workings.extra, prepared.told, terms),
+        ends: printedWorking(each.workings.ends, prepared.told, terms),
+        time: printedWorking(each.workings.time, prepared.told, terms),
+      },
       ...(each.sameAs ? { sameAs: policyNames[each.sameAs] } : {}),
     })),
   };

@@ -18,6 +18,8 @@ export const workingNames: Readonly<Record<string, string>> = {
   width: 'How wide',
   height: 'How high',
   metres: 'How much yarn',
+  left: 'How much yarn to go',
+  extra: 'Yarn that is in no stitch',
   grams: 'How heavy',
   balls: 'How many balls',
   chance: 'How likely it is enough',
@@ -48,6 +50,17 @@ function so(count: unknown, word: unknown): string {
 function metres(m: unknown, units: ToldUnit): string {
   return `${yarnLengthNumber(Number(m), units)} ${yarnLengthUnit(units)}`;
 }
+
+const extraParts: Readonly<Record<string, string>> = {
+  carried: 'carried inside stitches',
+  bridged: 'carried up the edge and floated behind',
+};
+
+const strandActs: Readonly<Record<string, string>> = {
+  weave: 'weave in an end',
+  carry: 'carry a strand over a stitch',
+  cut: 'cut and join',
+};
 
 type Tell = (f: Facts, units: ToldUnit, terms: Terms) => string;
 
@@ -97,6 +110,13 @@ const table: Readonly<Record<string, Tell>> = {
     `${actWords(f.act as Act, terms)}, ${Number(f.count) === 1 ? 'once' : `${f.count} times`} at ${Number(Number(f.each).toFixed(1))} s`,
   'ends-cloth': (f) => `${f.letter}, ${f.name}${Number(f.pieces) > 1 ? `: ${f.ends} × ${f.pieces} pieces` : ''}`,
   'ends-finish': (f) => `${yarnPartName(String(f.part))}${Number(f.times) > 1 ? `: ${f.ends} × ${f.times}` : ''}`,
+  extra: (f) =>
+    f.part === 'tails' ? `tails of ${counted(Number(f.ends), 'end')}` : (extraParts[String(f.part)] ?? ''),
+  'strand-act': (f) => `${strandActs[String(f.does)]}, ${counted(Number(f.count), 'time')} at ${f.each} s`,
+  'as-measured': (f) =>
+    `as planned, and ${Math.abs(Math.round(1000 * (Number(f.drift) - 1)) / 10)} % ${Number(f.drift) > 1 ? 'more' : 'less'}, as you measured`,
+  'left-rows': (f, units) => `rows to come, ${metres(f.planned, units)} by the plan`,
+  'left-finish': (f, units) => `finishing, ${metres(f.planned, units)} by the plan`,
   'balls-for': (f) =>
     `${f.work}, ${f.letter}${Number(f.has) ? `: ${f.balls} less ${f.has} that you have` : `: ${counted(Number(f.buy), 'ball')}`}`,
 };

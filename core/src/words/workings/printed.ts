@@ -15,7 +15,7 @@ function amountText(amount: Amount, unit: WorkingUnit, source: Source, units: To
     case 'mm':
       return lengthFigure(estimate, units).text;
     case 'm':
-      return metresFigure(estimate, units).text;
+      return `${source === 'typical' && amount.low === amount.high ? 'about ' : ''}${metresFigure(estimate, units).text}`;
     case 'g':
       return gramsFigure(estimate, units).text;
     case 's':

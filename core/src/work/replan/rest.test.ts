@@ -49,8 +49,34 @@ function one(plans: readonly RestPlan[], kind: RestPlan['kind']): RestPlan {
   return found;
 }
 
+const measured = (rows: number, width: string, height: string): Measuring => ({
+  ...entryLabel,
+  kind: 'measure',
+  id: '7b1f7a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d',
+  at: rows,
+  position: { rows, runs: 0 },
+  width,
+  height,
+});
+
 describe('the rest of a cloth of 44 rows, 20 of them worked', () => {
   const { begun, plans } = inHand({}, 20);
+
+  it('tells how its size and its yarn to go come about, and both add up', () => {
+    const plain = one(plans, 'planned');
+    const wider = one(inHand({}, 20, { measures: [measured(20, '23.625 cm', '11.11 cm')] }).plans, 'planned');
+    const sum = (working: RestPlan['endsWorking'] | undefined) =>
+      working?.parts.reduce((all, { amount }) => all + amount.mid, 0);
+    // 36 stitches of 6.25 mm are 22.5 cm; measured 23.625 cm is 5 % more.
+    expect(sum(plain.sizeWorkings.width)).toBe(225);
+    expect(sum(wider.sizeWorkings.width)).toBeCloseTo(wider.width.mid, 9);
+    expect(wider.width.mid).toBeGreaterThan(225);
+    expect(wider.sizeWorkings.width.parts[0]).toMatchObject({ code: 'as-measured', source: 'piece' });
+    for (const plan of [plain, wider, one(plans, 'ripped'), one(plans, 'longer')]) {
+      for (const { left, leftWorking } of plan.colours) expect(sum(leftWorking) ?? 0).toBeCloseTo(left.mid, 5);
+      expect(sum(plan.sizeWorkings.height)).toBeCloseTo(plan.height.mid, 9);
+    }
+  });
 
   it('can end after bands that come out as it began: 8k + 4 rows', () => {
     expect(one(plans, 'shorter').rows).toBe(36);
@@ -146,16 +172,6 @@ describe('another ending', () => {
 });
 
 describe('a width and a height that are off', () => {
-  const measured = (rows: number, width: string, height: string): Measuring => ({
-    ...entryLabel,
-    kind: 'measure',
-    id: '7b1f7a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d',
-    at: rows,
-    position: { rows, runs: 0 },
-    width,
-    height,
-  });
-
   it('sizes go by what was measured last, and the rows that come nearest to the plan are told', () => {
     // 20 rows should be 111.1 mm and are 100; 225 mm across are 216. A row is 5 mm then.
     const measures = [measured(20, '21.6 cm', '10 cm'), measured(12, '20 cm', '9 cm')];

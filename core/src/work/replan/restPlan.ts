@@ -19,7 +19,8 @@ import type { StrandWay } from '../../plan/route/strands.ts';
 import { sizeAt } from '../../plan/sizes/sizes.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
 import { secondsWorking } from '../../plan/workings/handWorkings.ts';
-import { exactly, type Working, type WorkingPart } from '../../plan/workings/working.ts';
+import { type Amount, amountOf, exactly, type Working, type WorkingPart } from '../../plan/workings/working.ts';
+import { sizeWorkings } from '../../plan/workings/workings.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { Measuring, Weighing } from '../../records/logEntry.ts';
 import type { RestKind } from '../../records/restKind.ts';
@@ -66,10 +67,13 @@ export interface RestPlan {
   /** The finished piece, mm. */
   readonly width: Estimate;
   readonly height: Estimate;
+  readonly sizeWorkings: { readonly width: Working; readonly height: Working };
   readonly colours: readonly {
     readonly letter: string;
     /** m still to be used, finishing included. */
     readonly left: Estimate;
+    /** Nothing where nothing is left to use. */
+    readonly leftWorking: Working | undefined;
     /** The chance that what is at hand is enough, where that is known. */
     readonly chance: number | undefined;
   }[];
@@ -138,6 +142,11 @@ export class Onward {
     };
   }
 
+  private sizeWorkings(rows: number, prepared: Prepared, stitches: number): RestPlan['sizeWorkings'] {
+    const of = sizeWorkings({ prepared, ...sizeAt(prepared, stitches, rows) });
+    return { width: drifted(of.width, this.drift.width), height: drifted(of.height, this.drift.height) };
+  }
+
   /** The cloth with its two colours changed about in all that is to come. */
   swapped(stays = this.stays): Fabric | undefined {
     const { fabric } = this.work.cloth;
@@ -193,6 +202,7 @@ export class Onward {
       stays,
       begun: freezeCloth(cloth),
       ...this.sizeIn(rows, prepared.value, fabric.count),
+      sizeWorkings: this.sizeWorkings(rows, prepared.value, fabric.count),
       colours,
       chance: chances.length === colours.length ? Math.min(...chances) : undefined,
       ends,
@@ -214,8 +224,13 @@ export class Onward {
         : { metres: metresToEnd(costs, colour), now: stands, part: partWorked(this.costs, stands, this.done) };
       const found = colourNow({ yarn, belief, weighings: own, ...where });
       return found.ok
-        ? { letter, left: found.value.left, chance: found.value.chance }
-        : { letter, left: nothing, chance: undefined };
+        ? {
+            letter,
+            left: found.value.left,
+            leftWorking: leftWorking(where, found.value.left),
+            chance: found.value.chance,
+          }
+        : { letter, left: nothing, leftWorking: undefined, chance: undefined };
     });
   }
 
@@ -249,6 +264,53 @@ export class Onward {
         : handworkOfRows(costs, { rows: back, runs: 0 }, 0);
     return handworkOf([rows, handworkOffTheHook(costs, ends)].map((each) => [each, 1]));
   }
+}
+
+/** A size as the hand has been measured to work it: every part by as much more or less. */
+function drifted(working: Working, drift: number): Working {
+  if (drift === 1) return working;
+  const by = ({ low, mid, high }: Amount): Amount => ({ low: low * drift, mid: mid * drift, high: high * drift });
+  const parts = working.parts.map(
+    (part): WorkingPart => ({
+      ...part,
+      code: part.code === 'widths' || part.code === 'heights' ? 'as-measured' : part.code,
+      facts: { ...part.facts, drift },
+      amount: by(part.amount),
+      source: 'piece',
+    }),
+  );
+  return { ...working, parts, total: by(working.total) };
+}
+
+/** What is still to be used: for the rows and for the finishing, as much more or less as the balls that were weighed say. */
+function leftWorking({ metres, now, part }: UseUpTo, left: Estimate): Working | undefined {
+  const toCome = metres.slice(now.rows);
+  const all = toCome.reduce((sum, each) => sum + each, 0) - part * (toCome[0] ?? 0);
+  if (all <= 0) return undefined;
+  const finish = Math.min(all, toCome.at(-1) ?? 0);
+  const parts = [
+    { code: 'left-rows', metres: all - finish },
+    { code: 'left-finish', metres: finish },
+  ].filter((each) => each.metres > 0);
+  return {
+    of: 'left',
+    unit: 'm',
+    by: 'sum',
+    parts: parts.map(({ code, metres: m }) => ({
+      code,
+      facts: { planned: m },
+      amount: amountOf(times(left, m / all)),
+    })),
+    total: amountOf(left),
+  };
+}
+
+/** Metres course by course, the finishing last, and how far they are worked. */
+interface UseUpTo {
+  readonly metres: readonly number[];
+  readonly now: Position;
+  /** Of the course in hand, 0 to 1. */
+  readonly part: number;
 }
 
 const nothing: Estimate = { mid: 0, low: 0, high: 0, source: 'typical' };

@@ -1,6 +1,8 @@
-import type { Policy } from '@puntada/core/craft';
-import type { PlanDocument } from '@puntada/core/records';
+import { type Policy, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import type { PlanDocument, PrintedWorking } from '@puntada/core/records';
+import { usePreferences } from '../../api/api.ts';
 import { Term } from '../../parts/terms/Term.tsx';
+import { Worked } from '../../parts/Worked.tsx';
 
 interface Props {
   readonly document: PlanDocument;
@@ -10,6 +12,7 @@ interface Props {
 
 /** Every way with the idle colour in yarn, ends, minutes, thickness and what shows; taken with one tap. */
 export function Policies({ document, settled, onTake }: Props) {
+  const { told } = usePreferences();
   const heads = [
     ['Extra yarn'],
     ['Ends', 'end'],
@@ -55,9 +58,11 @@ export function Policies({ document, settled, onTake }: Props) {
                     <p className="px-2 pb-1.5 text-[14px] text-soft">same result here as “{way.sameAs}”</p>
                   ) : null}
                 </th>
-                <Cell>about {way.extraMetres.toFixed(0)} m</Cell>
-                <Cell>{way.ends}</Cell>
-                <Cell>about {way.minutes}</Cell>
+                <Cell working={here ? way.workings?.extra : undefined}>
+                  about {yarnLengthNumber(way.extraMetres, told)} {yarnLengthUnit(told)}
+                </Cell>
+                <Cell working={here ? way.workings?.ends : undefined}>{way.ends}</Cell>
+                <Cell working={here ? way.workings?.time : undefined}>about {way.minutes}</Cell>
                 <Cell>{way.carriedStitches}</Cell>
                 <Cell>{(way.thickness[2] ?? 0) + (way.thickness[3] ?? 0)}</Cell>
                 <Cell>{showWords(way.showThrough, document)}</Cell>
@@ -79,6 +84,10 @@ function showWords(show: number, document: PlanDocument): string {
   return share < 0.4 ? 'a little' : 'clearly';
 }
 
-function Cell({ children }: { children: React.ReactNode }) {
-  return <td className="count px-3 text-right text-[15px] font-medium whitespace-nowrap">{children}</td>;
+function Cell({ working, children }: { working?: PrintedWorking | undefined; children: React.ReactNode }) {
+  return (
+    <td className="count px-3 text-right text-[15px] font-medium whitespace-nowrap">
+      <Worked working={working}>{children}</Worked>
+    </td>
+  );
 }

@@ -1,6 +1,6 @@
 import { type Problem, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { Work } from '@puntada/core/records';
-import { finishedFigure, hoursText, metresText, printedWorking, restName } from '@puntada/core/words';
+import { hoursText, lengthFigure, metresText, printedWorking, restName } from '@puntada/core/words';
 import type { Position, RestPlan } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -12,6 +12,7 @@ import { Button } from '../../parts/Button.tsx';
 import { Craft } from '../../parts/Craft.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TermLine } from '../../parts/TermLine.tsx';
+import { Worked } from '../../parts/Worked.tsx';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { Lasts } from './Lasts.tsx';
@@ -63,14 +64,22 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
         label={`The piece in ${plan.rows} rows, ${plan.stays} of them done`}
       />
       <ul>
-        {plan.colours.map(({ letter, left, chance }) => {
+        {plan.colours.map(({ letter, left, leftWorking, chance }) => {
           const yarn = work.wish.yarns.find((each) => each.letter === letter);
           const before = planned.colours.find((each) => each.letter === letter)?.left.mid ?? 0;
           return (
             <li key={letter} className="flex items-center gap-3 border-t border-rule py-2">
               <YarnChip letter={letter} shade={yarn?.shade ?? '#888888'} size={36} />
               <p className="min-w-0 flex-1 leading-snug">
-                <b className="count text-[18px]">{left.mid < 0.05 ? 'Nothing' : metresText(left, told)}</b>{' '}
+                <b className="count text-[18px]">
+                  {left.mid < 0.05 ? (
+                    'Nothing'
+                  ) : (
+                    <Worked working={leftWorking && printedWorking(leftWorking, told, terms)}>
+                      {metresText(left, told)}
+                    </Worked>
+                  )}
+                </b>{' '}
                 <span className="text-[15px] text-soft">to go{as ? '' : `, ${differs(left.mid - before, told)}`}</span>
                 <span className="block text-[15px]">
                   What you have: <Lasts chance={chance} sure={work.wish.sure} />
@@ -81,7 +90,18 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
         })}
       </ul>
       <dl className="border-t border-rule text-[16px]">
-        <TermLine term="Size" value={finishedFigure(plan.width, plan.height, told, plan.circle)} />
+        {plan.circle ? null : (
+          <TermLine
+            term="Width"
+            value={lengthFigure(plan.width, told)}
+            working={printedWorking(plan.sizeWorkings.width, told, terms)}
+          />
+        )}
+        <TermLine
+          term={plan.circle ? 'Diameter' : 'Height'}
+          value={lengthFigure(plan.height, told)}
+          working={printedWorking(plan.sizeWorkings.height, told, terms)}
+        />
         <TermLine
           term="Ends to weave in"
           value={String(plan.ends)}
