@@ -15,6 +15,7 @@ export default defineConfig({
   reporter: [['list'], ['json']],
   use: {
     viewport: { width: 1280, height: 800 },
+    locale: 'en-GB',
     // To keep a copy of all pages takes every test a second; those that need one ask for it.
     serviceWorkers: 'block',
     launchOptions: {

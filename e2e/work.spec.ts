@@ -8,7 +8,7 @@ test('the run in hand, the change announced, and what there should be at the end
   const id = await begunCloth(server, { policy: 'carry-always' });
   await page.goto(`${server.address}/works/${id}/work`);
   await expect(page.getByTestId('run-count')).toHaveText('4');
-  await expect(page.getByText('close the 4th in B')).toBeVisible();
+  await expect(page.getByRole('button', { name: /close the 4th in B/ })).toBeVisible();
   await expect(page.getByText('B: carry it inside', { exact: true }).last()).toBeVisible();
   await expect(page.getByText('chain 37 in A; skip 1 chain, first sc in the 2nd chain from the hook')).toBeVisible();
   const end = page.getByRole('complementary', { name: 'At the end of row 1' });
@@ -104,10 +104,20 @@ test('by touch: a run, a row, and back over a row’s end', async ({ page, serve
   await expect(page.getByRole('region', { name: 'Row 1, step 3 of 9' })).toBeVisible();
   await page.getByRole('button', { name: /Finish row 1/ }).click();
   await expect(page.getByRole('region', { name: 'Row 2, step 1 of 9' })).toBeVisible();
-  await page.getByRole('button', { name: /Back one/ }).click();
-  await expect(page.getByRole('region', { name: 'Row 1, step 9 of 9' })).toBeVisible();
+  // Back takes back what was done at a stroke: the rest of the row; then, run by run.
+  const back = page.getByRole('button', { name: /Back one/ });
+  await back.click();
+  await expect(page.getByRole('region', { name: 'Row 1, step 3 of 9' })).toBeVisible();
   await expect(page.getByText('✓ Saved')).toBeVisible();
-  expect((await server.get<Progress>(`/works/${id}`)).progress).toEqual({ rows: 0, runs: 8 });
+  expect((await server.get<Progress>(`/works/${id}`)).progress).toEqual({ rows: 0, runs: 2 });
+  await back.click();
+  await expect(page.getByRole('region', { name: 'Row 1, step 2 of 9' })).toBeVisible();
+  // What was done before the page was opened is gone back over run by run.
+  await page.getByRole('button', { name: /Finish row 1/ }).click();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
+  await page.reload();
+  await back.click();
+  await expect(page.getByRole('region', { name: 'Row 1, step 9 of 9' })).toBeVisible();
 });
 
 test('a button that was clicked does not swallow or double the keys', async ({ page, server }) => {
@@ -130,7 +140,7 @@ test('a button reached by the keyboard keeps its own keys', async ({ page, serve
   for (let i = 0; i < 20 && !(await back.evaluate((each) => each === document.activeElement)); i++)
     await page.keyboard.press('Tab');
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('region', { name: 'Row 1, step 9 of 9' })).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Row 1, step 1 of 9' })).toBeVisible();
 });
 
 test.describe('with a kept copy of the pages', () => {

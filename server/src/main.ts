@@ -4,6 +4,7 @@ import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { FolderHeldError } from './db/lock.ts';
 import { openDatabase, openShared } from './db/open.ts';
+import { emptyBin } from './works/queries.ts';
 
 const folder = resolve(process.env.PUNTADA_DATA ?? '.data/own');
 const port = Number(process.env.PUNTADA_PORT ?? 4310);
@@ -21,6 +22,7 @@ const database = await (shared ? openShared(shared) : openDatabase(folder)).catc
   throw error;
 });
 
+await emptyBin(database);
 const server = createApp({ db: database, log, pages }).listen(port, '127.0.0.1', (error?: Error) => {
   if (error) {
     const busy = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';

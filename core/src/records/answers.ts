@@ -27,6 +27,8 @@ export const workSummarySchema = z.object({
   size: z.object({ stitches: z.number(), rows: z.number() }).nullable(),
   /** Put away: out of sight on the bench. */
   archived: z.boolean(),
+  /** When it was put into the bin; null while it is on the bench. */
+  deletedAt: z.string().nullable().default(null),
   /** What was changed from elsewhere since the maker last changed the plan, such as by a swatch; null where nothing was. */
   notice: z.string().nullable(),
   /** The last day on which it may be finished, as `2026-11-23`. */

@@ -40,8 +40,10 @@ export {
   type LogEntry,
   logEntryRecord,
   type Measuring,
+  marksIn,
   pausesIn,
   photoLetters,
+  type SessionMarks,
   type Weighing,
   weighingsIn,
 } from './logEntry.ts';

@@ -15,6 +15,7 @@ const head = {
   state: z.enum(['wished', 'begun', 'finished']),
   revision,
   archived: z.boolean(),
+  deletedAt: when.nullable().optional(),
   notice: z.string().nullable(),
   due: z.iso.date().nullable().default(null),
   createdAt: when,

@@ -5,10 +5,10 @@ import { positionSchema as position } from './tick.ts';
 const length = z.string().trim().min(1).max(40).optional();
 const words = (most: number) => z.string().trim().max(most);
 /** What an entry that is made now says of itself. */
-export const entryLabel = { format: 'puntada-entry', version: 1 } as const;
+export const entryLabel = { format: 'puntada-entry', version: 2 } as const;
 
 const head = {
-  ...labelOf('puntada-entry', 1),
+  ...labelOf('puntada-entry', 2),
   /** A UUID made by the device, so that an entry told twice is kept once. */
   id: z.uuid(),
   /** Milliseconds since 1970. */
@@ -41,6 +41,14 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
   z.strictObject({ ...head, kind: z.literal('measure'), width: length, height: length, position }),
   /** The work was laid down at `at`; the next step takes it up again. */
   z.strictObject({ ...head, kind: z.literal('pause') }),
+  /** What a session really took, where the steps tell it wrong: it began at `of`, ms since 1970. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('session'),
+    of: head.at,
+    /** 0 where it is not to count. */
+    minutes: z.number().int().min(0).max(1440),
+  }),
   z.strictObject({ ...head, kind: z.literal('note'), row: z.number().int().min(0), text: words(400).min(1) }),
   z.strictObject({
     ...head,
@@ -63,7 +71,12 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
   }),
 ]);
 
-export const logEntryRecord = { format: 'puntada-entry', schema: logEntrySchema, steps: [] } satisfies RecordKind;
+/** Version 2 knows what a session really took; what version 1 wrote stays as it was. */
+export const logEntryRecord = {
+  format: 'puntada-entry',
+  schema: logEntrySchema,
+  steps: [(old) => old],
+} satisfies RecordKind;
 
 export type LogEntry = z.output<typeof logEntrySchema>;
 export type Weighing = Extract<LogEntry, { kind: 'weigh' }>;
@@ -71,6 +84,21 @@ export type Weighing = Extract<LogEntry, { kind: 'weigh' }>;
 /** The weighings among what was logged. */
 export function weighingsIn(entries: readonly LogEntry[]): Weighing[] {
   return entries.filter((entry): entry is Weighing => entry.kind === 'weigh');
+}
+
+/** What a log tells of the sessions at a work, beside its steps. */
+export interface SessionMarks {
+  /** When the work was laid down, ms since 1970, ascending. */
+  readonly pauses: readonly number[];
+  /** What sessions really took, in the order in which it was told. */
+  readonly corrected: readonly { readonly of: number; readonly minutes: number }[];
+}
+
+export function marksIn(entries: readonly LogEntry[]): SessionMarks {
+  return {
+    pauses: pausesIn(entries),
+    corrected: entries.flatMap((entry) => (entry.kind === 'session' ? [entry] : [])),
+  };
 }
 
 /** When the work was laid down, ms since 1970. */

@@ -53,7 +53,7 @@ export { besideCarrying, hangingPlaceWords, hangingWords } from './rows/strandWo
 export { type Terms, termed } from './terms/termed.ts';
 export { type Hand, howMade, legend, type Maker, type Manner, stitchWord, summedStitch } from './terms/terms.ts';
 export { clockWords } from './work/clock.ts';
-export { dayWords } from './work/days.ts';
+export { datesOf } from './work/days.ts';
 export { idleWords } from './work/idle.ts';
 export { actWords, secondsWords, timeWords } from './work/pace.ts';
 export { restName } from './work/rest.ts';

@@ -1,7 +1,16 @@
 export { freeOf, metresInDrawer, setAside } from './drawer/drawer.ts';
 export { ballsToBuy, buyingWorking, priceWorking, type ShoppingNeed } from './drawer/shopping.ts';
 export { drawerColumns, readDrawerTable, toRow } from './drawer/table.ts';
-export { afterRow, afterRun, backRun, begun, type Position, reached, type Tick } from './progress/progress.ts';
+export {
+  afterRow,
+  afterRun,
+  backRun,
+  begun,
+  comparePositions,
+  type Position,
+  reached,
+  type Tick,
+} from './progress/progress.ts';
 export { endSooner } from './replan/endSooner.ts';
 export { openEnd } from './replan/openEnd.ts';
 export { proveOnward } from './replan/prove.ts';
@@ -27,7 +36,7 @@ export { leastRepeats, planSwatch, swatchGauge, swatchReading, withSwatch } from
 export { compareStrips, type Strip } from './swatch/strips.ts';
 export { wishAgain } from './underway/again.ts';
 export { colourQuestions } from './underway/colourQuestions.ts';
-export { clothAsWorked, driftOf, isDrifting } from './underway/drift.ts';
+export { clothAsWorked, driftOf, isDrifting, type Planned } from './underway/drift.ts';
 export { findRow, readSeenRow, runsToTap } from './underway/findRow.ts';
 export {
   cellsWorked,
@@ -42,6 +51,7 @@ export {
 export { isShort, type Lasting, lasting } from './underway/lasting.ts';
 export { type KnownAt, narrowing } from './underway/narrowing.ts';
 export { oneOff } from './underway/oneOff.ts';
+export { impossibleIn, longestMade, unlikelyMeasure, unlikelyWeight } from './underway/plausible.ts';
 export { type RipCost, ripBack } from './underway/rip.ts';
 export { paceOfSessions, type Session, sessionRatio, sittingSince } from './underway/sessions.ts';
 export { type ColourNow, colourNow } from './underway/weighed.ts';

@@ -12,7 +12,12 @@ export async function readWorks(tx: Db, only?: string) {
   const which = (column: string) => (only ? `where ${column} = $1` : '');
   const given = only ? [only] : [];
   const ticks = await rows(tx, ofWork, `select * from ticks ${which('work_id')} order by at, id`, given);
-  const log = await rows(tx, ofWork, `select work_id, entry from log ${which('work_id')} order by at, id`, given);
+  const log = await rows(
+    tx,
+    ofWork,
+    `select work_id, entry from log where deleted_at is null ${only ? 'and work_id = $1' : ''} order by at, id`,
+    given,
+  );
   const works = await rows(
     tx,
     any,
@@ -37,6 +42,7 @@ export async function readWorks(tx: Db, only?: string) {
     wish: work.wish,
     begun: work.begun,
     archived: work.archived,
+    ...(work.deleted_at ? { deletedAt: text(work.deleted_at) } : {}),
     notice: work.notice,
     due: work.due_day,
     createdAt: text(work.created_at),
@@ -68,14 +74,19 @@ export async function restoreUnread(tx: Db, work: UnreadWork): Promise<void> {
 
 /** The log of a work as it is stored. */
 export async function storedLog(tx: Db, workId: string) {
-  const found = await rows(tx, any, 'select id, at, entry from log where work_id = $1 order by at, id', [workId]);
+  const found = await rows(
+    tx,
+    any,
+    'select id, at, entry from log where work_id = $1 and deleted_at is null order by at, id',
+    [workId],
+  );
   return found.map((each) => ({ id: each.id, at: each.at, entry: each.entry }));
 }
 
 async function insertWork(tx: Db, work: Omit<UnreadWork, 'log' | 'ticks' | 'former'>): Promise<void> {
   await tx.query(
-    `insert into works (id, state, revision, wish, begun, archived, notice, due, created_at, changed_at)
-     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10)`,
+    `insert into works (id, state, revision, wish, begun, archived, notice, due, created_at, changed_at, deleted_at)
+     values ($1, $2, $3, $4, $5, $6, $7, $8, $9, $10, $11)`,
     [
       work.id,
       work.state,
@@ -87,6 +98,7 @@ async function insertWork(tx: Db, work: Omit<UnreadWork, 'log' | 'ticks' | 'form
       work.due,
       work.createdAt,
       work.changedAt,
+      work.deletedAt ?? null,
     ],
   );
 }

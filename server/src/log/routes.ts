@@ -1,13 +1,20 @@
-import { anyVersion, logEntryRecord } from '@puntada/core/records';
+import { anyVersion, type LogEntry, logEntryRecord, type Work } from '@puntada/core/records';
+import { impossibleIn } from '@puntada/core/work';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Database } from '../db/database.ts';
-import { bodyOf, handler } from '../http/answers.ts';
+import { bodyOf, handler, Refusal } from '../http/answers.ts';
 import { ticksOf } from '../progress/queries.ts';
 import { workOf } from '../works/find.ts';
-import { entriesOf, weighingsOf } from './queries.ts';
+import { binEntry, correctEntry, entriesOf, weighingsOf } from './queries.ts';
 
+const binned = z.strictObject({ deleted: z.boolean() });
 const newEntry = z.strictObject({ entry: anyVersion(logEntryRecord) });
+
+function refuseImpossible(entry: LogEntry, { wish }: Work): void {
+  const problems = impossibleIn(entry, wish.units);
+  if (problems.length) throw new Refusal(422, problems);
+}
 
 /** The log of a work: what was weighed, measured and noted, and the ticks that tell when it was worked. */
 export function logRoutes(db: Database): Router {
@@ -35,6 +42,7 @@ export function logRoutes(db: Database): Router {
     handler(async (request, response) => {
       const work = await workOf(db, request);
       const { entry } = bodyOf(newEntry, request);
+      refuseImpossible(entry, work);
       await db.query('insert into log (work_id, id, at, entry) values ($1, $2, $3, $4) on conflict do nothing', [
         work.id,
         entry.id,
@@ -42,6 +50,29 @@ export function logRoutes(db: Database): Router {
         JSON.stringify(entry),
       ]);
       response.status(201).json({ entries: await entriesOf(db, work.id) });
+    }),
+  );
+
+  const missing = () => new Refusal(404, [{ code: 'not-found', path: 'entry', facts: { what: 'entry' } }]);
+
+  router.put(
+    '/:id/log/:entry',
+    handler(async (request, response) => {
+      const work = await workOf(db, request);
+      const { entry } = bodyOf(newEntry, request);
+      refuseImpossible(entry, work);
+      if (entry.id !== request.params.entry || !(await correctEntry(db, work.id, entry))) throw missing();
+      response.json({ entries: await entriesOf(db, work.id) });
+    }),
+  );
+
+  router.post(
+    '/:id/log/:entry/bin',
+    handler(async (request, response) => {
+      const work = await workOf(db, request);
+      const { deleted } = bodyOf(binned, request);
+      if (!(await binEntry(db, work.id, String(request.params.entry), deleted))) throw missing();
+      response.json({ entries: await entriesOf(db, work.id) });
     }),
   );
 

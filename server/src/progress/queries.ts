@@ -26,15 +26,10 @@ async function insertTicks(db: Db, workId: string, ticks: readonly Tick[]): Prom
   return new Set(stored.map((each) => each.id));
 }
 
-/** How many plans a work has left behind: it tells which one it goes by. Nothing where there is no such work. */
-export async function planOf(db: Db, workId: string): Promise<number | undefined> {
-  const found = await row(
-    db,
-    z.object({ plans: z.number() }),
-    'select (select count(*)::integer from former_plans where work_id = id) as plans from works where id::text = $1',
-    [workId],
-  );
-  return found?.plans;
+/** The revision of a work: its cloth stays the same as long as that does. Nothing where there is no such work. */
+export async function revisionOf(db: Db, workId: string): Promise<number | undefined> {
+  const sql = 'select revision from works where id::text = $1';
+  return (await row(db, z.object({ revision: z.number() }), sql, [workId]))?.revision;
 }
 
 const tickColumns = 'id, at, from_rows, from_runs, to_rows, to_runs';

@@ -6,7 +6,7 @@ import { type Request, Router } from 'express';
 import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from '../works/find.ts';
-import { addTicks, planOf } from './queries.ts';
+import { addTicks, revisionOf } from './queries.ts';
 import { ticksBody } from './schema.ts';
 
 /** How many runs each row of a begun work has. */
@@ -48,18 +48,18 @@ function notBegun(): Refusal {
 /** Progress of a begun work: ticks in, position out. A tick is acknowledged only when it is stored. */
 export function progressRoutes(db: Database): Router {
   const router = Router();
-  const runsKnown = new Map<string, number[]>();
+  const runsKnown = new Map<string, { readonly revision: number | undefined; readonly runs: number[] }>();
 
-  /** The runs of each row of a begun work; counted once for each plan that it goes by. */
+  /** The runs of each row of a begun work; counted once for each of its revisions. */
   async function runsOf(request: Request): Promise<{ id: string; runs: readonly number[] }> {
     const id = String(request.params.id);
-    const plan = `${id} ${(await planOf(db, id)) ?? ''}`;
-    const known = runsKnown.get(plan);
-    if (known) return { id, runs: known };
+    const revision = await revisionOf(db, id);
+    const known = runsKnown.get(id);
+    if (known && known.revision === revision) return { id, runs: known.runs };
     const work = await workOf(db, request);
     if (!work.begun) throw notBegun();
     const runs = runsOfRows(work.begun);
-    runsKnown.set(plan, runs);
+    runsKnown.set(work.id, { revision: work.revision, runs });
     return { id: work.id, runs };
   }
 

@@ -20,7 +20,7 @@ import {
   type WorkCosts,
 } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
-import { pausesOfWorks } from '../log/queries.ts';
+import { marksOfWorks } from '../log/queries.ts';
 import { ticksOfWorks } from '../progress/queries.ts';
 import { clothsOf, listWorks } from '../works/queries.ts';
 
@@ -74,11 +74,11 @@ export class Hand {
   private async sessions(works: readonly WorkSummary[]): Promise<Map<string, Session[]>> {
     const known = await this.knownOf(works);
     const ids = [...known.keys()];
-    const [ticks, pauses] = [await ticksOfWorks(this.db, ids), await pausesOfWorks(this.db, ids)];
+    const [ticks, marks] = [await ticksOfWorks(this.db, ids), await marksOfWorks(this.db, ids)];
     return new Map(
       [...known].map(([id, { cloth, costs }]) => [
         id,
-        sessionsOfWork(cloth, costs, ticks.get(id) ?? [], pauses.get(id) ?? []),
+        sessionsOfWork(cloth, costs, ticks.get(id) ?? [], marks.get(id)),
       ]),
     );
   }

@@ -143,7 +143,7 @@ describe('what a newer version wrote', () => {
     const id = await begunCloth(server, 3);
     const entry = {
       format: 'puntada-entry',
-      version: 2,
+      version: 3,
       id: '5f0c8a52-3a7b-4c3e-9d0a-0a6f5a1c2b3e',
       at: 7,
       song: 'La',

@@ -11,14 +11,14 @@ import {
 } from '@puntada/core/records';
 import { nameless } from '@puntada/core/words';
 import { z } from 'zod';
-import { changedOne, type Db, rows } from '../db/database.ts';
+import { changedOne, type Database, type Db, rows } from '../db/database.ts';
 import { readable, whyUnread } from '../db/readable.ts';
 import { Refusal } from '../http/answers.ts';
 import { begunRow, workRow } from './schema.ts';
 
 const columns = `
   works.id, works.state, works.revision, works.wish, works.changed_at,
-  works.archived, works.notice, to_char(works.due, 'YYYY-MM-DD') as due,
+  works.archived, works.deleted_at, works.notice, to_char(works.due, 'YYYY-MM-DD') as due,
   jsonb_array_length(works.begun -> 'courses') as rows,
   (works.begun ->> 'stitches')::integer as stitches,
   progress.rows_worked, progress.runs_worked
@@ -35,6 +35,7 @@ function summary(found: z.output<typeof workRow>): WorkSummary {
     progress: { rows: found.rows_worked ?? 0, runs: found.runs_worked ?? 0 },
     size: found.rows && found.stitches ? { rows: found.rows, stitches: found.stitches } : null,
     archived: found.archived,
+    deletedAt: found.deleted_at?.toISOString() ?? null,
     notice: found.notice,
     due: found.due,
     changedAt: found.changed_at.toISOString(),
@@ -43,10 +44,14 @@ function summary(found: z.output<typeof workRow>): WorkSummary {
 
 const latestFirst = 'order by works.changed_at desc, works.id';
 
-/** All works that can be read, the latest changed first. */
-export async function listWorks(db: Db): Promise<WorkSummary[]> {
+/** Where the works of a list lie. */
+type Place = 'bench' | 'bin';
+
+/** All works that can be read, the latest changed first: those in the bin stand in a list of their own. */
+export async function listWorks(db: Db, place: Place = 'bench'): Promise<WorkSummary[]> {
   const broken = await brokenCloths(db);
-  const { read } = await readable(db, workRow, `select ${columns} ${from} ${latestFirst}`);
+  const which = `where works.deleted_at is ${place === 'bin' ? 'not null' : 'null'}`;
+  const { read } = await readable(db, workRow, `select ${columns} ${from} ${which} ${latestFirst}`);
   return read.filter(({ id }) => !broken.has(id)).map(summary);
 }
 
@@ -78,7 +83,7 @@ async function brokenCloths(db: Db): Promise<Map<string, Problem>> {
 /** Works that this version cannot read, the latest changed first. */
 export async function unreadWorks(db: Db): Promise<UnreadDocument[]> {
   const broken = await brokenCloths(db);
-  const sql = `select ${columns}, works.wish ->> 'title' as title ${from} ${latestFirst}`;
+  const sql = `select ${columns}, works.wish ->> 'title' as title ${from} where works.deleted_at is null ${latestFirst}`;
   const { read, unread } = await readable(db, workRow.extend({ title: z.string() }), sql);
   const cloths = read.flatMap(({ id, title }) => {
     const problem = broken.get(id);
@@ -157,6 +162,40 @@ export function archiveWork(db: Db, id: string, revision: number, archived: bool
     revision,
     archived,
   ]);
+}
+
+/** Puts a work into the bin or takes it out again. @returns whether this revision was still the newest */
+export function binWork(db: Db, id: string, revision: number, deleted: boolean): Promise<boolean> {
+  return changedOne(
+    db,
+    `update works set deleted_at = case when $3 then now() end, revision = revision + 1 where id = $1 and revision = $2`,
+    [id, revision, deleted],
+  );
+}
+
+/** Takes a start back: the work is planned again, its size open. @returns whether this revision was still the newest */
+export function takeBackStart(db: Db, id: string, revision: number): Promise<boolean> {
+  return changedOne(
+    db,
+    `update works set state = 'wished', begun = null, revision = revision + 1, changed_at = now()
+     where id = $1 and revision = $2 and state = 'begun'`,
+    [id, revision],
+  );
+}
+
+/** Days that what is deleted can be put back. */
+const daysInBin = 30;
+
+/** Deletes for good what has been in the bin long enough. */
+export async function emptyBin(db: Database): Promise<void> {
+  const old = `deleted_at < now() - interval '${daysInBin} days'`;
+  await db.transaction(async (tx) => {
+    await tx.query(`delete from log where ${old}`);
+    for (const table of ['log', 'ticks', 'progress', 'former_plans']) {
+      await tx.query(`delete from ${table} where work_id in (select id from works where ${old})`);
+    }
+    await tx.query(`delete from works where ${old}`);
+  });
 }
 
 /** Replaces the wish of a work whatever its state, made on this very revision. @returns whether it was */

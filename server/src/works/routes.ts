@@ -5,8 +5,19 @@ import { Router } from 'express';
 import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from './find.ts';
-import { addWork, amendWish, archiveWork, beginWork, changeWish, findWork, finishWork, listWorks } from './queries.ts';
-import { archiving, changedWork, facing, newWork, revisionOnly } from './schema.ts';
+import {
+  addWork,
+  amendWish,
+  archiveWork,
+  beginWork,
+  binWork,
+  changeWish,
+  findWork,
+  finishWork,
+  listWorks,
+  takeBackStart,
+} from './queries.ts';
+import { archiving, binning, changedWork, facing, newWork, revisionOnly } from './schema.ts';
 
 /** The refusal of a change made on a stale copy: it brings the fresh state along and overwrites nothing. */
 function stale(work: Work, given: number): Refusal {
@@ -33,6 +44,13 @@ export function workRoutes(db: Database): Router {
     '/',
     handler(async (_request, response) => {
       response.json(await listWorks(db));
+    }),
+  );
+
+  router.get(
+    '/bin',
+    handler(async (_request, response) => {
+      response.json(await listWorks(db, 'bin'));
     }),
   );
 
@@ -83,6 +101,28 @@ export function workRoutes(db: Database): Router {
       const { revision, archived } = bodyOf(archiving, request);
       const work = await workOf(db, request);
       if (!(await archiveWork(db, work.id, revision, archived))) throw stale(await workOf(db, request), revision);
+      response.json(await findWork(db, work.id));
+    }),
+  );
+
+  router.post(
+    '/:id/bin',
+    handler(async (request, response) => {
+      const { revision, deleted } = bodyOf(binning, request);
+      const work = await workOf(db, request);
+      if (!(await binWork(db, work.id, revision, deleted))) throw stale(await workOf(db, request), revision);
+      response.json(await findWork(db, work.id));
+    }),
+  );
+
+  router.post(
+    '/:id/unbegin',
+    handler(async (request, response) => {
+      const { revision } = bodyOf(revisionOnly, request);
+      const work = await workOf(db, request);
+      const { rows, runs } = work.progress;
+      if (rows || runs) throw new Refusal(409, [{ code: 'rows-worked', path: 'progress', facts: { rows } }]);
+      if (!(await takeBackStart(db, work.id, revision))) throw stale(await workOf(db, request), revision);
       response.json(await findWork(db, work.id));
     }),
   );

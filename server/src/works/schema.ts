@@ -14,6 +14,7 @@ export const workRow = z.object({
   rows: z.number().int().nullable(),
   stitches: z.number().int().nullable(),
   archived: z.boolean(),
+  deleted_at: z.date().nullable(),
   notice: z.string().nullable(),
   due: z.string().nullable(),
   changed_at: z.date(),
@@ -29,6 +30,7 @@ export const newWork = z.strictObject({ wish: anyVersion(wishRecord), due: dueDa
 export const changedWork = z.strictObject({ revision: z.number().int(), wish: anyVersion(wishRecord) });
 export const revisionOnly = z.strictObject({ revision: z.number().int() });
 export const archiving = z.strictObject({ revision: z.number().int(), archived: z.boolean() });
+export const binning = z.strictObject({ revision: z.number().int(), deleted: z.boolean() });
 export const facing = z.strictObject({ revision: z.number().int(), outside: outsideSchema });
 export const otherPlan = z.strictObject({
   revision: z.number().int(),

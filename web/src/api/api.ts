@@ -36,7 +36,7 @@ function unreadAnswer({ issues }: { readonly issues: readonly { readonly message
 export const api = createApi({
   baseQuery: askOrKept,
   catchSchemaFailure: unreadAnswer,
-  tagTypes: ['Works', 'Work', 'Preferences', 'Drawer', 'Swatches', 'Drafts', 'Log', 'Former', 'Schedule'],
+  tagTypes: ['Works', 'Work', 'Bin', 'Preferences', 'Drawer', 'Swatches', 'Drafts', 'Log', 'Former', 'Schedule'],
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({
@@ -88,6 +88,27 @@ export const api = createApi({
       }),
       invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
     }),
+    /** Into the bin, or out of it again. */
+    binWork: build.mutation<Work, { id: string; revision: number; deleted: boolean }>({
+      responseSchema: giving(workSchema),
+      query: ({ id, revision, deleted }) => ({ url: `/works/${id}/bin`, method: 'POST', body: { revision, deleted } }),
+      invalidatesTags: (_work, _error, { id }) => ['Works', 'Bin', 'Schedule', 'Drawer', { type: 'Work', id }],
+    }),
+    bin: build.query<WorkSummary[], void>({
+      responseSchema: giving(workSummariesSchema),
+      query: () => '/works/bin',
+      providesTags: ['Bin'],
+    }),
+    /** Takes a start back: planned again, its size open. */
+    unbeginWork: build.mutation<Work, { id: string; revision: number }>({
+      responseSchema: giving(workSchema),
+      query: ({ id, revision }) => ({ url: `/works/${id}/unbegin`, method: 'POST', body: { revision } }),
+      invalidatesTags: ['Works', 'Schedule'],
+      async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => undefined);
+        if (answer) dispatch(api.util.upsertQueryData('work', id, answer.data));
+      },
+    }),
     faceWork: build.mutation<Work, { id: string; revision: number; outside: 'RS' | 'WS' }>({
       responseSchema: giving(workSchema),
       query: ({ id, revision, outside }) => ({
@@ -130,6 +151,9 @@ export const {
   useChangeWorkMutation,
   useBeginWorkMutation,
   useArchiveWorkMutation,
+  useBinWorkMutation,
+  useBinQuery,
+  useUnbeginWorkMutation,
   useFaceWorkMutation,
   useFinishWorkMutation,
   useSendTicksMutation,

@@ -50,6 +50,14 @@ interface OtherPlan {
   readonly kind: RestKind;
 }
 
+/** Takes back what still waits for the server. @returns whether it did */
+async function withdrawn(id: string): Promise<boolean> {
+  if (!queue.state().waiting.some((each) => each.id === id)) return false;
+  if ((await queue.settled(id)) === 'taken') return false;
+  await queue.drop([id]);
+  return true;
+}
+
 /** The records behind the plans: the drawer, the swatch book and half-typed wishes. */
 const records = api.injectEndpoints({
   endpoints: (build) => ({
@@ -128,6 +136,34 @@ const records = api.injectEndpoints({
         return { error: { status: 'CUSTOM_ERROR', error: refused.code, data: { problems: [refused] } } };
       },
     }),
+    /** Other words, another measure or weighing in the place of an entry; what still waits is changed where it waits. */
+    correctEntry: build.mutation<null, { id: string; entry: LogEntry }>({
+      async queryFn({ id, entry }, _api, _extra, ask) {
+        if (await withdrawn(entry.id)) {
+          // Under a new name: the old one may have reached the server without a word of it coming back.
+          await queue.keep(id, { ...entry, id: crypto.randomUUID() });
+          return { data: null };
+        }
+        const { error } = await ask({ url: `/works/${id}/log/${entry.id}`, method: 'PUT', body: { entry } });
+        return error ? { error } : { data: null };
+      },
+      invalidatesTags: (_null, _error, { id }) => [{ type: 'Log', id }, 'Schedule'],
+    }),
+    /** Into the bin, or out of it again; what still waits for the server is simply not sent. */
+    binEntry: build.mutation<null, { id: string; entry: LogEntry; deleted: boolean }>({
+      async queryFn({ id, entry, deleted }, _api, _extra, ask) {
+        if (deleted && (await withdrawn(entry.id))) return { data: null };
+        const url = `/works/${id}/log/${entry.id}`;
+        const { error } = await ask({ url: `${url}/bin`, method: 'POST', body: { deleted } });
+        if (!error) return { data: null };
+        if (deleted || error.status !== 404) return { error };
+        // It never came to the server: it is kept anew.
+        await queue.keep(id, { ...entry, id: crypto.randomUUID() });
+        void queue.deliver();
+        return { data: null };
+      },
+      invalidatesTags: (_null, _error, { id }) => [{ type: 'Log', id }, 'Schedule'],
+    }),
     former: build.query<FormerPlan[], string>({
       responseSchema: giving(formerPlansSchema),
       query: (id) => `/works/${id}/former`,
@@ -205,6 +241,8 @@ export const {
   useRemoveSwatchMutation,
   useWeighingsQuery,
   useAddEntryMutation,
+  useCorrectEntryMutation,
+  useBinEntryMutation,
   useFormerQuery,
   useGoOnwardMutation,
   useTakeOverMutation,

@@ -2,6 +2,7 @@ import { Link, Outlet } from 'react-router';
 import { usePreferencesQuery } from '../api/api.ts';
 import { Delivery } from './Delivery.tsx';
 import { Preferences } from './Preferences.tsx';
+import { UndoBand } from './UndoBand.tsx';
 
 /** The mark: three stitches of a running seam under a hook's bend. */
 function Mark() {
@@ -18,6 +19,7 @@ export function Shell() {
         Skip to the content
       </a>
       <Delivery />
+      <UndoBand />
       {isLoading ? <p className="p-6 text-soft">Opening…</p> : <Outlet />}
     </div>
   );

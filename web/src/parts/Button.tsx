@@ -1,4 +1,4 @@
-import type { ButtonHTMLAttributes, ReactNode } from 'react';
+import type { ButtonHTMLAttributes, KeyboardEvent, ReactNode } from 'react';
 import { Link } from 'react-router';
 
 type Kind = 'next' | 'plain' | 'quiet';
@@ -12,6 +12,11 @@ const looks: Readonly<Record<Kind, string>> = {
 const base =
   'inline-flex min-h-11 items-center justify-center gap-3 rounded-md px-4 text-[16px] font-semibold leading-tight no-underline';
 
+/** A key held down, perhaps from the page before, presses nothing. */
+function onceOnly(event: KeyboardEvent): void {
+  if (event.repeat && event.key === 'Enter') event.preventDefault();
+}
+
 interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
   readonly kind?: Kind;
   readonly shortcut?: string;
@@ -20,7 +25,7 @@ interface Props extends ButtonHTMLAttributes<HTMLButtonElement> {
 /** A button says what it does. `next` is the one thing to do now; there is one of it on a screen. */
 export function Button({ kind = 'plain', shortcut, className = '', children, type = 'button', ...rest }: Props) {
   return (
-    <button type={type} className={`${base} ${looks[kind]} ${className}`} {...rest}>
+    <button type={type} className={`${base} ${looks[kind]} ${className}`} onKeyDown={onceOnly} {...rest}>
       {children}
       {shortcut ? <Key inverse={kind === 'next'}>{shortcut}</Key> : null}
     </button>

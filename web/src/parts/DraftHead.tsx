@@ -1,34 +1,54 @@
+import type { Problem } from '@puntada/core/craft';
 import { Button } from './Button.tsx';
 import { Problems } from './Problems.tsx';
+import type { SaveState } from './saver.ts';
 import { UndoRedo } from './UndoRedo.tsx';
-import type { PlanDraft, SaveState } from './usePlanDraft.ts';
+import type { PlanDraft } from './usePlanDraft.ts';
 
-const savedWords: Readonly<Record<SaveState, string>> = {
-  saved: 'Saved',
+const words: Readonly<Record<SaveState, string>> = {
+  saved: '✓ Saved',
   saving: 'Saving…',
   unsaved: 'Not saved yet',
-  stale: 'Changed elsewhere',
+  refused: '✕ Not saved',
+  stale: '✕ Changed elsewhere',
 };
+
+/** Whether what is shown is stored: the same words on every page. */
+export function SavedWords({ state }: { state: SaveState }) {
+  const look =
+    state === 'saved' ? 'text-verdigris' : state === 'refused' || state === 'stale' ? 'text-brick' : 'text-soft';
+  return (
+    <p className={`text-[15px] ${look}`} aria-live="polite">
+      {words[state]}
+    </p>
+  );
+}
 
 /** Taking back and up again, and whether the plan is stored. @param settled the work is begun and planned no more */
 export function DraftHead({ draft, settled }: { draft: PlanDraft; settled: boolean }) {
   return (
     <>
       {settled ? null : <UndoRedo undo={draft.undo} redo={draft.redo} />}
-      <p className="text-[14px] text-soft" aria-live="polite">
-        {savedWords[draft.state]}
-      </p>
+      <SavedWords state={draft.state} />
     </>
   );
 }
 
-/** Why the plan could not be stored, and what to do. */
-export function DraftProblems({ draft }: { draft: PlanDraft }) {
-  if (!draft.problems.length) return null;
+interface Refused {
+  readonly state: SaveState;
+  readonly problems: readonly Problem[];
+  readonly keepMine: () => void;
+}
+
+/** Why it could not be stored, and what to do: what was changed elsewhere is shown, or what is typed here put over it. */
+export function DraftProblems({ draft: { state, problems, keepMine } }: { draft: Refused }) {
+  if (!problems.length) return null;
+  const overtaken = state === 'stale' && problems.some(({ code }) => code === 'stale');
   return (
     <div className="mb-3 flex flex-wrap items-center gap-3">
-      <Problems problems={draft.problems} />
-      {draft.state === 'stale' ? <Button onClick={draft.takeFresh}>Show the latest version</Button> : null}
+      <Problems problems={problems} />
+      {state === 'stale' ? <Button onClick={() => location.reload()}>Show the latest version</Button> : null}
+      {overtaken ? <Button onClick={keepMine}>Keep what I have here</Button> : null}
     </div>
   );
 }

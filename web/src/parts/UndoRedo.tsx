@@ -7,11 +7,16 @@ interface Props {
   readonly redo: (() => void) | undefined;
 }
 
+const typed =
+  'textarea, [contenteditable], input:not([type="range"], [type="checkbox"], [type="radio"], [type="color"])';
+
 /** Takes changes back and up again, by button or by Ctrl Z. */
 export function UndoRedo({ undo, redo }: Props) {
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (!(event.ctrlKey || event.metaKey) || event.key.toLowerCase() !== 'z') return;
+      // While something is typed, its own undo is meant.
+      if ((event.target as HTMLElement | null)?.closest(typed)) return;
       event.preventDefault();
       if (event.shiftKey) redo?.();
       else undo?.();

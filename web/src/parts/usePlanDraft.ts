@@ -1,10 +1,10 @@
 import type { Problem } from '@puntada/core/craft';
 import type { Wish, Work } from '@puntada/core/records';
-import { useCallback, useEffect, useRef, useState } from 'react';
-import { problemsOf, useChangeWorkMutation } from '../api/api.ts';
+import { useCallback } from 'react';
+import { useChangeWorkMutation } from '../api/api.ts';
 import { type History, type Move, noHistory, stepped, takenBack, takenUp } from './history.ts';
-
-export type SaveState = 'saved' | 'saving' | 'unsaved' | 'stale';
+import { Saver, type SaveState } from './saver.ts';
+import { sentOf, useSaver } from './useSaver.ts';
 
 export interface PlanDraft {
   readonly wish: Wish;
@@ -18,99 +18,43 @@ export interface PlanDraft {
   readonly revision: number;
   /** Leaves what is not yet sent to a request that carries the whole wish itself. */
   readonly handOver: () => void;
-  /** Drops what is unsaved here and shows what the server has. */
-  readonly takeFresh: () => void;
+  /** Sends what is shown over what was changed elsewhere. */
+  readonly keepMine: () => void;
 }
 
-const wait = 400;
 /** What can be taken back of each work, and up again, as long as the page is open: from whichever view. */
 const steps = new Map<string, History<Wish>>();
 
 /** A wish while it is being planned: shown at once, saved a moment later, never over a change made elsewhere. */
 export function usePlanDraft(work: Work): PlanDraft {
-  const [wish, setWish] = useState(work.wish);
-  const [state, setState] = useState<SaveState>('saved');
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
+  const { id } = work;
   const [save] = useChangeWorkMutation();
-  const revision = useRef(work.revision);
-  const latest = useRef(work.wish);
-  const running = useRef(false);
-  const timer = useRef<ReturnType<typeof setTimeout>>(undefined);
-  const id = work.id;
-  const history: History<Wish> = steps.get(id) ?? noHistory;
-
-  const flush = useCallback(async () => {
-    if (running.current) return;
-    running.current = true;
-    setState('saving');
-    const sent = latest.current;
-    const answer = await save({ id, revision: revision.current, wish: sent });
-    running.current = false;
-    if (answer.data) {
-      revision.current = answer.data.revision;
-      setProblems([]);
-      if (latest.current === sent) setState('saved');
-      else void flush();
-      return;
-    }
-    const stale = (answer.error as { status?: number } | undefined)?.status === 409;
-    setProblems(problemsOf(answer.error));
-    setState(stale ? 'stale' : 'unsaved');
-  }, [id, save]);
-
-  const show = useCallback(
-    (next: Wish) => {
-      latest.current = next;
-      setWish(next);
-      setState((before) => (before === 'stale' ? before : 'unsaved'));
-      clearTimeout(timer.current);
-      timer.current = setTimeout(() => {
-        timer.current = undefined;
-        void flush();
-      }, wait);
-    },
-    [flush],
+  const [saved, saver] = useSaver(
+    `work ${id}`,
+    () =>
+      new Saver<Wish>({
+        value: work.wish,
+        revision: work.revision,
+        send: async (wish, revision) => sentOf(await save({ id, revision, wish })),
+      }),
   );
-
+  const { value: wish, state, problems, revision } = saved;
+  const history: History<Wish> = steps.get(id) ?? noHistory;
   const change = useCallback(
     (part: Partial<Wish>) => {
-      steps.set(id, stepped(steps.get(id) ?? noHistory, latest.current));
-      show({ ...latest.current, ...part });
+      const before = saver.state().value;
+      steps.set(id, stepped(steps.get(id) ?? noHistory, before));
+      saver.change({ ...before, ...part });
     },
-    [id, show],
+    [id, saver],
   );
   const move = (to: Move<Wish>) => {
     if (!to) return;
     steps.set(id, to.history);
-    show(to.shown);
+    saver.change(to.shown);
   };
-  const undo = () => move(takenBack(history, latest.current));
-  const redo = () => move(takenUp(history, latest.current));
-
-  // What was changed a moment ago is sent when the maker leaves this view or closes the page.
-  useEffect(() => {
-    const sendNow = () => {
-      if (timer.current === undefined) return;
-      clearTimeout(timer.current);
-      timer.current = undefined;
-      void flush();
-    };
-    window.addEventListener('pagehide', sendNow);
-    return () => {
-      window.removeEventListener('pagehide', sendNow);
-      sendNow();
-    };
-  }, [flush]);
-
-  const takeFresh = useCallback(() => {
-    location.reload();
-  }, []);
-
-  const handOver = useCallback(() => {
-    clearTimeout(timer.current);
-    timer.current = undefined;
-  }, []);
-
+  const undo = () => move(takenBack(history, wish));
+  const redo = () => move(takenUp(history, wish));
   const back = { undo: history.past.length ? undo : undefined, redo: history.future.length ? redo : undefined };
-  return { wish, change, ...back, handOver, state, problems, revision: revision.current, takeFresh };
+  return { wish, change, ...back, handOver: saver.leave, state, problems, revision, keepMine: saver.keepMine };
 }

@@ -34,8 +34,8 @@ import {
 import type { Work } from '@puntada/core/records';
 import {
   type LogEntry,
+  marksIn,
   type PlanDocument,
-  pausesIn,
   readShape,
   type Weighing,
   weighingsIn,
@@ -324,7 +324,7 @@ function onward(work: Work, entries: readonly LogEntry[], ticks: readonly Tick[]
   const cloth = workCloth(work);
   const costs = workCosts(work);
   if (!work.begun || !cloth || !costs) return undefined;
-  const pace = paceOfSessions(sessionsOfWork(cloth, costs, ticks, pausesIn(entries)), work.wish.pace);
+  const pace = paceOfSessions(sessionsOfWork(cloth, costs, ticks, marksIn(entries)), work.wish.pace);
   const measures = entries.filter((entry) => entry.kind === 'measure');
   return restPlans({ wish: work.wish, cloth, stands: work.progress, weighings: weighingsIn(entries), measures, pace });
 }

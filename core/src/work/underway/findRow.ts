@@ -114,13 +114,15 @@ function answers(own: readonly SeenRun[], seen: readonly SeenRun[]): boolean {
 
 /**
  * Rows that the last worked row may be, from what is seen of it and of the row under it, each in the order in which
- * it was worked. @param below nothing where it was not described
+ * it was worked; what is nearest to the counter first. @param below nothing where it was not described
+ * @param counter rows that are counted as worked
  */
 export function findRow(
   fabric: Fabric,
   bound: BoundPattern,
   last: readonly SeenRun[],
   below: readonly SeenRun[] | undefined,
+  counter = 0,
 ): RowCandidate[] {
   const rows = Array.from({ length: fabric.courses }, (_, course) => seenRuns(fabric, bound, course));
   const found = rows.flatMap((own, course) => {
@@ -129,6 +131,9 @@ export function findRow(
     const under = rows[course - 1];
     return under && answers(under, below) ? [course] : [];
   });
+  // Whoever has lost a row has seldom lost many.
+  const apart = (course: number) => Math.abs(course + 1 - counter);
+  found.sort((a, b) => apart(a) - apart(b) || b - a);
   return found.map((course) => ({
     row: course + 1,
     sure: below !== undefined,

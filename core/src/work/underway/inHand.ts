@@ -5,9 +5,10 @@ import { type OwnPace, secondsBy } from '../../plan/pace/ownPace.ts';
 import { finishRequest, measuringRequest } from '../../plan/piece/piece.ts';
 import { workCourse } from '../../plan/steps/course.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
+import type { SessionMarks } from '../../records/logEntry.ts';
 import type { Position, Tick } from '../progress/progress.ts';
 import { type CourseCosts, costsByCourse } from './rip.ts';
-import { type Session, sessionsOf } from './sessions.ts';
+import { asCorrected, type Session, sessionsOf } from './sessions.ts';
 
 /** A cloth as far as its rows are concerned. */
 export type Rows = Pick<ThawedWork, 'fabric' | 'bound' | 'foundation'>;
@@ -55,13 +56,13 @@ export function foretoldHours(costs: CourseCosts, pace: OwnPace): number[] {
   return hours;
 }
 
-/** The sessions of a work, parted by long pauses and by those that its log tells of, ms since 1970. Steps to rows that its plan no longer has count as rows of nothing. */
+/** The sessions of a work, parted by long pauses and by those that its log tells of. Steps to rows that its plan no longer has count as rows of nothing. */
 export function sessionsOfWork(
   { fabric, bound, foundation }: Rows,
   costs: CourseCosts,
   ticks: readonly Tick[],
-  pauses: readonly number[] = [],
+  { pauses, corrected }: SessionMarks = { pauses: [], corrected: [] },
 ): Session[] {
   const runsOf = (row: number) => (row < fabric.courses ? workCourse(fabric, bound, foundation, row).runs.length : 1);
-  return sessionsOf(ticks, costs, runsOf, pauses);
+  return sessionsOf(ticks, costs, runsOf, pauses).map((session) => asCorrected(session, corrected));
 }

@@ -9,7 +9,7 @@ import { entryLabel } from '../../records/logEntry.ts';
 import { shortText } from '../../words/en/lasting.ts';
 import { driftNow, driftOf, isDrifting } from './drift.ts';
 import { isShort, lasting } from './lasting.ts';
-import { paceOfSessions, sessionRatio, sessionsOf, sittingSince } from './sessions.ts';
+import { asCorrected, paceOfSessions, sessionRatio, sessionsOf, sittingSince } from './sessions.ts';
 import { colourNow } from './weighed.ts';
 
 const row: Handwork = new Map([
@@ -74,6 +74,33 @@ describe('sessions found from the ticks', () => {
   it('a run counts by its part of the row', () => {
     const [only] = sessionsOf([{ id, at: 100 * minute, from: at(0), to: at(0, 3) }], costs, () => 9);
     expect(only?.expected).toBeCloseTo(40, 9);
+  });
+});
+
+describe('a session that the clock told wrong', () => {
+  // Two rows clocked at 10 min each, the first having begun two minutes before its step.
+  const [session] = sessionsOf(
+    [tick(0, 1, 100 * minute), tick(1, 2, 110 * minute), tick(2, 3, 120 * minute)],
+    costs,
+    () => 9,
+  );
+  if (!session) throw new Error('no session');
+
+  it('takes as long as the maker says, each step its share: 22 minutes told as 11 halve its pace', () => {
+    const told = asCorrected(session, [{ of: session.from, minutes: 11 }]);
+    expect([session.seconds, told.seconds, told.corrected]).toEqual([22 * 60, 11 * 60, true]);
+    expect(told.clocked.map(({ seconds }) => seconds)).toEqual([300, 300]);
+    expect(sessionRatio(told)).toBeCloseTo((sessionRatio(session) ?? 0) / 2, 9);
+  });
+
+  it('does not count at no minutes; the last word on it holds; another session is left alone', () => {
+    const of = session.to;
+    const out = asCorrected(session, [
+      { of, minutes: 11 },
+      { of, minutes: 0 },
+    ]);
+    expect([out.seconds, out.clocked, out.rows]).toEqual([0, [], 3]);
+    expect(asCorrected(session, [{ of: session.to + 1, minutes: 1 }])).toBe(session);
   });
 });
 

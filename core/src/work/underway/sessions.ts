@@ -1,5 +1,6 @@
 import { type Handwork, handworkOf, secondsIn } from '../../plan/pace/hours.ts';
 import { type ClockedStep, type OwnPace, paceOf } from '../../plan/pace/ownPace.ts';
+import type { SessionMarks } from '../../records/logEntry.ts';
 import { comparePositions, type Position, type Tick } from '../progress/progress.ts';
 import type { CourseCosts } from './rip.ts';
 
@@ -20,6 +21,8 @@ export interface Session {
    * made up for.
    */
   readonly clocked: readonly ClockedStep[];
+  /** The maker has said what it took. */
+  readonly corrected?: true;
 }
 
 /** A pause of more than this is another session, ms. */
@@ -101,6 +104,16 @@ export function sittingSince(steps: readonly number[], pauses: readonly number[]
   const last = inOrder.at(-1);
   if (last === undefined || now - last > longPause || laidDown(pauses, last, now) !== undefined) return undefined;
   return since;
+}
+
+/** A session as the maker says that it was: each step takes its share of the time; one of no time does not count. */
+export function asCorrected(session: Session, corrections: SessionMarks['corrected']): Session {
+  const own = corrections.findLast(({ of }) => of >= session.from && of <= session.to);
+  if (!own) return session;
+  const seconds = own.minutes * 60;
+  const share = session.seconds ? seconds / session.seconds : 0;
+  const clocked = share ? session.clocked.map((step) => ({ ...step, seconds: step.seconds * share })) : [];
+  return { ...session, seconds, clocked, corrected: true };
 }
 
 /** How long a session took against a steady hand: 1.2 a fifth longer; nothing where no step was clocked in it. */

@@ -38,6 +38,11 @@ describe('find my row', () => {
     expect(rowsOf('4C'.replace('C', 'B'))).toHaveLength(20);
   });
 
+  it('tells what is nearest to the counter first: at 24 it is 25, then 17, then 33', () => {
+    const near = findRow(fabric, bound, seen('| 4A 4B | 4A'), seen('| 4B 4A | 4B'), 24);
+    expect(near.map(({ row }) => row)).toEqual([25, 17, 33, 9, 41]);
+  });
+
   it('says what tells the candidates apart', () => {
     const [first, second] = findRow(fabric, bound, seen('| 4A 4B | 4A'), seen('| 4B 4A | 4B'));
     expect(differenceWords(first?.tells ?? {})).toContain('9 in all');

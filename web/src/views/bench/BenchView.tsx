@@ -12,6 +12,7 @@ import { Skeleton } from '../../parts/Skeleton.tsx';
 import { Unread } from '../../parts/Unread.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useGrowing } from '../../parts/useGrowing.ts';
+import { BinList } from './BinList.tsx';
 import { WorkRow } from './WorkRow.tsx';
 
 /** Every work on the go as a strip of its own cloth, and where to start another. */
@@ -68,6 +69,7 @@ export default function BenchView() {
             {awayShown ? <Group title="Archive" works={away} first={false} /> : null}
           </div>
         ) : null}
+        <BinList />
       </main>
     </>
   );

@@ -1,9 +1,10 @@
 import type { Wish, WorkSummary } from '@puntada/core/records';
-import { dayWords } from '@puntada/core/words';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { useAddWorkMutation, useArchiveWorkMutation, useWorkQuery } from '../../api/api.ts';
+import { useAddWorkMutation, useArchiveWorkMutation, useBinWorkMutation, useWorkQuery } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { dates } from '../../parts/dates.ts';
+import { offerUndo } from '../../parts/undoOffer.ts';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { YarnSureness } from './YarnSureness.tsx';
 
@@ -48,6 +49,28 @@ function PutAway({ work: { id, revision, archived, wish } }: { work: WorkSummary
   );
 }
 
+/** Into the bin, from where it can be put back for 30 days. */
+function Bin({ work: { id, revision, wish } }: { work: WorkSummary }) {
+  const [bin, binning] = useBinWorkMutation();
+  const remove = async () => {
+    const answer = await bin({ id, revision, deleted: true });
+    if (!answer.data) return;
+    const now = answer.data.revision;
+    offerUndo({ did: `“${wish.title}” is in the bin.`, undo: () => bin({ id, revision: now, deleted: false }) });
+  };
+  return (
+    <button
+      type="button"
+      onClick={remove}
+      aria-label={`Delete: ${wish.title}`}
+      disabled={binning.isLoading}
+      className="min-h-11 text-[15px] text-soft underline underline-offset-4 hover:text-ink"
+    >
+      Delete
+    </button>
+  );
+}
+
 /** One work on the bench: its name, its next row, and its cloth as far as it has come. */
 export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: boolean }) {
   const { data: work } = useWorkQuery(summary.id);
@@ -82,11 +105,12 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
             </Link>
           )}
           <PutAway work={summary} />
+          <Bin work={summary} />
         </p>
         <p className="flex flex-wrap items-center gap-x-4 text-[15px]">
           {summary.due && state !== 'finished' ? (
             <span>
-              due <b>{dayWords(summary.due)}</b>
+              due <b>{dates.day(summary.due)}</b>
             </span>
           ) : null}
           {work?.state === 'begun' && strip ? <YarnSureness work={work} /> : null}

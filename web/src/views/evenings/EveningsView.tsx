@@ -1,5 +1,5 @@
 import type { Schedule } from '@puntada/core/records';
-import { chanceText, dayWords, hoursText, printedWorking } from '@puntada/core/words';
+import { chanceText, hoursText, printedWorking } from '@puntada/core/words';
 import {
   type Day,
   evening,
@@ -18,6 +18,7 @@ import { useScheduleQuery, useSetDueMutation } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { dates } from '../../parts/dates.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
@@ -171,8 +172,8 @@ function OneWork({ work, finish, scale }: OneWorkProps) {
         <p className="text-[16px]">
           {likely ? (
             <>
-              likely <b>{dayWords(likely)}</b>, from {early ? dayWords(early) : '…'} to{' '}
-              {late ? dayWords(late) : 'no date yet'}
+              likely <b>{dates.day(likely)}</b>, from {early ? dates.day(early) : '…'} to{' '}
+              {late ? dates.day(late) : 'no date yet'}
             </>
           ) : (
             'With these minutes there is no finishing date.'
@@ -180,7 +181,7 @@ function OneWork({ work, finish, scale }: OneWorkProps) {
           {chance !== undefined && work.due ? (
             <span className={`ml-3 ${sure ? 'text-verdigris' : 'text-brick'}`}>
               <span aria-hidden>{sure ? '✓ ' : '✕ '}</span>
-              {chanceText(chance)} by {dayWords(work.due)}
+              {chanceText(chance)} by {dates.day(work.due)}
             </span>
           ) : null}
         </p>

@@ -1,10 +1,9 @@
 import { type Day, dayAfter, type Finish } from '@puntada/core/work';
 import type { ScaleTime } from 'd3-scale';
+import { dates } from '../../parts/dates.ts';
 import { at, width } from './finishScale.ts';
 
 const height = 34;
-
-const dayAndMonth = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' });
 
 /** The days along the rule, over all bars. */
 export function RuleOfDays({ scale }: { scale: ScaleTime<number, number> }) {
@@ -16,7 +15,7 @@ export function RuleOfDays({ scale }: { scale: ScaleTime<number, number> }) {
           className="absolute -translate-x-1/2 whitespace-nowrap"
           style={{ left: `${(100 * scale(tick)) / width}%` }}
         >
-          {dayAndMonth.format(tick)}
+          {dates.tick(tick)}
         </span>
       ))}
     </div>

@@ -2,17 +2,16 @@ import { parseLength, parseMass } from '@puntada/core/craft';
 import type { OwnPace } from '@puntada/core/plan';
 import type { Work, WorkLog } from '@puntada/core/records';
 import { entryLabel, type LogEntry, weighingsIn } from '@puntada/core/records';
-import { wishAgain } from '@puntada/core/work';
+import { longestMade, wishAgain } from '@puntada/core/work';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, useAddWorkMutation } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
+import { dates } from '../../parts/dates.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import type { LogProps } from './logProps.ts';
-
-const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', year: 'numeric' });
 
 type End = Extract<LogEntry, { kind: 'end' }>;
 
@@ -30,12 +29,14 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
   if (work.progress.rows < cloth.fabric.courses) return null;
   const mass = parseMass(grams);
   const lastStep = log.ticks.at(-1)?.at;
-  const wrong = (text: string) =>
-    tried && text.trim() && !parseLength(text, work.wish.units).ok ? 'Type 24, 24.5 cm or 9 1/2 in.' : undefined;
-  const readable = [width, height].every((text) => !text.trim() || parseLength(text, work.wish.units).ok);
+  const good = (text: string) => {
+    const read = parseLength(text, work.wish.units);
+    return !text.trim() || (read.ok && read.value > 0 && read.value <= longestMade);
+  };
+  const wrong = (text: string) => (tried && !good(text) ? 'Type 24, 24.5 cm or 9 1/2 in.' : undefined);
   const keep = async () => {
     setTried(true);
-    if (!readable || (grams.trim() && !mass.ok)) return;
+    if (!good(width) || !good(height) || (grams.trim() && !(mass.ok && mass.value > 0))) return;
     const entry: End = {
       ...entryLabel,
       kind: 'end',
@@ -57,7 +58,7 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
       <h2 className="border-b border-ink pb-1 text-[19px]">How it turned out</h2>
       {lastStep === undefined ? null : (
         <p className="pt-2 text-[16px]">
-          Last row done on <b className="count">{day.format(lastStep)}</b>
+          Last row done on <b className="count">{dates.date(lastStep)}</b>
           {work.state === 'finished' ? '; marked as finished.' : '; not marked as finished yet.'}
         </p>
       )}
@@ -92,7 +93,7 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
             value={grams}
             onChange={setGrams}
             className="count"
-            wrong={grams.trim() && !mass.ok ? 'Type grams.' : undefined}
+            wrong={tried && grams.trim() && !(mass.ok && mass.value > 0) ? 'Type grams, such as 51.' : undefined}
           />
         </div>
         <TextField label="Change next time" value={next} onChange={setNext} maxLength={400} />

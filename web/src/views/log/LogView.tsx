@@ -1,6 +1,6 @@
 import type { Estimate } from '@puntada/core/craft';
 import { type OwnPace, secondsBy, unknownPace } from '@puntada/core/plan';
-import { pausesIn } from '@puntada/core/records';
+import { marksIn } from '@puntada/core/records';
 import { hoursText, timeWords } from '@puntada/core/words';
 import {
   cellsWorked,
@@ -11,7 +11,7 @@ import {
   type Session,
   sessionsOfWork,
 } from '@puntada/core/work';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';
 import { useLog } from '../../api/records.ts';
@@ -30,6 +30,7 @@ import { Notes } from './Notes.tsx';
 import { PaceChart } from './PaceChart.tsx';
 import { Photos } from './Photos.tsx';
 import { ProgressChart } from './ProgressChart.tsx';
+import { Sessions } from './Sessions.tsx';
 import { YarnOnTheScale } from './YarnOnTheScale.tsx';
 
 /** What really happened at a work: sessions and pace, yarn on the scale, measurements, notes, and how it came out. */
@@ -72,7 +73,7 @@ export default function LogView() {
 
 function Log({ work, log, cloth, costs }: LogProps) {
   const { fabric } = cloth;
-  const sessions = useMemo(() => sessionsOfWork(cloth, costs, log.ticks, pausesIn(log.entries)), [cloth, costs, log]);
+  const sessions = useMemo(() => sessionsOfWork(cloth, costs, log.ticks, marksIn(log.entries)), [cloth, costs, log]);
   const pace = useMemo(() => paceOfSessions(sessions, work.wish.pace), [sessions, work.wish.pace]);
   const { rows } = work.progress;
   const done = cellsWorked(cloth, work.progress);
@@ -87,7 +88,7 @@ function Log({ work, log, cloth, costs }: LogProps) {
           <ProgressChart ticks={log.ticks} sessions={sessions} foretold={foretold} left={left} />
           <PaceChart sessions={sessions} pace={pace} />
           <HandTable pace={pace} />
-          <Sessions sessions={sessions} />
+          <Sessions workId={work.id} sessions={sessions} log={log} />
         </section>
         <Notes work={work} log={log} />
         <Photos work={work} log={log} />
@@ -150,54 +151,5 @@ function Big({ term, value, small = false }: { term: string; value: string; smal
         {value}
       </dd>
     </div>
-  );
-}
-
-const shown = 8;
-
-function Sessions({ sessions }: { sessions: readonly Session[] }) {
-  const [all, setAll] = useState(false);
-  if (!sessions.length) return <p className="py-2 text-[15px] text-soft">No rows done yet.</p>;
-  const anyOut = sessions.some((each) => each.takenOut > 0);
-  const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
-  return (
-    <>
-      <table className="mt-2 w-full text-left text-[15px]">
-        <caption className="sr-only">Sessions, latest first</caption>
-        <thead className="text-[14px] text-soft">
-          <tr>
-            <th className="py-1.5 font-semibold">Started</th>
-            <th className="text-right font-semibold">Time</th>
-            <th className="text-right font-semibold">Rows</th>
-            {anyOut ? <th className="text-right font-semibold">Ripped back</th> : null}
-            <th className="text-right font-semibold">Per row</th>
-          </tr>
-        </thead>
-        <tbody>
-          {sessions
-            .toReversed()
-            .slice(0, all ? undefined : shown)
-            .map((session) => (
-              <tr key={session.from} className="border-t border-rule">
-                <td className="py-1.5">{day.format(session.from)}</td>
-                <td className="count text-right">{timeWords(session.seconds)}</td>
-                <td className="count text-right">{session.rows}</td>
-                {anyOut ? <td className="count text-right">{session.takenOut || '–'}</td> : null}
-                <td className="count text-right">{session.rows ? timeWords(session.seconds / session.rows) : '–'}</td>
-              </tr>
-            ))}
-        </tbody>
-      </table>
-      {sessions.length > shown ? (
-        <button
-          type="button"
-          aria-expanded={all}
-          onClick={() => setAll(!all)}
-          className="min-h-11 text-[15px] underline underline-offset-4"
-        >
-          {all ? `The latest ${shown} only` : `All ${sessions.length} sessions`}
-        </button>
-      ) : null}
-    </>
   );
 }

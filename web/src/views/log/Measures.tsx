@@ -1,85 +1,65 @@
-import { lengthNumber, parseLength, unitWord } from '@puntada/core/craft';
+import { type LengthUnit, lengthNumber, type Problem, parseLength, unitWord } from '@puntada/core/craft';
 import { prepareCloth } from '@puntada/core/plan';
 import type { Measuring } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
-import { clothAsWorked, driftOf, isDrifting } from '@puntada/core/work';
+import { clothAsWorked, driftOf, impossibleIn, isDrifting, type Planned, unlikelyMeasure } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { problemsOf, usePreferences } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
+import { useProblemWords } from '../../parts/Craft.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
+import { EntryRow } from './EntryRow.tsx';
 import type { LogProps } from './logProps.ts';
+import { useEntry } from './useEntry.ts';
+
+/** So many are in sight; the rest on demand. */
+const shown = 4;
 
 /** Width and height on the way, and what the piece will end up as. */
 export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | 'cloth'>) {
-  const { told } = usePreferences();
   const [add, adding] = useAddEntryMutation();
-  const [width, setWidth] = useState('');
-  const [height, setHeight] = useState('');
-  const [tried, setTried] = useState(false);
+  const [all, setAll] = useState(false);
   const { units } = work.wish;
   const planned = useMemo(() => {
     const prepared = prepareCloth(work.wish, cloth);
     return prepared.ok ? clothAsWorked(prepared.value, cloth.fabric) : undefined;
   }, [work.wish, cloth]);
   const measures = log.entries.filter((entry): entry is Measuring => entry.kind === 'measure').toReversed();
-  const wrong = (text: string) => text.trim() !== '' && !parseLength(text, units).ok;
+  const form = useMeasureForm({ units, planned });
   const keep = async () => {
-    setTried(true);
-    if (wrong(width) || wrong(height) || (!width.trim() && !height.trim())) return;
-    const entry: Measuring = {
+    const entry = form.read({
       ...entryLabel,
       kind: 'measure',
       id: crypto.randomUUID(),
       at: Date.now(),
       position: work.progress,
-      ...(width.trim() ? { width: width.trim() } : {}),
-      ...(height.trim() ? { height: height.trim() } : {}),
-    };
+    });
+    if (!entry) return;
     const answer = await add({ id: work.id, entry });
-    if (answer.error) return;
-    setWidth('');
-    setHeight('');
-    setTried(false);
+    if (!answer.error) form.clear();
   };
-  const size = (mm: number) => `${lengthNumber(mm, told)} ${unitWord(told)}`;
   return (
     <section aria-label="Measured">
       <h2 className="border-b border-ink pb-1 text-[19px]">Measured as you go</h2>
       <ul>
-        {measures.slice(0, 4).map((each) => {
-          const drift = planned && driftOf(each, planned, units);
-          const off = (ratio: number | undefined) => {
-            if (ratio === undefined) return '';
-            const percent = Math.round((ratio - 1) * 100);
-            return percent === 0
-              ? ', as planned'
-              : `, ${Math.abs(percent)} % ${percent > 0 ? 'over' : 'under'} the plan`;
-          };
-          return (
-            <li key={each.id} className="border-b border-rule py-2 text-[16px]">
-              After row <b className="count">{each.position.rows}</b>:{' '}
-              {each.width ? `${each.width} wide${off(drift?.width)}` : ''}
-              {each.width && each.height ? '; ' : ''}
-              {each.height ? `${each.height} high${off(drift?.height)}` : ''}.
-              {drift && isDrifting(drift) ? (
-                <span className="block text-ochre">
-                  <span aria-hidden>△ </span>
-                  At this rate it will end up{' '}
-                  {[
-                    drift.finalWidth && `${size(drift.finalWidth)} wide`,
-                    drift.finalHeight && `${size(drift.finalHeight)} high`,
-                  ]
-                    .filter(Boolean)
-                    .join(' and ')}
-                  .
-                </span>
-              ) : null}
-            </li>
-          );
-        })}
+        {measures.slice(0, all ? undefined : shown).map((each) => (
+          <li key={each.id} className="border-b border-rule text-[16px]">
+            <OneMeasure measure={each} planned={planned} units={units} workId={work.id} />
+          </li>
+        ))}
       </ul>
+      {measures.length > shown ? (
+        <button
+          type="button"
+          aria-expanded={all}
+          onClick={() => setAll(!all)}
+          className="min-h-11 text-[15px] underline underline-offset-4"
+        >
+          {all ? `The latest ${shown} only` : `All ${measures.length} measurements`}
+        </button>
+      ) : null}
       <form
         aria-label="Measure it now"
         noValidate
@@ -89,32 +69,122 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
           void keep();
         }}
       >
-        <div className="w-[120px]">
-          <TextField
-            label={`Width, ${units}`}
-            value={width}
-            onChange={setWidth}
-            className="count"
-            wrong={tried && wrong(width) ? 'Type 24 or 9 1/2 in.' : undefined}
-          />
-        </div>
-        <div className="w-[120px]">
-          <TextField
-            label={`Height, ${units}`}
-            value={height}
-            onChange={setHeight}
-            className="count"
-            wrong={tried && wrong(height) ? 'Type 24 or 9 1/2 in.' : undefined}
-          />
-        </div>
+        {form.fields}
         <div className="pt-[25px]">
           <Button type="submit" disabled={adding.isLoading}>
-            Save measurement
+            {form.asked.length ? 'Save it anyway' : 'Save measurement'}
           </Button>
         </div>
       </form>
+      <Problems problems={form.asked} kind="warning" />
       <p className="pt-1 text-[14px] text-soft">Off the hook, laid flat, without its border.</p>
       <Problems problems={problemsOf(adding.error)} />
     </section>
   );
+}
+
+interface MeasureForm {
+  readonly units: LengthUnit;
+  readonly planned: Planned | undefined;
+  readonly from?: Measuring;
+}
+
+/** The two fields of a measurement; what cannot be is refused at its field, what is unlikely is asked about once. */
+function useMeasureForm({ units, planned, from }: MeasureForm) {
+  const words = useProblemWords();
+  const [typed, setTyped] = useState({ width: from?.width ?? '', height: from?.height ?? '' });
+  const [wrong, setWrong] = useState<readonly Problem[]>([]);
+  const [asked, setAsked] = useState<readonly Problem[]>([]);
+  const change = (part: Partial<typeof typed>) => {
+    setTyped({ ...typed, ...part });
+    setWrong([]);
+    setAsked([]);
+  };
+  const wrongAt = (path: string): string | undefined => {
+    const problem = wrong.find((each) => each.path === path);
+    if (!problem) return undefined;
+    const { message, hint } = words(problem);
+    return `${message} ${hint}`;
+  };
+  return {
+    asked,
+    clear: () => change({ width: '', height: '' }),
+    /** What is typed as an entry; nothing where it cannot be, or is to be asked about first. */
+    read(head: Omit<Measuring, 'width' | 'height'>): Measuring | undefined {
+      const [width, height] = [typed.width.trim(), typed.height.trim()];
+      const entry: Measuring = { ...head, ...(width ? { width } : {}), ...(height ? { height } : {}) };
+      const impossible = impossibleIn(entry, units);
+      const missing: Problem[] = width || height ? [] : [{ code: 'not-a-number', path: 'width', facts: { text: '' } }];
+      setWrong([...impossible, ...missing]);
+      if (impossible.length || missing.length) return undefined;
+      const doubts = asked.length ? [] : unlikelyMeasure(entry, planned, units);
+      setAsked(doubts);
+      return doubts.length ? undefined : entry;
+    },
+    fields: (['width', 'height'] as const).map((side) => (
+      <div key={side} className="w-[130px]">
+        <TextField
+          label={`${side === 'width' ? 'Width' : 'Height'}, ${units}`}
+          value={typed[side]}
+          onChange={(text) => change({ [side]: text })}
+          className="count"
+          wrong={wrongAt(side)}
+        />
+      </div>
+    )),
+  };
+}
+
+function OneMeasure({ measure, planned, units, workId }: MeasureForm & { measure: Measuring; workId: string }) {
+  const { told } = usePreferences();
+  const entry = useEntry(workId);
+  const form = useMeasureForm({ units, planned, from: measure });
+  const drift = planned && driftOf(measure, planned, units);
+  const size = (mm: number) => `${lengthNumber(mm, told)} ${unitWord(told)}`;
+  /** As it was typed where it has a unit; else in the units of the maker. */
+  const typed = (text: string) => {
+    const read = parseLength(text, units);
+    return read.ok ? size(read.value) : text;
+  };
+  const { width: _width, height: _height, ...head } = measure;
+  return (
+    <>
+      <EntryRow
+        name={`measurement after row ${measure.position.rows}`}
+        busy={entry.busy}
+        onRemove={() => void entry.remove(measure, 'Measurement deleted.')}
+        onKeep={async () => {
+          const corrected = form.read(head);
+          return corrected !== undefined && entry.correct(corrected);
+        }}
+        fields={form.fields}
+      >
+        After row <b className="count">{measure.position.rows}</b>:{' '}
+        {measure.width ? `${typed(measure.width)} wide${offWords(drift?.width)}` : ''}
+        {measure.width && measure.height ? '; ' : ''}
+        {measure.height ? `${typed(measure.height)} high${offWords(drift?.height)}` : ''}.
+        {drift && isDrifting(drift) ? (
+          <span className="block text-ochre">
+            <span aria-hidden>△ </span>
+            At this rate it will end up{' '}
+            {[
+              drift.finalWidth && `${size(drift.finalWidth)} wide`,
+              drift.finalHeight && `${size(drift.finalHeight)} high`,
+            ]
+              .filter(Boolean)
+              .join(' and ')}
+            .
+          </span>
+        ) : null}
+      </EntryRow>
+      <Problems problems={form.asked} kind="warning" />
+      <Problems problems={entry.problems} />
+    </>
+  );
+}
+
+function offWords(ratio: number | undefined): string {
+  if (ratio === undefined) return '';
+  const percent = Math.round((ratio - 1) * 100);
+  return percent === 0 ? ', as planned' : `, ${Math.abs(percent)} % ${percent > 0 ? 'over' : 'under'} the plan`;
 }

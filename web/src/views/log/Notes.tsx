@@ -6,7 +6,9 @@ import { useAddEntryMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
+import { EntryRow } from './EntryRow.tsx';
 import type { LogProps } from './logProps.ts';
+import { useEntry } from './useEntry.ts';
 
 type Note = Extract<LogEntry, { kind: 'note' }>;
 
@@ -33,9 +35,8 @@ export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
       <h2 className="border-b border-ink pb-1 text-[19px]">Notes</h2>
       <ul>
         {notes.map((note) => (
-          <li key={note.id} className="border-b border-rule py-1.5 text-[16px]">
-            <span className="count mr-2 text-soft">row {note.row}</span>
-            {note.text}
+          <li key={note.id} className="border-b border-rule text-[16px]">
+            <OneNote note={note} workId={work.id} />
           </li>
         ))}
       </ul>
@@ -56,5 +57,36 @@ export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
       </form>
       <Problems problems={problemsOf(adding.error)} />
     </section>
+  );
+}
+
+function OneNote({ note, workId }: { note: Note; workId: string }) {
+  const entry = useEntry(workId);
+  const [text, setText] = useState(note.text);
+  return (
+    <>
+      <EntryRow
+        name={`note at row ${note.row}`}
+        busy={entry.busy}
+        onRemove={() => void entry.remove(note, 'Note deleted.')}
+        onKeep={async () => text.trim() !== '' && entry.correct({ ...note, text: text.trim() })}
+        fields={
+          <div className="min-w-0 flex-1">
+            <TextField
+              label={`Note at row ${note.row}`}
+              value={text}
+              onChange={setText}
+              maxLength={400}
+              autoFocus
+              wrong={text.trim() ? undefined : 'Type the note, or cancel and delete it.'}
+            />
+          </div>
+        }
+      >
+        <span className="count mr-2 text-soft">row {note.row}</span>
+        {note.text}
+      </EntryRow>
+      <Problems problems={entry.problems} />
+    </>
   );
 }

@@ -3,6 +3,7 @@ import type { OwnPace } from '@puntada/core/plan';
 import { type Session, sessionRatio } from '@puntada/core/work';
 import { scaleLinear, scalePoint } from 'd3-scale';
 import { line } from 'd3-shape';
+import { dates } from '../../parts/dates.ts';
 import { useWidth } from '../../parts/useWidth.ts';
 
 const height = 130;
@@ -18,7 +19,6 @@ interface Told {
   readonly ratio: number;
 }
 
-const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short' });
 const percent = (ratio: number) => `${Math.round(ratio * 100)} %`;
 
 /** Each session against a steady hand, and between what the hand is known to be by all of them. */
@@ -82,7 +82,7 @@ export function PaceChart({ sessions, pace }: Props) {
               textAnchor={from === first.from ? 'start' : 'end'}
               className="fill-soft text-[12px]"
             >
-              {day.format(from)}
+              {dates.short(from)}
             </text>
           ))}
         </svg>

@@ -5,8 +5,11 @@ import { problemsOf } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
 import { FileField } from '../../parts/FileField.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { TextField } from '../../parts/TextField.tsx';
+import { EntryRow } from './EntryRow.tsx';
 import type { LogProps } from './logProps.ts';
 import { smallPhoto } from './smallPhoto.ts';
+import { useEntry } from './useEntry.ts';
 
 type Photo = Extract<LogEntry, { kind: 'photo' }>;
 
@@ -35,12 +38,7 @@ export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
         <ul className="grid grid-cols-3 gap-3 pt-3">
           {photos.map((photo) => (
             <li key={photo.id}>
-              <img
-                src={photo.image}
-                alt={`The project after row ${photo.row}`}
-                className="aspect-square w-full rounded-sm border border-rule object-cover"
-              />
-              <p className="count pt-0.5 text-[14px] text-soft">row {photo.row}</p>
+              <OnePhoto photo={photo} work={work} />
             </li>
           ))}
         </ul>
@@ -60,5 +58,42 @@ export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
       ) : null}
       <Problems problems={problemsOf(adding.error)} />
     </section>
+  );
+}
+
+function OnePhoto({ photo, work }: { photo: Photo; work: LogProps['work'] }) {
+  const entry = useEntry(work.id);
+  const [row, setRow] = useState(String(photo.row));
+  const most = work.size?.rows ?? 0;
+  const number = Number(row);
+  const good = row.trim() !== '' && Number.isInteger(number) && number >= 0 && number <= most;
+  return (
+    <>
+      <img
+        src={photo.image}
+        alt={`The project after row ${photo.row}`}
+        className="aspect-square w-full rounded-sm border border-rule object-cover"
+      />
+      <EntryRow
+        name={`photo at row ${photo.row}`}
+        busy={entry.busy}
+        onRemove={() => void entry.remove(photo, 'Photo deleted.')}
+        onKeep={async () => good && entry.correct({ ...photo, row: number })}
+        fields={
+          <TextField
+            label="Taken after row"
+            value={row}
+            onChange={setRow}
+            inputMode="numeric"
+            className="count"
+            autoFocus
+            wrong={good ? undefined : `Type a row from 0 to ${most}.`}
+          />
+        }
+      >
+        <span className="count text-[14px] text-soft">row {photo.row}</span>
+      </EntryRow>
+      <Problems problems={entry.problems} />
+    </>
   );
 }

@@ -1,9 +1,16 @@
-import { parseMass, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { type Problem, parseMass, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import { prepareCloth } from '@puntada/core/plan';
 import type { Weighing, Work, WorkLog } from '@puntada/core/records';
-import { entryLabel } from '@puntada/core/records';
+import { entryLabel, weighingsIn } from '@puntada/core/records';
 import { endsAtText, enoughText } from '@puntada/core/words';
-import { type ColourNow, colourNow, colourQuestions, narrowing } from '@puntada/core/work';
+import {
+  type ColourNow,
+  colourNow,
+  colourQuestions,
+  impossibleIn,
+  narrowing,
+  unlikelyWeight,
+} from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, usePreferences } from '../../api/api.ts';
@@ -13,7 +20,9 @@ import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
+import { EntryRow } from './EntryRow.tsx';
 import type { LogProps } from './logProps.ts';
+import { useEntry } from './useEntry.ts';
 import { useScale } from './useScale.ts';
 import { YarnChart } from './YarnChart.tsx';
 
@@ -41,6 +50,16 @@ export function YarnOnTheScale({
               <YarnChip letter={question.yarn.letter} shade={question.yarn.shade} size={36} />
               <Told id={work.id} rows={cloth.fabric.courses} found={colourNow({ ...question, now: progress, part })} />
             </div>
+            <ul>
+              {weighingsIn(log.entries)
+                .filter(({ letter }) => letter === question.yarn.letter)
+                .toReversed()
+                .map((weighing) => (
+                  <li key={weighing.id} className="border-t border-rule text-[15px]">
+                    <OneWeighing weighing={weighing} log={log} workId={work.id} />
+                  </li>
+                ))}
+            </ul>
             <YarnChart letter={question.yarn.letter} known={narrowing(question)} metres={question.metres} told={told} />
           </li>
         ))}
@@ -110,10 +129,87 @@ function Told({ id, rows, found }: { id: string; rows: number; found: Result<Col
   );
 }
 
+/** What is in the way of a weighing: refused where it cannot be, asked about once where it is unlikely. */
+function useDoubts(log: WorkLog) {
+  const [doubts, setDoubts] = useState<{ wrong: readonly Problem[]; asked: readonly Problem[] }>(none);
+  return {
+    ...doubts,
+    clear: () => setDoubts(none),
+    /** @returns whether it is to be kept */
+    passes(entry: Weighing): boolean {
+      const wrong = impossibleIn(entry, 'cm');
+      const asked = wrong.length || doubts.asked.length ? [] : unlikelyWeight(entry, weighingsIn(log.entries));
+      setDoubts({ wrong, asked });
+      return !wrong.length && !asked.length;
+    },
+  };
+}
+
+const none = { wrong: [], asked: [] };
+
+function OneWeighing({ weighing, log, workId }: { weighing: Weighing; log: WorkLog; workId: string }) {
+  const { letter, ball, position } = weighing;
+  const entry = useEntry(workId);
+  const doubts = useDoubts(log);
+  const [before, setBefore] = useState(String(weighing.before));
+  const [after, setAfter] = useState(String(weighing.after));
+  const [start, now] = [parseMass(before), parseMass(after)];
+  const good = start.ok && start.value > 0 && now.ok && now.value >= 0;
+  const keep = async () => {
+    if (!start.ok || !now.ok || !good) return false;
+    const beforeIsLabel = weighing.beforeIsLabel && start.value === weighing.before;
+    const corrected = { ...weighing, before: start.value, after: now.value, beforeIsLabel };
+    return doubts.passes(corrected) && entry.correct(corrected);
+  };
+  return (
+    <>
+      <EntryRow
+        name={`weighing of ball ${ball} of ${letter} after row ${position.rows}`}
+        busy={entry.busy}
+        onRemove={() => void entry.remove(weighing, 'Weighing deleted.')}
+        onKeep={keep}
+        fields={
+          <>
+            <div className="w-[120px]">
+              <TextField
+                label="Started at (g)"
+                value={before}
+                onChange={setBefore}
+                inputMode="decimal"
+                className="count"
+                wrong={start.ok && start.value > 0 ? undefined : 'Type grams, such as 50.'}
+              />
+            </div>
+            <div className="w-[120px]">
+              <TextField
+                label="Weighed (g)"
+                value={after}
+                onChange={setAfter}
+                inputMode="decimal"
+                className="count"
+                wrong={now.ok && now.value >= 0 ? undefined : 'Type grams, such as 38.'}
+              />
+            </div>
+          </>
+        }
+      >
+        After row <b className="count">{position.rows}</b>, ball {ball}:{' '}
+        <span className="count">
+          {weighing.before} → {weighing.after} g
+        </span>
+      </EntryRow>
+      <Problems problems={doubts.wrong} />
+      <Problems problems={doubts.asked} kind="warning" />
+      <Problems problems={entry.problems} />
+    </>
+  );
+}
+
 /** The next weighing: read from the scale that ships with Puntada, or typed. */
 function Weigh({ work, log }: { work: Work; log: WorkLog }) {
   const [add, adding] = useAddEntryMutation();
   const scale = useScale();
+  const doubts = useDoubts(log);
   const [letter, setLetter] = useState(work.wish.yarns[0]?.letter ?? 'A');
   const [ball, setBall] = useState('1');
   const yarn = work.wish.yarns.find((each) => each.letter === letter);
@@ -130,7 +226,9 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
   const onScale = put.ok ? put.value : undefined;
   const begun = before ?? label;
   const [start, now] = [parseMass(begun), parseMass(after)];
-  const good = start.ok && start.value > 0 && now.ok && now.value >= 0 && Number(ball) >= 1;
+  const whichBall = Number(ball);
+  const ballGood = Number.isInteger(whichBall) && whichBall >= 1 && whichBall <= 99;
+  const good = start.ok && start.value > 0 && now.ok && now.value >= 0 && ballGood;
   const keep = async () => {
     setTried(true);
     if (!start.ok || !now.ok || !good) return;
@@ -147,8 +245,10 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
       scale: Number(bound),
       position: work.progress,
     };
+    if (!doubts.passes(entry)) return;
     const answer = await add({ id: work.id, entry });
     if (answer.error) return;
+    doubts.clear();
     setAfter('');
     setTried(false);
   };
@@ -170,14 +270,21 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
             </option>
           ))}
         </SelectField>
-        <TextField label="Ball" value={ball} onChange={setBall} inputMode="numeric" className="count" />
+        <TextField
+          label="Ball"
+          value={ball}
+          onChange={setBall}
+          inputMode="numeric"
+          className="count"
+          wrong={tried && !ballGood ? 'Type a whole number, such as 1.' : undefined}
+        />
         <TextField
           label="Started at (g)"
           value={begun}
           onChange={setBefore}
           inputMode="decimal"
           className="count"
-          wrong={tried && !(start.ok && start.value > 0) ? 'Type grams.' : undefined}
+          wrong={tried && !(start.ok && start.value > 0) ? 'Type grams, such as 50.' : undefined}
         />
         <TextField
           label="Weighs now (g)"
@@ -185,7 +292,7 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
           onChange={setAfter}
           inputMode="decimal"
           className="count"
-          wrong={tried && !now.ok ? 'Type grams.' : undefined}
+          wrong={tried && !(now.ok && now.value >= 0) ? 'Type grams, such as 38.' : undefined}
         />
         <SelectField label="Scale is accurate to" value={bound} onChange={setBound}>
           <option value="0.1">± 0.1 g</option>
@@ -195,9 +302,11 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
       </div>
       <div className="flex flex-wrap items-center gap-3">
         <Button type="submit" disabled={adding.isLoading}>
-          Save weighing
+          {doubts.asked.length ? 'Save it anyway' : 'Save weighing'}
         </Button>
       </div>
+      <Problems problems={doubts.wrong} />
+      <Problems problems={doubts.asked} kind="warning" />
       <details>
         <summary className="min-h-11 cursor-pointer py-2.5 text-[15px] underline underline-offset-4">
           Practice scale

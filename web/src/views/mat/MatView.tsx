@@ -15,7 +15,7 @@ import {
 } from '@puntada/core/plan';
 import type { Wish, Work } from '@puntada/core/records';
 import { stateWord, techniqueWords } from '@puntada/core/words';
-import { useEffect, useMemo, useRef } from 'react';
+import { useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -25,6 +25,7 @@ import { useCraftWords } from '../../parts/Craft.tsx';
 import { DraftHead, DraftProblems } from '../../parts/DraftHead.tsx';
 import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { TakeBackStart } from '../../parts/TakeBackStart.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { type PlanDraft, usePlanDraft } from '../../parts/usePlanDraft.ts';
 import { useRested } from '../../parts/useRested.ts';
@@ -142,8 +143,6 @@ function patternLine(prepared: Prepared): string {
   return `${bound.pattern.name}${blocks}, ${techniqueWords(prepared.technique.key).name}`;
 }
 
-const ownEnter = 'button, a, input, select, textarea, [role="dialog"], [role="radio"], [contenteditable]';
-
 interface ChooserProps {
   readonly work: Work;
   readonly prepared: Prepared;
@@ -196,16 +195,6 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
     if (answer.data) navigate(`/works/${work.id}/work`);
     else asked.current = false;
   };
-  useEffect(() => {
-    const onKey = (event: KeyboardEvent) => {
-      const target = event.target as HTMLElement | null;
-      // A key held down is one press, and what has its own Enter keeps it.
-      if (event.key !== 'Enter' || event.repeat || target?.closest(ownEnter)) return;
-      void start();
-    };
-    window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  });
   return (
     <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_344px]">
       <div className="min-w-0">
@@ -276,18 +265,15 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
         />
         {settled ? null : <FromDrawer wish={wish} onTake={choose} />}
         {settled ? (
-          <ButtonLink to={`/works/${work.id}/work`} kind="next">
-            Go on making
-          </ButtonLink>
+          <div className="grid gap-1">
+            <ButtonLink to={`/works/${work.id}/work`} kind="next">
+              Go on making
+            </ButtonLink>
+            <TakeBackStart work={work} />
+          </div>
         ) : (
           <div className="border-t border-transparent bg-paper lg:sticky lg:bottom-0 lg:border-ink lg:py-3">
-            <Button
-              kind="next"
-              shortcut="Enter"
-              onClick={start}
-              disabled={!canBegin}
-              className="w-full justify-between text-[19px]"
-            >
+            <Button kind="next" onClick={start} disabled={!canBegin} className="w-full justify-between text-[19px]">
               {width.chains ? `Start with ${width.chains} chains` : 'Start with a ring'}
             </Button>
           </div>

@@ -4,12 +4,11 @@ import type { PlanFigures } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { useFormerQuery } from '../../api/records.ts';
+import { dates } from '../../parts/dates.ts';
 import { TermLine } from '../../parts/TermLine.tsx';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
-
-const day = new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' });
 
 /** The plans that this work has left behind, beside the one of now: each whole, from its first row to the last end. */
 export function Former({ work }: { work: Work }) {
@@ -37,7 +36,7 @@ function OneFormer({ plan, work, ending }: { plan: FormerPlan; work: Work; endin
   );
   const why = restName(leftFor, wish.closing, ending).toLowerCase();
   return (
-    <OnePlan work={was} name={`Until row ${rowsWorked},  ${day.format(new Date(leftAt))}`} under={`for: ${why}`} />
+    <OnePlan work={was} name={`Until row ${rowsWorked},  ${dates.moment(Date.parse(leftAt))}`} under={`for: ${why}`} />
   );
 }
 

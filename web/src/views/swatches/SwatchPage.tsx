@@ -1,17 +1,20 @@
 import type { ChangedSwatch, StoredSwatch, Swatch, SwatchCount, WorkSummary } from '@puntada/core/records';
 import { metresText, policyNames } from '@puntada/core/words';
 import { swatchFigures } from '@puntada/core/work';
-import { useMemo, useRef, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { problemsOf, useChangeWorkMutation, usePreferences, useWorksQuery } from '../../api/api.ts';
 import { useChangeSwatchMutation, useRemoveSwatchMutation, useSwatchesQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button } from '../../parts/Button.tsx';
+import { DraftProblems, SavedWords } from '../../parts/DraftHead.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { Saver } from '../../parts/saver.ts';
 import { TextField } from '../../parts/TextField.tsx';
+import { sentOf, useSaver } from '../../parts/useSaver.ts';
 import { planner } from '../../worker/planner.ts';
 import type { SwatchWork } from '../../worker/swatchWork.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
@@ -37,33 +40,32 @@ export default function SwatchPage() {
 }
 
 function OpenSwatch({ stored }: { stored: StoredSwatch }) {
-  // What is shown goes ahead of what is stored; changes are stored one after the other.
-  const [swatch, setSwatch] = useState(stored.swatch);
-  const latest = useRef(stored);
-  const tail = useRef(Promise.resolve());
   const navigate = useNavigate();
-  const [change, changing] = useChangeSwatchMutation();
+  const { id } = stored;
+  const [change] = useChangeSwatchMutation();
   const [remove, removing] = useRemoveSwatchMutation();
   const [moved, setMoved] = useState<ChangedSwatch['plans']>([]);
   const [sure, setSure] = useState(false);
-  const store = async (part: Partial<Swatch>) => {
-    const { id, revision, swatch: before } = latest.current;
-    const answer = await change({ id, revision, swatch: { ...before, ...part } });
-    if (answer.data) {
-      latest.current = answer.data;
-      setMoved(answer.data.plans);
-    } else setSwatch(before);
-  };
-  const update = (part: Partial<Swatch>) => {
-    setSwatch((before) => ({ ...before, ...part }));
-    tail.current = tail.current.then(() => store(part));
-  };
+  const [saved, saver] = useSaver(
+    `swatch ${id}`,
+    () =>
+      new Saver<Swatch>({
+        value: stored.swatch,
+        revision: stored.revision,
+        async send(swatch, revision) {
+          const answer = await change({ id, revision, swatch });
+          if (answer.data) setMoved(answer.data.plans);
+          return sentOf(answer);
+        },
+      }),
+  );
+  const swatch = saved.value;
+  const update = (part: Partial<Swatch>) => saver.change({ ...saver.state().value, ...part });
   const throwAway = async () => {
-    await tail.current;
-    const answer = await remove(stored.id);
+    saver.leave();
+    const answer = await remove(id);
     if (!answer.error) navigate('/swatches');
   };
-  const refusal = problemsOf(changing.error ?? removing.error);
   const { terms, hand, manner } = usePreferences();
   const made = useAnswer(
     useMemo(() => () => planner.swatchWork(swatch, { terms, hand, manner }), [swatch, terms, hand, manner]),
@@ -74,9 +76,7 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
         title={swatch.title}
         under={`${swatch.hook ? `${swatch.hook} mm hook, ` : ''}${policyNames[swatch.policy]}`}
       >
-        <p aria-live="polite" className="text-[15px] text-soft">
-          {changing.isLoading ? 'Saving…' : 'Saved'}
-        </p>
+        <SavedWords state={saved.state} />
       </Head>
       <Shelves />
       <main
@@ -84,7 +84,8 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
         className="mx-auto grid w-full max-w-[1440px] gap-x-10 gap-y-8 px-6 pt-5 pb-12 lg:grid-cols-[minmax(0,1fr)_400px]"
       >
         <div className="grid min-w-0 content-start gap-6">
-          <Problems problems={refusal} />
+          <DraftProblems draft={{ ...saved, keepMine: saver.keepMine }} />
+          <Problems problems={problemsOf(removing.error)} />
           <Moved plans={moved} />
           <Figures swatch={swatch} />
           <Counts
@@ -191,15 +192,13 @@ function Big({ term, value, quiet = false }: { term: string; value: string; quie
 }
 
 function Note({ note, onChange }: { note: string; onChange: (note: string) => void }) {
-  const [text, setText] = useState(note);
   return (
     <TextField
       label="Note"
-      value={text}
-      onChange={setText}
+      value={note}
+      onChange={onChange}
       maxLength={400}
       placeholder="How it feels, how it drapes, what to change"
-      onBlur={() => text !== note && onChange(text)}
     />
   );
 }

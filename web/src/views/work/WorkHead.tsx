@@ -4,6 +4,7 @@ import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useAway } from '../../api/away.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { TakeBackStart } from '../../parts/TakeBackStart.tsx';
 import type { Counter } from './useCounter.ts';
 
 /** The head of the row in hand: whether every step is stored, and the ways out of here. */
@@ -12,7 +13,8 @@ export function WorkHead({ work, counter, children }: { work: Work; counter: Cou
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-6 py-2 max-sm:gap-x-3">
       <h1 className="min-w-0 flex-1 truncate text-[22px] max-sm:basis-[58%]">{work.wish.title}</h1>
-      <p role="status" className="flex items-center gap-2 text-[15px] text-soft">
+      {/* What is to be worked next is told instead; that a step is kept is only told where it is not. */}
+      <p role={counter.refused ? 'alert' : undefined} className="flex items-center gap-2 text-[15px] text-soft">
         {counter.refused ? (
           <span className="text-brick">✕ Not saved: see the note at the top</span>
         ) : counter.waiting && away ? (
@@ -26,6 +28,7 @@ export function WorkHead({ work, counter, children }: { work: Work; counter: Cou
           <span className="text-verdigris">✓ Saved</span>
         )}
       </p>
+      {counter.waiting ? null : <TakeBackStart work={work} />}
       {children}
       <Link to={`/works/${work.id}/rows`} className="inline-flex min-h-11 items-center px-2">
         All rows

@@ -27,7 +27,7 @@ import { StepButtons } from './StepButtons.tsx';
 import { speakerOf } from './speaker.ts';
 import { useCounter } from './useCounter.ts';
 import { useLasting } from './useLasting.ts';
-import { useAwake, useReading } from './useReading.ts';
+import { useAwake, useReading, useRoom } from './useReading.ts';
 import { useRowInHand } from './useRowInHand.ts';
 import { useSteps } from './useSteps.ts';
 import { WorkedCloth } from './WorkedCloth.tsx';
@@ -76,9 +76,13 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const lasts = useLasting(work.wish, cloth, costs, log, position.rows);
   const notes = useNotes(work.id);
   const [reading, changeReading] = useReading();
+  useRoom(reading.dark);
   useAwake(reading.awake);
   const said = row
     ? `${spokenRun(row.course, row.run, terms)}${row.at === 0 ? `, ${word} ${row.course.number}` : ''}`
+    : '';
+  const heard = row
+    ? `${spokenRun(row.course, row.run, terms)}; ${word.toLowerCase()} ${row.course.number} of ${fabric.courses}`
     : '';
   useEffect(() => {
     if (reading.aloud && said) speaker.say(said);
@@ -87,7 +91,6 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const done = row ? row.run.from - 1 : 0;
   return (
     <div
-      data-room={reading.dark ? 'dark' : undefined}
       style={reading.big ? { zoom: 1.2 } : undefined}
       className={`flex flex-col bg-paper text-ink ${reading.big ? 'min-h-[83.4dvh]' : 'min-h-dvh'}`}
     >
@@ -95,6 +98,9 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
         <ReadingSettings reading={reading} onChange={changeReading} />
       </WorkHead>
       <main id="main" className="flex min-h-0 flex-1 flex-col">
+        <p role="status" className="sr-only" data-testid="heard">
+          {heard}
+        </p>
         {row ? (
           <>
             <section className="px-6 pt-4 pb-2">
@@ -149,7 +155,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
           done={done}
           costs={costs}
           terms={terms}
-          onGo={(to) => counter.step(() => to)}
+          onGo={steps.go}
         />
       </StepButtons>
     </div>

@@ -47,6 +47,17 @@ export function useReading(): readonly [Reading, (part: Partial<Reading>) => voi
   return [reading, change];
 }
 
+/** Turns the whole page dark while this view is open: what opens over it as well. */
+export function useRoom(dark: boolean): void {
+  useEffect(() => {
+    if (!dark) return;
+    document.documentElement.dataset.room = 'dark';
+    return () => {
+      delete document.documentElement.dataset.room;
+    };
+  }, [dark]);
+}
+
 /** Keeps the screen awake while it is wished, as far as the browser can. */
 export function useAwake(wished: boolean): void {
   useEffect(() => {

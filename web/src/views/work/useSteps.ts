@@ -1,15 +1,27 @@
 import { workCourse } from '@puntada/core/plan';
-import { afterRow, afterRun, backRun } from '@puntada/core/work';
-import { useCallback, useEffect, useRef } from 'react';
+import { afterRow, afterRun, backRun, comparePositions, type Position } from '@puntada/core/work';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { switchChannel, switchDriver } from '../../parts/switchDriver.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
+import { ownKeys } from './ownKeys.ts';
 import type { Counter } from './useCounter.ts';
 
 export interface Steps {
   readonly run: () => void;
   readonly row: () => void;
   readonly back: () => void;
+  /** Straight to another place: one act, which one step back takes back. */
+  readonly go: (to: Position) => void;
   readonly canGoBack: boolean;
+  /** Where one step back leads, if it takes back a whole jump. */
+  readonly jumpedFrom: Position | undefined;
+}
+
+/** Something that was done at a stroke. */
+interface Act {
+  readonly kind: 'run' | 'row' | 'jump';
+  readonly from: Position;
+  readonly to: Position;
 }
 
 /** The steps of the counter, by button and by key. */
@@ -20,27 +32,68 @@ export function useSteps(cloth: WorkCloth, counter: Counter): Steps {
     (row: number) => workCourse(fabric, bound, foundation, row).runs.length,
     [fabric, bound, foundation],
   );
-  const run = useCallback(
-    () => step((at) => (at.rows < fabric.courses ? afterRun(at, runsIn(at.rows), fabric.courses) : undefined)),
-    [fabric, runsIn, step],
+  // What was done in one act since this page was opened, to be taken back in one; by the step and where it led.
+  const acts = useRef<Act[]>([]);
+  const [last, setLast] = useState<Act>();
+  const act = useCallback(
+    (kind: Act['kind'], next: (at: Position) => Position | undefined) =>
+      step((from) => {
+        const to = next(from);
+        if (to) acts.current.push({ kind, from, to });
+        setLast(acts.current.at(-1));
+        return to;
+      }),
+    [step],
   );
-  const row = useCallback(() => step((at) => afterRow(at, fabric.courses)), [fabric, step]);
-  const back = useCallback(() => step((at) => backRun(at, at.rows > 0 ? runsIn(at.rows - 1) : 0)), [runsIn, step]);
+  const run = useCallback(
+    () => act('run', (at) => (at.rows < fabric.courses ? afterRun(at, runsIn(at.rows), fabric.courses) : undefined)),
+    [fabric, runsIn, act],
+  );
+  const row = useCallback(() => act('row', (at) => afterRow(at, fabric.courses)), [fabric, act]);
+  const go = useCallback((to: Position) => act('jump', () => to), [act]);
+  const back = useCallback(() => {
+    const one = acts.current.pop();
+    setLast(acts.current.at(-1));
+    step((at) => {
+      if (one && comparePositions(one.to, at) === 0) return one.from;
+      acts.current = [];
+      setLast(undefined);
+      return backRun(at, at.rows > 0 ? runsIn(at.rows - 1) : 0);
+    });
+  }, [runsIn, step]);
+  const [keys] = useState(ownKeys);
+  const actions = useRef<Readonly<Record<string, () => void>>>({});
+  actions.current = { ' ': run, PageDown: run, Enter: row, Backspace: back, PageUp: back };
+  const more = useRef(false);
+  more.current = position.rows < fabric.courses;
+  const less = useRef(false);
+  less.current = position.rows > 0 || position.runs > 0;
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
-      if (event.repeat || event.ctrlKey || event.metaKey || event.altKey) return;
-      const target = event.target as HTMLElement | null;
-      if (target?.closest('a, input, select, [role="dialog"]')) return;
-      // A button reached by keyboard keeps its own keys; one that was clicked has let go of the focus.
-      if ((event.key === ' ' || event.key === 'Enter') && target?.closest('button')) return;
-      const action = { ' ': run, PageDown: run, Enter: row, Backspace: back, PageUp: back }[event.key];
-      if (!action) return;
+      if (event.ctrlKey || event.metaKey || event.altKey) return;
+      // A key held down is one press.
+      const action = actions.current[event.key];
+      if (!action || keys.keep(event)) return;
+      // Where the counter cannot step, a page key moves the page as it does elsewhere.
+      if (event.key === 'PageDown' && !more.current) return;
+      if (event.key === 'PageUp' && !less.current) return;
       event.preventDefault();
-      action();
+      if (!event.repeat) action();
     };
+    // When a key is let go, the focus is where it went to.
+    const onMoved = (event: KeyboardEvent) => {
+      if (event.key === 'Tab') keys.moved(document.activeElement);
+    };
+    const onPress = () => keys.moved(null);
     window.addEventListener('keydown', onKey);
-    return () => window.removeEventListener('keydown', onKey);
-  }, [run, row, back]);
+    window.addEventListener('keyup', onMoved);
+    window.addEventListener('pointerdown', onPress);
+    return () => {
+      window.removeEventListener('keydown', onKey);
+      window.removeEventListener('keyup', onMoved);
+      window.removeEventListener('pointerdown', onPress);
+    };
+  }, [keys]);
   // The driver lives as long as the view, so that a press told twice is still known after the step it made.
   const latest = useRef({ run, row, back });
   latest.current = { run, row, back };
@@ -50,5 +103,13 @@ export function useSteps(cloth: WorkCloth, counter: Counter): Steps {
     channel.onmessage = (event) => take(event.data);
     return () => channel.close();
   }, []);
-  return { run, row, back, canGoBack: position.rows > 0 || position.runs > 0 };
+  const jumped = last?.kind === 'jump' && comparePositions(last.to, position) === 0;
+  return {
+    run,
+    row,
+    back,
+    go,
+    canGoBack: position.rows > 0 || position.runs > 0 || jumped,
+    jumpedFrom: jumped ? last.from : undefined,
+  };
 }

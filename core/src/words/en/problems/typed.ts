@@ -1,3 +1,4 @@
+import { type LengthUnit, printLength } from '../../../craft/units/length.ts';
 import { list } from '../lists.ts';
 import type { Table } from './table.ts';
 
@@ -16,6 +17,25 @@ export const typed: Table = {
   'not-a-label': (f) => [
     `“${f.typed}” is not a label${f.lengthOnly ? ': it needs a length and a weight, each with its unit' : ''}.`,
     'Type it as 100 g = 210 m.',
+  ],
+  'length-impossible': (f) => [
+    f.low ? `“${f.typed}” is not a size a piece can have.` : `“${f.typed}” is larger than anything made by hand.`,
+    'Type what the tape shows, with its unit: 24 cm or 9 1/2 in.',
+  ],
+  'measure-unlikely': (f) => {
+    const size = (mm: unknown) => printLength(Number(mm), f.units as LengthUnit);
+    return [
+      `You typed ${size(f.measured)} for the ${f.side}; the plan says ${size(f.planned)}${f.side === 'height' ? ` after row ${f.row}` : ''}.`,
+      'If the tape really shows that, save it again.',
+    ];
+  },
+  'ball-grew': (f) => [
+    `Ball ${f.ball} of ${f.letter} cannot weigh ${f.after} g now: it started at ${f.before} g.`,
+    'Check both weights, or give a new ball its own number.',
+  ],
+  'ball-heavier': (f) => [
+    `Ball ${f.ball} of ${f.letter} weighed ${f.was} g last time and ${f.after} g now.`,
+    'If you ripped back, save it again; if it is another ball, change its number.',
   ],
   'length-out-of-range': (f) => [
     f.short

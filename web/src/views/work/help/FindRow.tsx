@@ -15,7 +15,7 @@ const taps = 10;
 const shown = 12;
 
 /** Which row it is, from what the last two look like: their runs tapped or typed. */
-export function FindRow({ work, cloth, onGo, close }: HelpProps) {
+export function FindRow({ work, cloth, position, onGo, close }: HelpProps) {
   const { fabric, bound } = cloth;
   const [last, setLast] = useState('');
   const [below, setBelow] = useState('');
@@ -28,7 +28,9 @@ export function FindRow({ work, cloth, onGo, close }: HelpProps) {
     const wrong = [...(top.ok ? [] : top.problems), ...(under && !under.ok ? under.problems : [])];
     setProblems(wrong);
     setFound(
-      top.ok && !wrong.length ? findRow(fabric, bound, top.value, under?.ok ? under.value : undefined) : undefined,
+      top.ok && !wrong.length
+        ? findRow(fabric, bound, top.value, under?.ok ? under.value : undefined, position.rows)
+        : undefined,
     );
   };
   return (
@@ -60,6 +62,7 @@ export function FindRow({ work, cloth, onGo, close }: HelpProps) {
               <li key={each.row} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2">
                 <b className="count text-[22px]">Row {each.row}</b>
                 <span className="min-w-0 flex-1 text-[15px] text-soft">
+                  {each.row === position.rows ? <b className="text-ink">where your counter stands. </b> : null}
                   {each.tells ? differenceWords(each.tells) : ''}
                 </span>
                 <Button
@@ -75,7 +78,10 @@ export function FindRow({ work, cloth, onGo, close }: HelpProps) {
           </ul>
         ) : null}
         {found && found.length > shown ? (
-          <p className="pt-2">and {found.length - shown} more. Add more of the row to narrow it down.</p>
+          <p className="pt-2">
+            and {found.length - shown} more, farther from where your counter stands. More of the row, or the row under
+            it, tells them apart.
+          </p>
         ) : null}
       </div>
     </form>
