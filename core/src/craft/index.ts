@@ -39,8 +39,25 @@ export { type Policy, policies } from './technique/policy.ts';
 export type { Technique } from './technique/technique.ts';
 export { makingsOf, techniqueNamed, techniqueOf, techniques } from './techniques/register.ts';
 export { numberOrText, readNumber } from './units/amount.ts';
-export { type LengthUnit, lengthNumber, parseLength, printLength, type ToldUnit, unitWord } from './units/length.ts';
-export { parseLabel, parseMass, yarnLengthNumber, yarnLengthUnit } from './units/yarn.ts';
+export {
+  type LengthUnit,
+  lengthNumber,
+  parseLength,
+  printLength,
+  type ToldUnit,
+  unitWord,
+  withUnit,
+} from './units/length.ts';
+export {
+  ballTyped,
+  gramsOrText,
+  hookOrText,
+  parseLabel,
+  parseMass,
+  weightsOrText,
+  yarnLengthNumber,
+  yarnLengthUnit,
+} from './units/yarn.ts';
 export { firstBelief, isDoubtful } from './values/belief.ts';
 export { type Estimate, ninety, type Printed } from './values/estimate.ts';
 export { type Facts, good, must, type Problem, type Result, type Told } from './values/problem.ts';

@@ -56,4 +56,13 @@ export { type RestKind, restKinds } from './restKind.ts';
 export { type ScaleReading, scaleReadingSchema } from './scaleReading.ts';
 export { leastSide, type Swatch, type SwatchCount, swatchRecord, swatchSchema } from './swatch.ts';
 export { tickSchema } from './tick.ts';
-export { type Item, lengthReads, outsideSchema, type Wish, type WishInput, wishRecord, wishSchema } from './wish.ts';
+export {
+  type Item,
+  lengthReads,
+  outsideSchema,
+  type Wish,
+  type WishInput,
+  wishRecord,
+  wishSchema,
+  withUnitsTyped,
+} from './wish.ts';

@@ -3,7 +3,7 @@ import { fibres } from '../craft/gauge/fibres.ts';
 import { weightClasses } from '../craft/gauge/typical.ts';
 import { acts } from '../craft/stitches/acts.ts';
 import { policies } from '../craft/technique/policy.ts';
-import { parseLength } from '../craft/units/length.ts';
+import { parseLength, withUnit } from '../craft/units/length.ts';
 import { labelOf, type RecordKind } from './record.ts';
 
 const letters = z.string().regex(/^[A-H]$/);
@@ -217,6 +217,46 @@ export const wishRecord = { format: 'puntada-wish', schema: wishSchema, steps: [
 export type Wish = z.output<typeof wishSchema>;
 /** A wish as it may be written: what has a usual value may be left out. */
 export type WishInput = z.input<typeof wishSchema>;
+
+/** The same wish with the unit behind every length, so that its bare numbers may be in another. */
+export function withUnitsTyped(wish: Wish): Wish {
+  const own = (text: string) => withUnit(text, wish.units);
+  const some = (text: string | undefined) => text && own(text);
+  const sized = <S extends Wish['width'] | Wish['height']>(size: S): S =>
+    size.by === 'length' ? { ...size, length: own(size.length) } : size;
+  const count = <C extends { readonly over: string }>(each: C): C => ({ ...each, over: own(each.over) });
+  const { gauge, finish, tolerance } = wish;
+  return {
+    ...wish,
+    width: sized(wish.width),
+    height: sized(wish.height),
+    ...(tolerance ? { tolerance: own(tolerance) } : {}),
+    gauge:
+      gauge.from === 'typical'
+        ? gauge
+        : {
+            ...gauge,
+            stitches: count(gauge.stitches),
+            rows: count(gauge.rows),
+            ...Object.fromEntries(
+              (['moreStitches', 'moreRows', 'washedStitches', 'washedRows'] as const).flatMap((name) => {
+                const more = gauge[name];
+                return more ? [[name, more.map(count)]] : [];
+              }),
+            ),
+          },
+    ...(finish
+      ? {
+          finish: {
+            ...finish,
+            ring: some(finish.ring),
+            flap: some(finish.flap),
+            strap: finish.strap && { ...finish.strap, drop: own(finish.strap.drop), width: own(finish.strap.width) },
+          },
+        }
+      : {}),
+  };
+}
 
 /** Whether a typed length can be read; for a form to ask before it sends. */
 export function lengthReads(typed: string, units: Wish['units']): boolean {

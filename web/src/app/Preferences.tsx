@@ -23,9 +23,9 @@ export const Preferences = memo(function Preferences() {
           sideOffset={6}
           className="z-20 grid gap-3 rounded-md border border-ink bg-paper p-4 shadow-[0_6px_18px_rgb(43_27_48/0.16)]"
         >
-          <Row label="Units for new projects">
+          <Row label="Units">
             <Choice
-              label="Units for new projects"
+              label="Units"
               value={units}
               options={[
                 { value: 'cm', words: 'cm, m, g' },

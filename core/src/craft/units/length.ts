@@ -1,5 +1,5 @@
 import { good, type Result, refused } from '../values/problem.ts';
-import { parseAmount } from './amount.ts';
+import { parseAmount, readNumber } from './amount.ts';
 
 /** The units people measure cloth in. */
 export type LengthUnit = 'cm' | 'in';
@@ -45,6 +45,11 @@ export function parseLength(typed: string, unit: LengthUnit): Result<number> {
     });
   }
   return good(amount.value.value * factor);
+}
+
+/** What is typed, with its unit: a bare number gets the one it was typed in, so that it stays what it is in any other. */
+export function withUnit(typed: string, unit: LengthUnit | 'm' | 'yd'): string {
+  return readNumber(typed) === undefined ? typed : `${typed.trim()} ${unit}`;
 }
 
 const quarters = ['', '1/4', '1/2', '3/4'] as const;

@@ -67,7 +67,7 @@ const written: Readonly<Record<string, string>> = {
   shade: 'Write a shade as #rrggbb.',
   letter: 'A colour has one letter, A to H.',
   colour: 'A colour has one letter, A to H.',
-  hook: 'Give the hook in mm: 5 or 4.5.',
+  hook: 'Hooks are in mm here, such as 5 or 4.5: letters and numbers differ from maker to maker. The mm stand on the hook.',
   due: 'Write a day as 2026-12-05.',
   on: 'Write a day as 2026-04-01.',
   item: 'Write it in small letters: dishcloth, bag panel.',
@@ -123,6 +123,6 @@ export function fieldWords(f: Facts): readonly [message: string, hint: string] {
     case 'custom':
       return [`${name}${value} does not fit.`, rules[String(f.rule)] ?? String(f.rule)];
     default:
-      return [`${name}${value} cannot be read.`, written[last] ?? 'Write it as docs/plan-format.md shows.'];
+      return [`${name}${value} cannot be read.`, written[last] ?? 'Type it again, or leave it empty.'];
   }
 }

@@ -27,6 +27,7 @@ import { emptyYarn, firstProblems, toValues } from './yarnForm.ts';
 
 /** The yarn drawer: what there is, what of it is set aside, and what is free. */
 export default function DrawerView() {
+  const { units } = usePreferences();
   const { data, error, isLoading } = useDrawerQuery();
   const yarns = useArrived(data);
   const { data: works } = useWorksQuery();
@@ -79,7 +80,7 @@ export default function DrawerView() {
         <aside className="grid content-start gap-4">
           <YarnForm
             key={open ? `${open.id}.${open.revision}` : `new ${fresh}`}
-            start={open ? toValues(open.yarn) : emptyYarn}
+            start={open ? toValues(open.yarn, units) : emptyYarn}
             title={open ? `Edit ${open.yarn.line}, ${open.yarn.name}` : 'Add yarn'}
             save={open ? 'Save changes' : 'Add to the drawer'}
             busy={adding.isLoading || changing.isLoading}

@@ -1,7 +1,8 @@
-import { fibres, parseLabel, weightClasses } from '@puntada/core/craft';
+import { fibres, parseLabel, weightClasses, yarnLengthUnit } from '@puntada/core/craft';
 import type { DrawerYarn } from '@puntada/core/records';
 import { fibreName, weightName } from '@puntada/core/words';
 import { useState } from 'react';
+import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
 import { useProblemWords } from '../../parts/Craft.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
@@ -23,7 +24,8 @@ export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) 
   const [values, setValues] = useState(start);
   const [label, setLabel] = useState('');
   const [tried, setTried] = useState(false);
-  const read = readYarn(values);
+  const { units } = usePreferences();
+  const read = readYarn(values, units);
   const wrong = (tried && read.wrong) || {};
   const set = (part: Partial<YarnValues>) => setValues({ ...values, ...part });
   const field = (name: keyof YarnValues, text: string) => ({
@@ -37,7 +39,8 @@ export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) 
     const said = parseLabel(typed);
     if (!said.ok) return;
     const round = (value: number) => String(Math.round(value * 100) / 100);
-    set({ ballMetres: round(said.value.metres), ballGrams: round(said.value.grams) });
+    const metres = round(said.value.metres);
+    set({ ballMetres: units === 'cm' ? metres : `${metres} m`, ballGrams: round(said.value.grams) });
   };
   const said = label.trim() ? parseLabel(label) : undefined;
   return (
@@ -65,7 +68,11 @@ export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) 
         wrong={said && !said.ok ? said.problems[0] && words(said.problems[0]).hint : undefined}
       />
       <div className="grid grid-cols-3 gap-3">
-        <TextField {...field('ballMetres', 'm per ball')} inputMode="decimal" className="count" />
+        <TextField
+          {...field('ballMetres', `${yarnLengthUnit(units)} per ball`)}
+          inputMode="decimal"
+          className="count"
+        />
         <TextField {...field('ballGrams', 'g per ball')} inputMode="decimal" className="count" />
         <TextField {...field('lot', 'Dye lot')} />
       </div>
@@ -88,7 +95,7 @@ export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) 
       <TextField {...field('blend', 'Blend (optional)')} placeholder="60 cotton, 40 acrylic" />
       <div className="grid grid-cols-3 gap-3">
         <TextField {...field('balls', 'Whole balls')} inputMode="numeric" className="count" />
-        <TextField {...field('parts', 'Opened balls (g)')} placeholder="31 12.5" className="count" />
+        <TextField {...field('parts', 'Opened balls (g)')} placeholder="31 g, 12.5 g" className="count" />
         <TextField {...field('price', 'Price per ball')} inputMode="decimal" className="count" />
       </div>
       <div className="flex flex-wrap gap-3">

@@ -1,4 +1,13 @@
-import { fibreWords, mainFibre, numberOrText, type Problem, readBlend } from '@puntada/core/craft';
+import {
+  ballTyped,
+  fibreWords,
+  type LengthUnit,
+  mainFibre,
+  numberOrText,
+  type Problem,
+  readBlend,
+  weightsOrText,
+} from '@puntada/core/craft';
 import { type DrawerYarn, drawerYarnSchema, readShape } from '@puntada/core/records';
 import { problemText } from '@puntada/core/words';
 
@@ -34,7 +43,7 @@ export const emptyYarn: YarnValues = {
   price: '',
 };
 
-export function toValues(yarn: DrawerYarn): YarnValues {
+export function toValues(yarn: DrawerYarn, units: LengthUnit): YarnValues {
   const text = (value: number | undefined) => (value === undefined ? '' : String(value));
   return {
     line: yarn.line,
@@ -44,7 +53,8 @@ export function toValues(yarn: DrawerYarn): YarnValues {
     weight: String(yarn.weight),
     fibre: yarn.fibre,
     blend: yarn.blend ? fibreWords(yarn) : '',
-    ballMetres: text(yarn.ballMetres),
+    // Where bare numbers are yards, metres stand with their unit: nothing of them is lost.
+    ballMetres: yarn.ballMetres === undefined || units === 'cm' ? text(yarn.ballMetres) : `${yarn.ballMetres} m`,
     ballGrams: text(yarn.ballGrams),
     balls: String(yarn.balls),
     parts: yarn.parts.join(' '),
@@ -57,17 +67,16 @@ type Read =
   | { readonly yarn?: undefined; readonly wrong: Readonly<Record<string, string>> };
 
 /** The yarn a form comes to, or a sentence for each field that will not do. */
-export function readYarn(values: YarnValues): Read {
+export function readYarn(values: YarnValues, units: LengthUnit): Read {
   const parts = values.blend.trim() ? readBlend(values.blend) : undefined;
   const read = readShape(drawerYarnSchema, {
     ...values,
     ...(parts ? { fibre: mainFibre(parts) } : {}),
     blend: values.blend.trim() ? (parts ?? values.blend) : undefined,
     weight: numberOrText(values.weight),
-    ballMetres: numberOrText(values.ballMetres),
-    ballGrams: numberOrText(values.ballGrams),
+    ...ballTyped(values.ballMetres, values.ballGrams, units),
     balls: numberOrText(values.balls) ?? 0,
-    parts: values.parts.trim() === '' ? [] : values.parts.trim().split(/\s+/).map(numberOrText),
+    parts: weightsOrText(values.parts),
     price: numberOrText(values.price),
   });
   if (read.ok) return { yarn: read.value };

@@ -1,11 +1,11 @@
-import { parseLength, parseMass } from '@puntada/core/craft';
+import { parseLength, parseMass, unitWord, withUnit } from '@puntada/core/craft';
 import type { OwnPace } from '@puntada/core/plan';
 import type { Work, WorkLog } from '@puntada/core/records';
 import { entryLabel, type LogEntry, weighingsIn } from '@puntada/core/records';
 import { longestMade, wishAgain } from '@puntada/core/work';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { problemsOf, useAddWorkMutation } from '../../api/api.ts';
+import { problemsOf, useAddWorkMutation, usePreferences } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { dates } from '../../parts/dates.ts';
@@ -20,9 +20,11 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
   const [add, adding] = useAddEntryMutation();
   const [again, making] = useAddWorkMutation();
   const navigate = useNavigate();
+  const { told } = usePreferences();
+  const { units } = work.wish;
   const known = log.entries.findLast((entry): entry is End => entry.kind === 'end');
-  const [width, setWidth] = useState(known?.width ?? '');
-  const [height, setHeight] = useState(known?.height ?? '');
+  const [width, setWidth] = useState(known?.width ? withUnit(known.width, units) : '');
+  const [height, setHeight] = useState(known?.height ? withUnit(known.height, units) : '');
   const [grams, setGrams] = useState(known?.grams === undefined ? '' : String(known.grams));
   const [next, setNext] = useState(known?.next ?? '');
   const [tried, setTried] = useState(false);
@@ -30,7 +32,7 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
   const mass = parseMass(grams);
   const lastStep = log.ticks.at(-1)?.at;
   const good = (text: string) => {
-    const read = parseLength(text, work.wish.units);
+    const read = parseLength(text, unitWord(told));
     return !text.trim() || (read.ok && read.value > 0 && read.value <= longestMade);
   };
   const wrong = (text: string) => (tried && !good(text) ? 'Type 24, 24.5 cm or 9 1/2 in.' : undefined);
@@ -43,8 +45,8 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
       id: crypto.randomUUID(),
       at: Date.now(),
       next,
-      ...(width.trim() ? { width: width.trim() } : {}),
-      ...(height.trim() ? { height: height.trim() } : {}),
+      ...(width.trim() ? { width: withUnit(width, unitWord(told)) } : {}),
+      ...(height.trim() ? { height: withUnit(height, unitWord(told)) } : {}),
       ...(grams.trim() && mass.ok && mass.value > 0 ? { grams: mass.value } : {}),
     };
     await add({ id: work.id, entry });
@@ -73,7 +75,7 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
       >
         <div className="grid grid-cols-3 gap-3">
           <TextField
-            label="Width"
+            label={`Width, ${unitWord(told)}`}
             value={width}
             onChange={setWidth}
             className="count"
@@ -81,7 +83,7 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
             wrong={wrong(width)}
           />
           <TextField
-            label="Height"
+            label={`Height, ${unitWord(told)}`}
             value={height}
             onChange={setHeight}
             className="count"

@@ -1,4 +1,4 @@
-import { type LengthUnit, lengthNumber, type Problem, parseLength, unitWord } from '@puntada/core/craft';
+import { type LengthUnit, lengthNumber, type Problem, parseLength, unitWord, withUnit } from '@puntada/core/craft';
 import { prepareCloth } from '@puntada/core/plan';
 import type { Measuring } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
@@ -92,7 +92,9 @@ interface MeasureForm {
 /** The two fields of a measurement; what cannot be is refused at its field, what is unlikely is asked about once. */
 function useMeasureForm({ units, planned, from }: MeasureForm) {
   const words = useProblemWords();
-  const [typed, setTyped] = useState({ width: from?.width ?? '', height: from?.height ?? '' });
+  const { told } = usePreferences();
+  const known = (text: string | undefined) => (text === undefined ? '' : withUnit(text, units));
+  const [typed, setTyped] = useState({ width: known(from?.width), height: known(from?.height) });
   const [wrong, setWrong] = useState<readonly Problem[]>([]);
   const [asked, setAsked] = useState<readonly Problem[]>([]);
   const change = (part: Partial<typeof typed>) => {
@@ -112,7 +114,12 @@ function useMeasureForm({ units, planned, from }: MeasureForm) {
     /** What is typed as an entry; nothing where it cannot be, or is to be asked about first. */
     read(head: Omit<Measuring, 'width' | 'height'>): Measuring | undefined {
       const [width, height] = [typed.width.trim(), typed.height.trim()];
-      const entry: Measuring = { ...head, ...(width ? { width } : {}), ...(height ? { height } : {}) };
+      // With its unit, it stays what it is whatever the units of the plan are.
+      const entry: Measuring = {
+        ...head,
+        ...(width ? { width: withUnit(width, unitWord(told)) } : {}),
+        ...(height ? { height: withUnit(height, unitWord(told)) } : {}),
+      };
       const impossible = impossibleIn(entry, units);
       const missing: Problem[] = width || height ? [] : [{ code: 'not-a-number', path: 'width', facts: { text: '' } }];
       setWrong([...impossible, ...missing]);
@@ -124,7 +131,7 @@ function useMeasureForm({ units, planned, from }: MeasureForm) {
     fields: (['width', 'height'] as const).map((side) => (
       <div key={side} className="w-[130px]">
         <TextField
-          label={`${side === 'width' ? 'Width' : 'Height'}, ${units}`}
+          label={`${side === 'width' ? 'Width' : 'Height'}, ${unitWord(told)}`}
           value={typed[side]}
           onChange={(text) => change({ [side]: text })}
           className="count"

@@ -6,6 +6,7 @@ import {
   parseLabel,
   smallestRun,
   weightClasses,
+  yarnLengthUnit,
 } from '@puntada/core/craft';
 import type { StoredYarn } from '@puntada/core/records';
 import { fibreName, weightName } from '@puntada/core/words';
@@ -17,12 +18,12 @@ import { YarnChip } from '../../parts/YarnChip.tsx';
 import { YarnPicker } from '../../parts/YarnPicker.tsx';
 import { Contrast } from './Contrast.tsx';
 import { Field, FieldError, Part, SelectOf } from './Field.tsx';
-import type { WishFormValues } from './wishForm.ts';
+import { metresText, type WishFormValues } from './wishForm.ts';
 
 /** The yarns: from the drawer or typed, with what the label says as far as there is one. */
 export function ColoursPart() {
   const { watch, register, setValue } = useFormContext<WishFormValues>();
-  const { yarns, pattern } = watch();
+  const { yarns, pattern, units } = watch();
   const pick = (i: number, stored: StoredYarn | undefined) => {
     const set = (name: string, value: string) =>
       setValue(`yarns.${i}.${name}` as 'title', value, { shouldDirty: true });
@@ -35,7 +36,7 @@ export function ColoursPart() {
     set('weight', String(weight));
     set('fibre', fibre);
     set('blend', stored.yarn.blend ? fibreWords(stored.yarn) : '');
-    set('ballMetres', text(ballMetres));
+    set('ballMetres', metresText(ballMetres, units));
     set('ballGrams', text(ballGrams));
     set('balls', String(balls));
     set('partGrams', parts.length ? String(parts.reduce((sum, grams) => sum + grams, 0)) : '');
@@ -82,7 +83,12 @@ export function ColoursPart() {
                   </option>
                 ))}
               </SelectOf>
-              <Field name={`yarns.${i}.ballMetres`} label="m per ball" inputMode="decimal" className="count" />
+              <Field
+                name={`yarns.${i}.ballMetres`}
+                label={`${yarnLengthUnit(units)} per ball`}
+                inputMode="decimal"
+                className="count"
+              />
               <Field name={`yarns.${i}.ballGrams`} label="g per ball" inputMode="decimal" className="count" />
               <div className="flex flex-wrap gap-3 sm:col-span-full">
                 <div className="w-full">
@@ -138,7 +144,7 @@ function narrowestRun(key: string, typed: Readonly<Record<string, string>>): num
 /** The label typed as it stands on it, in one line; it fills in metres and grams. */
 function LabelLine({ index }: { index: number }) {
   const words = useProblemWords();
-  const { setValue, watch } = useFormContext<WishFormValues>();
+  const { setValue, getValues, watch } = useFormContext<WishFormValues>();
   const [text, setText] = useState('');
   const read = text.trim() ? parseLabel(text) : undefined;
   const { letter } = watch().yarns[index] ?? {};
@@ -146,9 +152,10 @@ function LabelLine({ index }: { index: number }) {
     setText(typed);
     const label = parseLabel(typed);
     if (!label.ok) return;
-    const round = (value: number) => String(Math.round(value * 100) / 100);
-    setValue(`yarns.${index}.ballMetres`, round(label.value.metres), { shouldDirty: true });
-    setValue(`yarns.${index}.ballGrams`, round(label.value.grams), { shouldDirty: true });
+    const round = (value: number) => Math.round(value * 100) / 100;
+    const { units } = getValues();
+    setValue(`yarns.${index}.ballMetres`, metresText(round(label.value.metres), units), { shouldDirty: true });
+    setValue(`yarns.${index}.ballGrams`, String(round(label.value.grams)), { shouldDirty: true });
   };
   return (
     <div className="w-[196px]">

@@ -2,6 +2,7 @@ import { inRounds, patternBook, techniqueOf } from '@puntada/core/craft';
 import { itemNamed, measureOf } from '@puntada/core/plan';
 import { courseWord, upper } from '@puntada/core/words';
 import { useFormContext } from 'react-hook-form';
+import { useChangePreferences } from '../../api/api.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { Drop } from './Drop.tsx';
 import { Field, Part } from './Field.tsx';
@@ -44,6 +45,7 @@ function TubeMeasure() {
 /** How big, in lengths or in counts; or what a chain already made would come to. */
 export function SizePart() {
   const { watch, setValue, register } = useFormContext<WishFormValues>();
+  const change = useChangePreferences();
   const { units, item, pattern: chosen, width, height, ending } = watch();
   const { key, made } = chosen;
   const pattern = patternBook.find((each) => each.key === key);
@@ -162,15 +164,15 @@ export function SizePart() {
             />
           </div>
           <div>
-            <p className="label">Numbers without a unit are</p>
+            <p className="label">Units</p>
             <Choice
-              label="Numbers without a unit are"
+              label="Units"
               value={units}
               options={[
                 { value: 'cm', words: 'cm' },
                 { value: 'in', words: 'in' },
               ]}
-              onChange={(next) => setValue('units', next, { shouldDirty: true })}
+              onChange={(next) => change({ units: next })}
             />
           </div>
         </div>

@@ -3,7 +3,7 @@ import type { Work } from '@puntada/core/records';
 import { anyVersion, draftRecord, readShape } from '@puntada/core/records';
 import { stateWord } from '@puntada/core/words';
 import { useDeferredValue, useEffect } from 'react';
-import { FormProvider, type Resolver, useForm } from 'react-hook-form';
+import { FormProvider, type Resolver, set, useForm } from 'react-hook-form';
 import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { problemsOf, useAddWorkMutation, useChangeWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { useDraftsQuery, useLazyPaceQuery, useSetDueMutation } from '../../api/records.ts';
@@ -25,7 +25,7 @@ import { Preview } from './Preview.tsx';
 import { SizePart } from './SizePart.tsx';
 import { useFormHistory } from './useFormHistory.ts';
 import { type KeptState, useKeptDraft } from './useKeptDraft.ts';
-import { formSchema, laidOver, newWish, readWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
+import { formSchema, inUnits, laidOver, newWish, readWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
 
 /** A wish, new, half typed or to be changed. */
 export default function WishView() {
@@ -62,6 +62,7 @@ export default function WishView() {
   }
   const { format: _format, version: _version, ...own } = typed?.value ?? {};
   const start = laidOver(laidOver({ ...usual, due: work?.due ?? '' }, given), own);
+  for (const [path, text] of work?.begun ? [] : inUnits(start, units)) set(start, path, text);
   return (
     <WishForm
       key={work ? `${work.id}.${work.revision}` : `${query.get('draft') ?? ''} ${query.get('pattern') ?? ''}`}
@@ -116,12 +117,19 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
     resolver: zodResolver(formSchema) as Resolver<WishFormValues>,
     mode: 'onTouched',
   });
+  const { units } = usePreferences();
+  const frozen = work !== undefined && work.state !== 'wished';
+  const { getValues, setValue } = form;
+  // The maker's units rule every number that is typed; what was typed in others stays as long as it was.
+  useEffect(() => {
+    if (frozen) return;
+    for (const [path, text] of inUnits(getValues(), units)) setValue(path as 'title', text);
+  }, [units, frozen, getValues, setValue]);
   const steps = useFormHistory(form);
   const kept = useKeptDraft(form, draftId);
   // What is typed shows at once; the plan follows from the worker.
   const values = useDeferredValue(form.watch());
   const answer = usePreview(work?.begun ? work.wish : toWish(values, work?.wish), work?.begun);
-  const frozen = work !== undefined && work.state !== 'wished';
   const sentence = useProblemText();
   const refusal = problemsOf(adding.error ?? changing.error ?? settingDue.error);
   // The form tells that it is ready in the middle of the first drawing; its parts are drawn after that, in small pieces.
@@ -166,6 +174,8 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
     const saved = work ? await change({ id: work.id, revision: work.revision, wish }) : await add({ wish, due });
     if (!saved.data) return;
     await kept.drop();
+    // Back leads to this project, and not to an empty form that would make a second one.
+    if (!work) navigate(`/works/${saved.data.id}/wish`, { replace: true });
     navigate(`/works/${saved.data.id}/size`);
   });
   const giveUp = async () => {

@@ -2,8 +2,9 @@ import { patternBook } from '@puntada/core/craft';
 import { itemKinds, planWish, techniquesFor } from '@puntada/core/plan';
 import { readShape, type Wish, wishSchema } from '@puntada/core/records';
 import { problemWords } from '@puntada/core/words';
+import { set } from 'react-hook-form';
 import { usualFinish, usualMade, usualNumbers, usualSize, usualYarn } from './usual.ts';
-import { formSchema, laidOver, lettersOf, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
+import { formSchema, inUnits, laidOver, lettersOf, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
 
 /** A new form in which some of the fields are filled. */
 function formWith(fields: object): WishFormValues {
@@ -199,5 +200,44 @@ describe('a wish in its form', () => {
         expect.any(String),
       );
     }
+  });
+});
+
+describe('other units for bare numbers', () => {
+  const sized = (units: 'cm' | 'in') =>
+    laidOver(newWish(units), {
+      width: long('100'),
+      height: long('59 in'),
+      yarns: [{ ...usualYarn('A'), ballMetres: '85', ballGrams: '50' }, usualYarn('B')],
+    });
+
+  it('leave every length as long as it was: 100 stays 100 cm, 85 to the ball 85 m', () => {
+    const form = sized('cm');
+    for (const [path, text] of inUnits(form, 'in')) set(form, path, text);
+    expect([form.units, form.width.length, form.height.length]).toEqual(['in', '100 cm', '59 in']);
+    expect([form.yarns[0]?.ballMetres, form.yarns[1]?.ballMetres, form.gauge.rows.over]).toEqual(['85 m', '', '10 cm']);
+    expect(wishOf(form).yarns[0]).toMatchObject({ ballMetres: 85, ballGrams: 50 });
+    expect(inUnits(form, 'in')).toEqual([]);
+  });
+
+  it('there and back, by way of yards', () => {
+    const form = sized('in');
+    for (const [path, text] of inUnits(form, 'cm')) set(form, path, text);
+    expect([form.width.length, form.yarns[0]?.ballMetres]).toEqual(['100 in', '85 yd']);
+    expect(wishOf(form).yarns[0]?.ballMetres).toBeCloseTo(77.724, 9);
+  });
+
+  it('leave what the form does not ask for as it was, too', () => {
+    const before = { ...wishOf(sized('cm')), tolerance: '2' };
+    const form = toForm(before);
+    for (const [path, text] of inUnits(form, 'in')) set(form, path, text);
+    const read = readShape(wishSchema, toWish(form, before));
+    expect(read.ok && read.value).toMatchObject({ units: 'in', tolerance: '2 cm', width: { length: '100 cm' } });
+  });
+
+  it('a hook may say mm; a letter is told kindly why not', () => {
+    expect(wishOf(formWith({ hook: '4.5 mm' })).hook).toBe(4.5);
+    const read = readShape(wishSchema, toWish(formWith({ hook: 'H' })));
+    expect(read.ok ? '' : problemWords(read.problems[0] as never).hint).toContain('Hooks are in mm here');
   });
 });

@@ -1,8 +1,11 @@
 import {
+  ballTyped,
   bindPattern,
   fibreWords,
   findFoundation,
   findPattern,
+  gramsOrText,
+  hookOrText,
   isRoundMaking,
   lettersIn,
   mainFibre,
@@ -13,10 +16,12 @@ import {
   type StitchPattern,
   techniqueNamed,
   techniqueOf,
+  withUnit,
 } from '@puntada/core/craft';
 import { itemKinds, itemNamed, policyOf, techniquesFor } from '@puntada/core/plan';
-import { lengthReads, readShape, type Wish, wishSchema } from '@puntada/core/records';
+import { lengthReads, readShape, type Wish, wishSchema, withUnitsTyped } from '@puntada/core/records';
 import { problemText, upper } from '@puntada/core/words';
+import { get } from 'react-hook-form';
 import { z } from 'zod';
 import type { SizeValues, WishFormValues } from './formValues.ts';
 import { upWord, usualFinish, usualMade, usualNumbers, usualSize, usualTitle, usualYarn } from './usual.ts';
@@ -138,8 +143,9 @@ function wishedSize<By extends string>({ by, length, count }: SizeValues<By>): u
 }
 
 /** The wish a form comes to; what cannot be a number is passed on as typed, for the schema to refuse at its place. */
-export function toWish(typed: WishFormValues, before?: Wish): unknown {
+export function toWish(typed: WishFormValues, stored?: Wish): unknown {
   const form = wholeSize(typed);
+  const before = stored && stored.units !== form.units ? withUnitsTyped(stored) : stored;
   const pattern = findPattern(form.pattern.key);
   const known = pattern.ok ? pattern.value : undefined;
   // A pattern that is not made in the stitch chosen for another falls back to its own.
@@ -188,17 +194,16 @@ export function toWish(typed: WishFormValues, before?: Wish): unknown {
     across: isTubeForm(form) ? form.across || undefined : undefined,
     weaving: form.weaving === 'usual' ? undefined : form.weaving,
     gauge: gaugeOf(form, before),
-    hook: numberOrText(form.hook),
+    hook: hookOrText(form.hook),
     yarns: form.yarns.map((yarn) =>
       dropEmpty({
         ...before?.yarns.find(({ letter }) => letter === yarn.letter),
         ...yarn,
         weight: Number(yarn.weight),
         ...blendOf(yarn),
-        ballMetres: numberOrText(yarn.ballMetres),
-        ballGrams: numberOrText(yarn.ballGrams),
+        ...ballTyped(yarn.ballMetres, yarn.ballGrams, form.units),
         balls: numberOrText(yarn.balls),
-        partGrams: numberOrText(yarn.partGrams),
+        partGrams: gramsOrText(yarn.partGrams),
         drawer: yarn.drawer || undefined,
       }),
     ),
@@ -273,6 +278,35 @@ export function laidOver<T>(under: T, over: unknown): T {
   return Object.fromEntries([...fields].map((field) => [field, laidOver(under[field], over[field])])) as T;
 }
 
+/** Metres of a label as its field holds them: where bare numbers are yards, with their unit, so that none is lost. */
+export function metresText(metres: number | undefined, units: Wish['units']): string {
+  if (metres === undefined) return '';
+  return units === 'cm' ? String(metres) : `${metres} m`;
+}
+
+/** Where lengths of cloth and of yarn are typed; each yarn has one more. */
+const lengthFields = [
+  'width.length',
+  'height.length',
+  'gauge.stitches.over',
+  'gauge.rows.over',
+  'finish.ring',
+  'finish.strap.drop',
+  'finish.strap.width',
+  'finish.flap',
+] as const;
+
+/** What becomes of the fields of a form when bare numbers are to be in other units: each stays as long as it was. */
+export function inUnits(form: WishFormValues, units: Wish['units']): [path: string, text: string][] {
+  if (form.units === units) return [];
+  const yarn = form.units === 'cm' ? 'm' : 'yd';
+  return [
+    ...lengthFields.map((path): [string, string] => [path, withUnit(String(get(form, path) ?? ''), form.units)]),
+    ...form.yarns.map((each, i): [string, string] => [`yarns.${i}.ballMetres`, withUnit(each.ballMetres, yarn)]),
+    ['units', units],
+  ];
+}
+
 /** A stored wish as its form holds it. */
 export function toForm(wish: Wish): WishFormValues {
   const { gauge, width, height } = wish;
@@ -309,7 +343,7 @@ export function toForm(wish: Wish): WishFormValues {
       weight: String(yarn.weight),
       fibre: yarn.fibre,
       blend: yarn.blend ? fibreWords(yarn) : '',
-      ballMetres: yarn.ballMetres === undefined ? '' : String(yarn.ballMetres),
+      ballMetres: metresText(yarn.ballMetres, wish.units),
       ballGrams: yarn.ballGrams === undefined ? '' : String(yarn.ballGrams),
       balls: yarn.balls === undefined ? '' : String(yarn.balls),
       partGrams: yarn.partGrams === undefined ? '' : String(yarn.partGrams),
