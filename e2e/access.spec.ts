@@ -161,7 +161,7 @@ test('a whole plan by keyboard alone, from the bench to its finish and its first
   await tabTo(page, page.getByRole('slider', { name: 'Width' }));
   await page.keyboard.press('ArrowLeft');
   await expect(page.getByTestId('chains')).not.toHaveText('85');
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
   await stage('Rows');
   await tabTo(page, page.getByRole('listbox').first());
   await page.keyboard.press('ArrowDown');

@@ -32,7 +32,7 @@ test('from a wish to two worked rows, and the counter stands where it stood afte
   await page.mouse.up();
   await expect(width).toHaveAttribute('aria-valuetext', '44 stitches, 27.5 cm');
   await expect(page.getByTestId('chains')).toHaveText('45');
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
 
   await page.getByRole('button', { name: 'Start with 45 chains' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');

@@ -10,7 +10,7 @@ test('arrow keys go from notch to notch, and the choice is kept', async ({ page,
   await expect(width).toHaveAttribute('aria-valuetext', '44 stitches, 27.5 cm');
   await page.keyboard.press('ArrowDown');
   await expect(height).toHaveAttribute('aria-valuetext', '36 rows, 20.0 cm');
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('slider', { name: 'Width' })).toHaveAttribute('aria-valuetext', '44 stitches, 27.5 cm');
   await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '36 rows, 20.0 cm');
@@ -120,7 +120,7 @@ test('a size further off the wish than is allowed is told as such, on the ticket
   await expect(page.getByText('“a bit” is not a length.')).toBeVisible();
   await allowed.fill('2');
   await allowed.press('Enter');
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
   // 36 stitches are 1.5 cm under 24 cm, 44 are 3.5 cm over.
   const ticket = page.getByRole('region', { name: 'This size in figures' });
   await expect(ticket.getByText('you allow')).toHaveCount(0);

@@ -13,7 +13,7 @@ test('what was changed on the mat is taken back and taken up again', async ({ pa
   await expect(width).toHaveAttribute('aria-valuetext', before);
   await page.getByRole('button', { name: /^Redo/ }).click();
   await expect(width).toHaveAttribute('aria-valuetext', after);
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
 });
 
 test('as big as the yarn at hand allows, and where one row of blocks more takes one ball more', async ({
@@ -31,7 +31,7 @@ test('as big as the yarn at hand allows, and where one row of blocks more takes 
   await page.getByRole('button', { name: 'As big as my yarn allows' }).click();
   await expect(page.getByText(/your yarn makes \((over )?9\d % sure to be enough/)).toBeVisible();
   // It is taken and kept.
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
   const chains = await page.getByTestId('chains').innerText();
   await page.reload();
   await expect(page.getByTestId('chains')).toHaveText(chains);
@@ -48,7 +48,11 @@ test('a pattern as given: its multiple is of chains, and its row fits', async ({
   await expect(verdict).toContainText('The multiple counts chains.');
   await expect(verdict).toContainText('The row fits 47 chains exactly');
   await page.getByLabel('Chains', { exact: true }).fill('40 cm');
-  await expect(verdict).toContainText('A length such as 40 cm does not belong here');
+  // What is wrong stands at its field, with what was typed.
+  await expect(page.getByLabel('Chains', { exact: true })).toHaveAccessibleDescription(
+    /A length such as 40 cm does not belong here/,
+  );
+  await expect(page.getByLabel('Chains', { exact: true })).toHaveValue('40 cm');
 });
 
 test('a wish is made again from one on the bench', async ({ page, server }) => {

@@ -83,6 +83,7 @@ test('a blanket is sized for what it lies on, and a pattern as given becomes a w
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('90');
   await expect(page.getByLabel('Height', { exact: true })).toHaveValue('120');
   await page.goto(`${server.address}/given`);
+  await page.getByLabel('Chains', { exact: true }).fill('37');
   await page.getByRole('button', { name: 'Start a project with 37 chains' }).click();
   await expect(page.getByLabel('Chains in it')).toHaveValue('37');
 });

@@ -81,9 +81,17 @@ export class TestServer {
     rmSync(this.data, { recursive: true, force: true });
   }
 
-  async post<T>(path: string, body: unknown): Promise<T> {
+  post<T>(path: string, body: unknown): Promise<T> {
+    return this.send('POST', path, body);
+  }
+
+  put<T>(path: string, body: unknown): Promise<T> {
+    return this.send('PUT', path, body);
+  }
+
+  private async send<T>(method: string, path: string, body: unknown): Promise<T> {
     const response = await fetch(`${this.address}/api${path}`, {
-      method: 'POST',
+      method,
       headers: { 'content-type': 'application/json' },
       body: JSON.stringify(body),
     });

@@ -132,10 +132,10 @@ test('a way taken on the yarn view is taken back, there and on the mat', async (
   await page.getByRole('button', { name: 'Undo' }).click();
   await expect(way('carry where needed')).toHaveAttribute('aria-pressed', 'true');
   await page.getByRole('button', { name: 'Redo' }).click();
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Size' }).click();
   await page.getByRole('button', { name: 'Undo' }).click();
-  await expect(page.getByText('Saved', { exact: true })).toBeVisible();
+  await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
   await expect
     .poll(async () => (await server.get<{ wish: { policy: string } }>(`/works/${id}`)).wish.policy)
     .toBe('as-needed');

@@ -17,7 +17,7 @@ export function WeekOfMinutes({ minutes }: { minutes: Week }) {
   const read = typed.map((text) => (text.trim() === '' ? 0 : readNumber(text)));
   const wrong = read.map((each) => each === undefined || !Number.isInteger(each) || each < 0 || each > 1440);
   const changed = typed.some((text, i) => text !== String(minutes[i]));
-  const hours = read.reduce<number>((sum, each) => sum + (each ?? 0), 0) / 60;
+  const hours = read.reduce<number>((sum, each, i) => sum + (wrong[i] ? 0 : (each ?? 0)), 0) / 60;
   return (
     <form
       aria-label="Minutes of the week"
@@ -30,18 +30,21 @@ export function WeekOfMinutes({ minutes }: { minutes: Week }) {
     >
       <h2 className="border-b border-ink pb-1 text-[19px]">Your week</h2>
       <div className="grid grid-cols-2 gap-x-4 gap-y-2 py-3">
-        {days.map((day, i) => (
-          <TextField
-            key={day}
-            label={day}
-            value={typed[i] ?? ''}
-            onChange={(text) => setTyped(typed.map((each, at) => (at === i ? text : each)))}
-            inputMode="numeric"
-            after="min"
-            className="count"
-            wrong={tried && wrong[i] ? 'Type whole minutes, 0 to 1440.' : undefined}
-          />
-        ))}
+        {days.map((day, i) => {
+          const text = typed[i] ?? '';
+          return (
+            <TextField
+              key={day}
+              label={day}
+              value={text}
+              onChange={(text) => setTyped(typed.map((each, at) => (at === i ? text : each)))}
+              inputMode="numeric"
+              after="min"
+              className="count"
+              wrong={(tried || text !== String(minutes[i])) && wrong[i] ? 'Type whole minutes, 0 to 1440.' : undefined}
+            />
+          );
+        })}
       </div>
       <p className="pb-2 text-[15px] text-soft">
         <b className="count text-ink">{Number(hours.toFixed(1))}</b> hours per week

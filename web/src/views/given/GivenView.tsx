@@ -6,9 +6,9 @@ import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
-import { useCraftWords } from '../../parts/Craft.tsx';
-import { Problems } from '../../parts/Problems.tsx';
+import { useCraftWords, useProblemText } from '../../parts/Craft.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
+import { TextField } from '../../parts/TextField.tsx';
 import { FinishedPiece } from './FinishedPiece.tsx';
 
 const ways = ['sc-2nd', 'hdc-2nd', 'hdc-3rd', 'hdc-3rd-counted', 'dc-4th', 'dc-3rd', 'dc-3rd-counted'] as const;
@@ -42,18 +42,38 @@ export default function GivenView() {
 /** Multiple, chain and row of a pattern against one another. */
 function AsGiven() {
   const navigate = useNavigate();
-  const [multiple, setMultiple] = useState('multiple of 8 + 4');
-  const [chain, setChain] = useState('37');
-  const [row, setRow] = useState('| 4A 4B | 4A');
+  const [multiple, setMultiple] = useState('');
+  const [chain, setChain] = useState('');
+  const [row, setRow] = useState('');
   const [way, setWay] = useState<string>('sc-2nd');
   const told = useCraftWords();
   const { verdict, words = [], problems } = judge(multiple, chain, row, way);
+  const sentence = useProblemText();
+  const wrongAt = (field: string) => {
+    const problem = problems.find(({ path }) => path === field);
+    return problem && sentence(problem);
+  };
   return (
     <div className="grid gap-x-12 gap-y-6 lg:grid-cols-2">
       <div className="grid content-start gap-4">
-        <Typed id="multiple" label="Stitch multiple, as written" value={multiple} onChange={setMultiple} />
+        <TextField
+          label="Stitch multiple, as written"
+          value={multiple}
+          onChange={setMultiple}
+          className="font-mono text-[17px]"
+          placeholder="multiple of 8 + 4"
+          wrong={wrongAt('multiple')}
+        />
         <div className="grid gap-4 sm:grid-cols-[140px_minmax(0,1fr)]">
-          <Typed id="chain" label="Chains" value={chain} onChange={setChain} />
+          <TextField
+            label="Chains"
+            value={chain}
+            onChange={setChain}
+            className="font-mono text-[17px]"
+            inputMode="numeric"
+            placeholder="37"
+            wrong={wrongAt('chain')}
+          />
           <SelectField label="First stitch goes into" value={way} onChange={setWay}>
             {ways.map((key) => (
               <option key={key} value={key}>
@@ -62,15 +82,22 @@ function AsGiven() {
             ))}
           </SelectField>
         </div>
-        <Typed id="row" label="One row, with the repeat between two bars" value={row} onChange={setRow} />
+        <TextField
+          label="One row, with the repeat between two bars"
+          value={row}
+          onChange={setRow}
+          className="font-mono text-[17px]"
+          placeholder="| 4A 4B | 4A"
+          wrong={wrongAt('row')}
+        />
         <p className="text-[15px] text-soft">
           Write colours as counts: <span className="font-mono">6A 3B 6A</span>, or with the repeat between bars:{' '}
           <span className="font-mono">2A | 4B 4A | 2A</span>. Leave any field empty if you like.
         </p>
       </div>
       <section aria-label="Result" aria-live="polite" className="content-start">
-        <Problems problems={problems} />
         {verdict ? <Verdict verdict={verdict} words={words} /> : null}
+        {problems.length ? <p className="text-[18px]">Mend what is marked, and it is checked again.</p> : null}
         <p className="mt-5 max-w-[58ch] text-[15px] text-soft">
           If it is one of the patterns in the book, start a project with its chain. Otherwise write it in the notation
           shown on each pattern’s page.
@@ -117,7 +144,7 @@ function judge(
   const read = multiple.trim() ? readMultiple(multiple) : undefined;
   const chains = chain.trim() ? Number(chain) : undefined;
   const problems: Problem[] = [];
-  if (read && !read.ok) problems.push(...read.problems);
+  if (read && !read.ok) problems.push(...read.problems.map((problem) => ({ ...problem, path: 'multiple' })));
   if (chains !== undefined && !(Number.isInteger(chains) && chains > 0)) {
     problems.push({ code: 'not-chains', path: 'chain', facts: { text: chain } });
   }
@@ -130,32 +157,5 @@ function judge(
   const checked = checkGiven(given, foundation);
   return checked.ok
     ? { verdict: checked.value, words: givenWords(given, foundation, checked.value), problems: [] }
-    : { problems: checked.problems };
-}
-
-function Typed({
-  id,
-  label,
-  value,
-  onChange,
-}: {
-  id: string;
-  label: string;
-  value: string;
-  onChange: (text: string) => void;
-}) {
-  return (
-    <div>
-      <label htmlFor={id} className="label">
-        {label}
-      </label>
-      <input
-        id={id}
-        className="field font-mono text-[17px]"
-        value={value}
-        autoComplete="off"
-        onChange={(event) => onChange(event.target.value)}
-      />
-    </div>
-  );
+    : { problems: checked.problems.map((problem) => ({ ...problem, path: 'row' })) };
 }

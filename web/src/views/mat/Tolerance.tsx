@@ -1,19 +1,24 @@
-import type { LengthUnit } from '@puntada/core/craft';
-import { lengthReads, type Wish } from '@puntada/core/records';
+import { type LengthUnit, parseLength, unitWord, withUnit } from '@puntada/core/craft';
+import type { Wish } from '@puntada/core/records';
 import { useState } from 'react';
+import { usePreferences } from '../../api/api.ts';
 
 interface Props {
   readonly tolerance: string | undefined;
+  /** In which it was typed, where it has no unit. */
   readonly units: LengthUnit;
   readonly onChange: (part: Partial<Wish>) => void;
 }
 
 /** How far off the wish a size may be; kept once it is a length, or empty. */
-export function Tolerance({ tolerance, units, onChange }: Props) {
-  const [typed, setTyped] = useState(tolerance ?? '');
-  const good = typed.trim() === '' || lengthReads(typed, units);
+export function Tolerance({ tolerance, units: planned, onChange }: Props) {
+  const units = unitWord(usePreferences().told);
+  // With its unit, it stays what it is whatever the units of the plan are.
+  const [typed, setTyped] = useState(tolerance ? withUnit(tolerance, planned) : '');
+  const read = parseLength(typed, units);
+  const good = typed.trim() === '' || (read.ok && read.value >= 0);
   const keep = () => {
-    const next = typed.trim() || undefined;
+    const next = typed.trim() ? withUnit(typed, units) : undefined;
     if (good && next !== tolerance) onChange({ tolerance: next });
   };
   return (

@@ -1,7 +1,7 @@
 import {
   fibreWords,
   findPattern,
-  numberOrText,
+  hookOrText,
   type Policy,
   patternBook,
   policies,
@@ -63,7 +63,7 @@ export default function NewSwatch() {
           ...(pattern?.stitches.includes(stitch) ? { stitch } : {}),
           ...(given.pattern?.key === key && given.pattern.numbers ? { numbers: given.pattern.numbers } : {}),
         },
-        hook: numberOrText(hook),
+        hook: hookOrText(hook),
         policy,
         yarns: own,
       }),
@@ -76,8 +76,10 @@ export default function NewSwatch() {
     [read, terms, hand, manner],
   );
   const plan = useAnswer(ask)?.plan;
-  const hookProblem = read.ok ? undefined : read.problems.find(({ path }) => path === 'hook');
-  const hookWrong = hookProblem && problemText(hookProblem);
+  const wrongAt = (field: string) => {
+    const problem = read.ok ? undefined : read.problems.find(({ path }) => path === field);
+    return problem && problemText(problem);
+  };
   const start = async () => {
     if (!read.ok) return;
     const saved = await add(read.value);
@@ -92,7 +94,13 @@ export default function NewSwatch() {
         className="mx-auto grid w-full max-w-[1180px] gap-x-10 gap-y-6 px-6 pt-6 pb-12 lg:grid-cols-[minmax(0,1fr)_360px]"
       >
         <div className="grid content-start gap-5">
-          <TextField label="Name" value={title} onChange={setTitle} placeholder={`${pattern?.name}, ${hook} mm`} />
+          <TextField
+            label="Name"
+            value={title}
+            onChange={setTitle}
+            placeholder={`${pattern?.name}, ${hook} mm`}
+            wrong={wrongAt('title')}
+          />
           <div className="grid gap-4 sm:grid-cols-[minmax(0,1fr)_120px_130px]">
             <SelectField label="Pattern" value={key} onChange={setKey}>
               {patternBook.map((each) => (
@@ -116,7 +124,7 @@ export default function NewSwatch() {
               onChange={setHook}
               inputMode="decimal"
               className="count text-[18px]"
-              wrong={hookWrong}
+              wrong={wrongAt('hook')}
             />
           </div>
           <SelectField label="Idle yarn" value={policy} onChange={(next) => setPolicy(next as Policy)}>

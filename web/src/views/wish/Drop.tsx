@@ -4,6 +4,7 @@ import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
+import { TextField } from '../../parts/TextField.tsx';
 import type { WishFormValues } from './wishForm.ts';
 
 /** mm, where the width of the strap is not typed as a length. */
@@ -26,10 +27,13 @@ export function Drop() {
   return (
     <div className="flex flex-wrap items-end gap-x-3 gap-y-1">
       <div className="w-[130px]">
-        <label htmlFor="drop" className="label">
-          Drop, {units}
-        </label>
-        <input id="drop" className="field count text-[18px]" value={typed} onChange={(e) => setTyped(e.target.value)} />
+        <TextField
+          label={`Drop, ${units}`}
+          className="count text-[18px]"
+          value={typed}
+          onChange={setTyped}
+          wrong={typed.trim() && !good ? `Type a length such as 30 ${units}.` : undefined}
+        />
       </div>
       <Button disabled={!good} onClick={take}>
         {good ? `Make the strap ${printLength(make, told)} long` : 'Use this length'}

@@ -9,7 +9,7 @@ import { problemsOf, useAddWorkMutation, useChangeWorkMutation, usePreferences, 
 import { useDraftsQuery, useLazyPaceQuery, useSetDueMutation } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
-import { Button } from '../../parts/Button.tsx';
+import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { useProblemText } from '../../parts/Craft.tsx';
 import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
@@ -48,6 +48,23 @@ export default function WishView() {
   }
   const draftId = id ?? query.get('draft') ?? undefined;
   const draft = work?.state === 'begun' ? undefined : drafts?.find((each) => each.id === draftId);
+  // A half-typed wish that has become a project, or was given up: an empty form in its place would make another.
+  if (!id && draftId && drafts && !draft) {
+    return (
+      <>
+        <Head title="Idea" />
+        <main id="main" className="grid max-w-[60ch] gap-4 p-6">
+          <p className="text-[18px]">This draft is not here any more: it became a project, or was deleted.</p>
+          <p className="flex flex-wrap gap-3">
+            <ButtonLink to="/" kind="next">
+              Open the bench
+            </ButtonLink>
+            <ButtonLink to="/wish">Start a new project</ButtonLink>
+          </p>
+        </main>
+      </>
+    );
+  }
   const usual = work ? toForm(work.wish) : newWish(units, query.get('pattern') ?? undefined);
   const typed = draft && readShape(anyVersion(draftRecord), draft.form);
   if (typed && !typed.ok) {
@@ -240,6 +257,9 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
               </Button>
             ) : null}
             <Problems problems={refusal} />
+            {refusal.some(({ code }) => code === 'stale') ? (
+              <Button onClick={() => location.reload()}>Show the latest version</Button>
+            ) : null}
           </div>
         </aside>
       </main>

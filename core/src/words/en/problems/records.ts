@@ -22,10 +22,7 @@ function recordName(format: unknown): string {
 
 /** Records. */
 export const records: Table = {
-  'field-unknown': (f) => [
-    `There is no field “${f.key}” here.`,
-    'Leave it out, or look up its name in docs/plan-format.md.',
-  ],
+  'field-unknown': (f) => [`There is no field “${f.key}” here.`, 'Leave it out, or check how it is spelled.'],
   'field-missing': (f) => [`${upper(fieldName(String(f.field)))} is missing.`, `Add ${fieldName(String(f.field))}.`],
   'field-wrong': fieldWords,
   'not-json': (f) => [`The text is not JSON: ${f.found}.`, 'Check brackets, commas and quotes near that place.'],

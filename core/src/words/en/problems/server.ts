@@ -19,7 +19,7 @@ function inside(f: Facts, told: Tell): string {
 /** The server. */
 export const server: Table = {
   'not-found': (f) => [`There is no such ${f.what} here.`, 'Go back and open it from its list.'],
-  'no-address': () => ['There is nothing at this address.', 'docs/developing.md lists the addresses.'],
+  'no-address': () => ['There is nothing at this address.', 'Go back to the bench and open it from there.'],
   stale: (f) => [
     `This ${f.what} was changed elsewhere in the meantime. Nothing was overwritten.`,
     'Look at the new version, then make your change again.',

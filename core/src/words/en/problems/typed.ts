@@ -29,10 +29,6 @@ export const typed: Table = {
       'If the tape really shows that, save it again.',
     ];
   },
-  'ball-grew': (f) => [
-    `Ball ${f.ball} of ${f.letter} cannot weigh ${f.after} g now: it started at ${f.before} g.`,
-    'Check both weights, or give a new ball its own number.',
-  ],
   'ball-heavier': (f) => [
     `Ball ${f.ball} of ${f.letter} weighed ${f.was} g last time and ${f.after} g now.`,
     'If you ripped back, save it again; if it is another ball, change its number.',
