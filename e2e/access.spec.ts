@@ -143,9 +143,9 @@ test('a whole plan by keyboard alone, from the bench to its finish and its first
   // One tab stop for all items; the arrows choose among them.
   await tabTo(page, page.getByRole('radio', { name: 'Dishcloth' }));
   await page.keyboard.press('End');
-  await expect(page.getByRole('radio', { name: 'Cosy', exact: true })).toBeFocused();
+  await expect(page.getByRole('radio', { name: 'One panel for a bag', exact: true })).toBeFocused();
   await page.keyboard.press('Home');
-  await take(page.getByRole('radio', { name: 'Blanket' }));
+  await take(page.getByRole('radio', { name: 'Blanket', exact: true }));
   await type('Project name', 'Blanket without a mouse');
   await type('Width', '60');
   await type('Height', '80');

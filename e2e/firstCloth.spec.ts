@@ -56,7 +56,7 @@ test('from a wish to two worked rows, and the counter stands where it stood afte
 
 test('three choices reach the mat', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
-  await page.getByRole('radio', { name: 'Bag panel' }).click();
+  await page.getByRole('radio', { name: 'One panel for a bag' }).click();
   await page.getByRole('radio', { name: /Houndstooth/ }).click();
   await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByRole('slider', { name: 'Width' })).toBeVisible();

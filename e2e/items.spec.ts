@@ -138,7 +138,7 @@ test('the book: find a pattern, read what it states, and wish for something in i
 const others = [
   // Both strands are carried throughout: each begins once and is left once.
   { item: 'Dishcloth', finish: 'tails: 4 ends in a piece' },
-  { item: 'Bag panel', finish: 'to weave in' },
+  { item: 'One panel for a bag', finish: 'to weave in' },
   { item: 'Scarf', finish: 'Folded' },
   { item: 'Mat', finish: 'Paper band' },
   { item: 'Strap', finish: 'to weave in' },

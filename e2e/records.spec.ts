@@ -79,7 +79,7 @@ test('which hook: from 16 stitches with 5 mm, 15 ask for 6 mm', async ({ page, s
 test('a blanket is sized for what it lies on, and a pattern as given becomes a wish', async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'Blanket', exact: true }).click();
-  await page.getByRole('radio', { name: 'a cot' }).click();
+  await page.getByRole('radio', { name: 'a baby’s cot' }).click();
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('90');
   await expect(page.getByLabel('Height', { exact: true })).toHaveValue('120');
   await page.goto(`${server.address}/given`);

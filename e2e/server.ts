@@ -105,6 +105,8 @@ export class TestServer {
 }
 
 interface Usual {
+  /** A maker who has never been here; else every part of an idea is open, as it stays once it was opened. */
+  firstUse: boolean;
   /** A server of this test's own, empty, that may be killed. */
   ownServer: TestServer;
   /** A server that runs on from test to test, emptied before each. */
@@ -116,6 +118,16 @@ interface Lasting {
 }
 
 export const test = plain.extend<Usual, Lasting>({
+  firstUse: [false, { option: true }],
+  page: async ({ page, firstUse }, use) => {
+    if (!firstUse) {
+      await page.addInitScript(() => {
+        const parts = ['about', 'size', 'pattern', 'yarns', 'gauge', 'finish'];
+        localStorage.getItem('puntada.idea') ?? localStorage.setItem('puntada.idea', JSON.stringify(parts));
+      });
+    }
+    await use(page);
+  },
   sharedServer: [
     // biome-ignore lint/correctness/noEmptyPattern: the runner reads the names of its fixtures from this pattern
     async ({}, use) => {

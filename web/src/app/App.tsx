@@ -1,6 +1,8 @@
 import { type ComponentType, lazy, Suspense } from 'react';
-import { BrowserRouter, matchPath, Navigate, Route, Routes } from 'react-router';
+import { BrowserRouter, matchPath, Route, Routes } from 'react-router';
+import { Missing } from './Missing.tsx';
 import { Shell } from './Shell.tsx';
+import { WorkGate } from './WorkGate.tsx';
 
 type Load = () => Promise<{ readonly default: ComponentType }>;
 
@@ -48,9 +50,16 @@ export function App() {
           <Route element={<Shell />}>
             {views.map(([path, load]) => {
               const View = drawn.get(load) as ComponentType;
-              return <Route key={path} path={path} element={<View />} />;
+              const view = path.startsWith('/works/') ? (
+                <WorkGate>
+                  <View />
+                </WorkGate>
+              ) : (
+                <View />
+              );
+              return <Route key={path} path={path} element={view} />;
             })}
-            <Route path="*" element={<Navigate to="/" replace />} />
+            <Route path="*" element={<Missing what="There is no page at this address." />} />
           </Route>
         </Routes>
       </BrowserRouter>

@@ -11,7 +11,7 @@ export const Preferences = memo(function Preferences() {
   const { units, terms, hand, fractions, manner } = usePreferences();
   return (
     <Popover.Root>
-      <Popover.Trigger className="inline-flex min-h-11 items-center gap-2 rounded-md border border-transparent px-2 text-[15px] text-soft hover:border-edge hover:text-ink">
+      <Popover.Trigger className="inline-flex min-h-11 min-w-11 items-center justify-center gap-2 rounded-md border border-transparent px-2 text-[15px] text-soft hover:border-edge hover:text-ink">
         <SlidersHorizontal aria-hidden className="size-4" />
         <span className="max-sm:sr-only">
           {units} · {terms} · {hand} hand
@@ -21,6 +21,7 @@ export const Preferences = memo(function Preferences() {
         <Popover.Content
           align="end"
           sideOffset={6}
+          aria-label="How you read: units, stitch names, hand"
           className="z-20 grid gap-3 rounded-md border border-ink bg-paper p-4 shadow-[0_6px_18px_rgb(43_27_48/0.16)]"
         >
           <Row label="Units">

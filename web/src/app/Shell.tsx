@@ -1,8 +1,24 @@
 import { Link, Outlet } from 'react-router';
 import { usePreferencesQuery } from '../api/api.ts';
+import { Announcer } from './Announcer.tsx';
 import { Delivery } from './Delivery.tsx';
 import { Preferences } from './Preferences.tsx';
+import { Title } from './Title.tsx';
 import { UndoBand } from './UndoBand.tsx';
+
+/** The way home, in a word where there is room for it. */
+export function HomeLink() {
+  return (
+    <Link
+      to="/"
+      aria-label="Bench: all projects"
+      className="flex min-h-11 min-w-11 shrink-0 items-center gap-2 rounded-md text-[15px] no-underline hover:underline"
+    >
+      <Mark />
+      <span className="max-sm:sr-only">Bench</span>
+    </Link>
+  );
+}
 
 /** The mark: three stitches of a running seam under a hook's bend. */
 function Mark() {
@@ -20,6 +36,7 @@ export function Shell() {
       </a>
       <Delivery />
       <UndoBand />
+      <Announcer />
       {isLoading ? <p className="p-6 text-soft">Opening…</p> : <Outlet />}
     </div>
   );
@@ -28,24 +45,23 @@ export function Shell() {
 /** The head of a view. */
 export function Head({
   title,
+  page,
   under,
   children,
 }: {
   title: string;
+  /** What the page is of, where its heading does not say it. */
+  page?: string | undefined;
   under?: string | undefined;
   children?: React.ReactNode;
 }) {
   return (
     <header className="border-b border-rule bg-paper">
-      <div className="mx-auto flex max-w-[1440px] flex-wrap items-center gap-x-5 gap-y-2 px-6 py-3">
-        <Link to="/" aria-label="Bench: all projects" className="rounded-md">
-          <Mark />
-        </Link>
+      <div className="mx-auto flex max-w-[1440px] flex-wrap items-center gap-x-5 gap-y-2 px-6 py-3 max-sm:gap-x-3">
+        <HomeLink />
         <div className="min-w-0 flex-1">
-          <h1 className="truncate text-[24px]" title={title}>
-            {title}
-          </h1>
-          {under ? <p className="truncate text-[15px] text-soft">{under}</p> : null}
+          <Title page={page}>{title}</Title>
+          {under ? <p className="text-[15px] leading-tight text-soft">{under}</p> : null}
         </div>
         <div className="order-last flex flex-wrap items-center gap-x-5 gap-y-2 max-lg:basis-full lg:order-none">
           {children}

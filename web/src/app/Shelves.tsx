@@ -15,7 +15,7 @@ const shelves = [
 export function Shelves() {
   return (
     <nav aria-label="Main pages" className="border-b border-rule bg-paper">
-      <ul className="mx-auto flex max-w-[1440px] gap-x-1 overflow-x-auto px-4">
+      <ul className="mx-auto flex max-w-[1440px] gap-x-1 overflow-x-auto px-4 max-lg:mask-r-from-90%">
         {shelves.map(([to, words]) => (
           <li key={to}>
             <NavLink

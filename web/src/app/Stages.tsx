@@ -17,8 +17,8 @@ const words: Readonly<Record<Stage, string>> = {
 export const Stages = memo(function Stages({ work, here }: { work: Work; here: Stage }) {
   const settled = work.state === 'wished' ? 1 : 5;
   return (
-    <nav aria-label="Stages of this project">
-      <ol className="flex">
+    <nav aria-label="Stages of this project" className="max-sm:basis-full">
+      <ol className="flex max-[360px]:-mx-4">
         {stages.map((stage, i) => {
           const current = stage === here;
           const sewn = i < settled;
@@ -37,9 +37,10 @@ export const Stages = memo(function Stages({ work, here }: { work: Work; here: S
               <span className={current ? 'font-semibold text-ink' : 'text-soft'}>{words[stage]}</span>
             </>
           );
-          const look = 'flex min-h-11 w-[54px] sm:w-[64px] flex-col items-center text-[14px] no-underline';
+          const look =
+            'flex min-h-11 w-full min-w-11 flex-col items-center text-[14px] no-underline max-[360px]:text-[12px]';
           return (
-            <li key={stage}>
+            <li key={stage} className="min-w-0 flex-1 sm:w-[64px] sm:flex-none">
               {open ? (
                 <NavLink to={`/works/${work.id}/${stage}`} className={`${look} rounded-md hover:bg-sheet`}>
                   {inside}

@@ -4,7 +4,7 @@ import { Link } from 'react-router';
 type Kind = 'next' | 'plain' | 'quiet';
 
 const looks: Readonly<Record<Kind, string>> = {
-  next: 'bg-madder text-white hover:bg-madder-deep border border-madder disabled:bg-edge disabled:border-edge',
+  next: 'next-act bg-madder text-white hover:bg-madder-deep border border-madder disabled:bg-edge disabled:border-edge',
   plain: 'bg-paper text-ink border border-ink hover:bg-sheet disabled:border-edge disabled:text-soft',
   quiet: 'bg-transparent text-ink border border-transparent underline underline-offset-4 hover:bg-sheet',
 };

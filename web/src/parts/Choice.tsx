@@ -15,7 +15,7 @@ interface Props<T extends string> {
   readonly small?: boolean;
 }
 
-/** One of a few: all of them in sight, the chosen one told by ink and a heavier edge. */
+/** One of a few: all of them in sight, the chosen one told by ink, weight and a line under it. */
 export function Choice<T extends string>({ label, value, options, onChange, small = false }: Props<T>) {
   return (
     <ToggleGroup.Root
@@ -30,7 +30,7 @@ export function Choice<T extends string>({ label, value, options, onChange, smal
         <ToggleGroup.Item
           key={option.value}
           value={option.value}
-          className={`-mt-px -ml-px min-h-11 border border-edge bg-white px-3 first:rounded-l-md last:rounded-r-md hover:bg-sheet data-[state=on]:relative data-[state=on]:border-ink data-[state=on]:bg-ink data-[state=on]:font-semibold data-[state=on]:text-paper ${small ? 'text-[14px]' : 'text-[16px]'}`}
+          className={`-mt-px -ml-px min-h-11 min-w-11 border border-edge bg-paper px-3 first:rounded-l-md last:rounded-r-md hover:bg-sheet data-[state=on]:relative data-[state=on]:border-ink data-[state=on]:font-semibold data-[state=on]:shadow-[inset_0_-4px_0_var(--color-ink)] ${small ? 'text-[14px]' : 'text-[16px]'}`}
         >
           {option.words}
         </ToggleGroup.Item>

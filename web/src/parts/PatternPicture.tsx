@@ -32,5 +32,7 @@ export function PatternPicture({ pattern, numbers = none, stitch, shades, side =
       current = false;
     };
   }, [key]);
-  return <canvas ref={canvas} aria-hidden className="shrink-0 rounded-sm" style={{ width: side, height: side }} />;
+  return (
+    <canvas ref={canvas} aria-hidden className="aspect-square max-w-full shrink-0 rounded-sm" style={{ width: side }} />
+  );
 }

@@ -52,7 +52,7 @@ function IconButton({
       title={label}
       disabled={!onClick}
       onClick={onClick}
-      className="-ml-px flex size-11 items-center justify-center border border-edge bg-white first:rounded-l-md last:rounded-r-md enabled:hover:bg-sheet disabled:text-edge"
+      className="-ml-px flex size-11 items-center justify-center border border-edge bg-field first:rounded-l-md last:rounded-r-md enabled:hover:bg-sheet disabled:text-edge"
     >
       {children}
     </button>

@@ -26,7 +26,7 @@ export function Unread({ kind, work }: Props) {
             <li key={id} className="flex items-start gap-3 border-b border-rule py-3">
               <FileWarning aria-hidden className="mt-1 size-5 shrink-0 text-brick" />
               <div className="min-w-0">
-                <h3 className="truncate text-[18px]">{title}</h3>
+                <h3 className="text-[18px]">{title}</h3>
                 <p className="text-[15px] text-brick">
                   {message} <span className="text-ink">{hint}</span>
                 </p>

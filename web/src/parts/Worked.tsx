@@ -17,7 +17,7 @@ export function Worked({ working, children, className = '' }: Props) {
       <Popover.Trigger
         title="See how this comes about"
         data-working={working.of}
-        className={`underline decoration-edge decoration-dotted decoration-2 underline-offset-4 hover:decoration-ink ${className}`}
+        className={`min-h-6 min-w-6 underline decoration-edge decoration-dotted decoration-2 underline-offset-4 hover:decoration-ink max-sm:min-h-11 max-sm:min-w-11 ${className}`}
       >
         {children}
       </Popover.Trigger>

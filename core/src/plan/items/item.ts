@@ -46,6 +46,9 @@ export interface ItemKind {
   refuses?(wish: Wish): readonly Problem[];
   /** The rest of the wish, as far as it is not what every wish has. */
   readonly wish: Partial<
-    Pick<WishInput, 'edges' | 'ending' | 'policy' | 'pieces' | 'border' | 'finish' | 'across' | 'closing'>
+    Pick<
+      WishInput,
+      'edges' | 'ending' | 'policy' | 'pieces' | 'border' | 'finish' | 'across' | 'closing' | 'smallChildren'
+    >
   >;
 }

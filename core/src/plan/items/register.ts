@@ -1,3 +1,4 @@
+import { babyBlanket } from './babyBlanket.ts';
 import { bag } from './bag.ts';
 import { bagPanel } from './bagPanel.ts';
 import { basket } from './basket.ts';
@@ -15,16 +16,17 @@ import { strap } from './strap.ts';
 const register: ItemKind[] = [
   dishcloth,
   blanket,
-  bagPanel,
+  babyBlanket,
   bag,
   scarf,
-  mat,
-  roundMat,
   potholder,
   cushionCover,
-  strap,
+  mat,
+  roundMat,
   basket,
   cosy,
+  strap,
+  bagPanel,
 ];
 
 /** Every item, in the order in which it is offered. docs/craft.md, “Borders, seams, straps”. */

@@ -1,6 +1,9 @@
 import { upper } from './lists.ts';
 
-/** The name of an item, as a choice shows it: `Bag panel`. */
+/** Names that say more than the word by itself. */
+const names: Readonly<Record<string, string>> = { 'bag panel': 'One panel for a bag' };
+
+/** The name of an item, as a choice shows it: `Cushion cover`. */
 export function itemName(item: string): string {
-  return upper(item);
+  return names[item] ?? upper(item);
 }

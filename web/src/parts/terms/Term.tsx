@@ -6,15 +6,17 @@ import { usePreferences } from '../../api/api.ts';
 import { Craft } from '../Craft.tsx';
 import { TermDrawing } from './TermDrawing.tsx';
 
-/** A term of the craft with its meaning one tap away, where it stands. @param name as in the list of words */
-export function Term({ name, children }: { name: string; children?: ReactNode }) {
+/** A term of the craft with its meaning one tap away, where it stands. @param name as in the list of words @param inline one of the words of a sentence */
+export function Term({ name, children, inline = false }: { name: string; children?: ReactNode; inline?: boolean }) {
   const { terms: own } = usePreferences();
   const found = glossary.find((each) => each.term === name);
   if (!found) return children ?? name;
   const called = own === 'UK' ? (found.uk ?? name) : name;
   return (
     <Popover.Root>
-      <Popover.Trigger className="cursor-help underline decoration-edge decoration-dotted decoration-2 underline-offset-4 hover:decoration-ink">
+      <Popover.Trigger
+        className={`min-h-6 min-w-6 cursor-help text-left underline decoration-edge decoration-dotted decoration-2 underline-offset-4 hover:decoration-ink ${inline ? '' : 'max-sm:min-h-11 max-sm:min-w-11'}`}
+      >
         {children ?? called}
       </Popover.Trigger>
       <Popover.Portal>
@@ -33,7 +35,7 @@ export function Term({ name, children }: { name: string; children?: ReactNode })
           </p>
           <Link
             to={`/words#${name.replaceAll(' ', '-')}`}
-            className="mt-2 inline-block text-[15px] underline underline-offset-4"
+            className="mt-2 inline-flex min-h-11 items-center text-[15px] underline underline-offset-4"
           >
             Whole glossary
           </Link>

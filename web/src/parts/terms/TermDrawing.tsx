@@ -146,7 +146,7 @@ export function TermDrawing({ term }: { term: string }) {
   const drawing = drawings[term];
   if (!drawing) return null;
   return (
-    <svg aria-hidden viewBox="0 0 96 48" width={96} height={48} className="shrink-0 rounded-sm bg-white">
+    <svg aria-hidden viewBox="0 0 96 48" width={96} height={48} className="shrink-0 rounded-sm bg-field">
       {drawing}
     </svg>
   );

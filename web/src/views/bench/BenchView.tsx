@@ -13,6 +13,7 @@ import { Unread } from '../../parts/Unread.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useGrowing } from '../../parts/useGrowing.ts';
 import { BinList } from './BinList.tsx';
+import { FirstUse } from './FirstUse.tsx';
 import { WorkRow } from './WorkRow.tsx';
 
 /** Every work on the go as a strip of its own cloth, and where to start another. */
@@ -30,11 +31,22 @@ export default function BenchView() {
   const half = drafts?.filter((draft) => !works?.some((work) => work.id === draft.id)) ?? [];
   return (
     <>
-      <Head title="Bench" under={works ? count(begun.length, wished.length, finished.length) : '\u00a0'}>
-        <ButtonLink to="/wish" kind={begun.length ? 'plain' : 'next'}>
-          <Plus aria-hidden className="size-5" />
-          New project
-        </ButtonLink>
+      <Head
+        title="Bench"
+        under={
+          works
+            ? works.length === 0
+              ? 'Your projects will stand here'
+              : count(begun.length, wished.length, finished.length)
+            : '\u00a0'
+        }
+      >
+        {works?.length ? (
+          <ButtonLink to="/wish" kind={begun.length ? 'plain' : 'next'}>
+            <Plus aria-hidden className="size-5" />
+            New project
+          </ButtonLink>
+        ) : null}
       </Head>
       <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pb-12">
@@ -56,11 +68,7 @@ export default function BenchView() {
         <Group title="Planned" works={firstOf(wished, drawn - begun.length)} first={begun.length === 0} />
         <Group title="Finished" works={firstOf(finished, drawn - begun.length - wished.length)} first={false} />
         {works && drawn >= here.length ? <Unread kind="works" /> : null}
-        {works && works.length === 0 ? (
-          <p className="max-w-[44ch] py-10 text-[18px]">
-            Nothing here yet. Start a new project: choose what to make, roughly how big, the pattern and the colours.
-          </p>
-        ) : null}
+        {works && works.length === 0 && !half.length ? <FirstUse /> : null}
         {away.length ? (
           <div className="mt-6">
             <Button kind="quiet" aria-expanded={awayShown} onClick={() => setAwayShown(!awayShown)} className="-ml-4">
@@ -109,7 +117,7 @@ function HalfDone({ drafts }: { drafts: readonly DraftWish[] }) {
       <ul>
         {drafts.map((draft) => (
           <li key={draft.id} className="flex items-center justify-between gap-4 border-b border-rule py-3">
-            <h3 className="min-w-0 truncate text-[20px]">
+            <h3 className="min-w-0 text-[20px]">
               <Link to={`/wish?draft=${draft.id}`} className="no-underline hover:underline">
                 {draft.title || 'Untitled project'}
               </Link>

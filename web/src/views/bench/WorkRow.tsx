@@ -25,7 +25,7 @@ function CopyWish({ wish }: { wish: Wish }) {
       onClick={copy}
       aria-label={`Make another: ${wish.title}`}
       disabled={adding.isLoading}
-      className="min-h-11 text-[15px] text-soft underline underline-offset-4 hover:text-ink"
+      className="min-h-11 min-w-11 text-left text-[15px] text-soft underline underline-offset-4 hover:text-ink"
     >
       Make another
     </button>
@@ -42,7 +42,7 @@ function PutAway({ work: { id, revision, archived, wish } }: { work: WorkSummary
       onClick={() => void archive({ id, revision, archived: !archived })}
       aria-label={`${words}: ${wish.title}`}
       disabled={archiving.isLoading}
-      className="min-h-11 text-[15px] text-soft underline underline-offset-4 hover:text-ink"
+      className="min-h-11 min-w-11 text-left text-[15px] text-soft underline underline-offset-4 hover:text-ink"
     >
       {words}
     </button>
@@ -64,7 +64,7 @@ function Bin({ work: { id, revision, wish } }: { work: WorkSummary }) {
       onClick={remove}
       aria-label={`Delete: ${wish.title}`}
       disabled={binning.isLoading}
-      className="min-h-11 text-[15px] text-soft underline underline-offset-4 hover:text-ink"
+      className="min-h-11 min-w-11 text-left text-[15px] text-soft underline underline-offset-4 hover:text-ink"
     >
       Delete
     </button>
@@ -83,23 +83,21 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
   const action =
     state === 'wished' ? 'Choose a size' : left === 0 ? 'Look at the plan' : `Go on at ${word} ${progress.rows + 1}`;
   return (
-    <li className="[contain-intrinsic-block-size:auto_150px] [content-visibility:auto] grid grid-cols-[minmax(0,1fr)_auto] items-center gap-x-6 gap-y-3 border-b border-rule py-4 lg:grid-cols-[300px_minmax(0,1fr)_176px]">
+    <li className="[contain-intrinsic-block-size:auto_150px] [content-visibility:auto] grid grid-cols-[minmax(0,1fr)] items-center gap-x-6 gap-y-3 border-b border-rule py-4 sm:grid-cols-[minmax(0,1fr)_auto] lg:grid-cols-[300px_minmax(0,1fr)_176px]">
       <div className="min-w-0">
-        <h3 className="line-clamp-2 text-[20px]">
+        <h3 className={wish.title.length > 44 ? 'text-[17px]' : 'text-[20px]'}>
           <Link to={`/works/${summary.id}/${place}`} className="no-underline hover:underline">
             {wish.title}
           </Link>
         </h3>
-        <p className="mt-1 truncate text-[15px] text-soft" title={strip?.next}>
-          {strip?.next ?? '…'}
-        </p>
+        <p className="mt-1 text-[15px] leading-snug text-soft">{strip?.next ?? '…'}</p>
         <p className="flex flex-wrap gap-x-5">
           <CopyWish wish={wish} />
           {state === 'wished' ? null : (
             <Link
               to={`/works/${summary.id}/log`}
               aria-label={`Log: ${wish.title}`}
-              className="inline-flex min-h-11 items-center text-[15px] text-soft underline underline-offset-4 hover:text-ink"
+              className="inline-flex min-h-11 min-w-11 items-center text-[15px] text-soft underline underline-offset-4 hover:text-ink"
             >
               Log
             </Link>
@@ -117,14 +115,14 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
         </p>
         {summary.notice ? <p className="text-[14px] text-verdigris">{summary.notice}</p> : null}
       </div>
-      <div className="order-last col-span-2 min-w-0 lg:order-none lg:col-span-1">
+      <div className="min-w-0 sm:order-last sm:col-span-2 lg:order-none lg:col-span-1">
         <WorkStrip
           strip={strip}
           onWidth={setWidth}
           label={`${wish.title}: ${progress.rows} of ${strip?.courses ?? size?.rows ?? 'some'} ${word}s worked`}
         />
       </div>
-      <div className="flex flex-col items-end gap-1.5">
+      <div className="flex flex-col gap-1.5 sm:items-end">
         {size && left !== undefined ? (
           <p className="text-[15px] text-soft">
             <span className="count text-[22px] text-ink">{left}</span> {word}

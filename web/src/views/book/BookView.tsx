@@ -4,8 +4,10 @@ import { type BookEntry, bookEntry, techniqueWords } from '@puntada/core/words';
 import { useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
+import { Missing } from '../../app/Missing.tsx';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
+import { ButtonLink } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
@@ -85,9 +87,20 @@ export default function BookView() {
     .sort((a, b) => compare(order, facts, a.entry, b.entry));
   const drawn = useGrowing(shown.length, 8);
   const open = entries.find(({ pattern }) => pattern.key === key);
+  if (key && !open) {
+    return (
+      <Missing what="There is no such pattern in the book.">
+        <ButtonLink to="/book">Open the pattern book</ButtonLink>
+      </Missing>
+    );
+  }
   return (
     <>
-      <Head title="Pattern book" under={`${patternBook.length} stitch patterns in ${techniques.length} techniques`} />
+      <Head
+        title="Pattern book"
+        page={open && `${open.entry.name}, Pattern book`}
+        under={`${patternBook.length} stitch patterns in ${techniques.length} techniques`}
+      />
       <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-4 pb-10">
         {open ? <PatternPage {...open} shades={shadesOf(open.pattern)} facts={facts.get(open.pattern.key)} /> : null}

@@ -15,11 +15,14 @@ import {
 } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
+import { announce, toFirstField } from '../../parts/announce.ts';
 import { Button } from '../../parts/Button.tsx';
 import { download } from '../../parts/download.ts';
+import { Empty } from '../../parts/Empty.tsx';
 import { FileField } from '../../parts/FileField.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { Unread } from '../../parts/Unread.tsx';
+import { offerUndo } from '../../parts/undoOffer.ts';
 import { useArrived } from '../../parts/useArrived.ts';
 import { yarnStyle } from '../../parts/YarnChip.tsx';
 import { YarnForm } from './YarnForm.tsx';
@@ -42,6 +45,9 @@ export default function DrawerView() {
     if (!saved.data) return;
     setOpen(undefined);
     setFresh(fresh + 1);
+    announce(open ? `${yarn.name}: changes saved.` : `${yarn.name} is in the drawer.`);
+    // The form is made anew for the next yarn.
+    requestAnimationFrame(() => toFirstField(document.querySelector('aside form *')));
   };
   return (
     <>
@@ -58,9 +64,10 @@ export default function DrawerView() {
           {isLoading ? <p className="text-soft">Opening the drawer…</p> : null}
           <Unread kind="yarns" />
           {yarns && !yarns.length ? (
-            <p className="max-w-[46ch] text-[18px]">
-              Your drawer is empty. Add the yarn you have, with or without a label, or import a table (CSV).
-            </p>
+            <Empty>
+              Your yarn will lie here, with what is left of each. Type what stands on a label, here beside, or import a
+              table (CSV).
+            </Empty>
           ) : null}
           <ul>
             {yarns?.map((stored) => (
@@ -72,7 +79,12 @@ export default function DrawerView() {
                 onBalls={(balls) =>
                   void change({ id: stored.id, revision: stored.revision, yarn: { ...stored.yarn, balls } })
                 }
-                onRemove={() => void remove(stored.id)}
+                onRemove={async () => {
+                  const answer = await remove(stored.id);
+                  if (answer.error) return;
+                  const { yarn } = stored;
+                  offerUndo({ did: `${yarn.name} is deleted.`, undo: () => add(yarn) });
+                }}
               />
             ))}
           </ul>
@@ -188,7 +200,7 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
           </p>
         ))}
         <p className="mt-1 flex flex-wrap gap-x-4 text-[15px]">
-          <button type="button" onClick={onOpen} className="min-h-8 underline underline-offset-4">
+          <button type="button" onClick={onOpen} className="min-h-11 min-w-11 text-left underline underline-offset-4">
             Edit
             <span className="sr-only">
               {' '}
@@ -197,10 +209,18 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
           </button>
           {sure ? (
             <>
-              <button type="button" onClick={onRemove} className="min-h-8 text-brick underline underline-offset-4">
+              <button
+                type="button"
+                onClick={onRemove}
+                className="min-h-11 min-w-11 text-left text-brick underline underline-offset-4"
+              >
                 Yes, delete it
               </button>
-              <button type="button" onClick={() => setSure(false)} className="min-h-8 underline underline-offset-4">
+              <button
+                type="button"
+                onClick={() => setSure(false)}
+                className="min-h-11 min-w-11 text-left underline underline-offset-4"
+              >
                 Keep it
               </button>
             </>
@@ -208,7 +228,7 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
             <button
               type="button"
               onClick={() => setSure(true)}
-              className="min-h-8 text-soft underline underline-offset-4 hover:text-ink"
+              className="min-h-11 min-w-11 text-left text-soft underline underline-offset-4 hover:text-ink"
             >
               Delete
               <span className="sr-only">
@@ -279,7 +299,7 @@ function Step({
     <button
       type="button"
       aria-label={label}
-      className="size-11 rounded-md border border-edge bg-white text-[20px] hover:bg-sheet disabled:text-edge"
+      className="size-11 rounded-md border border-edge bg-field text-[20px] hover:bg-sheet disabled:text-edge"
       {...rest}
     >
       {children}

@@ -19,6 +19,7 @@ import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { dates } from '../../parts/dates.ts';
+import { Empty } from '../../parts/Empty.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
@@ -42,12 +43,12 @@ export default function EveningsView() {
       <Shelves />
       <main
         id="main"
-        className="mx-auto grid w-full max-w-[1360px] gap-x-12 gap-y-9 px-6 pt-5 pb-12 lg:grid-cols-[minmax(0,1fr)_300px]"
+        className="mx-auto grid w-full max-w-[1360px] grid-cols-[minmax(0,1fr)] gap-x-12 gap-y-9 px-6 pt-5 pb-12 lg:grid-cols-[minmax(0,1fr)_300px]"
       >
         {error ? <Problems problems={problemsOf(error)} /> : null}
         {schedule ? (
           <>
-            <div className="grid min-w-0 content-start gap-9">
+            <div className="grid min-w-0 grid-cols-[minmax(0,1fr)] content-start gap-9">
               <ThisEvening works={schedule.works} week={schedule.minutes} />
               <Works works={schedule.works} week={schedule.minutes} />
             </div>
@@ -108,9 +109,11 @@ function ThisEvening({ works, week }: { works: Schedule['works']; week: Week }) 
           ))}
         </ul>
       ) : (
-        <p className="py-3 text-[17px] text-soft">
-          {works.length ? 'No time set aside for today. Enjoy the rest.' : 'No projects are waiting.'}
-        </p>
+        <Empty acts={works.length ? null : <ButtonLink to="/wish">New project</ButtonLink>}>
+          {works.length
+            ? 'No time set aside for today. Enjoy the rest.'
+            : 'What to make on each evening will stand here, and when it will be finished. No project is waiting now.'}
+        </Empty>
       )}
       {sittings.length ? (
         <p className="pt-2 text-[15px] text-soft">

@@ -8,7 +8,7 @@ const height = 34;
 /** The days along the rule, over all bars. */
 export function RuleOfDays({ scale }: { scale: ScaleTime<number, number> }) {
   return (
-    <div aria-hidden className="relative h-6 text-[13px] text-soft md:mr-[194px]">
+    <div aria-hidden className="relative h-6 overflow-x-clip text-[13px] text-soft md:mr-[194px]">
       {scale.ticks(5).map((tick) => (
         <span
           key={tick.getTime()}

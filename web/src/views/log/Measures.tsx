@@ -3,9 +3,10 @@ import { prepareCloth } from '@puntada/core/plan';
 import type { Measuring } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
 import { clothAsWorked, driftOf, impossibleIn, isDrifting, type Planned, unlikelyMeasure } from '@puntada/core/work';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { problemsOf, usePreferences } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
+import { announce, toFirstField } from '../../parts/announce.ts';
 import { Button } from '../../parts/Button.tsx';
 import { useProblemWords } from '../../parts/Craft.tsx';
 import { Problems } from '../../parts/Problems.tsx';
@@ -21,6 +22,7 @@ const shown = 4;
 export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | 'cloth'>) {
   const [add, adding] = useAddEntryMutation();
   const [all, setAll] = useState(false);
+  const place = useRef<HTMLFormElement>(null);
   const { units } = work.wish;
   const planned = useMemo(() => {
     const prepared = prepareCloth(work.wish, cloth);
@@ -38,7 +40,10 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
     });
     if (!entry) return;
     const answer = await add({ id: work.id, entry });
-    if (!answer.error) form.clear();
+    if (answer.error) return;
+    form.clear();
+    announce('Measurement saved.');
+    toFirstField(place.current);
   };
   return (
     <section aria-label="Measured">
@@ -61,6 +66,7 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
         </button>
       ) : null}
       <form
+        ref={place}
         aria-label="Measure it now"
         noValidate
         className="mt-3 flex flex-wrap items-start gap-3"

@@ -1,8 +1,9 @@
 import type { LogEntry } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
+import { announce, toFirstField } from '../../parts/announce.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
@@ -16,6 +17,7 @@ type Note = Extract<LogEntry, { kind: 'note' }>;
 export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
   const [add, adding] = useAddEntryMutation();
   const [text, setText] = useState('');
+  const form = useRef<HTMLFormElement>(null);
   const notes = log.entries.filter((entry): entry is Note => entry.kind === 'note').toReversed();
   const keep = async () => {
     if (!text.trim()) return;
@@ -28,7 +30,10 @@ export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
       text: text.trim(),
     };
     const answer = await add({ id: work.id, entry });
-    if (!answer.error) setText('');
+    if (answer.error) return;
+    setText('');
+    announce('Note saved.');
+    toFirstField(form.current);
   };
   return (
     <section aria-label="Notes">
@@ -41,6 +46,7 @@ export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
         ))}
       </ul>
       <form
+        ref={form}
         aria-label="Add a note"
         className="mt-3 flex items-end gap-3"
         onSubmit={(event) => {
@@ -51,7 +57,7 @@ export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
         <div className="min-w-0 flex-1">
           <TextField label={`Note at row ${work.progress.rows}`} value={text} onChange={setText} maxLength={400} />
         </div>
-        <Button type="submit" disabled={adding.isLoading || !text.trim()}>
+        <Button type="submit" disabled={adding.isLoading}>
           Save
         </Button>
       </form>

@@ -3,6 +3,7 @@ import { entryLabel } from '@puntada/core/records';
 import { useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
+import { announce } from '../../parts/announce.ts';
 import { FileField } from '../../parts/FileField.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
@@ -26,10 +27,11 @@ export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
       setUnread(`${file.name} could not be opened as a picture. Choose a JPEG or PNG file; nothing was changed.`);
       return;
     }
-    await add({
+    const answer = await add({
       id: work.id,
       entry: { ...entryLabel, kind: 'photo', id: crypto.randomUUID(), at: Date.now(), row: rows, image },
     });
+    if (!answer.error) announce(`Photo at row ${rows} saved.`);
   };
   return (
     <section aria-label="Photos">

@@ -11,10 +11,11 @@ import {
   narrowing,
   unlikelyWeight,
 } from '@puntada/core/work';
-import { useMemo, useState } from 'react';
+import { useMemo, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, usePreferences } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
+import { announce, toFirstField } from '../../parts/announce.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
@@ -209,6 +210,7 @@ function OneWeighing({ weighing, log, workId }: { weighing: Weighing; log: WorkL
 function Weigh({ work, log }: { work: Work; log: WorkLog }) {
   const [add, adding] = useAddEntryMutation();
   const scale = useScale();
+  const place = useRef<HTMLFormElement>(null);
   const doubts = useDoubts(log);
   const [letter, setLetter] = useState(work.wish.yarns[0]?.letter ?? 'A');
   const [ball, setBall] = useState('1');
@@ -250,10 +252,13 @@ function Weigh({ work, log }: { work: Work; log: WorkLog }) {
     if (answer.error) return;
     doubts.clear();
     setAfter('');
+    announce(`Weighing of ball ${ball} of ${letter} saved.`);
+    toFirstField(place.current);
     setTried(false);
   };
   return (
     <form
+      ref={place}
       aria-label="Weigh a ball"
       noValidate
       className="mt-3 grid gap-3"

@@ -34,10 +34,11 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
   const hasBalls = [...figures.values()].some((each) => each.yarn.some((need) => need.balls));
   const typical = choices.some((choice) => choice.width.width.source === 'typical');
   const yarnUnit = units === 'cm' ? 'm' : 'yd';
+  const sizeWord = `${round ? 'Across' : 'Finished'}, ${unitWord(units)}`;
   const heads = [
     ...(chains ? ['Chains'] : []),
     rowsWord,
-    `${round ? 'Across' : 'Finished'}, ${unitWord(units)}`,
+    sizeWord,
     // A range less a wish is a range again: in the ticket there is room for it, here there is not.
     ...(typical ? [] : ['Difference']),
     ...letters.map((letter) => `${letter}, ${yarnUnit}`),
@@ -47,7 +48,7 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
   ];
   return (
     <div className="overflow-x-auto">
-      <table className="w-full border-collapse text-[15px]">
+      <table className="folds w-full border-collapse text-[15px]">
         <caption className="sr-only">Sizes close to what you asked</caption>
         <thead>
           <tr className="text-[14px] text-soft">
@@ -88,11 +89,11 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
                       .join('; ')}
                   </button>
                 </th>
-                {chains ? <Cell>{width.chains}</Cell> : null}
-                <Cell>{height.rows}</Cell>
-                <Cell>{finishedFigure(width.width, height.height, units, round).bare}</Cell>
+                {chains ? <Cell head="Chains">{width.chains}</Cell> : null}
+                <Cell head={rowsWord}>{height.rows}</Cell>
+                <Cell head={sizeWord}>{finishedFigure(width.width, height.height, units, round).bare}</Cell>
                 {typical ? null : (
-                  <Cell>
+                  <Cell head="Difference">
                     {sides.length ? (
                       <span className="pr-1 text-ochre">
                         <span aria-hidden>△</span>
@@ -105,13 +106,19 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
                 )}
                 {letters.map((letter, i) => {
                   const need = own?.yarn[i];
-                  return <Cell key={letter}>{need ? metresFigure(need.metres, units).bare : '…'}</Cell>;
+                  return (
+                    <Cell key={letter} head={`${letter}, ${yarnUnit}`}>
+                      {need ? metresFigure(need.metres, units).bare : '…'}
+                    </Cell>
+                  );
                 })}
                 {hasBalls ? (
-                  <Cell>{own?.yarn.map((need) => (need.balls ? ballsCount(need.balls) : '–')).join(' + ')}</Cell>
+                  <Cell head="Balls">
+                    {own?.yarn.map((need) => (need.balls ? ballsCount(need.balls) : '–')).join(' + ')}
+                  </Cell>
                 ) : null}
-                <Cell>{own ? own.ends : '…'}</Cell>
-                <Cell>{own ? hoursOf(own.time) : '…'}</Cell>
+                <Cell head="Ends">{own ? own.ends : '…'}</Cell>
+                <Cell head="Hours">{own ? hoursOf(own.time) : '…'}</Cell>
               </tr>
             );
           })}
@@ -121,6 +128,10 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
   );
 }
 
-function Cell({ children }: { children: React.ReactNode }) {
-  return <td className="count px-2 text-right text-[14px] font-medium whitespace-nowrap">{children}</td>;
+function Cell({ head, children }: { head: string; children: React.ReactNode }) {
+  return (
+    <td data-head={head} className="count px-2 text-right text-[14px] font-medium whitespace-nowrap">
+      {children}
+    </td>
+  );
 }

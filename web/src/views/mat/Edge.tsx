@@ -40,7 +40,7 @@ export function Edge({ label, text, orientation, index, count, x, y, onDrag }: E
       }}
     >
       <span
-        className={`rounded-full border border-mat bg-white shadow-[0_1px_4px_rgb(0_0_0/0.5)] ${across ? 'h-14 w-[7px]' : 'h-[7px] w-14'}`}
+        className={`rounded-full border border-mat bg-field shadow-[0_1px_4px_rgb(0_0_0/0.5)] ${across ? 'h-14 w-[7px]' : 'h-[7px] w-14'}`}
       />
     </div>
   );

@@ -62,6 +62,19 @@ export function Mat(props: Props) {
   const step = (event: KeyboardEvent) => {
     const across = { ArrowLeft: -1, ArrowRight: 1 }[event.key];
     const up = { ArrowDown: -1, ArrowUp: 1 }[event.key];
+    const slider = (event.target as HTMLElement).closest('[role="slider"]');
+    const end = { Home: 0, End: -1 }[event.key];
+    if (slider && end !== undefined) {
+      event.preventDefault();
+      if (slider.getAttribute('aria-orientation') === 'vertical') {
+        const offer = heights.at(end);
+        if (offer) onHeight(offer);
+      } else {
+        const offer = widths.at(end);
+        if (offer) onWidth(offer);
+      }
+      return;
+    }
     const toWidth = across && stepNotch(widths, (offer) => offer.stitches === width.stitches, across);
     const toHeight = up && stepNotch(heights, (offer) => offer.rows === height.rows, up);
     if (toWidth) onWidth(toWidth);

@@ -14,15 +14,17 @@ import {
   type WidthOffer,
 } from '@puntada/core/plan';
 import type { Wish, Work } from '@puntada/core/records';
-import { stateWord, techniqueWords } from '@puntada/core/words';
+import { finishedFigure, stateWord, techniqueWords } from '@puntada/core/words';
 import { useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
+import { ActBar } from '../../parts/ActBar.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { DraftHead, DraftProblems } from '../../parts/DraftHead.tsx';
+import { Figure } from '../../parts/Figure.tsx';
 import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TakeBackStart } from '../../parts/TakeBackStart.tsx';
@@ -196,40 +198,71 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
     else asked.current = false;
   };
   return (
-    <div className="grid gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_344px]">
-      <div className="min-w-0">
-        {settled ? (
-          <p className="pb-3 text-[15px] text-soft">This project is {stateWord(work.state)}, so its size is fixed.</p>
-        ) : (
-          <Rules
-            edges={prepared.wish.edges}
-            ending={wish.ending}
-            policy={wish.policy}
-            tolerance={wish.tolerance}
-            units={wish.units}
-            bound={prepared.bound}
-            technique={prepared.technique}
-            onChange={draft.change}
+    <div>
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_344px] lg:grid-rows-[auto_1fr]">
+        <div className="min-w-0">
+          {settled ? (
+            <p className="pb-3 text-[15px] text-soft">This project is {stateWord(work.state)}, so its size is fixed.</p>
+          ) : (
+            <Rules
+              edges={prepared.wish.edges}
+              ending={wish.ending}
+              policy={wish.policy}
+              tolerance={wish.tolerance}
+              units={wish.units}
+              bound={prepared.bound}
+              technique={prepared.technique}
+              onChange={draft.change}
+            />
+          )}
+          <Mat
+            prepared={prepared}
+            sizes={sizes}
+            width={width}
+            height={height}
+            units={units}
+            cloth={cloth}
+            onWidth={(offer) => choose({ stitches: offer.stitches })}
+            onHeight={(offer) => choose({ rows: offer.rows })}
           />
-        )}
-        <Mat
-          prepared={prepared}
-          sizes={sizes}
-          width={width}
-          height={height}
-          units={units}
-          cloth={cloth}
-          onWidth={(offer) => choose({ stitches: offer.stitches })}
-          onHeight={(offer) => choose({ rows: offer.rows })}
-        />
-        {settled ? null : (
-          <p className="mt-2 text-[14px] text-soft">
-            Drag an edge, or use the arrow keys on it. Long notches:{' '}
-            {isCircle ? '' : `${isTube(prepared) ? 'each side starts a repeat' : 'both edges match'}, `}the last row
-            matches the first.
+          {settled ? null : (
+            <p className="mt-2 text-[14px] text-soft">
+              Drag an edge, tap a mark on its ruler, or use the arrow keys on it. At a long mark{' '}
+              {isCircle ? '' : `${isTube(prepared) ? 'each side starts a repeat' : 'both edges match'} and `}the last
+              row matches the first.
+            </p>
+          )}
+        </div>
+        <div className="grid content-start gap-4 pt-1 lg:col-start-2 lg:row-span-2 lg:row-start-1">
+          <Problems problems={[...sizes.warnings, ...(ends ?? [])]} kind="warning" />
+          <Ticket
+            prepared={prepared}
+            sizes={sizes}
+            width={width}
+            height={height}
+            figures={settled ? own : figures.get(sizeKey(chosen))}
+            units={units}
+          />
+          {settled ? null : <FromDrawer wish={wish} onTake={choose} />}
+          {settled ? (
+            <div className="grid gap-1">
+              <ButtonLink to={`/works/${work.id}/work`} kind="next">
+                Go on making
+              </ButtonLink>
+              <TakeBackStart work={work} />
+            </div>
+          ) : (
+            <div className="border-t border-ink bg-paper py-3 max-lg:hidden lg:sticky lg:bottom-0">
+              <StartButton chains={width.chains} disabled={!canBegin} onStart={start} />
+            </div>
+          )}
+          {beginning.error ? <Problems problems={problemsOf(beginning.error)} /> : null}
+          <p className="text-[14px] text-soft">
+            The yarn is an estimate: 9 times in 10 it falls in this range. The balls are 95 % sure to be enough. Weigh a
+            ball as you go to narrow it.
           </p>
-        )}
-        <div className="mt-3">
+        </div>
+        <div className="min-w-0">
           {settled ? null : (
             <Alternatives
               choices={choices}
@@ -253,37 +286,22 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
           ) : null}
         </div>
       </div>
-      <div className="grid content-start gap-4 pt-1">
-        <Problems problems={[...sizes.warnings, ...(ends ?? [])]} kind="warning" />
-        <Ticket
-          prepared={prepared}
-          sizes={sizes}
-          width={width}
-          height={height}
-          figures={settled ? own : figures.get(sizeKey(chosen))}
-          units={units}
-        />
-        {settled ? null : <FromDrawer wish={wish} onTake={choose} />}
-        {settled ? (
-          <div className="grid gap-1">
-            <ButtonLink to={`/works/${work.id}/work`} kind="next">
-              Go on making
-            </ButtonLink>
-            <TakeBackStart work={work} />
-          </div>
-        ) : (
-          <div className="border-t border-transparent bg-paper lg:sticky lg:bottom-0 lg:border-ink lg:py-3">
-            <Button kind="next" onClick={start} disabled={!canBegin} className="w-full justify-between text-[19px]">
-              {width.chains ? `Start with ${width.chains} chains` : 'Start with a ring'}
-            </Button>
-          </div>
-        )}
-        {beginning.error ? <Problems problems={problemsOf(beginning.error)} /> : null}
-        <p className="text-[14px] text-soft">
-          The yarn is an estimate: 9 times in 10 it falls in this range. The balls are 95 % sure to be enough. Weigh a
-          ball as you go to narrow it.
-        </p>
-      </div>
+      {settled ? null : (
+        <ActBar>
+          <p className="min-w-0 flex-1 leading-tight">
+            <Figure of={finishedFigure(width.width, height.height, units, isCircle)} className="text-[17px]" />
+          </p>
+          <StartButton chains={width.chains} disabled={!canBegin} onStart={start} />
+        </ActBar>
+      )}
     </div>
+  );
+}
+
+function StartButton({ chains, disabled, onStart }: { chains: number; disabled: boolean; onStart: () => void }) {
+  return (
+    <Button kind="next" onClick={onStart} disabled={disabled} className="text-[18px] lg:w-full lg:text-[19px]">
+      {chains ? `Start with ${chains} chains` : 'Start with a ring'}
+    </Button>
   );
 }

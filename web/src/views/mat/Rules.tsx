@@ -52,7 +52,7 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, toleranc
     { value: 'side-only', words: 'Up the side' },
   ];
   return (
-    <div className="flex flex-wrap gap-x-6 gap-y-2 pb-3">
+    <div className="flex flex-wrap gap-x-6 gap-y-2 pb-3 max-sm:order-last max-sm:pt-4">
       {differ ? (
         <Rule label={tube ? 'Both sides' : <Term name="matching edges">Side edges</Term>}>
           <Choice
@@ -92,7 +92,7 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, toleranc
 function Rule({ label, children }: { label: React.ReactNode; children: React.ReactNode }) {
   return (
     <div>
-      <p className="mb-0.5 text-[14px] text-soft">{label}</p>
+      <p className="mb-0.5 flex min-h-6 items-end text-[14px] text-soft">{label}</p>
       {children}
     </div>
   );

@@ -77,7 +77,15 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
         </p>
         <p className="pb-0.5 leading-tight">
           <span className="block text-[18px] font-semibold">
-            {width.chains ? <Term name="foundation chain">chains</Term> : foundation.circle ? 'a magic ring' : 'a ring'}{' '}
+            {width.chains ? (
+              <Term name="foundation chain" inline>
+                chains
+              </Term>
+            ) : foundation.circle ? (
+              'a magic ring'
+            ) : (
+              'a ring'
+            )}{' '}
             in {first?.letter}
           </span>
           <span className="text-[15px] text-soft">
@@ -200,7 +208,10 @@ function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>
             'Each side starts a repeat'
           ) : (
             <>
-              For <Term name="matching edges">matching edges</Term>
+              For{' '}
+              <Term name="matching edges" inline>
+                matching edges
+              </Term>
             </>
           )}
           : {shortMultiple(alike.stitches)}
@@ -260,7 +271,7 @@ function YarnLine({ yarn, need, workings, print, stitches, of, units, each }: Ya
       <YarnChip letter={yarn.letter} shade={yarn.shade} size={38} />
       <div className="min-w-0 flex-1">
         <p className="flex items-baseline justify-between gap-2">
-          <span className="truncate text-[16px]">{yarn.name}</span>
+          <span className="min-w-0 text-[16px] leading-tight wrap-anywhere">{yarn.name}</span>
           <Worked working={print(workings?.metres)} className="shrink-0">
             <Figure of={need ? metresFigure(need.metres, units) : plain('…')} className="text-[18px]" />
           </Worked>

@@ -23,7 +23,7 @@ export function Tolerance({ tolerance, units: planned, onChange }: Props) {
   };
   return (
     <div>
-      <label htmlFor="tolerance" className="mb-0.5 block text-[14px] text-soft">
+      <label htmlFor="tolerance" className="mb-0.5 flex min-h-6 items-end text-[14px] text-soft">
         How far off may it be?
       </label>
       <span className="flex items-center gap-2">

@@ -133,11 +133,11 @@ function ColourNeed({ colour, workings, wish }: ColourNeedProps) {
   const yarn = wish.yarns.find((each) => each.letter === colour.letter);
   const whole = (colour.metres.low + colour.metres.high) / 2;
   return (
-    <li className="grid gap-x-8 gap-y-3 border-b border-rule py-5 lg:grid-cols-[250px_minmax(0,1fr)_330px]">
+    <li className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-3 border-b border-rule py-5 lg:grid-cols-[250px_minmax(0,1fr)_330px]">
       <div className="flex items-start gap-3">
         <YarnChip letter={colour.letter} shade={yarn?.shade ?? '#888888'} size={44} />
         <div className="min-w-0">
-          <h2 className="truncate text-[19px]">{colour.name}</h2>
+          <h2 className="text-[19px]">{colour.name}</h2>
           <p className="leading-tight">
             <Worked working={workings?.metres}>
               <Figure of={shownFigure(colour.metres)} className="text-[26px]" />

@@ -23,7 +23,8 @@ export function Policies({ document, settled, onTake }: Props) {
   ] as const;
   return (
     <div className="overflow-x-auto">
-      <table className="w-full border-collapse text-[16px]">
+      <table className="folds w-full border-collapse text-[16px]">
+        <caption className="sr-only">What to do with the idle yarn</caption>
         <thead>
           <tr className="text-[14px] text-soft">
             <th scope="col" className="py-2 text-left font-normal">
@@ -58,14 +59,18 @@ export function Policies({ document, settled, onTake }: Props) {
                     <p className="px-2 pb-1.5 text-[14px] text-soft">same result here as “{way.sameAs}”</p>
                   ) : null}
                 </th>
-                <Cell working={here ? way.workings?.extra : undefined}>
+                <Cell head="Extra yarn" working={here ? way.workings?.extra : undefined}>
                   about {yarnLengthNumber(way.extraMetres, told)} {yarnLengthUnit(told)}
                 </Cell>
-                <Cell working={here ? way.workings?.ends : undefined}>{way.ends}</Cell>
-                <Cell working={here ? way.workings?.time : undefined}>about {way.minutes}</Cell>
-                <Cell>{way.carriedStitches}</Cell>
-                <Cell>{(way.thickness[2] ?? 0) + (way.thickness[3] ?? 0)}</Cell>
-                <Cell>{showWords(way.showThrough, document)}</Cell>
+                <Cell head="Ends" working={here ? way.workings?.ends : undefined}>
+                  {way.ends}
+                </Cell>
+                <Cell head="Minutes" working={here ? way.workings?.time : undefined}>
+                  about {way.minutes}
+                </Cell>
+                <Cell head="Stitches carried">{way.carriedStitches}</Cell>
+                <Cell head="Two or more strands inside">{(way.thickness[2] ?? 0) + (way.thickness[3] ?? 0)}</Cell>
+                <Cell head="Visible through the fabric">{showWords(way.showThrough, document)}</Cell>
               </tr>
             );
           })}
@@ -84,9 +89,15 @@ function showWords(show: number, document: PlanDocument): string {
   return share < 0.4 ? 'a little' : 'clearly';
 }
 
-function Cell({ working, children }: { working?: PrintedWorking | undefined; children: React.ReactNode }) {
+interface CellProps {
+  readonly head: string;
+  readonly working?: PrintedWorking | undefined;
+  readonly children: React.ReactNode;
+}
+
+function Cell({ head, working, children }: CellProps) {
   return (
-    <td className="count px-3 text-right text-[15px] font-medium whitespace-nowrap">
+    <td data-head={head} className="count px-3 text-right text-[15px] font-medium whitespace-nowrap">
       <Worked working={working}>{children}</Worked>
     </td>
   );

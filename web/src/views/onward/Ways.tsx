@@ -17,6 +17,7 @@ interface WaysProps {
 export function Ways({ plans, taken, work, onTake }: WaysProps) {
   const { told } = usePreferences();
   const typical = plans[0]?.width.source === 'typical' || plans[0]?.height.source === 'typical';
+  const sizeWord = `${typical ? 'Typically' : 'Finished'}, ${unitWord(told)}`;
   const letters = plans[0]?.colours.map(({ letter }) => letter) ?? [];
   return (
     <div className="overflow-x-auto">
@@ -28,9 +29,7 @@ export function Ways({ plans, taken, work, onTake }: WaysProps) {
               The rest
             </th>
             <Heading>Rows</Heading>
-            <Heading>
-              {typical ? 'Typically' : 'Finished'}, {unitWord(told)}
-            </Heading>
+            <Heading>{sizeWord}</Heading>
             {letters.map((letter) => (
               <Heading key={letter}>{letter} to go</Heading>
             ))}
@@ -58,18 +57,20 @@ export function Ways({ plans, taken, work, onTake }: WaysProps) {
                   <Craft>{restName(plan.kind, work.wish.closing, plan.wish.ending)}</Craft>
                 </button>
               </th>
-              <Cell>{plan.rows}</Cell>
-              <Cell wrap={plan.width.source === 'typical'}>
+              <Cell head="Rows">{plan.rows}</Cell>
+              <Cell head={sizeWord} wrap={plan.width.source === 'typical'}>
                 {finishedFigure(plan.width, plan.height, told, plan.circle).bare}
               </Cell>
               {plan.colours.map(({ letter, left }) => (
-                <Cell key={letter}>{left.mid < 0.05 ? 'nothing' : metresText(left, told)}</Cell>
+                <Cell key={letter} head={`${letter} to go`}>
+                  {left.mid < 0.05 ? 'nothing' : metresText(left, told)}
+                </Cell>
               ))}
-              <Cell>
+              <Cell head="Yarn lasts">
                 <Lasts chance={plan.chance} sure={plan.wish.sure} />
               </Cell>
-              <Cell>{plan.ends}</Cell>
-              <Cell>{hoursText(plan.time)}</Cell>
+              <Cell head="Ends">{plan.ends}</Cell>
+              <Cell head="Time">{hoursText(plan.time)}</Cell>
             </tr>
           ))}
         </tbody>
@@ -86,10 +87,19 @@ function Heading({ children }: { children: React.ReactNode }) {
   );
 }
 
-/** @param wrap a long range may go over two lines */
-function Cell({ children, wrap = false }: { children: React.ReactNode; wrap?: boolean }) {
+interface CellProps {
+  readonly head: string;
+  readonly children: React.ReactNode;
+  /** A long range may go over two lines. */
+  readonly wrap?: boolean;
+}
+
+function Cell({ head, children, wrap = false }: CellProps) {
   return (
-    <td className={`count px-2 text-right text-[14px] font-medium ${wrap ? 'min-w-[104px]' : 'whitespace-nowrap'}`}>
+    <td
+      data-head={head}
+      className={`count px-2 text-right text-[14px] font-medium ${wrap ? 'min-w-[104px]' : 'whitespace-nowrap'}`}
+    >
       {children}
     </td>
   );

@@ -257,7 +257,7 @@ function ZoomButton({ label, onClick, children }: { label: string; onClick: () =
       type="button"
       aria-label={label}
       onClick={onClick}
-      className="-ml-px flex size-11 items-center justify-center border border-edge bg-white first:rounded-l-md last:rounded-r-md hover:bg-sheet"
+      className="-ml-px flex size-11 items-center justify-center border border-edge bg-field first:rounded-l-md last:rounded-r-md hover:bg-sheet"
     >
       {children}
     </button>

@@ -7,6 +7,8 @@ import { usePreferences, useWorksQuery } from '../../api/api.ts';
 import { useDrawerQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
+import { ButtonLink } from '../../parts/Button.tsx';
+import { Empty } from '../../parts/Empty.tsx';
 import { Figure, shownFigure } from '../../parts/Figure.tsx';
 import { Skeleton } from '../../parts/Skeleton.tsx';
 import { Worked } from '../../parts/Worked.tsx';
@@ -103,7 +105,9 @@ export default function ShoppingView() {
           ))}
         </ul>
         {!wished || wished.length ? null : (
-          <p className="py-6 text-[17px]">No projects are planned, so there is nothing to buy.</p>
+          <Empty acts={<ButtonLink to="/wish">New project</ButtonLink>}>
+            What you have to buy for your planned projects will stand here, yarn by yarn. None is planned now.
+          </Empty>
         )}
         {plans ? (
           <p className="max-w-[70ch] py-4 text-[15px] text-soft">

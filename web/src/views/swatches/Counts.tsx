@@ -2,6 +2,7 @@ import { type LengthUnit, parseLength, readNumber } from '@puntada/core/craft';
 import type { SwatchCount } from '@puntada/core/records';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
+import { announce } from '../../parts/announce.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
@@ -79,6 +80,7 @@ function NextCount({ units, onAdd }: { units: LengthUnit; onAdd: (count: SwatchC
     setCount('');
     setTried(false);
     setWhat(what === 'stitches' ? 'rows' : 'stitches');
+    announce(`${number} ${what} over ${over.trim()} saved.`);
   };
   return (
     <form

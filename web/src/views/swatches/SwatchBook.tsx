@@ -9,6 +9,7 @@ import { useSwatchesQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { Empty } from '../../parts/Empty.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
@@ -39,10 +40,10 @@ export default function SwatchBook() {
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-4 pb-12">
         {error ? <Problems problems={problemsOf(error)} /> : null}
         {swatches && !swatches.length ? (
-          <p className="max-w-[52ch] py-6 text-[18px]">
-            No swatches yet. A small piece of the pattern, counted and weighed, makes every size and yarn figure more
-            exact.
-          </p>
+          <Empty acts={<ButtonLink to="/swatches/new">Plan a swatch</ButtonLink>}>
+            Your swatches will stand here. A small piece of the pattern, counted and weighed, makes every size and yarn
+            figure your own.
+          </Empty>
         ) : null}
         {swatches?.length ? (
           <div className="overflow-x-auto">
@@ -94,7 +95,10 @@ function SwatchRow({ stored, reading, span }: { stored: StoredSwatch; reading: S
             side={56}
           />
           <span className="min-w-0">
-            <Link to={`/swatches/${stored.id}`} className="text-[18px] font-semibold no-underline hover:underline">
+            <Link
+              to={`/swatches/${stored.id}`}
+              className="inline-flex min-h-11 items-center text-[18px] font-semibold no-underline hover:underline"
+            >
               {swatch.title}
             </Link>
             <span className="block text-[14px] text-soft">{patternName(swatch)}</span>

@@ -5,15 +5,17 @@ import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { problemsOf, useChangeWorkMutation, usePreferences, useWorksQuery } from '../../api/api.ts';
 import { useChangeSwatchMutation, useRemoveSwatchMutation, useSwatchesQuery } from '../../api/records.ts';
+import { Missing } from '../../app/Missing.tsx';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
-import { Button } from '../../parts/Button.tsx';
+import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { DraftProblems, SavedWords } from '../../parts/DraftHead.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { Saver } from '../../parts/saver.ts';
 import { TextField } from '../../parts/TextField.tsx';
+import { offerUndo } from '../../parts/undoOffer.ts';
 import { sentOf, useSaver } from '../../parts/useSaver.ts';
 import { planner } from '../../worker/planner.ts';
 import type { SwatchWork } from '../../worker/swatchWork.ts';
@@ -27,13 +29,19 @@ export default function SwatchPage() {
   const { data: swatches, error } = useSwatchesQuery();
   const stored = swatches?.find((each) => each.id === id);
   if (stored) return <OpenSwatch key={stored.id} stored={stored} />;
+  if (swatches) {
+    return (
+      <Missing what="This swatch is not in the book.">
+        <ButtonLink to="/swatches">Open the swatch book</ButtonLink>
+      </Missing>
+    );
+  }
   return (
     <>
       <Head title="Swatch" />
       <Shelves />
       <main id="main" className="p-6">
-        {error ? <Problems problems={problemsOf(error)} /> : null}
-        <p className="text-soft">{swatches ? 'This swatch is not in the book.' : 'Opening…'}</p>
+        {error ? <Problems problems={problemsOf(error)} /> : <p className="text-soft">Opening…</p>}
       </main>
     </>
   );
@@ -91,7 +99,13 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
           <Counts
             counts={swatch.counts}
             units={swatch.units}
-            onChange={(counts: SwatchCount[]) => update({ counts })}
+            onChange={(counts: SwatchCount[]) => {
+              const before = swatch.counts;
+              update({ counts });
+              if (counts.length < before.length) {
+                offerUndo({ did: 'Count removed.', undo: () => update({ counts: before }) });
+              }
+            }}
           />
           <Weighing swatch={swatch} reading={made?.reading} onChange={(weight) => update({ weight })} />
           <Note note={swatch.note} onChange={(note) => update({ note })} />

@@ -36,7 +36,7 @@ export default function SwitchView() {
             key={words}
             type="button"
             onClick={() => press(device, step, words)}
-            className="min-h-40 rounded-md border-2 border-ink bg-white text-[22px] font-semibold hover:bg-sheet active:bg-rule"
+            className="min-h-40 rounded-md border-2 border-ink bg-field text-[22px] font-semibold hover:bg-sheet active:bg-rule"
           >
             {words}
           </button>

@@ -17,7 +17,8 @@ import { SelectField } from '../../parts/SelectField.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { YarnPicker } from '../../parts/YarnPicker.tsx';
 import { Contrast } from './Contrast.tsx';
-import { Field, FieldError, Part, SelectOf } from './Field.tsx';
+import { Field, FieldError, SelectOf } from './Field.tsx';
+import { MorePart } from './More.tsx';
 import { metresText, type WishFormValues } from './wishForm.ts';
 
 /** The yarns: from the drawer or typed, with what the label says as far as there is one. */
@@ -53,7 +54,12 @@ export function ColoursPart() {
     setValue('yarns', dealt, { shouldDirty: true });
   };
   return (
-    <Part title="Yarns" hint="Make A the lighter yarn. No label? Leave the lengths empty.">
+    <MorePart
+      name="yarns"
+      title="Yarns"
+      hint="Make A the lighter yarn. No label? Leave the lengths empty."
+      summary={<YarnSummary yarns={yarns} />}
+    >
       <div className="grid gap-6">
         {yarns.map((yarn, i) => (
           <div key={yarn.letter} className="grid grid-cols-[44px_minmax(0,1fr)] gap-3">
@@ -127,7 +133,23 @@ export function ColoursPart() {
         <FieldError name="yarns" />
         <Contrast yarns={yarns} run={narrowestRun(pattern.key, pattern.numbers)} />
       </div>
-    </Part>
+    </MorePart>
+  );
+}
+
+/** The yarns in a line, and whether their labels are known. */
+function YarnSummary({ yarns }: { yarns: WishFormValues['yarns'] }) {
+  const labelled = yarns.every(({ ballMetres, ballGrams }) => ballMetres.trim() && ballGrams.trim());
+  return (
+    <span className="flex flex-wrap items-center gap-x-4 gap-y-1">
+      {yarns.map(({ letter, name, shade }) => (
+        <span key={letter} className="flex items-center gap-2">
+          <YarnChip letter={letter} shade={shade} size={26} />
+          {name}
+        </span>
+      ))}
+      <span>{labelled ? '' : 'no label yet: yarn in metres, no balls'}</span>
+    </span>
   );
 }
 

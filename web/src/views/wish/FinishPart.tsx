@@ -5,7 +5,8 @@ import type { ReactNode } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
-import { Field, Part, SelectOf } from './Field.tsx';
+import { Field, SelectOf } from './Field.tsx';
+import { MorePart } from './More.tsx';
 import { isTubeForm, type WishFormValues } from './wishForm.ts';
 
 /** What is done when the cloth is off the hook: each item asks only what belongs to it. */
@@ -18,7 +19,12 @@ export function FinishPart() {
   const { asks } = itemNamed(item);
   const shows = (question: Question) => asks.includes(question);
   return (
-    <Part title="Finishing" hint="Finishing adds size, yarn and time, so plan it now.">
+    <MorePart
+      name="finish"
+      title="Finishing"
+      hint="Finishing adds size, yarn and time, so plan it now."
+      summary={<FinishSummary />}
+    >
       <div className="flex flex-wrap items-start gap-x-5 gap-y-4">
         {shows('border') ? (
           <div className="w-[136px]">
@@ -130,8 +136,26 @@ export function FinishPart() {
           <Tick name="smallChildren">For a baby or small child</Tick>
         </div>
       </div>
-    </Part>
+    </MorePart>
   );
+}
+
+/** What is done when it is off the hook, in a line. */
+function FinishSummary() {
+  const { watch } = useFormContext<WishFormValues>();
+  const { item, border, finish, closing, smallChildren, wash } = watch();
+  const { asks } = itemNamed(item);
+  const rounds = asks.includes('border') ? Number(border.rounds) : 0;
+  const parts = [
+    rounds > 0 ? `a border of ${rounds} ${rounds === 1 ? 'round' : 'rounds'}` : '',
+    closing ? 'a closing row' : '',
+    asks.includes('strap') && finish.strap.kind ? 'a strap' : '',
+    asks.includes('ring') && finish.ring.trim() ? 'a hanging ring' : '',
+    asks.includes('seam') && finish.seam ? 'seams' : '',
+    wash ? 'a first wash' : '',
+    smallChildren ? 'for a baby or small child' : '',
+  ].filter(Boolean);
+  return <span>{parts.length ? parts.join(', ') : 'only the ends to weave in'}</span>;
 }
 
 function Tick({ name, children }: { name: 'closing' | 'smallChildren'; children: ReactNode }) {

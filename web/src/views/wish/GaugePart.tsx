@@ -12,9 +12,9 @@ import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { SelectField } from '../../parts/SelectField.tsx';
-import { Term } from '../../parts/terms/Term.tsx';
 import { planner } from '../../worker/planner.ts';
-import { Field, Part } from './Field.tsx';
+import { Field } from './Field.tsx';
+import { MorePart } from './More.tsx';
 import { readWish, type WishFormValues } from './wishForm.ts';
 
 /**
@@ -28,12 +28,10 @@ export function GaugePart({ advice }: { advice: HookAdvice | undefined }) {
   const { data: swatches } = useSwatchesQuery();
   const counted = swatches?.filter(({ swatch }) => swatchFigures(swatch)) ?? [];
   return (
-    <Part
-      title={
-        <>
-          Hook and <Term name="gauge" />
-        </>
-      }
+    <MorePart
+      name="gauge"
+      title={craft('Hook and {gauge}')}
+      summary={<GaugeSummary />}
       hint="Count in this pattern with both colours, at least 2 stitches from any edge."
     >
       <div className="grid gap-4">
@@ -72,7 +70,26 @@ export function GaugePart({ advice }: { advice: HookAdvice | undefined }) {
         ) : null}
         <PlanASwatch />
       </div>
-    </Part>
+    </MorePart>
+  );
+}
+
+/** Hook and gauge in a line. */
+function GaugeSummary() {
+  const { watch } = useFormContext<WishFormValues>();
+  const { gauge, hook } = watch();
+  const { from, stitches, rows } = gauge;
+  const words =
+    from === 'typical'
+      ? 'typical for this yarn, until you count'
+      : from === 'counted'
+        ? `${stitches.count} stitches in ${stitches.over}, ${rows.count} rows in ${rows.over}`
+        : 'from a swatch';
+  return (
+    <span>
+      {hook.trim() ? `${hook} mm, ` : ''}
+      {words}
+    </span>
   );
 }
 

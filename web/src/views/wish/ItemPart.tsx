@@ -5,6 +5,7 @@ import { itemName } from '@puntada/core/words';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
+import { More } from './More.tsx';
 import { takePattern } from './takePattern.ts';
 import { usualFinish, usualMade, usualNumbers, usualSize, usualTitle } from './usual.ts';
 import type { WishFormValues } from './wishForm.ts';
@@ -35,6 +36,8 @@ export function ItemPart() {
       setValue('foundation', '');
     }
     setValue('across', '');
+    // Its cautions are those of a small child's things.
+    setValue('smallChildren', itemNamed(item).wish.smallChildren ?? false);
     setValue('ending', itemNamed(item).wish.ending ?? 'as-begun');
     const { dirtyFields } = formState;
     if (dirtyFields.width || dirtyFields.height || watch('width.by') !== 'length') return;
@@ -43,7 +46,7 @@ export function ItemPart() {
     setValue('height.length', height);
   };
   return (
-    <Part title="What">
+    <Part title="What are you making?">
       <div className="grid gap-4">
         <Choice
           label="What are you making?"
@@ -51,22 +54,24 @@ export function ItemPart() {
           options={itemKinds.map(({ item }) => ({ value: item, words: itemName(item) }))}
           onChange={choose}
         />
-        <div className="grid max-w-[620px] grid-cols-[minmax(0,1fr)_110px] gap-4 sm:grid-cols-[minmax(0,1fr)_110px_170px]">
-          <div>
-            <Field name="title" label="Project name" />
+        <More name="about" words={`Name, number and date: “${watch('title')}”`}>
+          <div className="grid max-w-[620px] grid-cols-[minmax(0,1fr)_110px] gap-4 sm:grid-cols-[minmax(0,1fr)_110px_170px]">
+            <div>
+              <Field name="title" label="Project name" />
+            </div>
+            <div>
+              <Field
+                name="pieces"
+                label={itemNamed(watch('item')).countsPanels ? 'Panels' : 'How many'}
+                inputMode="numeric"
+                className="count text-[18px]"
+              />
+            </div>
+            <div>
+              <Field name="due" label="Needed by (optional)" type="date" />
+            </div>
           </div>
-          <div>
-            <Field
-              name="pieces"
-              label={itemNamed(watch('item')).countsPanels ? 'Panels' : 'How many'}
-              inputMode="numeric"
-              className="count text-[18px]"
-            />
-          </div>
-          <div>
-            <Field name="due" label="Needed by (optional)" type="date" />
-          </div>
-        </div>
+        </More>
       </div>
     </Part>
   );

@@ -23,7 +23,8 @@ import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
-import { Field, FieldError, Part, SelectOf } from './Field.tsx';
+import { Field, FieldError, SelectOf } from './Field.tsx';
+import { MorePart } from './More.tsx';
 import { takePattern } from './takePattern.ts';
 import { usualYarn } from './usual.ts';
 import { isOnCircle, lettersOf, type WishFormValues } from './wishForm.ts';
@@ -43,7 +44,12 @@ export function PatternPart() {
   const told = useCraftWords();
   const take = (next: string) => takePattern({ setValue, watch }, next);
   return (
-    <Part title="Pattern" hint="Shown in your colours, in true proportion.">
+    <MorePart
+      name="pattern"
+      title="Pattern"
+      hint="Shown in your colours, in true proportion."
+      summary={pattern ? <PatternSummary pattern={pattern} /> : null}
+    >
       <div className="mb-3 max-w-[340px]">
         <SelectField label="Technique" value={technique} onChange={setTechnique}>
           <option value="offered">all that suit</option>
@@ -54,38 +60,64 @@ export function PatternPart() {
           ))}
         </SelectField>
       </div>
-      <ToggleGroup.Root
-        onKeyDownCapture={arrowsAtOnce}
-        type="single"
-        value={key}
-        onValueChange={(next) => next && take(next)}
-        aria-label="Stitch pattern"
-        className="grid max-h-[560px] gap-3 overflow-y-auto p-1 sm:grid-cols-2"
-      >
-        {shown.map((each) => (
-          <ToggleGroup.Item
-            key={each.key}
-            value={each.key}
-            className="flex items-center gap-4 rounded-md border border-edge bg-white p-2 [contain-intrinsic-block-size:auto_122px] [content-visibility:auto] text-left hover:bg-sheet data-[state=on]:border-ink data-[state=on]:outline-2 data-[state=on]:outline-ink"
-          >
-            <PatternPicture
-              pattern={each.key}
-              numbers={each.key === key ? numbers : {}}
-              stitch={each.key === key ? stitch : undefined}
-              shades={each.colours.map(
-                (letter) => (yarns.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)).shade,
-              )}
-            />
-            <span className="min-w-0">
-              <span className="block font-display text-[17px] font-semibold">{each.name}</span>
-              <span className="block text-[14px] leading-snug text-soft">{told(each.about)}</span>
-            </span>
-          </ToggleGroup.Item>
-        ))}
-      </ToggleGroup.Root>
+      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls can be scrolled by key, chosen from or not */}
+      <section aria-label="Patterns to choose from" tabIndex={0} className="max-h-[560px] overflow-y-auto">
+        <ToggleGroup.Root
+          onKeyDownCapture={arrowsAtOnce}
+          type="single"
+          value={key}
+          onValueChange={(next) => next && take(next)}
+          aria-label="Stitch pattern"
+          className="grid gap-3 p-1 sm:grid-cols-2"
+        >
+          {shown.map((each) => (
+            <ToggleGroup.Item
+              key={each.key}
+              value={each.key}
+              className="flex items-center gap-4 rounded-md border border-edge bg-field p-2 [contain-intrinsic-block-size:auto_122px] [content-visibility:auto] text-left hover:bg-sheet data-[state=on]:border-ink data-[state=on]:outline-2 data-[state=on]:outline-ink"
+            >
+              <PatternPicture
+                pattern={each.key}
+                numbers={each.key === key ? numbers : {}}
+                stitch={each.key === key ? stitch : undefined}
+                shades={each.colours.map(
+                  (letter) => (yarns.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)).shade,
+                )}
+              />
+              <span className="min-w-0">
+                <span className="block font-display text-[17px] font-semibold">{each.name}</span>
+                <span className="block text-[14px] leading-snug text-soft">{told(each.about)}</span>
+              </span>
+            </ToggleGroup.Item>
+          ))}
+        </ToggleGroup.Root>
+      </section>
       <FieldError name="pattern.key" />
       {pattern ? <Numbers pattern={pattern} /> : null}
-    </Part>
+    </MorePart>
+  );
+}
+
+/** The chosen pattern in a line, with a piece of it. */
+function PatternSummary({ pattern }: { pattern: StitchPattern }) {
+  const { watch } = useFormContext<WishFormValues>();
+  const { yarns, pattern: chosen } = watch();
+  const told = useCraftWords();
+  const numbers = pattern.numbers.map(({ name }) => chosen.numbers[name]).filter(Boolean);
+  return (
+    <>
+      <PatternPicture
+        pattern={pattern.key}
+        numbers={chosen.numbers}
+        stitch={chosen.stitch}
+        shades={yarns.map(({ shade }) => shade)}
+        side={44}
+      />
+      <span className="min-w-0">
+        <b className="font-semibold text-ink">{pattern.name}</b>
+        {numbers.length ? `, ${numbers.join(' × ')}` : ''}, {told(techniqueWords(pattern.technique).name)}
+      </span>
+    </>
   );
 }
 

@@ -8,6 +8,7 @@ import { Craft, useProblemWords } from '../../parts/Craft.tsx';
 import { faceOf, liesDouble } from '../../parts/cloth/clothLayout.ts';
 import { paintRing, paintStrap, paintUnder } from '../../parts/cloth/paintOutfit.ts';
 import { Figure } from '../../parts/Figure.tsx';
+import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { easel } from '../../worker/painter.ts';
 import type { Lying } from '../../worker/painter.worker.ts';
 import type { PreviewFigures } from '../../worker/planner.worker.ts';
@@ -115,6 +116,36 @@ export function Preview({ answer, values, begun }: Props) {
         ) : null}
       </div>
     </section>
+  );
+}
+
+/** The same in a line, for the bar of a small screen: a piece of it, its size and its chains. */
+export function PreviewLine({ answer, values }: Pick<Props, 'answer' | 'values'>) {
+  const { told } = usePreferences();
+  const plan = answer?.ok ? answer.value : undefined;
+  const { key, numbers, stitch } = values.pattern;
+  return (
+    <>
+      <PatternPicture
+        pattern={key}
+        numbers={numbers}
+        stitch={stitch}
+        shades={values.yarns.map(({ shade }) => shade)}
+        side={44}
+      />
+      <p className="min-w-0 flex-1 text-[15px] leading-tight">
+        {plan ? (
+          <>
+            <Figure of={finishedFigure(plan.width, plan.height, told, plan.round)} className="text-[16px]" />
+            <span className="block text-soft">{plan.chains ? `${plan.chains} chains` : 'begins with a ring'}</span>
+          </>
+        ) : answer ? (
+          <span className="text-brick">✕ not possible yet</span>
+        ) : (
+          ''
+        )}
+      </p>
+    </>
   );
 }
 

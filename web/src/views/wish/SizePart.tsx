@@ -7,6 +7,7 @@ import { Choice } from '../../parts/Choice.tsx';
 import { Drop } from './Drop.tsx';
 import { Field, Part } from './Field.tsx';
 import { Insert } from './Insert.tsx';
+import { More } from './More.tsx';
 import { bedOf, bedSize, beds, forSmallChildren, upWord, usualSize } from './usual.ts';
 import { isCircle, isTubeForm, typedSize, type WishFormValues } from './wishForm.ts';
 
@@ -76,47 +77,6 @@ export function SizePart() {
   return (
     <Part title="How big?" hint="A rough size will do. Next you see the sizes this pattern allows.">
       <div className="grid gap-4">
-        <div className="flex flex-wrap gap-x-6 gap-y-3">
-          {round ? null : (
-            <Choice
-              label="Width given as"
-              value={width.by}
-              options={[
-                { value: 'length', words: 'Width' },
-                ...(cornered && width.by !== 'chain'
-                  ? []
-                  : [{ value: 'chain' as const, words: 'I already have a chain' }]),
-                { value: 'stitches', words: upper(counted) },
-                // Where a repeat is called as what is counted, one of them is enough.
-                ...(blocks === counted ? [] : [{ value: 'repeats' as const, words: upper(blocks) }]),
-              ]}
-              onChange={(next) => {
-                setValue('width.by', next, { shouldDirty: true });
-                setValue(next === 'length' ? 'width.length' : 'width.count', widths[next].start);
-              }}
-            />
-          )}
-          <Choice
-            label={round ? 'Size given as' : 'Height given as'}
-            value={height.by}
-            options={
-              round
-                ? [
-                    { value: 'length', words: 'Diameter' },
-                    { value: 'rows', words: 'Rounds' },
-                  ]
-                : [
-                    { value: 'length', words: `${upper(upWord(item))}` },
-                    { value: 'rows', words: upper(`${course}s`) },
-                    { value: 'repeats', words: upper(bands) },
-                  ]
-            }
-            onChange={(next) => {
-              setValue('height.by', next, { shouldDirty: true });
-              setValue(next === 'length' ? 'height.length' : 'height.count', heights[next].start);
-            }}
-          />
-        </div>
         {itemNamed(item).asks.includes('insert') ? <Insert /> : null}
         {tube && width.by === 'length' ? <TubeMeasure /> : null}
         {itemNamed(item).asks.includes('drop') ? <Drop /> : null}
@@ -126,7 +86,9 @@ export function SizePart() {
             <Choice
               label="Where it will lie"
               value={bedOf(units, width.length, height.length)}
-              options={beds.map(({ bed }) => ({ value: bed, words: bed }))}
+              options={beds
+                .filter(({ bed }) => item !== 'baby blanket' || forSmallChildren.includes(bed))
+                .map(({ bed }) => ({ value: bed, words: bed }))}
               onChange={(bed) => {
                 if (!bed) return;
                 const [across, up] = bedSize(bed, units);
@@ -176,22 +138,67 @@ export function SizePart() {
             />
           </div>
         </div>
-        <div>
-          <p className="label">The last {course} ends</p>
-          <Choice
-            label="Where it may end"
-            value={ending}
-            options={(Object.keys(endWords) as (keyof typeof endWords)[]).map((value) => ({
-              value,
-              words: endWords[value],
-            }))}
-            onChange={(next) => setValue('ending', next, { shouldDirty: true })}
-          />
-        </div>
-        <label className="flex min-h-11 w-fit cursor-pointer items-center gap-2.5 text-[16px]">
-          <input type="checkbox" className="size-5 accent-ink" {...register('open')} />
-          Stop anywhere: treat this as the largest size; I’ll decide as I go
-        </label>
+        <More name="size" words="Count in stitches, rows or repeats; where it may end">
+          <div className="grid gap-4">
+            <div className="flex flex-wrap gap-x-6 gap-y-3">
+              {round ? null : (
+                <Choice
+                  label="Width given as"
+                  value={width.by}
+                  options={[
+                    { value: 'length', words: 'Width' },
+                    ...(cornered && width.by !== 'chain'
+                      ? []
+                      : [{ value: 'chain' as const, words: 'I already have a chain' }]),
+                    { value: 'stitches', words: upper(counted) },
+                    // Where a repeat is called as what is counted, one of them is enough.
+                    ...(blocks === counted ? [] : [{ value: 'repeats' as const, words: upper(blocks) }]),
+                  ]}
+                  onChange={(next) => {
+                    setValue('width.by', next, { shouldDirty: true });
+                    setValue(next === 'length' ? 'width.length' : 'width.count', widths[next].start);
+                  }}
+                />
+              )}
+              <Choice
+                label={round ? 'Size given as' : 'Height given as'}
+                value={height.by}
+                options={
+                  round
+                    ? [
+                        { value: 'length', words: 'Diameter' },
+                        { value: 'rows', words: 'Rounds' },
+                      ]
+                    : [
+                        { value: 'length', words: `${upper(upWord(item))}` },
+                        { value: 'rows', words: upper(`${course}s`) },
+                        { value: 'repeats', words: upper(bands) },
+                      ]
+                }
+                onChange={(next) => {
+                  setValue('height.by', next, { shouldDirty: true });
+                  setValue(next === 'length' ? 'height.length' : 'height.count', heights[next].start);
+                }}
+              />
+            </div>
+            <div>
+              <p className="label">The last {course} ends</p>
+              <Choice
+                label="Where it may end"
+                value={ending}
+                options={(Object.keys(endWords) as (keyof typeof endWords)[]).map((value) => ({
+                  value,
+                  words: endWords[value],
+                }))}
+                onChange={(next) => setValue('ending', next, { shouldDirty: true })}
+              />
+            </div>
+            <label className="flex min-h-11 w-fit cursor-pointer items-center gap-2.5 text-[16px]">
+              <input type="checkbox" className="size-5 accent-ink" {...register('open')} />
+              Stop anywhere: treat this as the largest size; I’ll decide as I go
+            </label>
+          </div>
+        </More>
       </div>
     </Part>
   );

@@ -7,8 +7,10 @@ import { FormProvider, type Resolver, set, useForm } from 'react-hook-form';
 import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { problemsOf, useAddWorkMutation, useChangeWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { useDraftsQuery, useLazyPaceQuery, useSetDueMutation } from '../../api/records.ts';
+import { Missing } from '../../app/Missing.tsx';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
+import { ActBar } from '../../parts/ActBar.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { useProblemText } from '../../parts/Craft.tsx';
 import { Notice } from '../../parts/Notice.tsx';
@@ -20,8 +22,9 @@ import { ColoursPart } from './ColoursPart.tsx';
 import { FinishPart } from './FinishPart.tsx';
 import { GaugePart } from './GaugePart.tsx';
 import { ItemPart } from './ItemPart.tsx';
+import { type MoreName, OpenedParts, useOpened } from './More.tsx';
 import { PatternPart } from './PatternPart.tsx';
-import { Preview } from './Preview.tsx';
+import { Preview, PreviewLine } from './Preview.tsx';
 import { SizePart } from './SizePart.tsx';
 import { useFormHistory } from './useFormHistory.ts';
 import { type KeptState, useKeptDraft } from './useKeptDraft.ts';
@@ -51,18 +54,9 @@ export default function WishView() {
   // A half-typed wish that has become a project, or was given up: an empty form in its place would make another.
   if (!id && draftId && drafts && !draft) {
     return (
-      <>
-        <Head title="Idea" />
-        <main id="main" className="grid max-w-[60ch] gap-4 p-6">
-          <p className="text-[18px]">This draft is not here any more: it became a project, or was deleted.</p>
-          <p className="flex flex-wrap gap-3">
-            <ButtonLink to="/" kind="next">
-              Open the bench
-            </ButtonLink>
-            <ButtonLink to="/wish">Start a new project</ButtonLink>
-          </p>
-        </main>
-      </>
+      <Missing what="This draft is not here any more: it became a project, or was deleted.">
+        <ButtonLink to="/wish">Start a new project</ButtonLink>
+      </Missing>
     );
   }
   const usual = work ? toForm(work.wish) : newWish(units, query.get('pattern') ?? undefined);
@@ -115,6 +109,25 @@ function Lessons({ of }: { of: readonly string[] }) {
     </section>
   );
 }
+
+/** Behind which part a field stands. */
+const partOf: Readonly<Record<string, MoreName>> = {
+  title: 'about',
+  pieces: 'about',
+  due: 'about',
+  ending: 'size',
+  open: 'size',
+  pattern: 'pattern',
+  foundation: 'pattern',
+  increases: 'pattern',
+  into: 'pattern',
+  yarns: 'yarns',
+  gauge: 'gauge',
+  hook: 'gauge',
+  border: 'finish',
+  finish: 'finish',
+  wash: 'finish',
+};
 
 interface FormProps {
   readonly work: Work | undefined;
@@ -177,10 +190,19 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
     return unsubscribe;
   }, [refused, watch, forgetAdding, forgetChanging]);
 
+  const opened = useOpened();
+  // What will not do is opened, and its field takes the focus.
+  const show = (errors: object) => {
+    const names = Object.keys(errors);
+    opened.set([...new Set(names.flatMap((name) => partOf[name] ?? []))], true);
+    const [first] = names;
+    if (first) setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
+  };
   const save = form.handleSubmit(async (filled) => {
     const read = readWish(filled, work?.wish);
     if (!read.ok) {
       for (const problem of read.problems) form.setError(problem.path as 'title', { message: sentence(problem) });
+      show(Object.fromEntries(read.problems.map(({ path }) => [path.split('.')[0], path])));
       return;
     }
     // Its hours go by the maker's own hand, as far as that is known by now.
@@ -194,7 +216,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
     // Back leads to this project, and not to an empty form that would make a second one.
     if (!work) navigate(`/works/${saved.data.id}/wish`, { replace: true });
     navigate(`/works/${saved.data.id}/size`);
-  });
+  }, show);
   const giveUp = async () => {
     await kept.drop();
     if (work) form.reset(toForm(work.wish));
@@ -204,65 +226,77 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
 
   return (
     <FormProvider {...form}>
-      <Head
-        title={work ? work.wish.title : 'New project'}
-        under="Choose what to make, roughly how big, the pattern and the yarns"
-      >
-        {frozen ? null : <UndoRedo {...steps} />}
-        <p aria-live="polite" className="text-[14px] text-soft">
-          {fromDraft && kept.state === 'untouched' ? 'Draft saved' : keptWords[kept.state]}
-        </p>
-        {work ? <Stages work={work} here="wish" /> : null}
-      </Head>
-      <main
-        id="main"
-        className="mx-auto grid w-full max-w-[1440px] grid-cols-[minmax(0,1fr)] gap-x-10 px-6 pb-10 lg:grid-cols-[minmax(0,1fr)_372px]"
-      >
-        <form onSubmit={save} noValidate aria-label="Idea">
-          {work ? <Notice text={work.notice} /> : null}
-          <Lessons of={work?.wish.lessons ?? []} />
-          <fieldset disabled={frozen} className="min-w-0">
-            {ready ? (
-              <>
-                <ItemPart />
-                <SizePart />
-                <PatternPart />
-                <ColoursPart />
-                <GaugePart advice={answer?.ok ? answer.value.hook : undefined} />
-                <FinishPart />
-              </>
-            ) : null}
-          </fieldset>
-        </form>
-        <aside className="lg:sticky lg:top-0 lg:self-start">
-          <Preview answer={answer} values={values} begun={frozen} />
-          <div className="mt-4 grid gap-3">
-            {frozen ? (
-              <p className="text-[15px] text-soft">
-                This project is {stateWord(work.state)}, so its plan no longer changes.
-              </p>
-            ) : (
-              <Button
-                kind="next"
-                onClick={save}
-                disabled={adding.isLoading || changing.isLoading}
-                className="w-full text-[18px]"
-              >
+      <OpenedParts value={opened}>
+        <Head
+          title={work ? work.wish.title : 'New project'}
+          under="Choose what to make, roughly how big, the pattern and the yarns"
+        >
+          {frozen ? null : <UndoRedo {...steps} />}
+          <p aria-live="polite" className="text-[14px] text-soft">
+            {fromDraft && kept.state === 'untouched' ? 'Draft saved' : keptWords[kept.state]}
+          </p>
+          {work ? <Stages work={work} here="wish" /> : null}
+        </Head>
+        <main
+          id="main"
+          className="mx-auto grid w-full max-w-[1440px] grid-cols-[minmax(0,1fr)] gap-x-10 px-6 pb-10 lg:grid-cols-[minmax(0,1fr)_372px]"
+        >
+          <form onSubmit={save} noValidate aria-label="Idea">
+            {work ? <Notice text={work.notice} /> : null}
+            <Lessons of={work?.wish.lessons ?? []} />
+            <fieldset disabled={frozen} className="min-w-0">
+              {ready ? (
+                <>
+                  <ItemPart />
+                  <SizePart />
+                  <PatternPart />
+                  <ColoursPart />
+                  <GaugePart advice={answer?.ok ? answer.value.hook : undefined} />
+                  <FinishPart />
+                </>
+              ) : null}
+            </fieldset>
+          </form>
+          <aside className="lg:sticky lg:top-0 lg:self-start">
+            <Preview answer={answer} values={values} begun={frozen} />
+            <div className="mt-4 grid gap-3">
+              {frozen ? (
+                <p className="text-[15px] text-soft">
+                  This project is {stateWord(work.state)}, so its plan no longer changes.
+                </p>
+              ) : (
+                <Button
+                  kind="next"
+                  onClick={save}
+                  disabled={adding.isLoading || changing.isLoading}
+                  className="w-full text-[18px] max-lg:hidden"
+                >
+                  See sizes
+                </Button>
+              )}
+              {half && !frozen ? (
+                <Button kind="quiet" onClick={giveUp}>
+                  {work ? 'Undo all changes' : 'Delete this draft'}
+                </Button>
+              ) : null}
+              <Problems problems={refusal} />
+              {refusal.some(({ code }) => code === 'stale') ? (
+                <Button onClick={() => location.reload()}>Show the latest version</Button>
+              ) : null}
+            </div>
+          </aside>
+        </main>
+        {frozen ? null : (
+          <div className="sticky bottom-0 z-10 px-6 lg:hidden">
+            <ActBar>
+              <PreviewLine answer={answer} values={values} />
+              <Button kind="next" onClick={save} disabled={adding.isLoading || changing.isLoading} className="shrink-0">
                 See sizes
               </Button>
-            )}
-            {half && !frozen ? (
-              <Button kind="quiet" onClick={giveUp}>
-                {work ? 'Undo all changes' : 'Delete this draft'}
-              </Button>
-            ) : null}
-            <Problems problems={refusal} />
-            {refusal.some(({ code }) => code === 'stale') ? (
-              <Button onClick={() => location.reload()}>Show the latest version</Button>
-            ) : null}
+            </ActBar>
           </div>
-        </aside>
-      </main>
+        )}
+      </OpenedParts>
     </FormProvider>
   );
 }

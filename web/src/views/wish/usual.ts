@@ -36,8 +36,8 @@ export function usualSize(item: Item, units: Wish['units']): readonly [width: st
 
 /** What a blanket lies on, and how big it usually is then, cm. */
 export const beds = [
-  { bed: 'a pram', width: 75, height: 90 },
-  { bed: 'a cot', width: 90, height: 120 },
+  { bed: 'a baby’s pram', width: 75, height: 90 },
+  { bed: 'a baby’s cot', width: 90, height: 120 },
   { bed: 'a bunk', width: 100, height: 150 },
   { bed: 'a sofa', width: 130, height: 170 },
   { bed: 'a bed', width: 150, height: 200 },
@@ -45,7 +45,7 @@ export const beds = [
 type Bed = (typeof beds)[number]['bed'];
 
 /** What only a small child lies in. */
-export const forSmallChildren: readonly Bed[] = ['a pram', 'a cot'];
+export const forSmallChildren: readonly Bed[] = ['a baby’s pram', 'a baby’s cot'];
 
 /** What its second size is called. */
 export function upWord(item: Item): 'height' | 'length' {

@@ -101,9 +101,12 @@ function Small({
       className={`${yarnClass(run.colour)} count flex min-w-[64px] flex-col items-center justify-center self-end rounded-sm border border-ink/30 px-2 text-[24px] leading-none ${worked ? 'h-[64px] opacity-60' : 'h-[96px]'}`}
       style={yarnStyle(shade)}
     >
-      <span>
+      <span aria-hidden>
         {run.count}
         {run.colour}
+      </span>
+      <span className="sr-only">
+        {run.count} in {run.colour}
       </span>
       {kinds ? <span className="mt-1 max-w-[112px] text-center text-[14px]">{runStitches(run, terms)}</span> : null}
     </span>

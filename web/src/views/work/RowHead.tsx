@@ -19,7 +19,10 @@ export function RowHead({ row: { course, at, begins }, cloth: { fabric }, hand, 
         {courseWord(fabric.making)} {course.number}
       </span>
       <span className="count text-[22px] font-medium text-soft">of {fabric.courses}</span>
-      <span className="rounded-sm border-2 border-ink px-2 text-[19px] font-semibold">{course.side}</span>
+      <span className="rounded-sm border-2 border-ink px-2 text-[19px] font-semibold">
+        <span aria-hidden>{course.side}</span>
+        <span className="sr-only">{course.side === 'RS' ? 'right side facing you' : 'wrong side facing you'}</span>
+      </span>
       <span className="text-[22px]">{hand === 'right' ? '← right to left' : 'left to right →'}</span>
       {at === 0 ? <span className="text-[22px] text-soft">{begins}</span> : null}
       <span className="-my-2 ml-auto flex flex-wrap max-sm:my-0 items-center gap-x-5 text-[17px]">{children}</span>

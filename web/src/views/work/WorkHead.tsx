@@ -3,7 +3,8 @@ import { CloudOff } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
 import { useAway } from '../../api/away.ts';
-import { ButtonLink } from '../../parts/Button.tsx';
+import { HomeLink } from '../../app/Shell.tsx';
+import { Title } from '../../app/Title.tsx';
 import { TakeBackStart } from '../../parts/TakeBackStart.tsx';
 import type { Counter } from './useCounter.ts';
 
@@ -12,7 +13,10 @@ export function WorkHead({ work, counter, children }: { work: Work; counter: Cou
   const away = useAway();
   return (
     <header className="flex flex-wrap items-center gap-x-5 gap-y-1 border-b border-rule px-6 py-2 max-sm:gap-x-3">
-      <h1 className="min-w-0 flex-1 truncate text-[22px] max-sm:basis-[58%]">{work.wish.title}</h1>
+      <HomeLink />
+      <div className="min-w-0 flex-1 max-sm:basis-[58%]">
+        <Title className="text-[22px]">{work.wish.title}</Title>
+      </div>
       {/* What is to be worked next is told instead; that a step is kept is only told where it is not. */}
       <p role={counter.refused ? 'alert' : undefined} className="flex items-center gap-2 text-[15px] text-soft">
         {counter.refused ? (
@@ -30,13 +34,12 @@ export function WorkHead({ work, counter, children }: { work: Work; counter: Cou
       </p>
       {counter.waiting ? null : <TakeBackStart work={work} />}
       {children}
-      <Link to={`/works/${work.id}/rows`} className="inline-flex min-h-11 items-center px-2">
+      <Link to={`/works/${work.id}/rows`} className="inline-flex min-h-11 min-w-11 items-center px-2">
         All rows
       </Link>
-      <Link to={`/works/${work.id}/log`} className="inline-flex min-h-11 items-center px-2">
+      <Link to={`/works/${work.id}/log`} className="inline-flex min-h-11 min-w-11 items-center px-2">
         Log
       </Link>
-      <ButtonLink to="/">Close</ButtonLink>
     </header>
   );
 }

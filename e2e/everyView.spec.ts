@@ -1,0 +1,189 @@
+import type { Page } from '@playwright/test';
+import { begunCloth, expect, type TestServer, test, weighedSwatch, wishedCloth } from './server.ts';
+import { addresses, axe, findViews, overflow, smallTargets, smallWords, stickingOut, viewOf, visit } from './walk.ts';
+
+/** As wide as letters get. */
+const longName = 'W'.repeat(60);
+const longTitle = 'Mw'.repeat(40);
+
+/** A bench with a work of each state, names as long as they may be, and one of everything. */
+async function bench(server: TestServer): Promise<Map<string, string>> {
+  const yarn = { weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50, balls: 1 };
+  const wished = await wishedCloth(server, {
+    title: longTitle,
+    item: 'bag',
+    pattern: { key: 'long-steps', numbers: { p: 2, q: 5 } },
+    pieces: 2,
+    closing: true,
+    border: { rounds: 2, colour: 'A' },
+    yarns: [
+      { ...yarn, letter: 'A', name: longName, shade: '#e9dfc4' },
+      { ...yarn, letter: 'B', name: longName, shade: '#24476b' },
+    ],
+    finish: { seam: 'sc', strap: { drop: '30 cm', width: '4 cm', kind: 'sc along', load: 40 } },
+  });
+  const begun = await begunCloth(server, { title: longTitle.toUpperCase(), pattern: { key: 'houndstooth' } });
+  const binned = await wishedCloth(server, { title: 'In the bin' });
+  await server.post(`/works/${binned}/bin`, { revision: 1, deleted: true });
+  await weighedSwatch(server);
+  const stored = { line: longName, name: longName, shade: '#24476b', weight: 4, fibre: 'cotton', balls: 1 };
+  await server.post('/drawer', { yarn: stored });
+  return new Map([
+    [wished, 'wished'],
+    [begun, 'begun'],
+  ]);
+}
+
+const desk = { width: 1280, height: 800 };
+const phone = { width: 390, height: 844 };
+/** The last is a desk of 1280 px looked at four times as large. */
+const sizes = [{ width: 820, height: 1180 }, phone, { width: 320, height: 640 }, { width: 320, height: 200 }];
+
+/** What is wrong with a page as it stands, on a desk. */
+async function faults(page: Page, what: string): Promise<string[]> {
+  const found = [
+    ...(await axe(page)),
+    ...(await smallWords(page, 12, 11)).map((each) => ({ ...each, what: `words of ${each.what}` })),
+    ...(await smallTargets(page, 24)).map((each) => ({ ...each, what: `target of ${each.what}` })),
+  ];
+  return found.map(({ what: fault, of }) => `${what}: ${fault}: ${of}`);
+}
+
+const parts = 4;
+
+for (let part = 0; part < parts; part++) {
+  test(`every view, found by its links, is clean for every eye and hand, part ${part + 1} of ${parts}`, async ({
+    page,
+    server,
+  }) => {
+    const kinds = await bench(server);
+    const views = await findViews(page, server.address, kinds);
+    // Nothing that the app lists is left out but the window of the simulated switch, which opens beside.
+    const left = addresses.filter((address) => !views.some((view) => viewOf(view.split('?')[0] ?? '') === address));
+    expect(left).toEqual(['/switch']);
+    const titles = new Set<string>();
+    const found: string[] = [];
+    const own = [...views, '/switch', '/nowhere', '/works/00000000-0000-4000-8000-000000000000/rows'];
+    for (const view of own.filter((_, i) => i % parts === part)) {
+      await page.setViewportSize(desk);
+      await visit(page, server.address + view);
+      const title = await page.title();
+      if (!title.endsWith(' · Puntada')) found.push(`${view}: its title is ${title}`);
+      titles.add(title);
+      found.push(...(await faults(page, view)));
+      for (const size of sizes) {
+        await page.setViewportSize(size);
+        const wide = () => overflow(page);
+        await expect
+          .poll(wide, { timeout: 2000 })
+          .toBe(0)
+          .catch(async () =>
+            found.push(`${view} at ${size.width}: sticks out: ${(await stickingOut(page)).join('; ')}`),
+          );
+        if (size === phone) {
+          const small = await smallTargets(page, 44);
+          found.push(...small.map((each) => `${view} on the phone: target of ${each.what}: ${each.of}`));
+        }
+      }
+    }
+    expect(found).toEqual([]);
+  });
+}
+
+test('what opens over a view is as clean as the view', async ({ page, server }) => {
+  const kinds = await bench(server);
+  const views = await findViews(page, server.address, kinds);
+  const found: string[] = [];
+  let opened = 0;
+  for (const view of views) {
+    await visit(page, server.address + view);
+    // One of each kind of what can be opened: they are made alike.
+    const openers = page.locator('[aria-haspopup="dialog"]:visible');
+    const names = await openers.evaluateAll((all) =>
+      all.map((each) => (each.hasAttribute('data-working') ? 'working' : (each.textContent ?? ''))),
+    );
+    for (const [i, name] of names.entries()) {
+      if (names.indexOf(name) !== i || (name === 'working' && opened > 12)) continue;
+      await openers.nth(i).click();
+      const dialog = page.getByRole('dialog');
+      await expect(dialog).toBeVisible();
+      opened++;
+      await expect
+        .poll(() => dialog.evaluate((each) => each.getAttribute('aria-label') ?? each.getAttribute('aria-labelledby')))
+        .toBeTruthy();
+      found.push(...(await faults(page, `${view}, ${name}`)));
+      await page.keyboard.press('Escape');
+      await expect(dialog).toBeHidden();
+    }
+  }
+  expect(opened).toBeGreaterThan(20);
+  expect(found).toEqual([]);
+});
+
+test('in a dark room and in forced colours nothing is lost, on the row and over it', async ({ page, server }) => {
+  const id = await begunCloth(server);
+  await page.addInitScript(() => localStorage.setItem('puntada.reading', JSON.stringify({ dark: true })));
+  const found: string[] = [];
+  for (const forced of ['none', 'active'] as const) {
+    await page.emulateMedia({ forcedColors: forced });
+    await visit(page, `${server.address}/works/${id}/work`);
+    await expect(page.getByTestId('row-number')).toBeVisible();
+    for (const name of [undefined, 'Display', 'Something is wrong']) {
+      if (name) await page.getByRole('button', { name }).click();
+      // Where the system has the colours, they are its own to set against each other.
+      if (forced === 'none') found.push(...(await faults(page, `dark, ${name}`)));
+      if (name) await page.keyboard.press('Escape');
+    }
+  }
+  expect(found).toEqual([]);
+  // In forced colours what is chosen and the next act stand apart, and a yarn keeps its colour.
+  await visit(page, `${server.address}/wish`);
+  const look = (selector: string) =>
+    page
+      .locator(selector)
+      .first()
+      .evaluate((each) => getComputedStyle(each).backgroundColor);
+  expect(await look('[role="radio"][data-state="on"]')).not.toBe(await look('[role="radio"][data-state="off"]'));
+  expect(await look('.next-act:visible')).not.toBe(await look('body'));
+  expect(await look('.yarn-B')).toBe('rgb(36, 71, 107)');
+});
+
+test('a view that opens has the focus on its heading, and its own title', async ({ page, server }) => {
+  const id = await wishedCloth(server, { title: 'Cloth by the door' });
+  await page.goto(server.address);
+  await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+  const heading = page.getByRole('heading', { level: 1 });
+  for (const [link, title] of [
+    ['Pattern book', 'Pattern book · Puntada'],
+    ['Yarn drawer', 'Yarn drawer · Puntada'],
+    ['Evenings', 'Evenings · Puntada'],
+    ['Glossary', 'Glossary · Puntada'],
+  ] as const) {
+    await page.getByRole('navigation', { name: 'Main pages' }).getByRole('link', { name: link }).click();
+    await expect(heading).toBeFocused();
+    await expect(page).toHaveTitle(title);
+  }
+  await page.goto(`${server.address}/works/${id}/size`);
+  for (const stage of ['Rows', 'Yarn', 'Finishing', 'Idea']) {
+    await page.getByRole('navigation', { name: 'Stages of this project' }).getByRole('link', { name: stage }).click();
+    await expect(page).toHaveTitle(`${stage}: Cloth by the door · Puntada`);
+    await expect(heading).toBeFocused();
+  }
+});
+
+test('what is not there has a page of its own, with the way back', async ({ page, server }) => {
+  const none = '00000000-0000-4000-8000-000000000000';
+  for (const [path, words] of [
+    ['/nowhere', 'There is no page at this address.'],
+    [`/works/${none}/size`, 'There is no such project here.'],
+    [`/works/${none}/work`, 'There is no such project here.'],
+    ['/book/no-such', 'There is no such pattern in the book.'],
+    [`/swatches/${none}`, 'This swatch is not in the book.'],
+    [`/wish?draft=${none}`, 'This draft is not here any more'],
+  ] as const) {
+    await page.goto(server.address + path);
+    await expect(page.getByText(words)).toBeVisible();
+    await page.getByRole('main').getByRole('link', { name: 'Open the bench' }).click();
+    await expect(page).toHaveTitle('Bench · Puntada');
+  }
+});

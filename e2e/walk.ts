@@ -1,0 +1,161 @@
+import { readFileSync } from 'node:fs';
+import AxeBuilder from '@axe-core/playwright';
+import type { Page } from '@playwright/test';
+
+/** The addresses of all views, as the app itself lists them: `/works/:id/size`. */
+export const addresses: readonly string[] = [
+  ...readFileSync(new URL('../web/src/app/App.tsx', import.meta.url), 'utf8').matchAll(/^ {2}\['(\/[^']*)'/gm),
+].map((match) => match[1] as string);
+
+/** Which view an address leads to. */
+export function viewOf(path: string): string | undefined {
+  const parts = path.split('/');
+  return addresses.find((address) => {
+    const own = address.split('/');
+    return own.length === parts.length && own.every((part, i) => part.startsWith(':') || part === parts[i]);
+  });
+}
+
+/** Where the links of a page lead within the app. */
+async function linksOf(page: Page): Promise<string[]> {
+  return page.evaluate(() =>
+    [...document.querySelectorAll<HTMLAnchorElement>('a[href]')]
+      .filter(({ origin, pathname }) => origin === location.origin && !pathname.startsWith('/api'))
+      .map(({ pathname, search }) => pathname + search),
+  );
+}
+
+/** Opens an address and waits until the page rests. */
+export async function visit(page: Page, address: string): Promise<void> {
+  await page.goto(address);
+  await page.getByRole('main').waitFor();
+  await page.waitForLoadState('networkidle');
+}
+
+/**
+ * Finds the views of the app by its own links, from the bench on: one address for each view and what is looked at in it
+ * (`?from=piece`). Of works each state is one view of its own. @param kinds the state of each work, by its id
+ */
+export async function findViews(page: Page, address: string, kinds: ReadonlyMap<string, string>): Promise<string[]> {
+  const keyOf = (path: string) => {
+    const [name = '', query = ''] = path.split('?');
+    const id = name.split('/')[2] ?? '';
+    const asked = query.startsWith('draft=') || query.startsWith('pattern=') ? query.split('=')[0] : query;
+    return `${viewOf(name)} ${kinds.get(id) ?? ''} ${asked}`;
+  };
+  const found = new Map<string, string>();
+  const queue = ['/'];
+  for (let path = queue.shift(); path !== undefined; path = queue.shift()) {
+    const key = keyOf(path);
+    if (found.has(key) || viewOf(path.split('?')[0] ?? '') === undefined) continue;
+    found.set(key, path);
+    await visit(page, address + path);
+    queue.push(...(await linksOf(page)));
+  }
+  return [...found.values()];
+}
+
+export interface Finding {
+  readonly what: string;
+  readonly of: string;
+}
+
+/** What axe finds by WCAG 2.2 AA and best practice. */
+export async function axe(page: Page): Promise<Finding[]> {
+  // There are no frames to look into, so it need not open a page of its own to put its findings together.
+  const { violations } = await new AxeBuilder({ page })
+    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
+    .options({ resultTypes: ['violations'] })
+    .setLegacyMode()
+    .analyze();
+  return violations.flatMap(({ id, nodes }) => nodes.map((node) => ({ what: id, of: node.target.join(' ') })));
+}
+
+/** How far the page is wider than the screen, px. */
+export function overflow(page: Page): Promise<number> {
+  return page.evaluate(() => Math.max(0, document.documentElement.scrollWidth - window.innerWidth));
+}
+
+/** Words that are smaller than `least` px; those of drawings smaller than `drawn` px. */
+export function smallWords(page: Page, least: number, drawn: number): Promise<Finding[]> {
+  return page.evaluate(
+    ([page_, drawing]) => {
+      const found = new Map<string, { what: string; of: string }>();
+      const walker = document.createTreeWalker(document.body, NodeFilter.SHOW_TEXT);
+      for (let node = walker.nextNode(); node; node = walker.nextNode()) {
+        const text = node.textContent?.trim();
+        const parent = node.parentElement;
+        if (!text || !parent || parent.closest('script, style, .sr-only, [hidden]')) continue;
+        const box = parent.getBoundingClientRect();
+        if (!box.width || !box.height) continue;
+        const svg = parent.closest('svg');
+        let size = Number.parseFloat(getComputedStyle(parent).fontSize);
+        if (svg) {
+          const matrix = (parent as unknown as SVGGraphicsElement).getScreenCTM?.();
+          if (matrix) size *= Math.hypot(matrix.a, matrix.b);
+        }
+        if (size < (svg ? drawing : page_) - 0.05) {
+          found.set(`${parent.tagName} ${size}`, {
+            what: `${size.toFixed(1)} px`,
+            of: `${parent.tagName}: ${text.slice(0, 40)}`,
+          });
+        }
+      }
+      return [...found.values()];
+    },
+    [least, drawn] as const,
+  );
+}
+
+/** Controls that are smaller than `least` px either way. A link within a sentence is as high as its line. */
+export function smallTargets(page: Page, least: number): Promise<Finding[]> {
+  return page.evaluate((side) => {
+    const own =
+      'a[href], button, input, select, textarea, summary, [role="slider"], [role="radio"], [role="tab"], [tabindex="0"]';
+    const found: { what: string; of: string }[] = [];
+    for (const each of document.querySelectorAll<HTMLElement>(own)) {
+      if (each.closest('.sr-only, [hidden], [aria-hidden="true"]') || each.matches(':disabled')) continue;
+      const label = each.closest('label');
+      const boxes = [each.getBoundingClientRect(), ...(label ? [label.getBoundingClientRect()] : [])];
+      const [width, height] = [Math.max(...boxes.map((box) => box.width)), Math.max(...boxes.map((box) => box.height))];
+      if (!width || !height || getComputedStyle(each).visibility === 'hidden') continue;
+      if (boxes[0] && (boxes[0].right < 0 || boxes[0].bottom < 0)) continue;
+      const style = getComputedStyle(each);
+      // One of several words of a line: it has no room of its own.
+      const inline =
+        style.display.startsWith('inline') &&
+        [...(each.parentElement?.childNodes ?? [])].some(
+          (node) => node !== each && node.nodeType === Node.TEXT_NODE && (node.textContent?.trim().length ?? 0) > 1,
+        );
+      if (inline || each.dataset.inline !== undefined) continue;
+      if (width < side - 0.5 || height < side - 0.5) {
+        const name = each.getAttribute('aria-label') ?? each.textContent?.trim() ?? '';
+        found.push({
+          what: `${Math.round(width)}×${Math.round(height)}`,
+          of: `${each.tagName.toLowerCase()} ${name.slice(0, 40)}`,
+        });
+      }
+    }
+    return found;
+  }, least);
+}
+
+/** What sticks out of the screen at its right, the innermost of it; not what can be scrolled in its own box. */
+export function stickingOut(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const wide = [...document.querySelectorAll<HTMLElement>('body *')].filter((each) => {
+      if (each.getBoundingClientRect().right <= window.innerWidth + 0.5) return false;
+      for (let up = each.parentElement; up; up = up.parentElement) {
+        if (/auto|scroll|hidden|clip/.test(getComputedStyle(up).overflowX)) return false;
+      }
+      return true;
+    });
+    return wide
+      .filter((each) => !wide.some((other) => other !== each && each.contains(other)))
+      .slice(0, 6)
+      .map(
+        (each) =>
+          `${each.tagName.toLowerCase()}.${String(each.className).slice(0, 60)} ${Math.round(each.getBoundingClientRect().width)} “${(each.textContent ?? '').slice(0, 30)}”`,
+      );
+  });
+}
