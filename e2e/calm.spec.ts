@@ -178,7 +178,7 @@ test('Back leads to the project that was made, and never makes a second one', as
   await page.goto(server.address);
   await page.getByRole('link', { name: 'New project' }).click();
   await page.getByLabel('Project name').fill('Made once');
-  await expect(page.getByText('Draft saved')).toBeVisible();
+  await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByRole('button', { name: /^Start with/ })).toBeVisible();
   await page.goBack();

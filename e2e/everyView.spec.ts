@@ -39,23 +39,40 @@ const phone = { width: 390, height: 844 };
 /** The last is a desk of 1280 px looked at four times as large. */
 const sizes = [{ width: 820, height: 1180 }, phone, { width: 320, height: 640 }, { width: 320, height: 200 }];
 
+/**
+ * What a view says; what is not in sight is there too. The notation of patterns has one wording for all, and the
+ * list of words tells the other terms beside the maker's own.
+ */
+function wordsOf(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const main = document.querySelector('main')?.cloneNode(true) as HTMLElement;
+    for (const each of main.querySelectorAll('pre, script, style, [data-terms="US"]')) each.remove();
+    return [...main.querySelectorAll('*')].flatMap((each) =>
+      [...each.childNodes].flatMap((node) => (node.nodeType === Node.TEXT_NODE ? [node.textContent ?? ''] : [])),
+    );
+  });
+}
+
 /** What is wrong with a page as it stands, on a desk. */
-async function faults(page: Page, what: string): Promise<string[]> {
+async function faults(page: Page, what: string, within?: string): Promise<string[]> {
   const found = [
-    ...(await axe(page)),
+    ...(await axe(page, within)),
     ...(await smallWords(page, 12, 11)).map((each) => ({ ...each, what: `words of ${each.what}` })),
     ...(await smallTargets(page, 24)).map((each) => ({ ...each, what: `target of ${each.what}` })),
   ];
   return found.map(({ what: fault, of }) => `${what}: ${fault}: ${of}`);
 }
 
-const parts = 4;
+const parts = 2;
 
 for (let part = 0; part < parts; part++) {
   test(`every view, found by its links, is clean for every eye and hand, part ${part + 1} of ${parts}`, async ({
     page,
     server,
   }) => {
+    test.setTimeout(300_000);
+    const reads = { units: 'cm', terms: 'UK', hand: 'right', fractions: 'quarters' };
+    await server.put('/preferences', reads);
     const kinds = await bench(server);
     const views = await findViews(page, server.address, kinds);
     // Nothing that the app lists is left out but the window of the simulated switch, which opens beside.
@@ -71,6 +88,10 @@ for (let part = 0; part < parts; part++) {
       if (!title.endsWith(' · Puntada')) found.push(`${view}: its title is ${title}`);
       titles.add(title);
       found.push(...(await faults(page, view)));
+      // In UK terms no word of the US is left on any page.
+      const words = await wordsOf(page);
+      const us = words.filter((each) => /\b(sc|hdc|gauge)\b|single crochet|half double/i.test(each));
+      found.push(...us.map((each) => `${view}: in UK terms it says: ${each}`));
       for (const size of sizes) {
         await page.setViewportSize(size);
         const wide = () => overflow(page);
@@ -94,29 +115,30 @@ test('what opens over a view is as clean as the view', async ({ page, server }) 
   const kinds = await bench(server);
   const views = await findViews(page, server.address, kinds);
   const found: string[] = [];
-  let opened = 0;
+  const seen = new Map<string, number>();
   for (const view of views) {
     await visit(page, server.address + view);
-    // One of each kind of what can be opened: they are made alike.
+    // What is made alike is opened a few times, wherever it stands.
     const openers = page.locator('[aria-haspopup="dialog"]:visible');
     const names = await openers.evaluateAll((all) =>
       all.map((each) => (each.hasAttribute('data-working') ? 'working' : (each.textContent ?? ''))),
     );
     for (const [i, name] of names.entries()) {
-      if (names.indexOf(name) !== i || (name === 'working' && opened > 12)) continue;
+      const times = seen.get(name) ?? 0;
+      if (times >= (name === 'working' ? 3 : 1)) continue;
+      seen.set(name, times + 1);
       await openers.nth(i).click();
       const dialog = page.getByRole('dialog');
       await expect(dialog).toBeVisible();
-      opened++;
       await expect
         .poll(() => dialog.evaluate((each) => each.getAttribute('aria-label') ?? each.getAttribute('aria-labelledby')))
         .toBeTruthy();
-      found.push(...(await faults(page, `${view}, ${name}`)));
+      found.push(...(await faults(page, `${view}, ${name}`, '[role="dialog"]')));
       await page.keyboard.press('Escape');
       await expect(dialog).toBeHidden();
     }
   }
-  expect(opened).toBeGreaterThan(20);
+  expect([...seen.keys()].length).toBeGreaterThan(8);
   expect(found).toEqual([]);
 });
 

@@ -38,8 +38,8 @@ test('a row of one run is told as pairs, and its last stitch is named', async ({
   const id = await begunCloth(server, { pattern: { key: 'houndstooth' }, policy: 'carry-always' });
   await page.goto(`${server.address}/works/${id}/work`);
   await expect(page.getByTestId('run-count')).toHaveText('38');
-  await expect(page.getByText('sc, dc by turns')).toBeVisible();
-  await expect(page.getByText('close the 38th in B')).toBeVisible();
+  await expect(page.getByText('sc, dc by turns', { exact: true })).toBeVisible();
+  await expect(page.getByRole('button', { name: /close the 38th in B/ })).toBeVisible();
   await expect(page.getByRole('complementary')).toContainText('19 sc, 19 dc');
   await expect(page.getByRole('complementary')).toContainText('dc in A');
   await page.keyboard.press('Space');
@@ -107,7 +107,7 @@ test.describe('with a kept copy of the pages', () => {
 
 test('a work that is not begun, and one that is not there, say what to do', async ({ page, server }) => {
   await page.goto(`${server.address}/works/00000000-0000-4000-8000-000000000000/work`);
-  await expect(page.getByRole('alert')).toContainText('There is no such project here.');
+  await expect(page.getByRole('main')).toContainText('There is no such project here.');
   const { id } = await server.post<{ id: string }>('/works', {
     wish: (await server.get<{ wish: unknown }>(`/works/${await begunCloth(server)}`)).wish,
   });

@@ -128,5 +128,5 @@ test('a size further off the wish than is allowed is told as such, on the ticket
   await page.getByRole('slider', { name: 'Width' }).press('ArrowRight');
   await expect(ticket).toContainText('further off than the 2.0 cm you allow');
   await page.reload();
-  await expect(allowed).toHaveValue('2');
+  await expect(allowed).toHaveValue('2 cm');
 });

@@ -39,7 +39,7 @@ test('by keyboard, with a power cut in the middle: a whole small cloth, worked t
   await expect(page.getByRole('heading', { name: 'All 12 rows done' })).toBeVisible();
   await page.getByRole('button', { name: 'Mark as finished' }).focus();
   await page.keyboard.press('Enter');
-  await expect(page.getByRole('heading', { name: 'Galley cloth' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Finished' })).toBeVisible();
   await page.getByRole('link', { name: 'Log: Galley cloth' }).focus();
   await page.keyboard.press('Enter');
   await expect(page.getByText('12 of 12')).toBeVisible();

@@ -43,11 +43,11 @@ test('a swatch: a count taken out, its weight forgotten, a note, and thrown away
   const id = await countedSwatch(server, `Galley check, ${Date.now()}`);
   await page.goto(`${server.address}/swatches/${id}`);
   await expect(page.getByText(/You use/)).toBeVisible();
-  await page.getByRole('button', { name: 'Remove weight' }).click();
+  await page.getByRole('button', { name: 'Delete the weight' }).click();
   await expect(page.getByText(/Weigh it dry/)).toBeVisible();
   await page.getByLabel('Note').fill('Firm enough to scrub with.');
   await page.getByLabel('Note').blur();
-  await page.getByRole('button', { name: 'Remove 18 rows over 10 cm' }).click();
+  await page.getByRole('button', { name: 'Delete 18 rows over 10 cm' }).click();
   await expect(page.getByText(/Make it and lay it flat/)).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Note')).toHaveValue('Firm enough to scrub with.');
@@ -71,7 +71,7 @@ test('which hook: from 16 stitches with 5 mm, 15 ask for 6 mm', async ({ page, s
   await page.getByRole('radio', { name: 'From a swatch' }).click();
   await expect(page.getByLabel('Hook (mm)')).toHaveValue('5');
   await expect(page.getByLabel('Swatch', { exact: true })).toHaveValue(id);
-  await expect(page.getByText('22.5 × ')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What you get' }).getByText('22.5 × ')).toBeVisible();
   await page.getByRole('button', { name: 'Plan a swatch for this project' }).click();
   await expect(page.getByLabel('Name', { exact: true })).toHaveValue('New dishcloth, swatch');
 });

@@ -122,7 +122,7 @@ export const test = plain.extend<Usual, Lasting>({
   page: async ({ page, firstUse }, use) => {
     if (!firstUse) {
       await page.addInitScript(() => {
-        const parts = ['about', 'size', 'pattern', 'yarns', 'gauge', 'finish'];
+        const parts = ['about', 'size', 'pattern', 'yarns', 'label', 'gauge', 'finish'];
         localStorage.getItem('puntada.idea') ?? localStorage.setItem('puntada.idea', JSON.stringify(parts));
       });
     }

@@ -65,7 +65,7 @@ test('a swatch is planned, counted and weighed, and its counts flow into the pla
   const count = async (number: string) => {
     await page.getByRole('form', { name: 'Add a count' }).getByRole('textbox').first().fill(number);
     await page.getByRole('button', { name: 'Save this count' }).click();
-    await expect(page.getByRole('button', { name: new RegExp(`Remove ${number} `) })).toBeVisible();
+    await expect(page.getByRole('button', { name: new RegExp(`Delete ${number} `) })).toBeVisible();
   };
   await count('16');
   await count('18');
@@ -86,12 +86,12 @@ test('a half-typed wish is kept, taken back, found again, and given up', async (
   await page.goto(`${server.address}/wish`);
   await page.getByLabel('Project name').fill('Cloth for the bell');
   await page.getByLabel('Width', { exact: true }).fill('about a hand');
-  await expect(page.getByText('Draft saved')).toBeVisible();
+  await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
   await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click();
   await expect(page.getByLabel('Width', { exact: true })).not.toHaveValue('about a hand');
   await page.keyboard.press('Control+Shift+Z');
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('about a hand');
-  await expect(page.getByText('Draft saved')).toBeVisible();
+  await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
   await page.goto(server.address);
   await page.getByRole('link', { name: 'Cloth for the bell' }).click();
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('about a hand');
@@ -153,7 +153,7 @@ test('a wish begins from a finished piece, and comes to its counts', async ({ pa
   await page.getByRole('button', { name: 'Start a project from it' }).click();
   // Nine blocks of four are 36 stitches; 225 mm of 36 are 6.25 mm each, so the piece comes out as it was.
   await expect(page.getByLabel('Stitches across')).toHaveValue('36');
-  await expect(page.getByText('22.5 × 24.4 cm')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'What you get' }).getByText('22.5 × 24.4 cm')).toBeVisible();
 });
 
 test('a row is explained, its strands are hung on the chart, and a term is told where it stands', async ({

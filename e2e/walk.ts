@@ -60,10 +60,12 @@ export interface Finding {
   readonly of: string;
 }
 
-/** What axe finds by WCAG 2.2 AA and best practice. */
-export async function axe(page: Page): Promise<Finding[]> {
+/** What axe finds by WCAG 2.2 AA and best practice. @param within only there */
+export async function axe(page: Page, within?: string): Promise<Finding[]> {
   // There are no frames to look into, so it need not open a page of its own to put its findings together.
-  const { violations } = await new AxeBuilder({ page })
+  const builder = new AxeBuilder({ page });
+  if (within) builder.include(within);
+  const { violations } = await builder
     .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
     .options({ resultTypes: ['violations'] })
     .setLegacyMode()

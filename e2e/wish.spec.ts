@@ -69,7 +69,8 @@ test('inches, yarns and the foundation of hdc are kept as they were chosen', asy
     .selectOption({ label: '3rd chain from the hook, ch 2 to turn, not a stitch (loose)' });
   await page.getByLabel('Name of B').fill('Kelp');
   await page.getByLabel('Shade of B', { exact: true }).last().fill('#2f5a45');
-  await page.getByLabel('m per ball').first().fill('85');
+  // With inches a bare number would be yards; a unit that is typed holds.
+  await page.getByLabel('yd per ball').first().fill('85 m');
   await page.getByLabel('g per ball').first().fill('50');
   await page.getByRole('button', { name: 'See sizes' }).click();
   await expect(page.getByText('+ 2 to turn').first()).toBeVisible();
@@ -144,7 +145,7 @@ test('a blanket for a pram is for a small child, with its cautions', async ({ pa
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'Blanket', exact: true }).click();
   await expect(page.getByRole('checkbox', { name: 'For a baby or small child' })).not.toBeChecked();
-  await page.getByRole('radio', { name: 'a pram' }).click();
+  await page.getByRole('radio', { name: 'a baby’s pram' }).click();
   await expect(page.getByRole('checkbox', { name: 'For a baby or small child' })).toBeChecked();
   await expect(page.getByRole('region', { name: 'What you get' })).toContainText(/sleep/i);
 });

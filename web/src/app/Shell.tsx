@@ -12,10 +12,10 @@ export function HomeLink() {
     <Link
       to="/"
       aria-label="Bench: all projects"
-      className="flex min-h-11 min-w-11 shrink-0 items-center gap-2 rounded-md text-[15px] no-underline hover:underline"
+      className="flex min-h-11 min-w-11 shrink-0 items-center gap-x-2 rounded-md text-[15px] leading-none no-underline hover:underline max-sm:flex-col max-sm:gap-y-1 max-sm:text-[12px]"
     >
       <Mark />
-      <span className="max-sm:sr-only">Bench</span>
+      <span>Bench</span>
     </Link>
   );
 }

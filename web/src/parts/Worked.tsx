@@ -26,9 +26,17 @@ export function Worked({ working, children, className = '' }: Props) {
           sideOffset={6}
           collisionPadding={12}
           aria-label={working.heading}
-          className="z-20 max-h-(--radix-popover-content-available-height) w-max max-w-[min(440px,calc(100vw-24px))] overflow-auto rounded-md border border-ink bg-paper p-4 font-sans text-[16px] font-normal tracking-normal text-ink shadow-[0_6px_18px_rgb(43_27_48/0.16)]"
+          className="z-20 w-max max-w-[min(440px,calc(100vw-24px))] rounded-md border border-ink bg-paper font-sans text-[16px] font-normal tracking-normal text-ink shadow-[0_6px_18px_rgb(43_27_48/0.16)]"
         >
-          <Sum working={working} />
+          {/* A long sum is scrolled by key as well. */}
+          <section
+            // biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls takes the focus
+            tabIndex={0}
+            aria-label={working.heading}
+            className="max-h-(--radix-popover-content-available-height) overflow-auto p-4"
+          >
+            <Sum working={working} />
+          </section>
         </Popover.Content>
       </Popover.Portal>
     </Popover.Root>

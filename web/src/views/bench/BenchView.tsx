@@ -24,8 +24,10 @@ export default function BenchView() {
   const [awayShown, setAwayShown] = useState(false);
   const here = works?.filter((work) => !work.archived) ?? [];
   const away = works?.filter((work) => work.archived) ?? [];
-  const begun = here.filter((work) => work.state === 'begun');
-  const wished = here.filter((work) => work.state === 'wished');
+  // What is due comes first, the soonest before the others; then what was worked at last.
+  const byNeed = (a: WorkSummary, b: WorkSummary) => (a.due ?? '9999').localeCompare(b.due ?? '9999');
+  const begun = here.filter((work) => work.state === 'begun').sort(byNeed);
+  const wished = here.filter((work) => work.state === 'wished').sort(byNeed);
   const finished = here.filter((work) => work.state === 'finished');
   const drawn = useGrowing(here.length, 3);
   const half = drafts?.filter((draft) => !works?.some((work) => work.id === draft.id)) ?? [];

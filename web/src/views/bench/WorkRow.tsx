@@ -4,6 +4,7 @@ import { Link, useNavigate } from 'react-router';
 import { useAddWorkMutation, useArchiveWorkMutation, useBinWorkMutation, useWorkQuery } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { dates } from '../../parts/dates.ts';
+import { goOnWords } from '../../parts/goOnWords.ts';
 import { offerUndo } from '../../parts/undoOffer.ts';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { YarnSureness } from './YarnSureness.tsx';
@@ -80,8 +81,7 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
   const left = size ? size.rows - progress.rows : undefined;
   const word = strip?.word ?? 'row';
   const place = state === 'wished' ? 'size' : 'work';
-  const action =
-    state === 'wished' ? 'Choose a size' : left === 0 ? 'Look at the plan' : `Go on at ${word} ${progress.rows + 1}`;
+  const action = state === 'wished' ? 'Choose a size' : goOnWords(summary, word);
   return (
     <li className="[contain-intrinsic-block-size:auto_150px] [content-visibility:auto] grid grid-cols-[minmax(0,1fr)] items-center gap-x-6 gap-y-3 border-b border-rule py-4 sm:grid-cols-[minmax(0,1fr)_auto] lg:grid-cols-[300px_minmax(0,1fr)_176px]">
       <div className="min-w-0">

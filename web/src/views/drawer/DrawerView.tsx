@@ -75,7 +75,10 @@ export default function DrawerView() {
                 key={stored.id}
                 stored={stored}
                 works={works ?? []}
-                onOpen={() => setOpen(stored)}
+                onOpen={() => {
+                  setOpen(stored);
+                  requestAnimationFrame(() => toFirstField(document.querySelector('aside form *')));
+                }}
                 onBalls={(balls) =>
                   void change({ id: stored.id, revision: stored.revision, yarn: { ...stored.yarn, balls } })
                 }

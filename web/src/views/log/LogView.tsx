@@ -17,6 +17,7 @@ import { problemsOf, useWorkQuery } from '../../api/api.ts';
 import { useLog } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { goOnWords } from '../../parts/goOnWords.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { Unread } from '../../parts/Unread.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
@@ -48,7 +49,7 @@ export default function LogView() {
     <>
       <Head title={work?.wish.title ?? 'Log'} under="Log: time, yarn, size and what to change next time">
         {work?.state === 'begun' ? <ButtonLink to={`/works/${id}/onward`}>Plan the rest again</ButtonLink> : null}
-        {work ? <ButtonLink to={`/works/${id}/work`}>Back to the row</ButtonLink> : null}
+        {work ? <ButtonLink to={`/works/${id}/work`}>{goOnWords(work)}</ButtonLink> : null}
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1280px] px-6 pt-5 pb-12">
         <Problems problems={refusal} />

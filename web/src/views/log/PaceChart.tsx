@@ -7,7 +7,7 @@ import { dates } from '../../parts/dates.ts';
 import { useWidth } from '../../parts/useWidth.ts';
 
 const height = 130;
-const margin = { top: 12, right: 16, bottom: 24, left: 40 };
+const margin = { top: 24, right: 16, bottom: 24, left: 40 };
 
 interface Props {
   readonly sessions: readonly Session[];
@@ -53,6 +53,9 @@ export function PaceChart({ sessions, pace }: Props) {
             height={y(known[0]) - y(known[1])}
             className="fill-verdigris/20"
           />
+          <text x={2} y={12} className="fill-soft text-[12px]">
+            % of an average pace
+          </text>
           {y.ticks(3).map((ratio) => (
             <g key={ratio}>
               <line x1={margin.left} x2={width - margin.right} y1={y(ratio)} y2={y(ratio)} className="stroke-rule" />

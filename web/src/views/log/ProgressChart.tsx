@@ -7,7 +7,7 @@ import { useMemo } from 'react';
 import { useWidth } from '../../parts/useWidth.ts';
 
 const height = 190;
-const margin = { top: 12, right: 12, bottom: 28, left: 40 };
+const margin = { top: 24, right: 12, bottom: 28, left: 40 };
 
 interface Props {
   readonly ticks: readonly Tick[];
@@ -46,6 +46,9 @@ export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
     <div ref={ref}>
       {width > 0 ? (
         <svg width={width} height={height} role="img" aria-label={label}>
+          <text x={2} y={12} className="fill-soft text-[12px]">
+            rows
+          </text>
           {y.ticks(4).map((row) => (
             <g key={row}>
               <line x1={margin.left} x2={width - margin.right} y1={y(row)} y2={y(row)} className="stroke-rule" />
@@ -80,11 +83,13 @@ function pointsOf(ticks: readonly Tick[], sessions: readonly Session[]): { hours
   let before = 0;
   let at = 0;
   for (const session of sessions) {
+    // What the maker has said of its length holds.
+    const share = (session.seconds * 1000) / Math.max(1, session.to - session.from);
     for (let tick = ticks[at]; tick && tick.at <= session.to; tick = ticks[++at]) {
       position = reached([tick], position);
-      points.push({ hours: (before + (tick.at - session.from)) / 3_600_000, row: position.rows });
+      points.push({ hours: (before + (tick.at - session.from) * share) / 3_600_000, row: position.rows });
     }
-    before += session.to - session.from;
+    before += session.seconds * 1000;
   }
   return points;
 }

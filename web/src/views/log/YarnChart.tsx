@@ -5,7 +5,7 @@ import { area, line } from 'd3-shape';
 import { useWidth } from '../../parts/useWidth.ts';
 
 const height = 150;
-const margin = { top: 10, right: 12, bottom: 24, left: 46 };
+const margin = { top: 24, right: 12, bottom: 24, left: 46 };
 
 interface Props {
   readonly letter: string;
@@ -46,6 +46,12 @@ function Drawn({ letter, known, metres, told, last }: Props & { last: KnownAt })
     <div ref={ref} className="pt-1">
       {width > 0 ? (
         <svg width={width} height={height} role="img" aria-label={label}>
+          <text x={2} y={12} className="fill-soft text-[12px]">
+            {yarnLengthUnit(told)} of {letter}
+          </text>
+          <text x={2} y={height - 7} className="fill-soft text-[12px]">
+            row
+          </text>
           {y.ticks(3).map((value) => (
             <g key={value}>
               <line x1={margin.left} x2={width - margin.right} y1={y(value)} y2={y(value)} className="stroke-rule" />

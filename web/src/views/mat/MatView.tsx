@@ -25,6 +25,7 @@ import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { DraftHead, DraftProblems } from '../../parts/DraftHead.tsx';
 import { Figure } from '../../parts/Figure.tsx';
+import { goOnWords } from '../../parts/goOnWords.ts';
 import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TakeBackStart } from '../../parts/TakeBackStart.tsx';
@@ -247,7 +248,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
           {settled ? (
             <div className="grid gap-1">
               <ButtonLink to={`/works/${work.id}/work`} kind="next">
-                Go on making
+                {goOnWords(work)}
               </ButtonLink>
               <TakeBackStart work={work} />
             </div>

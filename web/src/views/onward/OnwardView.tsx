@@ -8,6 +8,7 @@ import { problemsOf, useWorkQuery } from '../../api/api.ts';
 import { useLog } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { goOnWords } from '../../parts/goOnWords.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { planner } from '../../worker/planner.ts';
@@ -26,7 +27,7 @@ export default function OnwardView() {
   return (
     <>
       <Head title={work?.wish.title ?? 'The rest'} under="Plan the rest again: what you have made stays">
-        {work ? <ButtonLink to={`/works/${id}/work`}>Back to the row</ButtonLink> : null}
+        {work ? <ButtonLink to={`/works/${id}/work`}>{goOnWords(work)}</ButtonLink> : null}
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1360px] px-6 pt-5 pb-12">
         <Problems problems={refusal} />

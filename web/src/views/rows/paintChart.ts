@@ -109,7 +109,7 @@ function paintRow(
   if (cell < smallestSign) return;
   ctx.textAlign = 'center';
   ctx.textBaseline = 'middle';
-  ctx.font = `600 ${Math.round(cell * 0.5)}px "Atkinson Hyperlegible Mono Variable", monospace`;
+  ctx.font = `600 ${letterSize(cell * 0.5)}px "Atkinson Hyperlegible Mono Variable", monospace`;
   for (let place = from; place < to; place++) {
     const at = base + columnOf(fabric, look.hand, place);
     const ink = onShade(shades[fabric.colours[at] as number] ?? '#888888');
@@ -122,7 +122,7 @@ function paintRow(
 }
 
 /** Cells of this size and more have room for a letter or a sign; smaller ones tell a second colour by its texture. */
-const smallestSign = 12;
+const smallestSign = 14;
 
 const hatches = new Map<string, CanvasPattern>();
 
@@ -152,7 +152,7 @@ function paintOffsetRow(ctx: Ctx, fabric: Fabric, look: ChartLook, row: number):
   const y = topOf(fabric, look, row);
   ctx.textAlign = 'center';
   ctx.textBaseline = 'middle';
-  ctx.font = `600 ${Math.round(cell * 0.45)}px "Atkinson Hyperlegible Mono Variable", monospace`;
+  ctx.font = `600 ${letterSize(cell * 0.45)}px "Atkinson Hyperlegible Mono Variable", monospace`;
   for (let x = 0; x < cellsIn(fabric, row - 1); x++) {
     const { at, width } = placeOf(fabric, shape, row - 1, x);
     const left = gutter + (hand === 'right' ? across - at - width : at) * cell;
@@ -248,6 +248,13 @@ function paintHanging(ctx: Ctx, fabric: Fabric, look: ChartLook, row: number): v
   }
 }
 
+/** Letters smaller than this are not read, but guessed, px. */
+const smallestLetter = 11;
+
+export function letterSize(px: number): number {
+  return Math.max(smallestLetter, Math.round(px));
+}
+
 /** Each row's number stands where the row begins, with the way it runs. */
 function paintRowNumber(ctx: Ctx, fabric: Fabric, look: ChartLook, row: number): void {
   const { cell, selected, inHand } = look;
@@ -258,7 +265,7 @@ function paintRowNumber(ctx: Ctx, fabric: Fabric, look: ChartLook, row: number):
   ctx.fillStyle = row === selected ? '#2b1b30' : '#655a69';
   ctx.textAlign = atRight ? 'left' : 'right';
   ctx.textBaseline = 'middle';
-  ctx.font = `${bold ? 700 : 450} ${Math.min(15, Math.max(10, cell * 0.62))}px "Atkinson Hyperlegible Mono Variable", monospace`;
+  ctx.font = `${bold ? 700 : 450} ${Math.min(15, Math.max(12, cell * 0.62))}px "Atkinson Hyperlegible Mono Variable", monospace`;
   const way = atRight ? `←${row}` : `${row}→`;
   ctx.fillText(row === selected ? way : String(row), x, topOf(fabric, look, row) + cell / 2 + 0.5);
 }

@@ -3,6 +3,7 @@ import type { Hand } from '@puntada/core/words';
 import { faceOf } from '../../parts/cloth/clothLayout.ts';
 import { onShade } from '../../parts/cloth/shades.ts';
 import { type ChartLook, gutter } from './chartLook.ts';
+import { letterSize } from './paintChart.ts';
 
 type Ctx = CanvasRenderingContext2D;
 type Look = Pick<ChartLook, 'cell' | 'hand'>;
@@ -56,9 +57,9 @@ export function paintBlockChart(ctx: Ctx, fabric: Fabric, look: ChartLook): void
         ctx.strokeStyle = 'rgb(43 27 48 / 0.35)';
         ctx.lineWidth = 0.75;
         ctx.strokeRect(left, top, cell, cell);
-        if (cell < 12) continue;
+        if (cell < 14) continue;
         ctx.fillStyle = onShade(shade);
-        ctx.font = `600 ${Math.round(cell * 0.45)}px "Atkinson Hyperlegible Mono Variable", monospace`;
+        ctx.font = `600 ${letterSize(cell * 0.45)}px "Atkinson Hyperlegible Mono Variable", monospace`;
         const opens = i === (runsForward(diagonal) ? 0 : cells - 1);
         ctx.fillText(opens ? String(diagonal + 1) : (letters[colour] ?? '?'), left + cell / 2, top + cell / 2 + 0.5);
       }
@@ -89,7 +90,7 @@ export function paintRoundChart(ctx: Ctx, fabric: Fabric, look: ChartLook): void
   }
   ctx.textAlign = 'center';
   ctx.textBaseline = 'middle';
-  ctx.font = `600 ${Math.max(10, Math.round(cell * 0.45))}px "Atkinson Hyperlegible Mono Variable", monospace`;
+  ctx.font = `600 ${Math.max(12, Math.round(cell * 0.45))}px "Atkinson Hyperlegible Mono Variable", monospace`;
   for (let course = 0; course < fabric.courses; course++) {
     if (course % 5 !== 4 && course !== selected - 1) continue;
     ctx.fillStyle = '#fbfcfa';

@@ -21,13 +21,20 @@ export function Counts({ counts, units, onChange }: Props) {
       <h2 className="border-b border-ink pb-1 text-[19px]">Counts</h2>
       {counts.length ? (
         <table className="w-full text-left text-[16px]">
+          <caption className="sr-only">What was counted</caption>
           <thead className="text-[14px] text-soft">
             <tr>
-              <th className="py-1.5 font-semibold">Counted</th>
-              <th className="font-semibold">Over</th>
-              <th className="font-semibold">When</th>
-              <th>
-                <span className="sr-only">Remove</span>
+              <th scope="col" className="py-1.5 font-semibold">
+                Counted
+              </th>
+              <th scope="col" className="font-semibold">
+                Over
+              </th>
+              <th scope="col" className="font-semibold">
+                When
+              </th>
+              <th scope="col">
+                <span className="sr-only">Delete</span>
               </th>
             </tr>
           </thead>
@@ -46,7 +53,7 @@ export function Counts({ counts, units, onChange }: Props) {
                 <td className="w-11">
                   <button
                     type="button"
-                    aria-label={`Remove ${count.count} ${count.what} over ${count.over}`}
+                    aria-label={`Delete ${count.count} ${count.what} over ${count.over}`}
                     onClick={() => onChange(counts.filter((_, at) => at !== i))}
                     className="flex size-11 items-center justify-center rounded-md text-soft hover:bg-sheet hover:text-ink"
                   >

@@ -48,15 +48,30 @@ export default function SwatchBook() {
         {swatches?.length ? (
           <div className="overflow-x-auto">
             <table className="w-full min-w-[760px] text-left">
+              <caption className="sr-only">Your swatches</caption>
               <thead className="text-[14px] text-soft">
                 <tr className="border-b border-ink">
-                  <th className="py-2 font-semibold">Swatch</th>
-                  <th className="font-semibold">Hook</th>
-                  <th className="font-semibold">Idle yarn</th>
-                  <th className="text-right font-semibold">Stitches in {over}</th>
-                  <th className="text-right font-semibold">Rows in {over}</th>
-                  <th className="text-right font-semibold">Washed</th>
-                  <th className="text-right font-semibold">Yarn used</th>
+                  <th scope="col" className="py-2 font-semibold">
+                    Swatch
+                  </th>
+                  <th scope="col" className="font-semibold">
+                    Hook
+                  </th>
+                  <th scope="col" className="font-semibold">
+                    Idle yarn
+                  </th>
+                  <th scope="col" className="text-right font-semibold">
+                    Stitches in {over}
+                  </th>
+                  <th scope="col" className="text-right font-semibold">
+                    Rows in {over}
+                  </th>
+                  <th scope="col" className="text-right font-semibold">
+                    Washed
+                  </th>
+                  <th scope="col" className="text-right font-semibold">
+                    Yarn used
+                  </th>
                 </tr>
               </thead>
               <tbody>

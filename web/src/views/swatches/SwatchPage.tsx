@@ -103,7 +103,7 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
               const before = swatch.counts;
               update({ counts });
               if (counts.length < before.length) {
-                offerUndo({ did: 'Count removed.', undo: () => update({ counts: before }) });
+                offerUndo({ did: 'Count deleted.', undo: () => update({ counts: before }) });
               }
             }}
           />

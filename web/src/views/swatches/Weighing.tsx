@@ -55,7 +55,7 @@ export function Weighing({ swatch, reading, onChange }: Props) {
         {swatch.weight ? (
           <div className="self-end">
             <Button kind="quiet" onClick={() => onChange(undefined)}>
-              Remove weight
+              Delete the weight
             </Button>
           </div>
         ) : null}

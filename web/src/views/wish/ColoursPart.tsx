@@ -18,7 +18,7 @@ import { YarnChip } from '../../parts/YarnChip.tsx';
 import { YarnPicker } from '../../parts/YarnPicker.tsx';
 import { Contrast } from './Contrast.tsx';
 import { Field, FieldError, SelectOf } from './Field.tsx';
-import { MorePart } from './More.tsx';
+import { More, MorePart } from './More.tsx';
 import { metresText, type WishFormValues } from './wishForm.ts';
 
 /** The yarns: from the drawer or typed, with what the label says as far as there is one. */
@@ -73,60 +73,69 @@ export function ColoursPart() {
                 {...register(`yarns.${i}.shade`)}
               />
             </label>
-            <div className="grid gap-3 sm:grid-cols-[minmax(0,1fr)_145px_104px_74px_74px]">
-              <Field name={`yarns.${i}.name`} label={`Name of ${yarn.letter}`} />
-              <SelectOf name={`yarns.${i}.weight`} label="Weight">
-                {weightClasses.map((weight) => (
-                  <option key={weight} value={weight}>
-                    {weight} {weightName(weight)}
-                  </option>
-                ))}
-              </SelectOf>
-              <SelectOf name={`yarns.${i}.fibre`} label="Fibre">
-                {fibres.map((fibre) => (
-                  <option key={fibre} value={fibre}>
-                    {fibreName(fibre)}
-                  </option>
-                ))}
-              </SelectOf>
-              <Field
-                name={`yarns.${i}.ballMetres`}
-                label={`${yarnLengthUnit(units)} per ball`}
-                inputMode="decimal"
-                className="count"
-              />
-              <Field name={`yarns.${i}.ballGrams`} label="g per ball" inputMode="decimal" className="count" />
-              <div className="flex flex-wrap gap-3 sm:col-span-full">
-                <div className="w-full">
-                  <YarnPicker letter={yarn.letter} value={yarn.drawer} onPick={(stored) => pick(i, stored)} />
-                </div>
-                <div className="w-[112px]">
+            <div className="grid min-w-0 gap-3">
+              <div className="grid gap-3 sm:grid-cols-[minmax(0,1fr)_230px]">
+                <Field name={`yarns.${i}.name`} label={`Name of ${yarn.letter}`} />
+                {yarn.drawer ? null : <LabelLine index={i} />}
+              </div>
+              <YarnPicker letter={yarn.letter} value={yarn.drawer} onPick={(stored) => pick(i, stored)} />
+              <More name="label" words={`Weight, fibre, metres and balls of ${yarn.letter}`}>
+                <div className="grid gap-3 sm:grid-cols-[145px_104px_94px_94px]">
+                  <SelectOf name={`yarns.${i}.weight`} label="Weight">
+                    {weightClasses.map((weight) => (
+                      <option key={weight} value={weight}>
+                        {weight} {weightName(weight)}
+                      </option>
+                    ))}
+                  </SelectOf>
+                  <SelectOf name={`yarns.${i}.fibre`} label="Fibre">
+                    {fibres.map((fibre) => (
+                      <option key={fibre} value={fibre}>
+                        {fibreName(fibre)}
+                      </option>
+                    ))}
+                  </SelectOf>
                   <Field
-                    name={`yarns.${i}.balls`}
-                    label={yarn.drawer ? 'Balls set aside' : 'Balls you have'}
-                    inputMode="numeric"
+                    name={`yarns.${i}.ballMetres`}
+                    label={`${yarnLengthUnit(units)} per ball`}
+                    inputMode="decimal"
                     className="count"
                   />
-                </div>
-                <div className="w-[112px]">
-                  <Field name={`yarns.${i}.partGrams`} label="Opened ball (g)" inputMode="decimal" className="count" />
-                </div>
-                {yarn.drawer ? null : <LabelLine index={i} />}
-                <div className="w-[230px]">
-                  <Field name={`yarns.${i}.blend`} label="Blend (optional)" placeholder="60 cotton, 40 acrylic" />
-                </div>
-                {yarns.length > 1 ? (
-                  <div className="w-[96px]">
-                    <SelectField label="Letter" value={yarn.letter} onChange={(letter) => deal(i, letter)}>
-                      {yarns.map(({ letter }) => (
-                        <option key={letter} value={letter}>
-                          {letter}
-                        </option>
-                      ))}
-                    </SelectField>
+                  <Field name={`yarns.${i}.ballGrams`} label="g per ball" inputMode="decimal" className="count" />
+                  <div className="flex flex-wrap gap-3 sm:col-span-full">
+                    <div className="w-[112px]">
+                      <Field
+                        name={`yarns.${i}.balls`}
+                        label={yarn.drawer ? 'Balls set aside' : 'Balls you have'}
+                        inputMode="numeric"
+                        className="count"
+                      />
+                    </div>
+                    <div className="w-[112px]">
+                      <Field
+                        name={`yarns.${i}.partGrams`}
+                        label="Opened ball (g)"
+                        inputMode="decimal"
+                        className="count"
+                      />
+                    </div>
+                    <div className="w-[230px]">
+                      <Field name={`yarns.${i}.blend`} label="Blend (optional)" placeholder="60 cotton, 40 acrylic" />
+                    </div>
+                    {yarns.length > 1 ? (
+                      <div className="w-[96px]">
+                        <SelectField label="Letter" value={yarn.letter} onChange={(letter) => deal(i, letter)}>
+                          {yarns.map(({ letter }) => (
+                            <option key={letter} value={letter}>
+                              {letter}
+                            </option>
+                          ))}
+                        </SelectField>
+                      </div>
+                    ) : null}
                   </div>
-                ) : null}
-              </div>
+                </div>
+              </More>
             </div>
           </div>
         ))}
@@ -180,7 +189,7 @@ function LabelLine({ index }: { index: number }) {
     setValue(`yarns.${index}.ballGrams`, String(round(label.value.grams)), { shouldDirty: true });
   };
   return (
-    <div className="w-[196px]">
+    <div className="min-w-0">
       <label htmlFor={`label-${index}`} className="label">
         Label of {letter}, in one line
       </label>

@@ -29,8 +29,8 @@ import { takePattern } from './takePattern.ts';
 import { usualYarn } from './usual.ts';
 import { isOnCircle, lettersOf, type WishFormValues } from './wishForm.ts';
 
-/** The stitch pattern, drawn in the maker's own colours, with the numbers it leaves open. */
-export function PatternPart() {
+/** The stitch pattern, drawn in the maker's own colours, with the numbers it leaves open. @param settled it is on the hook: there is nothing to choose */
+export function PatternPart({ settled }: { settled: boolean }) {
   const { watch, setValue } = useFormContext<WishFormValues>();
   const { pattern: chosen, yarns, item } = watch();
   const { key, stitch, numbers } = chosen;
@@ -39,7 +39,8 @@ export function PatternPart() {
   const offered = techniquesFor(item);
   const shown = patternBook.filter(
     (each) =>
-      each.key === key || (technique === 'offered' ? offered.includes(each.technique) : each.technique === technique),
+      each.key === key ||
+      (!settled && (technique === 'offered' ? offered.includes(each.technique) : each.technique === technique)),
   );
   const told = useCraftWords();
   const take = (next: string) => takePattern({ setValue, watch }, next);
@@ -60,38 +61,35 @@ export function PatternPart() {
           ))}
         </SelectField>
       </div>
-      {/* biome-ignore lint/a11y/noNoninteractiveTabindex: what scrolls can be scrolled by key, chosen from or not */}
-      <section aria-label="Patterns to choose from" tabIndex={0} className="max-h-[560px] overflow-y-auto">
-        <ToggleGroup.Root
-          onKeyDownCapture={arrowsAtOnce}
-          type="single"
-          value={key}
-          onValueChange={(next) => next && take(next)}
-          aria-label="Stitch pattern"
-          className="grid gap-3 p-1 sm:grid-cols-2"
-        >
-          {shown.map((each) => (
-            <ToggleGroup.Item
-              key={each.key}
-              value={each.key}
-              className="flex items-center gap-4 rounded-md border border-edge bg-field p-2 [contain-intrinsic-block-size:auto_122px] [content-visibility:auto] text-left hover:bg-sheet data-[state=on]:border-ink data-[state=on]:outline-2 data-[state=on]:outline-ink"
-            >
-              <PatternPicture
-                pattern={each.key}
-                numbers={each.key === key ? numbers : {}}
-                stitch={each.key === key ? stitch : undefined}
-                shades={each.colours.map(
-                  (letter) => (yarns.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)).shade,
-                )}
-              />
-              <span className="min-w-0">
-                <span className="block font-display text-[17px] font-semibold">{each.name}</span>
-                <span className="block text-[14px] leading-snug text-soft">{told(each.about)}</span>
-              </span>
-            </ToggleGroup.Item>
-          ))}
-        </ToggleGroup.Root>
-      </section>
+      <ToggleGroup.Root
+        onKeyDownCapture={arrowsAtOnce}
+        type="single"
+        value={key}
+        onValueChange={(next) => next && take(next)}
+        aria-label="Stitch pattern"
+        className="grid max-h-[560px] gap-3 overflow-y-auto p-1 sm:grid-cols-2"
+      >
+        {shown.map((each) => (
+          <ToggleGroup.Item
+            key={each.key}
+            value={each.key}
+            className="flex items-center gap-4 rounded-md border border-edge bg-field p-2 [contain-intrinsic-block-size:auto_122px] [content-visibility:auto] text-left hover:bg-sheet data-[state=on]:border-ink data-[state=on]:outline-2 data-[state=on]:outline-ink"
+          >
+            <PatternPicture
+              pattern={each.key}
+              numbers={each.key === key ? numbers : {}}
+              stitch={each.key === key ? stitch : undefined}
+              shades={each.colours.map(
+                (letter) => (yarns.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)).shade,
+              )}
+            />
+            <span className="min-w-0">
+              <span className="block font-display text-[17px] font-semibold">{each.name}</span>
+              <span className="block text-[14px] leading-snug text-soft">{told(each.about)}</span>
+            </span>
+          </ToggleGroup.Item>
+        ))}
+      </ToggleGroup.Root>
       <FieldError name="pattern.key" />
       {pattern ? <Numbers pattern={pattern} /> : null}
     </MorePart>

@@ -13,8 +13,10 @@ import { Stages } from '../../app/Stages.tsx';
 import { ActBar } from '../../parts/ActBar.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { useProblemText } from '../../parts/Craft.tsx';
+import { SavedWords } from '../../parts/DraftHead.tsx';
 import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import type { SaveState } from '../../parts/saver.ts';
 import { UndoRedo } from '../../parts/UndoRedo.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { usePreview } from '../../worker/usePreview.ts';
@@ -85,11 +87,12 @@ export default function WishView() {
   );
 }
 
-const keptWords: Readonly<Record<KeptState, string>> = {
-  untouched: '',
-  waiting: 'Saving…',
-  kept: 'Draft saved',
-  away: 'Not saved: the server is away. Trying again…',
+/** A half-typed idea is saved in the same words as everything else. */
+const keptStates: Readonly<Record<KeptState, SaveState | undefined>> = {
+  untouched: undefined,
+  waiting: 'saving',
+  kept: 'saved',
+  away: 'unsaved',
 };
 
 /** What the last one taught: “to change next time” of the work that this one follows. */
@@ -111,22 +114,22 @@ function Lessons({ of }: { of: readonly string[] }) {
 }
 
 /** Behind which part a field stands. */
-const partOf: Readonly<Record<string, MoreName>> = {
-  title: 'about',
-  pieces: 'about',
-  due: 'about',
-  ending: 'size',
-  open: 'size',
-  pattern: 'pattern',
-  foundation: 'pattern',
-  increases: 'pattern',
-  into: 'pattern',
-  yarns: 'yarns',
-  gauge: 'gauge',
-  hook: 'gauge',
-  border: 'finish',
-  finish: 'finish',
-  wash: 'finish',
+const partOf: Readonly<Record<string, readonly MoreName[]>> = {
+  title: ['about'],
+  pieces: ['about'],
+  due: ['about'],
+  ending: ['size'],
+  open: ['size'],
+  pattern: ['pattern'],
+  foundation: ['pattern'],
+  increases: ['pattern'],
+  into: ['pattern'],
+  yarns: ['yarns', 'label'],
+  gauge: ['gauge'],
+  hook: ['gauge'],
+  border: ['finish'],
+  finish: ['finish'],
+  wash: ['finish'],
 };
 
 interface FormProps {
@@ -223,6 +226,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
     else navigate('/');
   };
   const half = fromDraft || kept.state === 'kept';
+  const savedAs = fromDraft && kept.state === 'untouched' ? 'saved' : keptStates[kept.state];
 
   return (
     <FormProvider {...form}>
@@ -232,9 +236,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
           under="Choose what to make, roughly how big, the pattern and the yarns"
         >
           {frozen ? null : <UndoRedo {...steps} />}
-          <p aria-live="polite" className="text-[14px] text-soft">
-            {fromDraft && kept.state === 'untouched' ? 'Draft saved' : keptWords[kept.state]}
-          </p>
+          {savedAs ? <SavedWords state={savedAs} /> : null}
           {work ? <Stages work={work} here="wish" /> : null}
         </Head>
         <main
@@ -249,7 +251,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
                 <>
                   <ItemPart />
                   <SizePart />
-                  <PatternPart />
+                  <PatternPart settled={frozen} />
                   <ColoursPart />
                   <GaugePart advice={answer?.ok ? answer.value.hook : undefined} />
                   <FinishPart />

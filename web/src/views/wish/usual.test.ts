@@ -3,8 +3,8 @@ import { bedOf, bedSize, beds, usualFinish, usualSize, usualTitle } from './usua
 describe('what is usual', () => {
   it('a cot is 90 × 120 cm, which are 35 1/2 × 47 inches to the half', () => {
     // 90 ÷ 2.54 = 35.43, 120 ÷ 2.54 = 47.24.
-    expect(bedSize('a cot', 'cm')).toEqual(['90', '120']);
-    expect(bedSize('a cot', 'in')).toEqual(['35 1/2', '47']);
+    expect(bedSize('a baby’s cot', 'cm')).toEqual(['90', '120']);
+    expect(bedSize('a baby’s cot', 'in')).toEqual(['35 1/2', '47']);
   });
 
   it('every bed is known again by its size, and another size is for none', () => {

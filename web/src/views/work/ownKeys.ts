@@ -5,27 +5,37 @@ const elsewhere = 'a, input, select, textarea, [role="dialog"], [contenteditable
 const opener = '[aria-haspopup="dialog"]';
 
 /**
- * Which control keeps Space and Enter for itself: the one that Tab has come to. A button that was clicked, or that has
- * the focus back from what it had opened, gives them to the row again.
+ * Whether a control keeps Space and Enter for itself. A button does that the focus was brought to, but not one that was
+ * clicked. What opens something does only where Tab has come to it: it has the focus back when that is closed, and then
+ * the keys are the row's again.
  */
 export function ownKeys(): {
   readonly keep: (event: KeyboardEvent) => boolean;
-  readonly moved: (focused: Element | null) => void;
+  /** Something was pressed by hand. */
+  readonly pressed: (on: Element | null) => void;
+  /** The focus was moved by Tab. */
+  readonly moved: (to: Element | null) => void;
 } {
+  let clicked: Element | null = null;
   let reached: Element | null = null;
   return {
-    moved(focused) {
-      reached = focused;
+    pressed(on) {
+      clicked = on?.closest('button') ?? null;
+      reached = null;
+    },
+    moved(to) {
+      clicked = null;
+      reached = to;
     },
     keep(event) {
       const target = event.target as HTMLElement | null;
       if (target?.closest(elsewhere)) return true;
       const button = target?.closest('button');
       if (!button || (event.key !== ' ' && event.key !== 'Enter')) return false;
-      if (button !== reached) return false;
-      // What it opens takes the focus, and gives it back when it is closed: then the row goes on.
-      if (button.matches(opener)) reached = null;
-      return true;
+      if (!button.matches(opener)) return button !== clicked;
+      const own = button === reached;
+      reached = null;
+      return own;
     },
   };
 }

@@ -74,17 +74,17 @@ export function useSteps(cloth: WorkCloth, counter: Counter): Steps {
       // A key held down is one press.
       const action = actions.current[event.key];
       if (!action || keys.keep(event)) return;
-      // Where the counter cannot step, a page key moves the page as it does elsewhere.
-      if (event.key === 'PageDown' && !more.current) return;
+      // Where the counter cannot step, a key does what it does elsewhere: a page key moves the page.
+      if (event.key !== 'Backspace' && event.key !== 'PageUp' && !more.current) return;
       if (event.key === 'PageUp' && !less.current) return;
       event.preventDefault();
       if (!event.repeat) action();
     };
-    // When a key is let go, the focus is where it went to.
+    // When the key is let go, the focus is where it went to.
     const onMoved = (event: KeyboardEvent) => {
       if (event.key === 'Tab') keys.moved(document.activeElement);
     };
-    const onPress = () => keys.moved(null);
+    const onPress = (event: PointerEvent) => keys.pressed(event.target as Element | null);
     window.addEventListener('keydown', onKey);
     window.addEventListener('keyup', onMoved);
     window.addEventListener('pointerdown', onPress);

@@ -119,7 +119,7 @@ function SeenRow({ label, text, onText, work, cloth }: SeenRowProps) {
         ))}
         <button
           type="button"
-          aria-label={`${label}: remove the last step`}
+          aria-label={`${label}: delete the last one`}
           disabled={!text.trim()}
           onClick={() => onText(text.trim().split(/\s+/).slice(0, -1).join(' '))}
           className="inline-flex min-h-11 min-w-11 items-center justify-center rounded-sm border border-edge hover:bg-sheet disabled:text-edge"

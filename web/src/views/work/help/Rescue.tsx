@@ -35,6 +35,7 @@ export function Rescue({ work, cloth, position, done, counted, costs, row }: Pro
       <h3 className="text-[17px]">What it costs</h3>
       <div className="overflow-x-auto">
         <table className="w-full text-left text-[15px]">
+          <caption className="sr-only">What each way out costs</caption>
           <thead className="text-[14px] text-soft">
             <tr>
               <th scope="col" className="py-1.5 font-normal">
