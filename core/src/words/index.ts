@@ -54,6 +54,7 @@ export { type Terms, termed } from './terms/termed.ts';
 export { type Hand, howMade, legend, type Maker, type Manner, stitchWord, summedStitch } from './terms/terms.ts';
 export { clockWords } from './work/clock.ts';
 export { datesOf } from './work/days.ts';
+export { goOnWords } from './work/goOn.ts';
 export { idleWords } from './work/idle.ts';
 export { actWords, secondsWords, timeWords } from './work/pace.ts';
 export { restName } from './work/rest.ts';

@@ -9,6 +9,8 @@ import { must } from '../../craft/values/problem.ts';
 import type { WishInput } from '../../records/wish.ts';
 import { bookEntry } from '../../words/book/bookEntry.ts';
 import { policyOf } from '../items/items.ts';
+import { policyWorkings } from '../workings/strandWorkings.ts';
+import type { Working } from '../workings/working.ts';
 import { planWish } from './plan.ts';
 import { comparePolicies } from './policies.ts';
 
@@ -57,16 +59,19 @@ describe('the five ways with the idle colour', () => {
   });
 
   it('tell how their yarn, ends and minutes come about: 24 tails, six stripes of each colour woven in one by one', () => {
-    const cut = compared('back-teeth', small)('cut-always');
-    const told = ({ parts }: (typeof cut.workings)['ends']) => parts.map(({ amount }) => amount.mid);
+    const { prepared } = planned('back-teeth', small);
+    const cut = policyWorkings(prepared, compared('back-teeth', small)('cut-always'));
+    const told = ({ parts }: Working) => parts.map(({ amount }) => amount.mid);
     // Six stripes of two rows, three of each colour, two ends each of 15 cm.
-    expect(told(cut.workings.ends)).toEqual([6, 6]);
-    expect(told(cut.workings.extra)).toEqual([expect.closeTo(12 * 0.15, 6)]);
-    const woven = cut.workings.time.parts[0];
+    expect(told(cut.ends)).toEqual([6, 6]);
+    expect(told(cut.extra)).toEqual([expect.closeTo(12 * 0.15, 6)]);
+    const woven = cut.time.parts[0];
     expect(woven?.facts).toMatchObject({ does: 'weave', count: 12 });
     for (const policy of policies) {
-      const { workings, ends, extraMetres, minutes } = compared('back-teeth', small)(policy);
-      const sum = (own: typeof workings.ends) => told(own).reduce((all, each) => all + each, 0);
+      const figures = compared('back-teeth', small)(policy);
+      const { ends, extraMetres, minutes } = figures;
+      const workings = policyWorkings(prepared, figures);
+      const sum = (own: Working) => told(own).reduce((all, each) => all + each, 0);
       expect([sum(workings.ends), workings.ends.total.mid]).toEqual([ends, ends]);
       expect(sum(workings.extra)).toBeCloseTo(extraMetres, 9);
       expect(sum(workings.time)).toBeCloseTo(60 * minutes, 9);

@@ -2,10 +2,11 @@ import type { Fabric } from '../../craft/fabric/fabric.ts';
 import { lightnessOf } from '../../craft/shades/colour.ts';
 import { type Policy, policies } from '../../craft/technique/policy.ts';
 import { measureParts } from '../measure/parts.ts';
+import { typicalPace } from '../pace/hours.ts';
 import { type StrandLedger, strandLedger } from '../route/ledger.ts';
+import { totalsByColour } from '../route/route.ts';
 import type { Strands } from '../route/strands.ts';
 import type { Prepared } from '../wish/prepare.ts';
-import { type PolicyWorkings, policyWorkings } from '../workings/strandWorkings.ts';
 import { measuringRequest, type Piece, routePiece } from './piece.ts';
 
 /** What one way of treating the idle colour comes to for one piece. */
@@ -15,8 +16,10 @@ export interface PolicyFigures extends StrandLedger {
   readonly extraMetres: number;
   /** Minutes spent on strands and ends alone. */
   readonly minutes: number;
-  /** How the yarn, the ends and the minutes of it come about. */
-  readonly workings: PolicyWorkings;
+  /** Where that yarn is, m. */
+  readonly extra: { readonly carried: number; readonly bridged: number; readonly tails: number };
+  /** Its ends, colour by colour. */
+  readonly endsOf: readonly number[];
   /** Another way that comes to the very same for this cloth. */
   readonly sameAs?: Policy;
 }
@@ -75,12 +78,15 @@ export function comparePolicies(prepared: Prepared, fabric: Fabric): PolicyFigur
     const strands = routePiece({ ...prepared, wish: { ...prepared.wish, policy } }, fabric);
     const ledger = strandLedger(fabric, strands, contrast);
     const parts = measureParts({ ...measuringRequest(prepared, { fabric, strands, foundation }), strands });
-    const workings = policyWorkings(prepared, strands, ledger, parts);
-    const extraMetres = workings.extra.total.mid;
-    const minutes = workings.time.total.mid / 60;
+    const whole = (part: 'carried' | 'bridged' | 'tails') => parts.reduce((sum, each) => sum + each[part], 0);
+    const extra = { carried: whole('carried'), bridged: whole('bridged'), tails: whole('tails') };
+    const extraMetres = extra.carried + extra.bridged + extra.tails;
+    const endsOf = totalsByColour(strands, fabric.colourCount).map(({ ends }) => ends);
+    const { end, carry, join } = typicalPace;
+    const minutes = (ledger.ends * end + ledger.carried * carry + ledger.cuts * join) / 60;
     const way = wayOf(strands);
     const same = found.get(way);
     if (same === undefined) found.set(way, policy);
-    return { ...ledger, policy, extraMetres, minutes, workings, ...(same === undefined ? {} : { sameAs: same }) };
+    return { ...ledger, policy, extraMetres, minutes, extra, endsOf, ...(same === undefined ? {} : { sameAs: same }) };
   });
 }

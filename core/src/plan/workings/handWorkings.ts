@@ -1,8 +1,6 @@
-import type { Yarn } from '../../craft/yarn/yarn.ts';
 import { type Handwork, steadySeconds } from '../pace/hours.ts';
 import { type OwnPace, secondsBy, unknownPace } from '../pace/ownPace.ts';
 import type { Piece } from '../piece/piece.ts';
-import type { Strands } from '../route/strands.ts';
 import type { Prepared } from '../wish/prepare.ts';
 import { amountOf, exactly, type Working, type WorkingPart } from './working.ts';
 
@@ -32,7 +30,12 @@ export function secondsWorking(pace: OwnPace, hands: Handwork): Working {
 
 /** Ends to weave in: those of the cloths, colour by colour, and those of the finishing. */
 export function endsWorking({ wish, yarns }: Prepared, { strands, finish, yarn }: Piece): Working {
-  const ofCloth = endsOfCloth(yarns, strands, wish.pieces);
+  const { pieces } = wish;
+  const ofCloth = yarns.flatMap(({ letter, name }, colour): WorkingPart[] => {
+    const ends = strands.totals.reduce((sum, total, i) => sum + (strands.colourOf[i] === colour ? total.ends : 0), 0);
+    if (!ends) return [];
+    return [{ code: 'ends-cloth', facts: { letter, name, ends, pieces }, amount: exactly(ends * pieces) }];
+  });
   const ofFinish = finish
     .filter(({ ends }) => ends > 0)
     .map(
@@ -44,16 +47,4 @@ export function endsWorking({ wish, yarns }: Prepared, { strands, finish, yarn }
     );
   const total = yarn.reduce((sum, need) => sum + need.ends, 0);
   return { of: 'ends', unit: 'count', by: 'sum', parts: [...ofCloth, ...ofFinish], total: exactly(total) };
-}
-
-/** Ends of the cloths, colour by colour. */
-export function endsOfCloth(
-  yarns: readonly Yarn[],
-  { totals, colourOf }: Pick<Strands, 'totals' | 'colourOf'>,
-  pieces: number,
-): WorkingPart[] {
-  return yarns.flatMap(({ letter, name }, colour): WorkingPart[] => {
-    const ends = totals.reduce((sum, total, strand) => sum + (colourOf[strand] === colour ? total.ends : 0), 0);
-    return ends ? [{ code: 'ends-cloth', facts: { letter, name, ends, pieces }, amount: exactly(ends * pieces) }] : [];
-  });
 }

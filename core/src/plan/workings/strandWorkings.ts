@@ -1,9 +1,6 @@
-import type { YarnParts } from '../measure/parts.ts';
 import { typicalPace } from '../pace/hours.ts';
-import type { StrandLedger } from '../route/ledger.ts';
-import type { Strands } from '../route/strands.ts';
+import type { PolicyFigures } from '../piece/policies.ts';
 import type { Prepared } from '../wish/prepare.ts';
-import { endsOfCloth } from './handWorkings.ts';
 import { exactly, type Working, type WorkingPart } from './working.ts';
 
 /** How the figures of one way with the idle yarn come about. */
@@ -13,24 +10,24 @@ export interface PolicyWorkings {
   readonly time: Working;
 }
 
-/** Yarn that is in no stitch, ends, and the time for both, of one piece. @param parts what each strand takes, m */
-export function policyWorkings(
-  { yarns }: Prepared,
-  strands: Strands,
-  ledger: StrandLedger,
-  parts: readonly YarnParts[],
-): PolicyWorkings {
+/** Yarn that is in no stitch, ends, and the time for both, of one piece. */
+export function policyWorkings({ yarns }: Prepared, figures: PolicyFigures): PolicyWorkings {
   const extra = (['carried', 'bridged', 'tails'] as const).map((part) => ({
     code: 'extra',
-    facts: { part, ends: ledger.ends },
-    amount: exactly(parts.reduce((sum, each) => sum + each[part], 0)),
+    facts: { part, ends: figures.ends },
+    amount: exactly(figures.extra[part]),
     source: 'typical' as const,
+  }));
+  const ends = yarns.map(({ letter, name }, colour) => ({
+    code: 'ends-cloth',
+    facts: { letter, name, ends: figures.endsOf[colour] ?? 0, pieces: 1 },
+    amount: exactly(figures.endsOf[colour] ?? 0),
   }));
   const { end, carry, join } = typicalPace;
   const timed = [
-    ['weave', ledger.ends, end],
-    ['carry', ledger.carried, carry],
-    ['cut', ledger.cuts, join],
+    ['weave', figures.ends, end],
+    ['carry', figures.carried, carry],
+    ['cut', figures.cuts, join],
   ] as const;
   const time = timed.map(([does, count, each]) => ({
     code: 'strand-act',
@@ -40,7 +37,7 @@ export function policyWorkings(
   }));
   return {
     extra: summed('extra', 'm', extra),
-    ends: summed('ends', 'count', endsOfCloth(yarns, strands, 1)),
+    ends: summed('ends', 'count', ends),
     time: summed('time', 's', time),
   };
 }

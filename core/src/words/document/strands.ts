@@ -1,7 +1,9 @@
 import type { Plan } from '../../plan/piece/plan.ts';
-import { comparePolicies, contrastOf } from '../../plan/piece/policies.ts';
+import { comparePolicies, contrastOf, type PolicyFigures } from '../../plan/piece/policies.ts';
 import { strandLedger } from '../../plan/route/ledger.ts';
 import { halfTwists } from '../../plan/route/twists.ts';
+import { policyWorkings } from '../../plan/workings/strandWorkings.ts';
+import type { Working } from '../../plan/workings/working.ts';
 import type { PlanDocument } from '../../records/planDocument.ts';
 import { untwistWords } from '../en/advice.ts';
 import { policyNames } from '../en/yarns.ts';
@@ -14,6 +16,11 @@ export function strandsOf(plan: Plan, terms: Terms): Pick<PlanDocument, 'strands
   const { prepared, piece } = plan;
   const { wish } = prepared;
   const ledger = strandLedger(piece.fabric, piece.strands, contrastOf(prepared));
+  const workingsOf = (each: PolicyFigures) => {
+    const { extra, ends, time } = policyWorkings(prepared, each);
+    const print = (working: Working) => printedWorking(working, prepared.told, terms);
+    return { extra: print(extra), ends: print(ends), time: print(time) };
+  };
   const twists = halfTwists(piece.strands).at(-1) ?? 0;
   return {
     strands: {
@@ -37,11 +44,7 @@ export function strandsOf(plan: Plan, terms: Terms): Pick<PlanDocument, 'strands
       minutes: Math.round(each.minutes),
       thickness: [...each.thickness],
       showThrough: rounded(each.show, 1),
-      workings: {
-        extra: printedWorking(each.workings.extra, prepared.told, terms),
-        ends: printedWorking(each.workings.ends, prepared.told, terms),
-        time: printedWorking(each.workings.time, prepared.told, terms),
-      },
+      workings: workingsOf(each),
       ...(each.sameAs ? { sameAs: policyNames[each.sameAs] } : {}),
     })),
   };

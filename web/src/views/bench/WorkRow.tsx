@@ -1,10 +1,10 @@
 import type { Wish, WorkSummary } from '@puntada/core/records';
+import { goOnWords } from '@puntada/core/words';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useAddWorkMutation, useArchiveWorkMutation, useBinWorkMutation, useWorkQuery } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { dates } from '../../parts/dates.ts';
-import { goOnWords } from '../../parts/goOnWords.ts';
 import { offerUndo } from '../../parts/undoOffer.ts';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { YarnSureness } from './YarnSureness.tsx';

@@ -1,7 +1,7 @@
 import type { Estimate } from '@puntada/core/craft';
 import { type OwnPace, secondsBy, unknownPace } from '@puntada/core/plan';
 import { marksIn } from '@puntada/core/records';
-import { hoursText, timeWords } from '@puntada/core/words';
+import { goOnWords, hoursText, timeWords } from '@puntada/core/words';
 import {
   cellsWorked,
   foretoldHours,
@@ -17,7 +17,6 @@ import { problemsOf, useWorkQuery } from '../../api/api.ts';
 import { useLog } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
-import { goOnWords } from '../../parts/goOnWords.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { Unread } from '../../parts/Unread.tsx';
 import { useArrived } from '../../parts/useArrived.ts';

@@ -14,7 +14,7 @@ import {
   type WidthOffer,
 } from '@puntada/core/plan';
 import type { Wish, Work } from '@puntada/core/records';
-import { finishedFigure, stateWord, techniqueWords } from '@puntada/core/words';
+import { finishedFigure, goOnWords, stateWord, techniqueWords } from '@puntada/core/words';
 import { useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
@@ -25,7 +25,6 @@ import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { DraftHead, DraftProblems } from '../../parts/DraftHead.tsx';
 import { Figure } from '../../parts/Figure.tsx';
-import { goOnWords } from '../../parts/goOnWords.ts';
 import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TakeBackStart } from '../../parts/TakeBackStart.tsx';

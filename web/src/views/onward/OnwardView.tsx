@@ -1,6 +1,6 @@
 import type { Result } from '@puntada/core/craft';
 import type { Work, WorkLog } from '@puntada/core/records';
-import { courseWord } from '@puntada/core/words';
+import { courseWord, goOnWords } from '@puntada/core/words';
 import type { RestPlan } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -8,7 +8,6 @@ import { problemsOf, useWorkQuery } from '../../api/api.ts';
 import { useLog } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
-import { goOnWords } from '../../parts/goOnWords.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { planner } from '../../worker/planner.ts';

@@ -18,3 +18,10 @@ export interface ChartLook {
   /** Where every strand hangs when a row (from 0) is done; absent while that is not shown. */
   readonly hanging?: ((row: number) => readonly HangingStrand[]) | undefined;
 }
+
+/** Letters smaller than this are not read, but guessed, px. */
+const smallestLetter = 11;
+
+export function letterSize(px: number): number {
+  return Math.max(smallestLetter, Math.round(px));
+}

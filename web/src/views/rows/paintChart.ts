@@ -2,7 +2,7 @@ import { baseCourses, cellsIn, type Fabric, runsForward, sidesOf, stitchKind } f
 import type { Hand } from '@puntada/core/words';
 import { faceOf, placeOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { onShade } from '../../parts/cloth/shades.ts';
-import { type ChartLook, footer, gutter } from './chartLook.ts';
+import { type ChartLook, footer, gutter, letterSize } from './chartLook.ts';
 import { diagonalAt, paintBlockChart, paintRoundChart, roundAt } from './paintWholeChart.ts';
 import { stitchSign } from './stitchSign.ts';
 
@@ -246,13 +246,6 @@ function paintHanging(ctx: Ctx, fabric: Fabric, look: ChartLook, row: number): v
     ctx.font = `700 ${Math.round(radius * 1.25)}px "Atkinson Hyperlegible Mono Variable", monospace`;
     ctx.fillText(strand.colour[0] ?? '', x, y + 0.5);
   }
-}
-
-/** Letters smaller than this are not read, but guessed, px. */
-const smallestLetter = 11;
-
-export function letterSize(px: number): number {
-  return Math.max(smallestLetter, Math.round(px));
 }
 
 /** Each row's number stands where the row begins, with the way it runs. */

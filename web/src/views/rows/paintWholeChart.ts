@@ -2,8 +2,7 @@ import { cellsIn, type Fabric, runsForward, stitchKind } from '@puntada/core/cra
 import type { Hand } from '@puntada/core/words';
 import { faceOf } from '../../parts/cloth/clothLayout.ts';
 import { onShade } from '../../parts/cloth/shades.ts';
-import { type ChartLook, gutter } from './chartLook.ts';
-import { letterSize } from './paintChart.ts';
+import { type ChartLook, gutter, letterSize } from './chartLook.ts';
 
 type Ctx = CanvasRenderingContext2D;
 type Look = Pick<ChartLook, 'cell' | 'hand'>;

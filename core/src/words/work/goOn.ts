@@ -1,4 +1,4 @@
-import type { WorkSummary } from '@puntada/core/records';
+import type { WorkSummary } from '../../records/answers.ts';
 
 /** What leads to the row in hand, in the same words everywhere. @param word what a row of it is called */
 export function goOnWords({ progress, size }: Pick<WorkSummary, 'progress' | 'size'>, word = 'row'): string {
