@@ -1,6 +1,6 @@
 import type { Page } from '@playwright/test';
 import { begunCloth, expect, type TestServer, test, weighedSwatch, wishedCloth } from './server.ts';
-import { addresses, axe, findViews, overflow, smallTargets, smallWords, stickingOut, viewOf, visit } from './walk.ts';
+import { addresses, axe, overflow, smallTargets, smallWords, stickingOut, viewOf, visit, walk } from './walk.ts';
 
 /** As wide as letters get. */
 const longName = 'W'.repeat(60);
@@ -63,83 +63,63 @@ async function faults(page: Page, what: string, within?: string): Promise<string
   return found.map(({ what: fault, of }) => `${what}: ${fault}: ${of}`);
 }
 
-const parts = 2;
-
-for (let part = 0; part < parts; part++) {
-  test(`every view, found by its links, is clean for every eye and hand, part ${part + 1} of ${parts}`, async ({
-    page,
-    server,
-  }) => {
-    test.setTimeout(300_000);
-    const reads = { units: 'cm', terms: 'UK', hand: 'right', fractions: 'quarters' };
-    await server.put('/preferences', reads);
-    const kinds = await bench(server);
-    const views = await findViews(page, server.address, kinds);
-    // Nothing that the app lists is left out but the window of the simulated switch, which opens beside.
-    const left = addresses.filter((address) => !views.some((view) => viewOf(view.split('?')[0] ?? '') === address));
-    expect(left).toEqual(['/switch']);
-    const titles = new Set<string>();
-    const found: string[] = [];
-    const own = [...views, '/switch', '/nowhere', '/works/00000000-0000-4000-8000-000000000000/rows'];
-    for (const view of own.filter((_, i) => i % parts === part)) {
-      await page.setViewportSize(desk);
-      await visit(page, server.address + view);
-      const title = await page.title();
-      if (!title.endsWith(' · Puntada')) found.push(`${view}: its title is ${title}`);
-      titles.add(title);
-      found.push(...(await faults(page, view)));
-      // In UK terms no word of the US is left on any page.
-      const words = await wordsOf(page);
-      const us = words.filter((each) => /\b(sc|hdc|gauge)\b|single crochet|half double/i.test(each));
-      found.push(...us.map((each) => `${view}: in UK terms it says: ${each}`));
-      for (const size of sizes) {
-        await page.setViewportSize(size);
-        const wide = () => overflow(page);
-        await expect
-          .poll(wide, { timeout: 2000 })
-          .toBe(0)
-          .catch(async () =>
-            found.push(`${view} at ${size.width}: sticks out: ${(await stickingOut(page)).join('; ')}`),
-          );
-        if (size === phone) {
-          const small = await smallTargets(page, 44);
-          found.push(...small.map((each) => `${view} on the phone: target of ${each.what}: ${each.of}`));
-        }
-      }
-    }
-    expect(found).toEqual([]);
-  });
+/** What opens over a view: one of each kind, and of what is made alike a few, wherever they stand. */
+async function openAll(page: Page, view: string, seen: Map<string, number>): Promise<string[]> {
+  const found: string[] = [];
+  const openers = page.locator('[aria-haspopup="dialog"]:visible');
+  const names = await openers.evaluateAll((all) =>
+    all.map((each) => (each.hasAttribute('data-working') ? 'working' : (each.textContent ?? ''))),
+  );
+  for (const [i, name] of names.entries()) {
+    const times = seen.get(name) ?? 0;
+    if (times >= (name === 'working' ? 3 : 1)) continue;
+    seen.set(name, times + 1);
+    await openers.nth(i).click();
+    const dialog = page.getByRole('dialog');
+    await expect(dialog).toHaveAccessibleName(/./);
+    found.push(...(await faults(page, `${view}, ${name}`, '[role="dialog"]')));
+    await page.keyboard.press('Escape');
+    await expect(dialog).toBeHidden();
+  }
+  return found;
 }
 
-test('what opens over a view is as clean as the view', async ({ page, server }) => {
+test('every view, found by its links, and what opens over it, is clean for every eye and hand', async ({
+  page,
+  server,
+}) => {
+  test.setTimeout(500_000);
+  await server.put('/preferences', { units: 'cm', terms: 'UK', hand: 'right', fractions: 'quarters' });
   const kinds = await bench(server);
-  const views = await findViews(page, server.address, kinds);
+  const [views, titles, opened] = [new Set<string>(), new Set<string>(), new Map<string, number>()];
   const found: string[] = [];
-  const seen = new Map<string, number>();
-  for (const view of views) {
-    await visit(page, server.address + view);
-    // What is made alike is opened a few times, wherever it stands.
-    const openers = page.locator('[aria-haspopup="dialog"]:visible');
-    const names = await openers.evaluateAll((all) =>
-      all.map((each) => (each.hasAttribute('data-working') ? 'working' : (each.textContent ?? ''))),
-    );
-    for (const [i, name] of names.entries()) {
-      const times = seen.get(name) ?? 0;
-      if (times >= (name === 'working' ? 3 : 1)) continue;
-      seen.set(name, times + 1);
-      await openers.nth(i).click();
-      const dialog = page.getByRole('dialog');
-      await expect(dialog).toBeVisible();
+  const unlinked = ['/switch', '/nowhere', '/works/00000000-0000-4000-8000-000000000000/rows'];
+  for await (const view of walk(page, server.address, kinds, unlinked)) {
+    views.add(viewOf(view.split('?')[0] ?? '') ?? view);
+    const title = await page.title();
+    if (!title.endsWith(' · Puntada')) found.push(`${view}: its title is ${title}`);
+    titles.add(title);
+    found.push(...(await faults(page, view)), ...(await openAll(page, view, opened)));
+    // In UK terms no word of the US is left on any page.
+    const us = (await wordsOf(page)).filter((each) => /\b(sc|hdc|gauge)\b|single crochet|half double/i.test(each));
+    found.push(...us.map((each) => `${view}: in UK terms it says: ${each}`));
+    for (const size of sizes) {
+      await page.setViewportSize(size);
       await expect
-        .poll(() => dialog.evaluate((each) => each.getAttribute('aria-label') ?? each.getAttribute('aria-labelledby')))
-        .toBeTruthy();
-      found.push(...(await faults(page, `${view}, ${name}`, '[role="dialog"]')));
-      await page.keyboard.press('Escape');
-      await expect(dialog).toBeHidden();
+        .poll(() => overflow(page), { timeout: 2000 })
+        .toBe(0)
+        .catch(async () => found.push(`${view} at ${size.width}: sticks out: ${(await stickingOut(page)).join('; ')}`));
+      if (size !== phone) continue;
+      const small = await smallTargets(page, 44);
+      found.push(...small.map((each) => `${view} on the phone: target of ${each.what}: ${each.of}`));
     }
+    await page.setViewportSize(desk);
   }
-  expect([...seen.keys()].length).toBeGreaterThan(8);
   expect(found).toEqual([]);
+  // Nothing that the app lists is left out.
+  expect(addresses.filter((address) => !views.has(address))).toEqual([]);
+  expect(opened.size).toBeGreaterThan(8);
+  expect(titles.size).toBeGreaterThan(20);
 });
 
 test('in a dark room and in forced colours nothing is lost, on the row and over it', async ({ page, server }) => {
@@ -208,4 +188,22 @@ test('what is not there has a page of its own, with the way back', async ({ page
     await page.getByRole('main').getByRole('link', { name: 'Open the bench' }).click();
     await expect(page).toHaveTitle('Bench · Puntada');
   }
+});
+
+test('looked at twice as large, the bars at the row leave the run free', async ({ page, server }) => {
+  const id = await begunCloth(server);
+  // A desk of 1280 × 800 px at 200 %.
+  await page.setViewportSize({ width: 640, height: 400 });
+  await page.goto(`${server.address}/works/${id}/work`);
+  const run = page.getByTestId('run-count');
+  await expect(run).toBeVisible();
+  await run.evaluate((each) => each.closest('button')?.scrollIntoView({ block: 'end' }));
+  const bar = page.getByRole('button', { name: /^Next/ }).locator('xpath=ancestor::footer');
+  const [barBox, runBox] = [await bar.boundingBox(), await run.boundingBox()];
+  expect(barBox?.height).toBeLessThan(80);
+  await page.mouse.wheel(0, 80);
+  await expect
+    .poll(async () => ((await run.boundingBox())?.y ?? 0) + (runBox?.height ?? 0))
+    .toBeLessThan(barBox?.y ?? 0);
+  expect((await run.boundingBox())?.y).toBeGreaterThan(0);
 });

@@ -33,26 +33,35 @@ export async function visit(page: Page, address: string): Promise<void> {
 }
 
 /**
- * Finds the views of the app by its own links, from the bench on: one address for each view and what is looked at in it
- * (`?from=piece`). Of works each state is one view of its own. @param kinds the state of each work, by its id
+ * Goes through the app by its own links, from the bench on: to each view once, and to what is looked at in it
+ * (`?from=piece`). Of works each state is one view of its own.
+ * @param kinds the state of each work, by its id @param more addresses that no link leads to
  */
-export async function findViews(page: Page, address: string, kinds: ReadonlyMap<string, string>): Promise<string[]> {
+export async function* walk(
+  page: Page,
+  address: string,
+  kinds: ReadonlyMap<string, string>,
+  more: readonly string[] = [],
+): AsyncGenerator<string> {
   const keyOf = (path: string) => {
     const [name = '', query = ''] = path.split('?');
     const id = name.split('/')[2] ?? '';
     const asked = query.startsWith('draft=') || query.startsWith('pattern=') ? query.split('=')[0] : query;
     return `${viewOf(name)} ${kinds.get(id) ?? ''} ${asked}`;
   };
-  const found = new Map<string, string>();
+  const seen = new Set<string>();
   const queue = ['/'];
   for (let path = queue.shift(); path !== undefined; path = queue.shift()) {
-    const key = keyOf(path);
-    if (found.has(key) || viewOf(path.split('?')[0] ?? '') === undefined) continue;
-    found.set(key, path);
+    if (seen.has(keyOf(path)) || viewOf(path.split('?')[0] ?? '') === undefined) continue;
+    seen.add(keyOf(path));
     await visit(page, address + path);
     queue.push(...(await linksOf(page)));
+    yield path;
   }
-  return [...found.values()];
+  for (const path of more) {
+    await visit(page, address + path);
+    yield path;
+  }
 }
 
 export interface Finding {

@@ -38,7 +38,7 @@ export const Stages = memo(function Stages({ work, here }: { work: Work; here: S
             </>
           );
           const look =
-            'flex min-h-11 w-full min-w-11 flex-col items-center text-[14px] no-underline max-[360px]:text-[12px]';
+            'flex min-h-11 w-full min-w-11 flex-col items-center text-[14px] whitespace-nowrap no-underline max-sm:text-[13px] max-sm:tracking-tight max-[360px]:text-[12px]';
           return (
             <li key={stage} className="min-w-0 flex-1 sm:w-[64px] sm:flex-none">
               {open ? (

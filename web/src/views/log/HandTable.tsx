@@ -14,10 +14,18 @@ export function HandTable({ pace }: { pace: OwnPace }) {
       <caption className="sr-only">Your seconds per stitch</caption>
       <thead className="text-[14px] text-soft">
         <tr>
-          <th className="py-1.5 font-semibold">Seconds each</th>
-          <th className="pl-4 text-right font-semibold">yours</th>
-          <th className="pl-4 text-right font-semibold">average</th>
-          <th className="pl-4 text-right font-semibold">of your time</th>
+          <th scope="col" className="py-1.5 font-semibold">
+            Seconds each
+          </th>
+          <th scope="col" className="pl-4 text-right font-semibold">
+            yours
+          </th>
+          <th scope="col" className="pl-4 text-right font-semibold">
+            average
+          </th>
+          <th scope="col" className="pl-4 text-right font-semibold">
+            of your time
+          </th>
         </tr>
       </thead>
       <tbody>
@@ -34,7 +42,9 @@ function Row({ pace, each }: { pace: OwnPace; each: ActPace }) {
   const { own, steady } = secondsEach(pace, each);
   return (
     <tr className="border-t border-rule">
-      <th className="py-1.5 font-normal">{actWords(each.act, terms)}</th>
+      <th scope="row" className="py-1.5 font-normal">
+        {actWords(each.act, terms)}
+      </th>
       <td className="count pl-4 text-right whitespace-nowrap">{secondsWords(own)}</td>
       <td className="count pl-4 text-right whitespace-nowrap text-soft">{steady.toFixed(1)} s</td>
       <td className="count pl-4 text-right whitespace-nowrap text-soft">{Math.round(each.share * 100)} %</td>

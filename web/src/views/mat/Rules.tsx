@@ -41,7 +41,7 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, toleranc
   ];
   const endings: readonly { value: EndRule; words: string }[] = [
     { value: 'as-begun', words: 'Same as first' },
-    { value: 'whole', words: `Whole ${bound.up.word}` },
+    { value: 'whole', words: 'A whole repeat' },
     { value: 'any', words: round ? 'Any round' : 'Any row' },
   ];
   const policies: readonly { value: Policy; words: string }[] = [

@@ -21,7 +21,7 @@ export function Ways({ plans, taken, work, onTake }: WaysProps) {
   const letters = plans[0]?.colours.map(({ letter }) => letter) ?? [];
   return (
     <div className="overflow-x-auto">
-      <table className="w-full border-collapse text-[15px]">
+      <table className="folds w-full border-collapse text-[15px]">
         <caption className="sr-only">Ways to finish this project</caption>
         <thead>
           <tr className="text-[14px] text-soft">

@@ -15,35 +15,32 @@ import {
 } from '@puntada/core/craft';
 import { techniquesFor, waysOf } from '@puntada/core/plan';
 import { beginningWords, techniqueWords, upper } from '@puntada/core/words';
-import { ToggleGroup } from 'radix-ui';
+import { Dialog, ToggleGroup } from 'radix-ui';
 import { useEffect, useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { arrowsAtOnce } from '../../parts/arrowsAtOnce.ts';
+import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
+import { useSmallScreen } from '../../parts/useSmallScreen.ts';
 import { Field, FieldError, SelectOf } from './Field.tsx';
 import { MorePart } from './More.tsx';
 import { takePattern } from './takePattern.ts';
 import { usualYarn } from './usual.ts';
 import { isOnCircle, lettersOf, type WishFormValues } from './wishForm.ts';
 
-/** The stitch pattern, drawn in the maker's own colours, with the numbers it leaves open. @param settled it is on the hook: there is nothing to choose */
+/**
+ * The stitch pattern, drawn in the maker's own colours, with the numbers it leaves open. On a small screen the patterns
+ * stand on a sheet of their own. @param settled it is on the hook: there is nothing to choose
+ */
 export function PatternPart({ settled }: { settled: boolean }) {
-  const { watch, setValue } = useFormContext<WishFormValues>();
-  const { pattern: chosen, yarns, item } = watch();
-  const { key, stitch, numbers } = chosen;
-  const [technique, setTechnique] = useState('offered');
+  const { watch } = useFormContext<WishFormValues>();
+  const { key } = watch('pattern');
+  const small = useSmallScreen();
+  const [open, setOpen] = useState(false);
   const pattern = patternBook.find((each) => each.key === key);
-  const offered = techniquesFor(item);
-  const shown = patternBook.filter(
-    (each) =>
-      each.key === key ||
-      (!settled && (technique === 'offered' ? offered.includes(each.technique) : each.technique === technique)),
-  );
-  const told = useCraftWords();
-  const take = (next: string) => takePattern({ setValue, watch }, next);
   return (
     <MorePart
       name="pattern"
@@ -51,6 +48,69 @@ export function PatternPart({ settled }: { settled: boolean }) {
       hint="Shown in your colours, in true proportion."
       summary={pattern ? <PatternSummary pattern={pattern} /> : null}
     >
+      {small ? (
+        <div className="grid gap-3">
+          <div className="flex items-center gap-3 text-[16px]">
+            {pattern ? <PatternSummary pattern={pattern} /> : null}
+          </div>
+          {settled ? null : (
+            <Dialog.Root open={open} onOpenChange={setOpen}>
+              <Dialog.Trigger asChild>
+                <Button>Choose another pattern</Button>
+              </Dialog.Trigger>
+              <Dialog.Portal>
+                <Dialog.Content
+                  aria-describedby={undefined}
+                  className="fixed inset-0 z-20 flex flex-col bg-paper px-4 pt-3"
+                >
+                  <div className="flex items-center justify-between gap-3 border-b border-ink pb-2">
+                    <Dialog.Title className="text-[22px]">Patterns</Dialog.Title>
+                    <Dialog.Close asChild>
+                      <Button>Close</Button>
+                    </Dialog.Close>
+                  </div>
+                  <div className="min-h-0 flex-1 overflow-y-auto pt-3 pb-6">
+                    <PatternList settled={false} onTaken={() => setOpen(false)} />
+                  </div>
+                </Dialog.Content>
+              </Dialog.Portal>
+            </Dialog.Root>
+          )}
+        </div>
+      ) : (
+        <PatternList settled={settled} className="max-h-[560px] overflow-y-auto sm:grid-cols-2" />
+      )}
+      <FieldError name="pattern.key" />
+      {pattern ? <Numbers pattern={pattern} /> : null}
+    </MorePart>
+  );
+}
+
+interface ListProps {
+  readonly settled: boolean;
+  readonly className?: string;
+  readonly onTaken?: () => void;
+}
+
+/** The patterns that suit, or those of one technique, each as cloth. */
+function PatternList({ settled, className = '', onTaken }: ListProps) {
+  const { watch, setValue } = useFormContext<WishFormValues>();
+  const { pattern: chosen, yarns, item } = watch();
+  const { key, stitch, numbers } = chosen;
+  const [technique, setTechnique] = useState('offered');
+  const offered = techniquesFor(item);
+  const shown = patternBook.filter(
+    (each) =>
+      each.key === key ||
+      (!settled && (technique === 'offered' ? offered.includes(each.technique) : each.technique === technique)),
+  );
+  const told = useCraftWords();
+  const take = (next: string) => {
+    takePattern({ setValue, watch }, next);
+    onTaken?.();
+  };
+  return (
+    <>
       <div className="mb-3 max-w-[340px]">
         <SelectField label="Technique" value={technique} onChange={setTechnique}>
           <option value="offered">all that suit</option>
@@ -67,7 +127,7 @@ export function PatternPart({ settled }: { settled: boolean }) {
         value={key}
         onValueChange={(next) => next && take(next)}
         aria-label="Stitch pattern"
-        className="grid max-h-[560px] gap-3 overflow-y-auto p-1 sm:grid-cols-2"
+        className={`grid gap-3 p-1 ${className}`}
       >
         {shown.map((each) => (
           <ToggleGroup.Item
@@ -90,9 +150,7 @@ export function PatternPart({ settled }: { settled: boolean }) {
           </ToggleGroup.Item>
         ))}
       </ToggleGroup.Root>
-      <FieldError name="pattern.key" />
-      {pattern ? <Numbers pattern={pattern} /> : null}
-    </MorePart>
+    </>
   );
 }
 

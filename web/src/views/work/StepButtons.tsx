@@ -19,7 +19,7 @@ interface Props {
 export function StepButtons({ steps, row, word, hand, children }: Props) {
   return (
     <footer
-      className={`sticky bottom-0 flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-rule bg-paper px-6 py-3 max-sm:grid max-sm:grid-cols-2 max-sm:px-4 max-sm:[&_kbd]:hidden ${hand === 'left' ? 'flex-row-reverse' : ''}`}
+      className={`step-bar sticky bottom-0 flex flex-wrap items-center gap-x-3 gap-y-2 border-t border-rule bg-paper px-6 py-3 max-sm:grid max-sm:grid-cols-2 max-sm:px-4 max-sm:[&_kbd]:hidden ${hand === 'left' ? 'flex-row-reverse' : ''}`}
     >
       <Button onClick={lettingGo(steps.back)} disabled={!steps.canGoBack} className="min-h-14">
         {steps.jumpedFrom ? `Undo: back to ${word.toLowerCase()} ${steps.jumpedFrom.rows + 1}` : 'Back one'}{' '}
