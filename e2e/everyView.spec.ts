@@ -106,7 +106,7 @@ test('every view, found by its links, and what opens over it, is clean for every
     for (const size of sizes) {
       await page.setViewportSize(size);
       await expect
-        .poll(() => overflow(page), { timeout: 2000 })
+        .poll(() => overflow(page), { timeout: 6000 })
         .toBe(0)
         .catch(async () => found.push(`${view} at ${size.width}: sticks out: ${(await stickingOut(page)).join('; ')}`));
       if (size !== phone) continue;

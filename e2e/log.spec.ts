@@ -19,7 +19,7 @@ test('something is wrong: the row is found, a wrong count explained, and rows ar
   const tap = (name: string) => page.getByRole('button', { name, exact: true }).click();
   await tap('Your last row: add 4 A');
   await tap('Your last row: add 4 A');
-  await tap('Your last row: remove the last step');
+  await tap('Your last row: delete the last one');
   await tap('Your last row: add 4 B');
   await tap('The row under it: add 4 B');
   await expect(page.getByLabel('Your last row', { exact: true })).toHaveValue('4A 4B');

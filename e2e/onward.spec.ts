@@ -45,20 +45,6 @@ test('by keyboard, with a power cut in the middle: a whole small cloth, worked t
   await expect(page.getByText('12 of 12')).toBeVisible();
 });
 
-test.describe('by touch', () => {
-  test.use({ hasTouch: true, viewport: { width: 820, height: 1180 } });
-  test('a whole small cloth, worked to its log', async ({ page, server }) => {
-    const id = await begunCloth(server, { ...small, title: 'Cloth by touch' });
-    await page.goto(`${server.address}/works/${id}/work`);
-    await page.getByRole('button', { name: /^4 sc in A.*Next$/ }).tap();
-    await expect(page.getByText('8 stitches left in the row')).toBeVisible();
-    for (let n = 1; n <= 12; n++) await page.getByRole('button', { name: `Finish row ${n}` }).tap();
-    await page.getByRole('button', { name: 'Mark as finished' }).tap();
-    await page.getByRole('link', { name: 'Log: Cloth by touch' }).tap();
-    await expect(page.getByText('12 of 12')).toBeVisible();
-  });
-});
-
 test('the yarn runs short: the rest is planned anew, worked, and the cloth finished; the old plan is kept', async ({
   page,
   server,

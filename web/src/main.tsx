@@ -1,5 +1,10 @@
 import './styles/main.css';
 
+// In a dark room the row is dark from the first moment; the view of it turns the light on again when it is left.
+if (location.pathname.endsWith('/work') && /"dark":true/.test(localStorage.getItem('puntada.reading') ?? '')) {
+  document.documentElement.dataset.room = 'dark';
+}
+
 // Taken in one after the other: no part on the way holds the page up for long.
 await import('react-dom/client');
 await import('./app/store.ts');

@@ -31,7 +31,7 @@ export function Edge({ label, text, orientation, index, count, x, y, onDrag }: E
       aria-valuetext={text}
       onPointerDown={(event) => event.currentTarget.setPointerCapture(event.pointerId)}
       onPointerMove={drag}
-      className={`absolute flex touch-none items-center justify-center outline-offset-[-4px] focus-visible:outline-white ${across ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
+      className={`absolute flex touch-none items-center forced-color-adjust-none justify-center outline-offset-[-4px] focus-visible:outline-white ${across ? 'cursor-ew-resize' : 'cursor-ns-resize'}`}
       style={{
         left: x - (across ? 22 : 40),
         top: y - (across ? 40 : 22),
@@ -40,7 +40,7 @@ export function Edge({ label, text, orientation, index, count, x, y, onDrag }: E
       }}
     >
       <span
-        className={`rounded-full border border-mat bg-field shadow-[0_1px_4px_rgb(0_0_0/0.5)] ${across ? 'h-14 w-[7px]' : 'h-[7px] w-14'}`}
+        className={`rounded-full border border-mat bg-white shadow-[0_1px_4px_rgb(0_0_0/0.5)] ${across ? 'h-14 w-[7px]' : 'h-[7px] w-14'}`}
       />
     </div>
   );

@@ -40,7 +40,12 @@ export function Tape({ along, length, notches, onChoose }: Props) {
   const labels = labelled(notches, along);
   const top = along === 'top';
   return (
-    <svg aria-hidden width={top ? length : thick} height={top ? thick : length} className="block select-none bg-tape">
+    <svg
+      aria-hidden
+      width={top ? length : thick}
+      height={top ? thick : length}
+      className="block select-none bg-tape forced-color-adjust-none"
+    >
       {notches.map((notch) => {
         const long = notch.chosen ? 20 : notch.long ? 13 : 6;
         const line = top
@@ -56,7 +61,7 @@ export function Tape({ along, length, notches, onChoose }: Props) {
               height={top ? thick : 16}
               fill="transparent"
             />
-            <line {...line} stroke="#2b1b30" strokeWidth={notch.chosen ? 4 : notch.long ? 1.8 : 1.1} />
+            <line {...line} stroke="var(--color-ink)" strokeWidth={notch.chosen ? 4 : notch.long ? 1.8 : 1.1} />
             {labels.has(notch.key) ? (
               <text
                 x={top ? notch.at : thick - 24}

@@ -31,7 +31,7 @@ export function HelpAtRow(given: Omit<HelpProps, 'close' | 'counted'>) {
         Something is wrong
       </Dialog.Trigger>
       <Dialog.Portal>
-        <Dialog.Overlay className="fixed inset-0 z-10 bg-ink/40" />
+        <Dialog.Overlay className="fixed inset-0 z-10 bg-veil/60" />
         <Dialog.Content
           aria-describedby={undefined}
           className="fixed inset-x-3 top-1/2 z-20 mx-auto flex max-h-[88dvh] max-w-[760px] -translate-y-1/2 flex-col rounded-md border border-ink bg-paper p-5"
