@@ -28,7 +28,7 @@ test('edge, ending and strand rules change what is offered', async ({ page, serv
   await width.focus();
   await page.keyboard.press('ArrowLeft');
   await expect(width).toHaveAttribute('aria-valuetext', '36 stitches, 22.5 cm');
-  await page.getByRole('radio', { name: 'A whole repeat' }).click();
+  await page.getByRole('radio', { name: 'A whole repeat', exact: true }).click();
   await page.getByRole('slider', { name: 'Height' }).focus();
   await page.keyboard.press('ArrowDown');
   await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '40 rows, 22.2 cm');

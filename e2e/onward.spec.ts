@@ -185,7 +185,7 @@ test('an open end: at each good place what it is by now, and it is ended there',
   await page.getByLabel('Project name').fill('Strip as far as it goes');
   await page.getByLabel(/^Stop anywhere/).check();
   await page.getByRole('button', { name: 'See sizes' }).click();
-  await page.getByRole('radio', { name: 'A whole repeat' }).click();
+  await page.getByRole('radio', { name: 'A whole repeat', exact: true }).click();
   await page.getByRole('button', { name: /^Start with \d+ chains/ }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   const band = page.getByRole('region', { name: 'You can stop here' });

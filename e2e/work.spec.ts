@@ -20,7 +20,7 @@ test('the run in hand, the change announced, and what there should be at the end
   await expect(end).toContainText('Turnclockwise, 1 half-twist');
   await expect(end).toContainText('Balls, left to rightA B');
   await page.keyboard.press('Space');
-  await expect(page.getByText('close the 4th in A')).toBeVisible();
+  await expect(page.getByRole('button', { name: /close the 4th in A/ })).toBeVisible();
   await page.keyboard.press('Backspace');
   await expect(page.getByText('close the 4th in B')).toBeVisible();
 });

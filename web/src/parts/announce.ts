@@ -16,7 +16,13 @@ export const announced = {
   },
 };
 
-/** Puts the focus where the next one of its kind is typed: the first field of a form. @param within something inside it */
+/**
+ * Puts the focus where the next one of its kind is typed: the first field of a form. Whoever has gone on elsewhere in the
+ * meantime is left there. @param within something inside it
+ */
 export function toFirstField(within: Element | null | undefined): void {
-  within?.closest('form')?.querySelector<HTMLElement>('input:not([type="color"]), textarea, select')?.focus();
+  const form = within?.closest('form');
+  const now = document.activeElement;
+  if (!form || (now && now !== document.body && !form.contains(now) && now.matches('input, textarea, select'))) return;
+  form.querySelector<HTMLElement>('input:not([type="color"]), textarea, select')?.focus();
 }
