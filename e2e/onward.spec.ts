@@ -13,6 +13,7 @@ test('by keyboard, with a power cut in the middle: a whole small cloth, worked t
   page,
   ownServer,
 }) => {
+  test.skip(!process.env.PUNTADA_LONG, 'long: firstCloth.spec.ts pulls the plug in every run');
   const id = await begunCloth(ownServer, small);
   await page.goto(`${ownServer.address}/works/${id}/work`);
   const row = page.getByTestId('row-number');
