@@ -37,10 +37,25 @@ test('Enter on the mat begins nothing but on its button, and the start is taken 
   await page.getByRole('button', { name: 'Take the start back' }).click();
   await expect(start).toBeVisible();
   expect(await stateOf(server, id)).toBe('wished');
+  // Begun with a change that was not saved yet, and taken back from the mat: planning goes on from there.
+  await page.getByRole('slider', { name: 'Width' }).focus();
+  await page.keyboard.press('ArrowRight');
+  await page.getByRole('button', { name: 'Start with 45 chains' }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  await page.getByRole('link', { name: 'All rows' }).click();
+  await page.getByRole('navigation', { name: 'Stages of this project' }).getByRole('link', { name: 'Size' }).click();
+  await page.getByRole('button', { name: 'Take the start back' }).click();
+  await expect(page.getByRole('button', { name: 'Start with 45 chains' })).toBeEnabled();
+  await page.getByRole('slider', { name: 'Width' }).focus();
+  await page.keyboard.press('ArrowLeft');
+  await expect(start).toBeEnabled();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
+  const { wish } = await server.get<{ wish: { choice: { stitches: number } } }>(`/works/${id}`);
+  expect(wish.choice.stitches).toBe(36);
 });
 
 test('a project is deleted, put back at once, deleted again and taken out of the bin', async ({ page, server }) => {
-  await wishedCloth(server, { title: 'Cloth for the bin' });
+  const id = await wishedCloth(server, { title: 'Cloth for the bin' });
   await page.goto(server.address);
   const row = page.getByRole('heading', { name: 'Cloth for the bin' });
   await page.getByRole('button', { name: 'Delete: Cloth for the bin' }).click();
@@ -51,7 +66,14 @@ test('a project is deleted, put back at once, deleted again and taken out of the
   await expect(row).toBeVisible();
   await page.getByRole('button', { name: 'Delete: Cloth for the bin' }).click();
   await expect(row).toBeHidden();
-  await page.reload();
+  // Opened by its address it says where it is.
+  await page.goto(`${server.address}/works/${id}/size`);
+  await expect(page.getByText('This project is in the bin.')).toBeVisible();
+  await page.getByRole('button', { name: 'Put it back' }).click();
+  await expect(page.getByText('This project is in the bin.')).toBeHidden();
+  await page.goto(server.address);
+  await page.getByRole('button', { name: 'Delete: Cloth for the bin' }).click();
+  await expect(row).toBeHidden();
   await page.getByRole('button', { name: /Show the bin/ }).click();
   await page.getByRole('button', { name: 'Put it back: Cloth for the bin' }).click();
   await expect(page.getByRole('button', { name: 'Delete: Cloth for the bin' })).toBeVisible();
@@ -70,6 +92,8 @@ test('every entry of the log is corrected, deleted and put back; what cannot be 
   // A note.
   await page.getByLabel('Note at row 4').fill('B one short');
   await page.getByRole('form', { name: 'Add a note' }).getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByTestId('announced')).toHaveText('Note saved.');
+  await expect(page.getByLabel('Note at row 4')).toBeFocused();
   await page.getByRole('button', { name: 'Correct the note at row 4' }).click();
   await page.getByRole('form', { name: 'Correct the note at row 4' }).getByRole('textbox').fill('B was one short');
   await page.keyboard.press('Enter');
@@ -101,7 +125,16 @@ test('every entry of the log is corrected, deleted and put back; what cannot be 
   await expect(page.getByText(/The ball weighs 60 g now, but only 50 g at the start/)).toBeVisible();
   await weigh.getByLabel('Weighs now (g)').fill('40');
   await weigh.getByRole('button', { name: 'Save weighing' }).click();
-  await page.getByRole('button', { name: 'Delete the weighing of ball 1 of A after row 4' }).click();
+  const ball = 'weighing of ball 1 of A after row 4';
+  await page.getByRole('button', { name: `Correct the ${ball}` }).click();
+  const weighed = page.getByRole('form', { name: `Correct the ${ball}` }).getByLabel('Weighed (g)');
+  await weighed.fill('60');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText(/The ball weighs 60 g now, but only 50 g at the start/)).toBeVisible();
+  await weighed.fill('41');
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('50 → 41 g')).toBeVisible();
+  await page.getByRole('button', { name: `Delete the ${ball}` }).click();
   await expect(page.getByText('Weighing deleted.')).toBeVisible();
   // A session that the clock told wrong.
   await page.getByRole('button', { name: /Correct the session of/ }).click();
@@ -109,6 +142,13 @@ test('every entry of the log is corrected, deleted and put back; what cannot be 
   await page.keyboard.press('Enter');
   await expect(page.getByText('corrected by you')).toBeVisible();
   await expect(page.getByRole('row').filter({ hasText: 'corrected by you' })).toContainText('12 min');
+  await page.getByRole('button', { name: /Correct the session of/ }).click();
+  await page.getByRole('button', { name: 'Leave it out of my pace' }).click();
+  await expect(page.getByText('left out')).toBeVisible();
+  await page.getByRole('button', { name: /Correct the session of/ }).click();
+  await page.getByRole('button', { name: 'As the steps tell it' }).click();
+  await expect(page.getByText('left out')).toBeHidden();
+  await expect(page.getByText('corrected by you')).toBeHidden();
 });
 
 test('rip back and find my row are taken back as one act, and the keys work the row after any dialog', async ({

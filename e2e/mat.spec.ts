@@ -10,6 +10,16 @@ test('arrow keys go from notch to notch, and the choice is kept', async ({ page,
   await expect(width).toHaveAttribute('aria-valuetext', '44 stitches, 27.5 cm');
   await page.keyboard.press('ArrowDown');
   await expect(height).toHaveAttribute('aria-valuetext', '36 rows, 20.0 cm');
+  // Home and End go to the first and the last mark.
+  const [low, high] = [await height.getAttribute('aria-valuemin'), await height.getAttribute('aria-valuemax')];
+  await height.focus();
+  await page.keyboard.press('End');
+  await expect(height).toHaveAttribute('aria-valuenow', high ?? '');
+  await page.keyboard.press('Home');
+  await expect(height).toHaveAttribute('aria-valuenow', low ?? '');
+  await page.keyboard.press('ArrowUp');
+  await expect(height).toHaveAttribute('aria-valuenow', String(Number(low) + 1));
+  while ((await height.getAttribute('aria-valuetext')) !== '36 rows, 20.0 cm') await page.keyboard.press('ArrowUp');
   await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
   await page.reload();
   await expect(page.getByRole('slider', { name: 'Width' })).toHaveAttribute('aria-valuetext', '44 stitches, 27.5 cm');

@@ -179,6 +179,17 @@ test('a photo is made small and kept at its row; what is no picture is told', as
   await expect(photo).toBeVisible();
   const size = await photo.evaluate((image: HTMLImageElement) => [image.naturalWidth, image.naturalHeight]);
   expect(Math.max(...size)).toBe(1200);
+  await page.getByRole('button', { name: 'Correct the photo at row 5' }).click();
+  const row = page.getByLabel('Taken after row');
+  await row.fill('45');
+  await expect(row).toHaveAccessibleDescription(/Type a row from 0 to 44/);
+  await row.fill('4');
+  await page.keyboard.press('Enter');
+  await expect(page.getByRole('img', { name: 'The project after row 4' })).toBeVisible();
+  await page.getByRole('button', { name: 'Delete the photo at row 4' }).click();
+  await expect(page.getByRole('img', { name: 'The project after row 4' })).toBeHidden();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByRole('img', { name: 'The project after row 4' })).toBeVisible();
 });
 
 test('an open end: at each good place what it is by now, and it is ended there', async ({ page, server }) => {

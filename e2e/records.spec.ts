@@ -37,6 +37,11 @@ test('a yarn of the drawer is changed, and left as it was', async ({ page, serve
   await expect(page.getByText('242 m')).toBeVisible();
   await page.getByRole('button', { name: 'One ball more of Heather' }).click();
   await expect(page.getByText('327 m')).toBeVisible();
+  await page.getByRole('button', { name: 'Delete Skerry cotton, Heather' }).click();
+  await page.getByRole('button', { name: 'Yes, delete it' }).click();
+  await expect(page.getByText('Heather is deleted.')).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await expect(page.getByText('327 m')).toBeVisible();
 });
 
 test('a swatch: a count taken out, its weight forgotten, a note, and thrown away', async ({ page, server }) => {
@@ -49,6 +54,11 @@ test('a swatch: a count taken out, its weight forgotten, a note, and thrown away
   await page.getByLabel('Note').blur();
   await page.getByRole('button', { name: 'Delete 18 rows over 10 cm' }).click();
   await expect(page.getByText(/Make it and lay it flat/)).toBeVisible();
+  await page.getByRole('button', { name: 'Undo', exact: true }).click();
+  await page.getByRole('button', { name: 'Delete 18 rows over 10 cm' }).click();
+  await page.getByRole('button', { name: 'Close this message' }).click();
+  await expect(page.getByText(/Make it and lay it flat/)).toBeVisible();
+  await expect(page.getByText('✓ Saved')).toBeVisible();
   await page.reload();
   await expect(page.getByLabel('Note')).toHaveValue('Firm enough to scrub with.');
   await page.getByRole('button', { name: 'Delete this swatch' }).click();

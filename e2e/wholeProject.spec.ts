@@ -55,6 +55,16 @@ test.describe('by touch alone, on a phone', () => {
     await page.getByRole('link', { name: 'New project' }).tap();
     await page.getByRole('radio', { name: 'Potholder' }).tap();
     await page.getByRole('radio', { name: 'Dishcloth' }).tap();
+    // The patterns stand on a sheet of their own; the one that is taken closes it.
+    await page.getByRole('button', { name: 'Pattern', exact: true }).tap();
+    await page.getByRole('button', { name: 'Choose another pattern' }).tap();
+    const sheet = page.getByRole('dialog', { name: 'Patterns' });
+    await sheet.getByRole('radio', { name: /Houndstooth/ }).tap();
+    await expect(sheet).toBeHidden();
+    await expect(page.getByText('Houndstooth').first()).toBeVisible();
+    await page.getByRole('button', { name: 'Choose another pattern' }).tap();
+    await sheet.getByRole('radio', { name: /Block check/ }).tap();
+    await page.getByRole('button', { name: 'Pattern', exact: true }).tap();
     for (const label of ['Width', 'Height']) await page.getByLabel(label, { exact: true }).fill('8');
     const bar = page.getByRole('region', { name: 'What it comes to, and what is next' });
     await expect(bar).toBeInViewport({ ratio: 1 });
@@ -102,4 +112,26 @@ test('by names and live texts alone: nothing is looked at but what a screen read
   await tells(new RegExp(`heading "All ${rows} rows done"`));
   await page.getByRole('button', { name: 'Mark as finished' }).press('Enter');
   await tells(/heading "Finished" \[level=2\]/);
+});
+
+test('an empty bench invites: an example that is clearly one and can be thrown away, yarn, and a draft', async ({
+  page,
+  server,
+}) => {
+  await page.goto(server.address);
+  await page.getByRole('button', { name: 'Look at an example' }).click();
+  // 24 cm at 16 stitches in 10 cm are 38.4: 36 is the nearest on 8k + 4, on 37 chains.
+  await expect(page.getByTestId('chains')).toHaveText('37');
+  await expect(page.getByRole('heading', { name: 'Example: a checked dishcloth' })).toBeVisible();
+  await page.getByRole('link', { name: 'Bench: all projects' }).click();
+  await page.getByRole('button', { name: 'Delete: Example: a checked dishcloth' }).click();
+  await page.getByRole('link', { name: 'Add yarn from a label' }).click();
+  await expect(page.getByText(/Your yarn will lie here/)).toBeVisible();
+  // With but a draft on it, a bench has a way to a new project still.
+  await page.goto(`${server.address}/wish`);
+  await page.getByRole('radio', { name: 'Scarf' }).click();
+  await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
+  await page.goto(server.address);
+  await expect(page.getByRole('link', { name: 'Keep editing' })).toBeVisible();
+  await expect(page.getByRole('link', { name: 'New project' })).toBeVisible();
 });

@@ -51,7 +51,7 @@ export {
 export { isShort, type Lasting, lasting } from './underway/lasting.ts';
 export { type KnownAt, narrowing } from './underway/narrowing.ts';
 export { oneOff } from './underway/oneOff.ts';
-export { impossibleIn, longestMade, unlikelyMeasure, unlikelyWeight } from './underway/plausible.ts';
+export { impossibleIn, unlikelyMeasure, unlikelyWeight } from './underway/plausible.ts';
 export { type RipCost, ripBack } from './underway/rip.ts';
 export { paceOfSessions, type Session, sessionRatio, sittingSince } from './underway/sessions.ts';
 export { type ColourNow, colourNow } from './underway/weighed.ts';

@@ -44,6 +44,8 @@ async function takeIn(tx: Db, work: KeptWork): Promise<TakenOver> {
   if (same) {
     await addLog(tx, work.id, work.log);
     if (work.ticks.length) await addTicks(tx, work.id, work.ticks);
+    // What is handed over is to be seen, wherever it was put here.
+    await tx.query('update works set deleted_at = null where id = $1', [work.id]);
     return { id: work.id, how: 'merged' };
   }
   const id = here ? randomUUID() : work.id;
@@ -61,7 +63,9 @@ export function handoverRoutes(db: Database, now: () => Date): Router {
     '/:id',
     handler(async (request, response) => {
       const detail = await workOf(db, request);
-      const [work] = await db.transaction((tx) => readWorks(tx, detail.id), 'snapshot');
+      const [stored] = await db.transaction((tx) => readWorks(tx, detail.id), 'snapshot');
+      // The bin is of this bench alone.
+      const { deletedAt: _bin, ...work } = { deletedAt: undefined, ...stored };
       const name = detail.wish.title.toLowerCase().replace(/[^a-z0-9]+/g, '-') || 'work';
       response.setHeader('content-disposition', `attachment; filename="${name}.json"`);
       const head = { format: 'puntada-work', version: 1, madeAt: now().toISOString(), ...inWords(detail) };

@@ -52,6 +52,15 @@ describe('a project that is deleted', () => {
     expect(await titles('/works/bin')).toContain('In the bin of a backup');
   });
 
+  it('is whole and on the bench where it is handed over to, and here again where it comes back', async () => {
+    const made = await named('Handed over from the bin');
+    await ask('POST', `/works/${made.id}/bin`, { revision: 1, deleted: true });
+    const { body: file } = await ask('GET', `/handover/${made.id}`);
+    expect(file.work).not.toHaveProperty('deletedAt');
+    expect((await ask('POST', '/handover', file)).body).toEqual({ id: made.id, how: 'merged' });
+    expect(await titles('/works')).toContain('Handed over from the bin');
+  });
+
   it('is gone for good after 30 days, with its steps and its log, and nothing else is', async () => {
     const old = await begunCloth(server);
     const young = await begunCloth(server);

@@ -142,6 +142,7 @@ const records = api.injectEndpoints({
         if (await withdrawn(entry.id)) {
           // Under a new name: the old one may have reached the server without a word of it coming back.
           await queue.keep(id, { ...entry, id: crypto.randomUUID() });
+          void queue.deliver();
           return { data: null };
         }
         const { error } = await ask({ url: `/works/${id}/log/${entry.id}`, method: 'PUT', body: { entry } });

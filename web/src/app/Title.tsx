@@ -14,8 +14,9 @@ const pages: Readonly<Record<string, string>> = {
   onward: 'Plan the rest again',
 };
 
-/** The view that has the focus on its heading; the first one of a visit leaves it where the browser has put it. */
-let told: string | undefined;
+/** The view that was opened last, and whether its heading was given the focus: the first of a visit leaves it alone. */
+let opened: string | undefined;
+let given = false;
 
 interface Props {
   readonly children: string;
@@ -25,25 +26,24 @@ interface Props {
 }
 
 /** The heading of a view: the name of its page, and where the focus goes when the view is opened. */
-export function Title({ children, page: given, className = 'text-[24px]' }: Props) {
+export function Title({ children, page: own, className = 'text-[24px]' }: Props) {
   const heading = useRef<HTMLHeadingElement>(null);
   const { pathname } = useLocation();
   const way = useNavigationType();
   useEffect(() => {
-    const first = told === undefined;
-    const fresh = told !== pathname;
-    told = pathname;
+    const fresh = opened !== pathname;
+    if (fresh) given = opened !== undefined;
+    opened = pathname;
     // A heading may be drawn twice, while its view is still read and once it is: the focus goes along.
-    const lost = document.activeElement === document.body;
-    if (first || !(fresh || lost)) return;
+    if (!given || !(fresh || document.activeElement === document.body)) return;
     heading.current?.focus({ preventScroll: true });
     if (fresh && way === 'PUSH' && !window.location.hash) window.scrollTo(0, 0);
   }, [pathname, way]);
-  const page = given ?? pages[pathname.split('/')[3] ?? ''];
+  const page = own ?? pages[pathname.split('/')[3] ?? ''];
   return (
     <>
       <title>{page && page !== children ? `${page}: ${children} · Puntada` : `${children} · Puntada`}</title>
-      <h1 ref={heading} tabIndex={-1} className={`${children.length > 44 ? 'text-[18px]' : className}`}>
+      <h1 ref={heading} tabIndex={-1} className={children.length > 44 ? 'text-[18px]' : className}>
         {children}
       </h1>
     </>

@@ -15,7 +15,7 @@ export function UndoBand() {
     if (offer) button.current?.focus();
   }, [offer]);
   return (
-    <div role="status" className={offer ? 'sticky top-0 z-10 bg-ink text-white' : 'sr-only'}>
+    <div role="status" className={offer ? 'sticky top-0 z-10 bg-ink text-paper' : 'sr-only'}>
       {offer ? (
         <div className="mx-auto flex max-w-[1440px] items-center gap-4 px-6 py-1.5 text-[16px]">
           <p className="min-w-0 flex-1">{offer.did}</p>

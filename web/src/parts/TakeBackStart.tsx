@@ -3,6 +3,8 @@ import { useNavigate } from 'react-router';
 import { problemsOf, useUnbeginWorkMutation } from '../api/api.ts';
 import { Button } from './Button.tsx';
 import { Problems } from './Problems.tsx';
+import { planName } from './usePlanDraft.ts';
+import { forgetSaver } from './useSaver.ts';
 
 /** While no stitch is worked a start can be taken back: the size is open again. */
 export function TakeBackStart({ work }: { work: Work }) {
@@ -12,7 +14,9 @@ export function TakeBackStart({ work }: { work: Work }) {
   if (work.state !== 'begun' || rows || runs) return null;
   const take = async () => {
     const answer = await unbegin({ id: work.id, revision: work.revision });
-    if (answer.data) navigate(`/works/${work.id}/size`);
+    if (!answer.data) return;
+    forgetSaver(planName(work.id));
+    navigate(`/works/${work.id}/size`);
   };
   return (
     <>

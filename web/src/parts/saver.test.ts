@@ -76,6 +76,20 @@ describe('what is changed by hand', () => {
     expect(saver.state().state).toBe('saved');
   });
 
+  it('that is left to another request is not sent, unless that fails', async () => {
+    const { saver, sent } = serverOf([]);
+    saver.change('ab');
+    saver.leave();
+    await pause(6);
+    expect(sent).toEqual([]);
+    saver.resume();
+    await settled(saver);
+    expect([sent, saver.state().state]).toEqual([[['ab', 1]], 'saved']);
+    saver.resume();
+    await pause(6);
+    expect(sent).toHaveLength(1);
+  });
+
   it('that is changed while it is on its way is sent once more, on the new revision', async () => {
     const { saver, sent } = serverOf([]);
     saver.change('ab');

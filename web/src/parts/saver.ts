@@ -91,6 +91,11 @@ export class Saver<T> {
     this.timer = undefined;
   };
 
+  /** Sends after all what was left to another request, which has failed. */
+  readonly resume = (): void => {
+    if (this.now.state === 'unsaved' && this.timer === undefined) this.sendIn(0);
+  };
+
   /** Sends what is shown over what was changed elsewhere. */
   readonly keepMine = (): void => {
     if (this.now.state !== 'stale' || this.fresh === undefined) return;

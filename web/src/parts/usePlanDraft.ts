@@ -4,7 +4,7 @@ import { useCallback } from 'react';
 import { useChangeWorkMutation } from '../api/api.ts';
 import { type History, type Move, noHistory, stepped, takenBack, takenUp } from './history.ts';
 import { Saver, type SaveState } from './saver.ts';
-import { sentOf, useSaver } from './useSaver.ts';
+import { forgetSaver, sentOf, useSaver } from './useSaver.ts';
 
 export interface PlanDraft {
   readonly wish: Wish;
@@ -16,8 +16,8 @@ export interface PlanDraft {
   readonly problems: readonly Problem[];
   /** The revision that the next change is made on. */
   readonly revision: number;
-  /** Leaves what is not yet sent to a request that carries the whole wish itself. */
-  readonly handOver: () => void;
+  /** Leaves what is not yet sent to a request that carries the whole wish itself. @param send says whether it was taken */
+  readonly handOver: (send: () => Promise<boolean>) => Promise<void>;
   /** Sends what is shown over what was changed elsewhere. */
   readonly keepMine: () => void;
 }
@@ -25,12 +25,17 @@ export interface PlanDraft {
 /** What can be taken back of each work, and up again, as long as the page is open: from whichever view. */
 const steps = new Map<string, History<Wish>>();
 
+/** The name by which the plan of a work is saved. */
+export function planName(workId: string): string {
+  return `work ${workId}`;
+}
+
 /** A wish while it is being planned: shown at once, saved a moment later, never over a change made elsewhere. */
 export function usePlanDraft(work: Work): PlanDraft {
   const { id } = work;
   const [save] = useChangeWorkMutation();
   const [saved, saver] = useSaver(
-    `work ${id}`,
+    planName(id),
     () =>
       new Saver<Wish>({
         value: work.wish,
@@ -55,6 +60,11 @@ export function usePlanDraft(work: Work): PlanDraft {
   };
   const undo = () => move(takenBack(history, wish));
   const redo = () => move(takenUp(history, wish));
+  const handOver = async (send: () => Promise<boolean>) => {
+    saver.leave();
+    if (await send()) forgetSaver(planName(id));
+    else saver.resume();
+  };
   const back = { undo: history.past.length ? undo : undefined, redo: history.future.length ? redo : undefined };
-  return { wish, change, ...back, handOver: saver.leave, state, problems, revision, keepMine: saver.keepMine };
+  return { wish, change, ...back, handOver, state, problems, revision, keepMine: saver.keepMine };
 }

@@ -6,6 +6,11 @@ import type { Saved, Saver, Sent } from './saver.ts';
 /** What is being saved, by its name: it goes on being saved, and stays as it was typed, when its view is left. */
 const savers = new Map<string, Saver<unknown>>();
 
+/** What is saved by another request from now on: the next view begins with what the server has. */
+export function forgetSaver(name: string): void {
+  savers.delete(name);
+}
+
 /** What became of a change, by the answer of its endpoint. */
 export function sentOf(answer: { data?: { readonly revision: number } | undefined; error?: unknown }): Sent {
   if (answer.data) return { revision: answer.data.revision };

@@ -4,7 +4,7 @@ import type { LogEntry, Measuring, Weighing } from '../../records/logEntry.ts';
 import type { Planned } from './drift.ts';
 
 /** The longest side of a piece that hands make, mm. */
-export const longestMade = 10_000;
+const longestMade = 10_000;
 
 /** What was measured may be half or twice of what was planned; beyond that it is asked about. */
 const oddly = 2;

@@ -31,19 +31,20 @@ export default function BenchView() {
   const finished = here.filter((work) => work.state === 'finished');
   const drawn = useGrowing(here.length, 3);
   const half = drafts?.filter((draft) => !works?.some((work) => work.id === draft.id)) ?? [];
+  const empty = works?.length === 0 && drafts !== undefined && !half.length;
   return (
     <>
       <Head
         title="Bench"
         under={
-          works
-            ? works.length === 0
-              ? 'Your projects will stand here'
-              : count(begun.length, wished.length, finished.length)
-            : '\u00a0'
+          empty
+            ? 'Your projects will stand here'
+            : works
+              ? count(begun.length, wished.length, finished.length)
+              : '\u00a0'
         }
       >
-        {works?.length ? (
+        {works && !empty ? (
           <ButtonLink to="/wish" kind={begun.length ? 'plain' : 'next'}>
             <Plus aria-hidden className="size-5" />
             New project
@@ -70,7 +71,7 @@ export default function BenchView() {
         <Group title="Planned" works={firstOf(wished, drawn - begun.length)} first={begun.length === 0} />
         <Group title="Finished" works={firstOf(finished, drawn - begun.length - wished.length)} first={false} />
         {works && drawn >= here.length ? <Unread kind="works" /> : null}
-        {works && works.length === 0 && !half.length ? <FirstUse /> : null}
+        {empty ? <FirstUse /> : null}
         {away.length ? (
           <div className="mt-6">
             <Button kind="quiet" aria-expanded={awayShown} onClick={() => setAwayShown(!awayShown)} className="-ml-4">

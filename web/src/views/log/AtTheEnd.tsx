@@ -1,13 +1,14 @@
-import { parseLength, parseMass, unitWord, withUnit } from '@puntada/core/craft';
+import { parseMass, unitWord, withUnit } from '@puntada/core/craft';
 import type { OwnPace } from '@puntada/core/plan';
 import type { Work, WorkLog } from '@puntada/core/records';
 import { entryLabel, type LogEntry, weighingsIn } from '@puntada/core/records';
-import { longestMade, wishAgain } from '@puntada/core/work';
+import { impossibleIn, wishAgain } from '@puntada/core/work';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, useAddWorkMutation, usePreferences } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
+import { useProblemText } from '../../parts/Craft.tsx';
 import { dates } from '../../parts/dates.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
@@ -21,6 +22,7 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
   const [again, making] = useAddWorkMutation();
   const navigate = useNavigate();
   const { told } = usePreferences();
+  const sentence = useProblemText();
   const { units } = work.wish;
   const known = log.entries.findLast((entry): entry is End => entry.kind === 'end');
   const [width, setWidth] = useState(known?.width ? withUnit(known.width, units) : '');
@@ -31,25 +33,26 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
   if (work.progress.rows < cloth.fabric.courses) return null;
   const mass = parseMass(grams);
   const lastStep = log.ticks.at(-1)?.at;
-  const good = (text: string) => {
-    const read = parseLength(text, unitWord(told));
-    return !text.trim() || (read.ok && read.value > 0 && read.value <= longestMade);
+  const gramsWrong = grams.trim() !== '' && !(mass.ok && mass.value > 0);
+  const end = (): End => ({
+    ...entryLabel,
+    kind: 'end',
+    id: crypto.randomUUID(),
+    at: Date.now(),
+    next,
+    ...(width.trim() ? { width: withUnit(width, unitWord(told)) } : {}),
+    ...(height.trim() ? { height: withUnit(height, unitWord(told)) } : {}),
+    ...(mass.ok && !gramsWrong ? { grams: mass.value } : {}),
+  });
+  const impossible = tried ? impossibleIn(end(), units) : [];
+  const wrong = (side: 'width' | 'height') => {
+    const problem = impossible.find(({ path }) => path === side);
+    return problem && sentence(problem);
   };
-  const wrong = (text: string) => (tried && !good(text) ? 'Type 24, 24.5 cm or 9 1/2 in.' : undefined);
   const keep = async () => {
     setTried(true);
-    if (!good(width) || !good(height) || (grams.trim() && !(mass.ok && mass.value > 0))) return;
-    const entry: End = {
-      ...entryLabel,
-      kind: 'end',
-      id: crypto.randomUUID(),
-      at: Date.now(),
-      next,
-      ...(width.trim() ? { width: withUnit(width, unitWord(told)) } : {}),
-      ...(height.trim() ? { height: withUnit(height, unitWord(told)) } : {}),
-      ...(grams.trim() && mass.ok && mass.value > 0 ? { grams: mass.value } : {}),
-    };
-    await add({ id: work.id, entry });
+    const entry = end();
+    if (!gramsWrong && !impossibleIn(entry, units).length) await add({ id: work.id, entry });
   };
   const makeAgain = async () => {
     const saved = await again({ wish: wishAgain({ wish: work.wish, cloth, entries: log.entries, pace }) });
@@ -80,7 +83,7 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
             onChange={setWidth}
             className="count"
             placeholder="24.2 cm"
-            wrong={wrong(width)}
+            wrong={wrong('width')}
           />
           <TextField
             label={`Height, ${unitWord(told)}`}
@@ -88,14 +91,14 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
             onChange={setHeight}
             className="count"
             placeholder="25 cm"
-            wrong={wrong(height)}
+            wrong={wrong('height')}
           />
           <TextField
             label="Weight (g)"
             value={grams}
             onChange={setGrams}
             className="count"
-            wrong={tried && grams.trim() && !(mass.ok && mass.value > 0) ? 'Type grams, such as 51.' : undefined}
+            wrong={tried && gramsWrong ? 'Type grams, such as 51.' : undefined}
           />
         </div>
         <TextField label="Change next time" value={next} onChange={setNext} maxLength={400} />

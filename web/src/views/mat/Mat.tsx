@@ -1,6 +1,7 @@
 import { lengthNumber, type ToldUnit, unitWord } from '@puntada/core/craft';
 import {
   type HeightOffer,
+  itemNamed,
   measureOf,
   type Prepared,
   type Sizes,
@@ -126,7 +127,7 @@ export function Mat(props: Props) {
             {prepared.wish.pieces > 1 ? (
               <p className="pointer-events-none absolute right-3 bottom-2 rounded-sm bg-mat/80 px-1.5 text-[15px] text-chalk">
                 <span className="count">{prepared.wish.pieces}</span>{' '}
-                {prepared.wish.item === 'bag' ? 'panels' : 'of these'}
+                {itemNamed(prepared.wish.item).countsPanels ? 'panels' : 'of these'}
               </p>
             ) : null}
             <WishLabel mat={mat} prepared={prepared} width={width} height={height} units={units} />

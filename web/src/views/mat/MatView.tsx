@@ -46,7 +46,8 @@ export default function MatView() {
   const { id = '' } = useParams();
   const { data, error } = useWorkQuery(id);
   const work = useArrived(data);
-  if (work) return <MatOfWork key={work.id} work={work} />;
+  // Begun and planned are two views of it: each begins with what the server has.
+  if (work) return <MatOfWork key={`${work.id} ${work.state}`} work={work} />;
   return (
     <>
       <Head title="Size" />
@@ -192,15 +193,17 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
   const start = async () => {
     if (!canBegin || asked.current) return;
     asked.current = true;
-    draft.handOver();
-    const answer = await begin({ id: work.id, revision: draft.revision, wish: { ...wish, choice: chosen } });
-    if (answer.data) navigate(`/works/${work.id}/work`);
-    else asked.current = false;
+    await draft.handOver(async () => {
+      const answer = await begin({ id: work.id, revision: draft.revision, wish: { ...wish, choice: chosen } });
+      if (answer.data) navigate(`/works/${work.id}/work`);
+      return answer.data !== undefined;
+    });
+    asked.current = false;
   };
   return (
     <div>
       <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_344px] lg:grid-rows-[auto_1fr]">
-        <div className="min-w-0">
+        <div className="flex min-w-0 flex-col">
           {settled ? (
             <p className="pb-3 text-[15px] text-soft">This project is {stateWord(work.state)}, so its size is fixed.</p>
           ) : (

@@ -18,8 +18,9 @@ import { YarnChip } from '../../parts/YarnChip.tsx';
 import { YarnPicker } from '../../parts/YarnPicker.tsx';
 import { Contrast } from './Contrast.tsx';
 import { Field, FieldError, SelectOf } from './Field.tsx';
+import { metresText } from './formUnits.ts';
 import { More, MorePart } from './More.tsx';
-import { metresText, type WishFormValues } from './wishForm.ts';
+import type { WishFormValues } from './wishForm.ts';
 
 /** The yarns: from the drawer or typed, with what the label says as far as there is one. */
 export function ColoursPart() {

@@ -87,7 +87,7 @@ export function SizePart() {
               label="Where it will lie"
               value={bedOf(units, width.length, height.length)}
               options={beds
-                .filter(({ bed }) => item !== 'baby blanket' || forSmallChildren.includes(bed))
+                .filter(({ bed }) => !itemNamed(item).wish.smallChildren || forSmallChildren.includes(bed))
                 .map(({ bed }) => ({ value: bed, words: bed }))}
               onChange={(bed) => {
                 if (!bed) return;

@@ -22,6 +22,7 @@ import { useArrived } from '../../parts/useArrived.ts';
 import { usePreview } from '../../worker/usePreview.ts';
 import { ColoursPart } from './ColoursPart.tsx';
 import { FinishPart } from './FinishPart.tsx';
+import { inUnits } from './formUnits.ts';
 import { GaugePart } from './GaugePart.tsx';
 import { ItemPart } from './ItemPart.tsx';
 import { type MoreName, OpenedParts, useOpened } from './More.tsx';
@@ -30,7 +31,7 @@ import { Preview, PreviewLine } from './Preview.tsx';
 import { SizePart } from './SizePart.tsx';
 import { useFormHistory } from './useFormHistory.ts';
 import { type KeptState, useKeptDraft } from './useKeptDraft.ts';
-import { formSchema, inUnits, laidOver, newWish, readWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
+import { formSchema, laidOver, newWish, readWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
 
 /** A wish, new, half typed or to be changed. */
 export default function WishView() {

@@ -3,8 +3,9 @@ import { itemKinds, planWish, techniquesFor } from '@puntada/core/plan';
 import { readShape, type Wish, wishSchema } from '@puntada/core/records';
 import { problemWords } from '@puntada/core/words';
 import { set } from 'react-hook-form';
+import { inUnits } from './formUnits.ts';
 import { usualFinish, usualMade, usualNumbers, usualSize, usualYarn } from './usual.ts';
-import { formSchema, inUnits, laidOver, lettersOf, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
+import { formSchema, laidOver, lettersOf, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
 
 /** A new form in which some of the fields are filled. */
 function formWith(fields: object): WishFormValues {

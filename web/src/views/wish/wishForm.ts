@@ -16,13 +16,12 @@ import {
   type StitchPattern,
   techniqueNamed,
   techniqueOf,
-  withUnit,
 } from '@puntada/core/craft';
 import { itemKinds, itemNamed, policyOf, techniquesFor } from '@puntada/core/plan';
 import { lengthReads, readShape, type Wish, wishSchema, withUnitsTyped } from '@puntada/core/records';
 import { problemText, upper } from '@puntada/core/words';
-import { get } from 'react-hook-form';
 import { z } from 'zod';
+import { metresText } from './formUnits.ts';
 import type { SizeValues, WishFormValues } from './formValues.ts';
 import { upWord, usualFinish, usualMade, usualNumbers, usualSize, usualTitle, usualYarn } from './usual.ts';
 
@@ -276,35 +275,6 @@ export function laidOver<T>(under: T, over: unknown): T {
   if (!isFields(under) || !isFields(over)) return over as T;
   const fields = new Set([...Object.keys(under), ...Object.keys(over)]);
   return Object.fromEntries([...fields].map((field) => [field, laidOver(under[field], over[field])])) as T;
-}
-
-/** Metres of a label as its field holds them: where bare numbers are yards, with their unit, so that none is lost. */
-export function metresText(metres: number | undefined, units: Wish['units']): string {
-  if (metres === undefined) return '';
-  return units === 'cm' ? String(metres) : `${metres} m`;
-}
-
-/** Where lengths of cloth and of yarn are typed; each yarn has one more. */
-const lengthFields = [
-  'width.length',
-  'height.length',
-  'gauge.stitches.over',
-  'gauge.rows.over',
-  'finish.ring',
-  'finish.strap.drop',
-  'finish.strap.width',
-  'finish.flap',
-] as const;
-
-/** What becomes of the fields of a form when bare numbers are to be in other units: each stays as long as it was. */
-export function inUnits(form: WishFormValues, units: Wish['units']): [path: string, text: string][] {
-  if (form.units === units) return [];
-  const yarn = form.units === 'cm' ? 'm' : 'yd';
-  return [
-    ...lengthFields.map((path): [string, string] => [path, withUnit(String(get(form, path) ?? ''), form.units)]),
-    ...form.yarns.map((each, i): [string, string] => [`yarns.${i}.ballMetres`, withUnit(each.ballMetres, yarn)]),
-    ['units', units],
-  ];
 }
 
 /** A stored wish as its form holds it. */

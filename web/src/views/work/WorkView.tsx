@@ -78,12 +78,9 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const [reading, changeReading] = useReading();
   useRoom(reading.dark);
   useAwake(reading.awake);
-  const said = row
-    ? `${spokenRun(row.course, row.run, terms)}${row.at === 0 ? `, ${word} ${row.course.number}` : ''}`
-    : '';
-  const heard = row
-    ? `${spokenRun(row.course, row.run, terms)}; ${word.toLowerCase()} ${row.course.number} of ${fabric.courses}`
-    : '';
+  const spoken = row ? spokenRun(row.course, row.run, terms) : '';
+  const said = row?.at === 0 ? `${spoken}, ${word} ${row.course.number}` : spoken;
+  const heard = row ? `${spoken}; ${word.toLowerCase()} ${row.course.number} of ${fabric.courses}` : '';
   useEffect(() => {
     if (reading.aloud && said) speaker.say(said);
   }, [reading.aloud, said]);

@@ -19,10 +19,19 @@ export interface Steps {
 
 /** Something that was done at a stroke. */
 interface Act {
-  readonly kind: 'run' | 'row' | 'jump';
+  /** Straight to another place, by no step. */
+  readonly jump: boolean;
   readonly from: Position;
   readonly to: Position;
 }
+
+const steppingKeys: Readonly<Record<string, 'run' | 'row' | 'back'>> = {
+  ' ': 'run',
+  PageDown: 'run',
+  Enter: 'row',
+  Backspace: 'back',
+  PageUp: 'back',
+};
 
 /** The steps of the counter, by button and by key. */
 export function useSteps(cloth: WorkCloth, counter: Counter): Steps {
@@ -36,21 +45,21 @@ export function useSteps(cloth: WorkCloth, counter: Counter): Steps {
   const acts = useRef<Act[]>([]);
   const [last, setLast] = useState<Act>();
   const act = useCallback(
-    (kind: Act['kind'], next: (at: Position) => Position | undefined) =>
+    (next: (at: Position) => Position | undefined, jump = false) =>
       step((from) => {
         const to = next(from);
-        if (to) acts.current.push({ kind, from, to });
+        if (to) acts.current.push({ jump, from, to });
         setLast(acts.current.at(-1));
         return to;
       }),
     [step],
   );
   const run = useCallback(
-    () => act('run', (at) => (at.rows < fabric.courses ? afterRun(at, runsIn(at.rows), fabric.courses) : undefined)),
+    () => act((at) => (at.rows < fabric.courses ? afterRun(at, runsIn(at.rows), fabric.courses) : undefined)),
     [fabric, runsIn, act],
   );
-  const row = useCallback(() => act('row', (at) => afterRow(at, fabric.courses)), [fabric, act]);
-  const go = useCallback((to: Position) => act('jump', () => to), [act]);
+  const row = useCallback(() => act((at) => afterRow(at, fabric.courses)), [fabric, act]);
+  const go = useCallback((to: Position) => act(() => to, true), [act]);
   const back = useCallback(() => {
     const one = acts.current.pop();
     setLast(acts.current.at(-1));
@@ -62,23 +71,21 @@ export function useSteps(cloth: WorkCloth, counter: Counter): Steps {
     });
   }, [runsIn, step]);
   const [keys] = useState(ownKeys);
-  const actions = useRef<Readonly<Record<string, () => void>>>({});
-  actions.current = { ' ': run, PageDown: run, Enter: row, Backspace: back, PageUp: back };
-  const more = useRef(false);
-  more.current = position.rows < fabric.courses;
-  const less = useRef(false);
-  less.current = position.rows > 0 || position.runs > 0;
+  const worked = position.rows > 0 || position.runs > 0;
+  // Keys and the driver live as long as the view, so that a press told twice is still known after the step it made.
+  const latest = useRef({ run, row, back, more: true, worked });
+  latest.current = { run, row, back, more: position.rows < fabric.courses, worked };
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;
       // A key held down is one press.
-      const action = actions.current[event.key];
-      if (!action || keys.keep(event)) return;
+      const name = steppingKeys[event.key];
+      if (!name || keys.keep(event)) return;
+      const { more, worked, [name]: step } = latest.current;
       // Where the counter cannot step, a key does what it does elsewhere: a page key moves the page.
-      if (event.key !== 'Backspace' && event.key !== 'PageUp' && !more.current) return;
-      if (event.key === 'PageUp' && !less.current) return;
+      if (name === 'back' ? event.key === 'PageUp' && !worked : !more) return;
       event.preventDefault();
-      if (!event.repeat) action();
+      if (!event.repeat) step();
     };
     // When the key is let go, the focus is where it went to.
     const onMoved = (event: KeyboardEvent) => {
@@ -94,22 +101,19 @@ export function useSteps(cloth: WorkCloth, counter: Counter): Steps {
       window.removeEventListener('pointerdown', onPress);
     };
   }, [keys]);
-  // The driver lives as long as the view, so that a press told twice is still known after the step it made.
-  const latest = useRef({ run, row, back });
-  latest.current = { run, row, back };
   useEffect(() => {
     const channel = new BroadcastChannel(switchChannel);
     const take = switchDriver((step) => latest.current[step](), Date.now);
     channel.onmessage = (event) => take(event.data);
     return () => channel.close();
   }, []);
-  const jumped = last?.kind === 'jump' && comparePositions(last.to, position) === 0;
+  const jumped = last !== undefined && last.jump && comparePositions(last.to, position) === 0;
   return {
     run,
     row,
     back,
     go,
-    canGoBack: position.rows > 0 || position.runs > 0 || jumped,
+    canGoBack: worked || jumped,
     jumpedFrom: jumped ? last.from : undefined,
   };
 }
