@@ -93,7 +93,7 @@ test('every entry of the log is corrected, deleted and put back; what cannot be 
   await page.getByLabel('Note at row 4').fill('B one short');
   await page.getByRole('form', { name: 'Add a note' }).getByRole('button', { name: 'Save' }).click();
   await expect(page.getByTestId('announced')).toHaveText('Note saved.');
-  await expect(page.getByLabel('Note at row 4')).toBeFocused();
+  await expect(page.getByRole('textbox', { name: 'Note at row 4' })).toBeFocused();
   await page.getByRole('button', { name: 'Correct the note at row 4' }).click();
   await page.getByRole('form', { name: 'Correct the note at row 4' }).getByRole('textbox').fill('B was one short');
   await page.keyboard.press('Enter');

@@ -78,6 +78,22 @@ describe('the rest of a cloth of 44 rows, 20 of them worked', () => {
     }
   });
 
+  it('tells the rows to come and the finishing apart: 24 of 44 rows, and the border of the whole plan', () => {
+    const bordered = { border: { rounds: 2, colour: 'A' } };
+    const [a, b] = one(inHand(bordered, 20).plans, 'planned').colours;
+    const plannedOf = (of: typeof a, code: string) =>
+      Number(of?.leftWorking?.parts.find((part) => part.code === code)?.facts?.planned ?? 0);
+    const { piece } = must(planWish(wish(bordered)));
+    const part = (colour: number, name: string) =>
+      piece.yarn[colour]?.parts.find((each) => each.part === name)?.metres.mid ?? 0;
+    expect(plannedOf(a, 'left-finish')).toBeCloseTo(part(0, 'border'), 6);
+    expect([plannedOf(b, 'left-finish'), part(1, 'border')]).toEqual([0, 0]);
+    // Of B the first five bands have 16, 20, 16, 20 and 16 stitches a row: 352 of 784 are worked, 432 to come.
+    const whole =
+      piece.yarn[1]?.parts.reduce((sum, each) => sum + (each.part === 'tails' ? 0 : each.metres.mid), 0) ?? 0;
+    expect(plannedOf(b, 'left-rows') / whole).toBeCloseTo(432 / 784, 2);
+  });
+
   it('can end after bands that come out as it began: 8k + 4 rows', () => {
     expect(one(plans, 'shorter').rows).toBe(36);
     expect(one(plans, 'soonest').rows).toBe(20);
