@@ -130,7 +130,7 @@ function useMeasureForm({ units, planned, from }: MeasureForm) {
       const missing: Problem[] = width || height ? [] : [{ code: 'not-a-number', path: 'width', facts: { text: '' } }];
       setWrong([...impossible, ...missing]);
       if (impossible.length || missing.length) return undefined;
-      const doubts = asked.length ? [] : unlikelyMeasure(entry, planned, units);
+      const doubts = asked.length ? [] : unlikelyMeasure(entry, planned, unitWord(told));
       setAsked(doubts);
       return doubts.length ? undefined : entry;
     },
