@@ -85,7 +85,7 @@ test('the log: a ball is weighed, the cloth measured, a note kept, and the piece
   const end = page.getByRole('form', { name: 'How it turned out' });
   await end.getByLabel('Width').fill('about so wide');
   await end.getByRole('button', { name: 'Save it' }).click();
-  await expect(end.getByText('Type 24, 24.5 cm or 9 1/2 in.')).toBeVisible();
+  await expect(end.getByRole('alert')).toHaveText(/“about so wide” is not a number\. Type a number such as 24, 24\.5/);
   // Forty-three rows of 150 s after 1,700,000,000 s: at midnight of 15 November 2023 in UTC.
   await expect(page.getByText(/Last row done on 1[45] Nov 2023; not marked as finished yet\./)).toBeVisible();
   await end.getByLabel('Width').fill('21.6 cm');

@@ -239,6 +239,54 @@ test('two tabs on one work count a row once', async ({ context, server }) => {
   await expect(two.getByTestId('row-number')).toHaveText(`Row ${progress.rows + 1}`);
 });
 
+test('a row finished in the very moment of leaving is kept', async ({ page, server }) => {
+  const id = await begunCloth(server);
+  const row = page.getByTestId('row-number');
+  for (let made = 0; made < 4; made++) {
+    await page.goto(`${server.address}/works/${id}/work`);
+    await expect(row).toHaveText(`Row ${made + 1}`);
+    await page.keyboard.press('Enter');
+    await page.goto('about:blank');
+  }
+  await page.goto(`${server.address}/works/${id}/work`);
+  await expect(row).toHaveText('Row 5');
+});
+
+test('an answer made before a row arrived does not hide it', async ({ page, server }) => {
+  const id = await begunCloth(server);
+  const moment = () => {
+    let come = () => {};
+    const comes = new Promise<void>((done) => {
+      come = done;
+    });
+    return { come, comes };
+  };
+  const [asked, given] = [moment(), moment()];
+  let lost = true;
+  // What is sent goes nowhere; from the next page on, not before the server was asked how far the work is.
+  await page.route(`**/api/works/${id}/ticks`, async (route) => {
+    if (lost) return;
+    await asked.comes;
+    await route.fulfill({ response: await route.fetch() });
+    setTimeout(given.come, 500);
+  });
+  await page.goto(`${server.address}/works/${id}/work`);
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('row-number')).toHaveText('Row 2');
+  lost = false;
+  // And its answer comes last.
+  let answers = 0;
+  await page.route(`**/api/works/${id}`, async (route) => {
+    const response = await route.fetch();
+    asked.come();
+    if (answers++ === 0) await given.comes;
+    await route.fulfill({ response });
+  });
+  await page.goto(`${server.address}/works/${id}/log`);
+  await expect(page.getByText('1 of 44').first()).toBeVisible();
+});
+
 test('the last row leads to a finished work', async ({ page, server }) => {
   const id = await begunCloth(server);
   await server.post(`/works/${id}/ticks`, {

@@ -260,8 +260,8 @@ export const {
 
 const { useLogQuery } = records;
 
-/** The endpoint that sends an entry of the log; only the courier of the queue calls it. */
-export const { sendEntry } = records.endpoints;
+/** The endpoints of the log that only the courier of the queue calls. */
+export const { sendEntry, log: logEndpoint } = records.endpoints;
 
 /** Shows an entry that the server has taken in the copy of its log, until that is read anew. */
 export function addToLog(workId: string, entry: LogEntry) {

@@ -1,24 +1,39 @@
 import { useSyncExternalStore } from 'react';
-import { clocksOfEarlier, leftByEarlier } from './earlier.ts';
+import { aheadIn, clocksOfEarlier, leftByEarlier } from './earlier.ts';
 import { type News, Queue, type QueueState } from './queue.ts';
 import { openShelf } from './shelf.ts';
 import { readWaiting } from './waiting.ts';
 
 const channel = new BroadcastChannel('puntada-queue');
 
+/** What this browser writes at once, unless it writes nothing. */
+function storage(): Storage | undefined {
+  try {
+    return localStorage;
+  } catch {
+    return undefined;
+  }
+}
+
+const own = storage();
+
 /** The queue of this browser, one for all its tabs. */
-export const queue = new Queue((news) => channel.postMessage(news), Date.now);
+export const queue = new Queue((news) => channel.postMessage(news), Date.now, own && aheadIn(own));
 
 channel.onmessage = ({ data }: MessageEvent<News>) => {
   // A tab of another version may keep what this one cannot read.
   queue.hear('kept' in data ? { kept: data.kept.flatMap((each) => readWaiting(each) ?? []) } : data);
 };
 
-/** Takes up what waits in this browser, with what an earlier version left in its other storage. */
+/** Takes up what waits in this browser, with what an earlier version, or a page that was left, has in its other storage. */
 export async function openQueue(): Promise<void> {
-  const { waiting, keys } = leftByEarlier(localStorage);
-  const safe = await queue.open(openShelf, { waiting, clocks: clocksOfEarlier(localStorage) });
-  if (safe) for (const key of keys) localStorage.removeItem(key);
+  if (!own) {
+    await queue.open(openShelf);
+    return;
+  }
+  const { waiting, keys } = leftByEarlier(own);
+  const safe = await queue.open(openShelf, { waiting, clocks: clocksOfEarlier(own) });
+  if (safe) for (const key of keys) own.removeItem(key);
 }
 
 /** What waits for the server, as it changes. */

@@ -1,8 +1,9 @@
+import type { ThunkAction, UnknownAction } from '@reduxjs/toolkit';
 import type { FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { api, problemsOf } from '../api.ts';
 import { isAway } from '../away.ts';
 import { changeKept } from '../keptCopies.ts';
-import { addToLog, sendEntry } from '../records.ts';
+import { addToLog, logEndpoint, sendEntry } from '../records.ts';
 import type { Courier, Outcome } from './queue.ts';
 import type { Waiting } from './waiting.ts';
 
@@ -17,6 +18,23 @@ export function outcomeOf(error: unknown): Outcome {
 
 type Dispatch = Parameters<ReturnType<typeof sendEntry.initiate>>[0];
 
+type State = ReturnType<Parameters<ReturnType<typeof addToLog>>[1]>;
+
+/** What is asked for at this moment may have been answered before the server had this: it is asked for once more. */
+const askAgain =
+  (workId: string): ThunkAction<void, State, unknown, UnknownAction> =>
+  (dispatch, getState) => {
+    const asked = [api.endpoints.work.select(workId)(getState()), logEndpoint.select(workId)(getState())];
+    if (asked.some(({ status }) => status === 'pending')) {
+      dispatch(
+        api.util.invalidateTags([
+          { type: 'Work', id: workId },
+          { type: 'Log', id: workId },
+        ]),
+      );
+    }
+  };
+
 /** Carries what waits through the endpoints of the API. What is shown is brought up to date before anything is dropped. */
 export function courierBy(dispatch: Dispatch): Courier {
   async function bringTicks(workId: string, parcel: readonly Waiting[]): Promise<Outcome> {
@@ -27,6 +45,7 @@ export function courierBy(dispatch: Dispatch): Courier {
     const { progress } = answer.data;
     await changeKept(`/works/${workId}`, (copy) => ({ ...copy, progress }));
     dispatch(api.util.updateQueryData('work', workId, (known) => ({ ...known, progress })));
+    dispatch(askAgain(workId));
     return 'taken';
   }
 
@@ -37,6 +56,7 @@ export function courierBy(dispatch: Dispatch): Courier {
     const answer = await dispatch(sendEntry.initiate({ workId, entry }));
     if (answer.error) return outcomeOf(answer.error);
     dispatch(addToLog(workId, entry));
+    dispatch(askAgain(workId));
     return 'taken';
   };
 }

@@ -1,6 +1,7 @@
 import { entryLabel, type LogEntry } from '@puntada/core/records';
 import fc from 'fast-check';
 import { MemoryShelf } from '../../../test/memoryShelf.ts';
+import { aheadIn, leftByEarlier } from './earlier.ts';
 import { type Courier, type News, type Outcome, Queue } from './queue.ts';
 import { entriesOf, ticksOf, type Waiting, withWaiting } from './waiting.ts';
 
@@ -206,6 +207,87 @@ describe('a shelf that takes its time to open', () => {
     );
     const left: Waiting = { id: a, workId: 'w', kind: 'entry', entry: note(a, 1) };
     expect(await queue.open(async () => shelf, { waiting: [left], clocks: new Map() })).toBe(false);
+  });
+});
+
+describe('a page that is left before the shelf has what was done', () => {
+  /** A browser's storage that is written at once. */
+  function written() {
+    const kept = new Map<string, string>();
+    const storage = {
+      get length() {
+        return kept.size;
+      },
+      key: (i: number) => [...kept.keys()][i] ?? null,
+      getItem: (key: string) => kept.get(key) ?? null,
+      setItem: (key: string, text: string) => void kept.set(key, text),
+      removeItem: (key: string) => void kept.delete(key),
+    };
+    return { kept, storage, ahead: aheadIn(storage) };
+  }
+
+  it('leaves its step and its note for the next page, which has them once', async () => {
+    const { kept, storage, ahead } = written();
+    const shelf = new MemoryShelf();
+    const left = new Queue(
+      () => undefined,
+      () => 1000,
+      ahead,
+    );
+    await left.open(async () => ({ ...shelf, put: () => new Promise<void>(() => {}) }));
+    left.step('w', at(0), at(1), a);
+    void left.keep('w', note(b, 1001));
+    // Here the page is gone: its shelf never took them.
+    expect(shelf.kept.size).toBe(0);
+    const queue = new Queue(
+      () => undefined,
+      () => 1000,
+      ahead,
+    );
+    const { waiting, keys } = leftByEarlier(storage);
+    expect(await queue.open(async () => shelf, { waiting, clocks: new Map() })).toBe(true);
+    expect([idsIn(queue), [...shelf.kept.keys()].sort(), kept.size]).toEqual([[a, b], [a, b], 0]);
+    expect(keys).toHaveLength(2);
+    expect(queue.step('w', at(1), at(2), c).at).toBe(1001);
+  });
+
+  it('holds nothing twice: what the shelf has, or the server, is held there no more', async () => {
+    const { kept, ahead } = written();
+    const shelf = new MemoryShelf();
+    const queue = new Queue(
+      () => undefined,
+      () => 1000,
+      ahead,
+    );
+    await queue.open(async () => shelf);
+    await queue.keep('w', note(a, 1));
+    expect(kept.size).toBe(0);
+    shelf.full = true;
+    await queue.keep('w', note(b, 2));
+    // The shelf is full, and yet it is safe.
+    expect([kept.size, queue.state().unsafe]).toEqual([1, false]);
+    queue.sendBy(courier().carry);
+    await queue.deliver();
+    expect(kept.size).toBe(0);
+  });
+
+  it('says so where neither takes it', async () => {
+    const full = {
+      setItem: () => {
+        throw new Error('full');
+      },
+      removeItem: () => undefined,
+    };
+    const shelf = new MemoryShelf();
+    shelf.full = true;
+    const queue = new Queue(
+      () => undefined,
+      () => 1000,
+      aheadIn(full),
+    );
+    await queue.open(async () => shelf);
+    await queue.keep('w', note(a, 1));
+    expect(queue.state().unsafe).toBe(true);
   });
 });
 

@@ -1,6 +1,7 @@
 import type { Problem } from '@puntada/core/craft';
 import type { LogEntry } from '@puntada/core/records';
 import type { Position, Tick } from '@puntada/core/work';
+import type { Ahead } from './earlier.ts';
 import type { Shelf } from './shelf.ts';
 import { readWaiting, timeOf, type Waiting } from './waiting.ts';
 
@@ -32,6 +33,8 @@ export interface Earlier {
 
 const nothing: Earlier = { waiting: [], clocks: new Map() };
 
+const nowhere: Ahead = { put: () => false, remove: () => undefined };
+
 /** Ticks that go to the server at once. */
 const most = 400;
 
@@ -50,11 +53,13 @@ export class Queue {
   private running: Promise<void> | undefined;
   private readonly tell: (news: News) => void;
   private readonly clock: () => number;
+  private readonly ahead: Ahead;
 
-  /** @param tell the other tabs @param clock ms since 1970 */
-  constructor(tell: (news: News) => void, clock: () => number) {
+  /** @param tell the other tabs @param clock ms since 1970 @param ahead what holds a thing until the shelf has it */
+  constructor(tell: (news: News) => void, clock: () => number, ahead: Ahead = nowhere) {
     this.tell = tell;
     this.clock = clock;
+    this.ahead = ahead;
   }
 
   readonly state = (): QueueState => this.now;
@@ -115,13 +120,16 @@ export class Queue {
     const own = fresh.filter(({ id }) => !this.gone.has(id));
     if (!own.length) return true;
     this.hold(own);
+    const held = own.filter((each) => this.ahead.put(each));
     this.tell({ kept: own });
     try {
       if (!this.shelf) return false;
       await this.shelf.put(own, clock);
+      for (const each of held) this.ahead.remove(each);
       return true;
     } catch {
-      this.change({ unsafe: true });
+      // Where the shelf takes nothing, what is held ahead of it stays held.
+      if (held.length < own.length) this.change({ unsafe: true });
       return false;
     }
   }
@@ -142,6 +150,7 @@ export class Queue {
   private forget(ids: readonly string[]): void {
     const dropped = new Set(ids);
     for (const id of dropped) this.gone.add(id);
+    for (const each of this.now.waiting) if (dropped.has(each.id)) this.ahead.remove(each);
     this.change({ waiting: this.now.waiting.filter(({ id }) => !dropped.has(id)) });
   }
 
