@@ -72,6 +72,7 @@ test('a whole plan by keyboard alone, from the bench to its finish and its first
 });
 
 test('what opens over the row in hand is axe clean too', async ({ page, server }) => {
+  test.skip(!process.env.PUNTADA_LONG, 'long: everyView.spec.ts opens the same in every run');
   const id = await begunCloth(server);
   await page.goto(`${server.address}/works/${id}/work`);
   await page.getByRole('button', { name: 'Display' }).click();

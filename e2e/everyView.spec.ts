@@ -77,7 +77,11 @@ async function openAll(page: Page, view: string, seen: Map<string, number>): Pro
     await openers.nth(i).click();
     const dialog = page.getByRole('dialog');
     await expect(dialog).toHaveAccessibleName(/./);
-    found.push(...(await faults(page, `${view}, ${name}`, '[role="dialog"]')));
+    const tabs = dialog.getByRole('tab');
+    for (let tab = 0; tab === 0 || tab < (await tabs.count()); tab++) {
+      if (tab) await tabs.nth(tab).click();
+      found.push(...(await faults(page, `${view}, ${name}, tab ${tab}`, '[role="dialog"]')));
+    }
     await page.keyboard.press('Escape');
     await expect(dialog).toBeHidden();
   }

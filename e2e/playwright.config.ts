@@ -8,7 +8,7 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   // Shared machines stall for seconds at a time; a test that waits longer has found something.
-  timeout: 150_000,
+  timeout: 90_000,
   expect: { timeout: 20_000 },
   retries: 0,
   outputDir: '../test-results',

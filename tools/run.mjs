@@ -276,12 +276,31 @@ function needChromium() {
 
 const tally = { passed: 0, failed: 0 };
 
-/** One check that counts as one test. */
-function check(name, command, args) {
+/** One check that counts as one test; what it prints is told when it ends. */
+async function check(name, command, args) {
   const started = Date.now();
-  const ok = run(command, args) === 0;
+  const child = spawn(command, args, { cwd: root, stdio: ['ignore', 'pipe', 'pipe'] });
+  let printed = '';
+  for (const stream of [child.stdout, child.stderr]) stream.on('data', (text) => (printed += text));
+  const ok = await new Promise((done) => {
+    child.on('error', (error) => {
+      printed += error.message;
+      done(false);
+    });
+    child.on('close', (status) => done(status === 0));
+  });
   tally[ok ? 'passed' : 'failed']++;
+  if (!ok) say(printed.trimEnd());
   say(`${ok ? '✓' : '✗'} ${name} (${((Date.now() - started) / 1000).toFixed(1)} s)`);
+}
+
+/** One lane for each core of a small machine. */
+async function checkAll(checks) {
+  const left = [...checks];
+  const lane = async () => {
+    for (let next = left.shift(); next; next = left.shift()) await check(...next);
+  };
+  await Promise.all([lane(), lane()]);
 }
 
 function jest() {
@@ -316,42 +335,26 @@ function playwright() {
   tally.failed += stats.unexpected;
 }
 
+/** The longest first, so that the lanes end together. */
 function lintAndTypes() {
-  check('formatted and linted', bin('biome'), ['check', '.', '--log-level=warn']);
-  check('types', bin('tsc'), ['-b']);
-  check('types of the tests', bin('tsc'), ['-p', 'tsconfig.tests.json']);
-  check('dependency rule', bin('depcruise'), [
-    '--config',
-    '.dependency-cruiser.cjs',
-    '--output-type',
-    'err',
-    'core/src',
-    'server/src',
-    'web/src',
-    'demo/src',
-    'tools',
-  ]);
-  check('rooms of core without circles', bin('depcruise'), [
-    '--config',
-    '.dependency-cruiser.rooms.cjs',
-    '--output-type',
-    'err',
-    'core/src',
-  ]);
-  check('nothing dead', bin('knip'), ['--no-progress']);
-  check('nothing kept alive by tests alone', bin('knip'), [
-    '--no-progress',
-    '--production',
-    '--include',
-    'exports,files',
+  const ruled = (config, ...folders) => ['--config', config, '--output-type', 'err', ...folders];
+  const houses = ['core/src', 'server/src', 'web/src', 'demo/src', 'tools'];
+  return checkAll([
+    ['dependency rule', bin('depcruise'), ruled('.dependency-cruiser.cjs', ...houses)],
+    ['types', bin('tsc'), ['-b']],
+    ['rooms of core without circles', bin('depcruise'), ruled('.dependency-cruiser.rooms.cjs', 'core/src')],
+    ['nothing dead', bin('knip'), ['--no-progress']],
+    ['nothing kept alive by tests alone', bin('knip'), ['--no-progress', '--production', '--include', 'exports,files']],
+    ['formatted and linted', bin('biome'), ['check', '.', '--log-level=warn']],
+    ['types of the tests', bin('tsc'), ['-p', 'tsconfig.tests.json']],
   ]);
 }
 
-function test() {
+async function test() {
   needNode();
   install();
   mkdirSync(cache, { recursive: true });
-  lintAndTypes();
+  await lintAndTypes();
   jest();
   build();
   playwright();
@@ -393,10 +396,10 @@ const tasks = {
     mkdirSync(join(root, 'docs/schema'), { recursive: true });
     process.exit(run(process.execPath, [join(cache, 'schema.mjs')]));
   },
-  check() {
+  async check() {
     needNode();
     install();
-    lintAndTypes();
+    await lintAndTypes();
     process.exit(tally.failed ? 1 : 0);
   },
 };

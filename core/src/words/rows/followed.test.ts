@@ -649,36 +649,42 @@ function wordOf(group: string): 'Row' | 'Round' | 'Diagonal' {
   return group.endsWith('diagonals') ? 'Diagonal' : 'Row';
 }
 
+/** Plans that are followed: a few with every run, twenty of each with `PUNTADA_LONG=1`. */
+const [followedPlans, tried] = process.env.PUNTADA_LONG ? [20, 34] : [5, 14];
+
 describe.each(groups)('%s, followed to the letter', (group) => {
-  it.each(['US', 'UK'] as const)('in %s terms comes out as it is told, in 20 plans at random', (terms) => {
-    let followed = 0;
-    fc.assert(
-      fc.property(wishOf(group), ({ wish, begin }) => {
-        const plan = printed(begunAs(wish, begin), terms);
-        if (!plan || followed >= 24) return;
-        followed++;
-        new Maker(terms === 'UK', wordOf(group)).work(plan.lines);
-        for (const { abbreviation, made } of plan.document.legend) {
-          // What is no plain stitch is told stitch by stitch, in other words than its own.
-          const plain = /^(sc|hdc|dc|htr|tr|ch|ch \d \(counts as .*\))$/.test(abbreviation);
-          const ring = / in ring$/.test(abbreviation);
-          if (!plain && !ring)
-            expect([abbreviation, made !== undefined && made !== abbreviation]).toEqual([abbreviation, true]);
-        }
-        // A blocks' first diagonal has nothing to mark; the post at the edge is no stitch top.
-        if (wordOf(group) === 'Diagonal') expect(plan.document.rows[0]?.markers).toEqual([]);
-        if (group.startsWith('wide'))
-          expect(plan.document.rows[1]?.markers.join()).not.toContain('top of the turning chain');
-        // Rows that are told as others have the same strands.
-        for (const line of plan.document.grouped) {
-          const as = /^\w+ (\d+): as \w+ (\d+)\.$/.exec(line);
-          if (!as) continue;
-          const [one, two] = [plan.document.rows[Number(as[1]) - 1], plan.document.rows[Number(as[2]) - 1]];
-          expect(one?.strands).toEqual(two?.strands);
-        }
-      }),
-      { numRuns: 34 },
-    );
-    expect(followed).toBeGreaterThanOrEqual(20);
-  });
+  it.each(['US', 'UK'] as const)(
+    `in %s terms comes out as it is told, in ${followedPlans} plans at random`,
+    (terms) => {
+      let followed = 0;
+      fc.assert(
+        fc.property(wishOf(group), ({ wish, begin }) => {
+          const plan = printed(begunAs(wish, begin), terms);
+          if (!plan || followed >= followedPlans + 4) return;
+          followed++;
+          new Maker(terms === 'UK', wordOf(group)).work(plan.lines);
+          for (const { abbreviation, made } of plan.document.legend) {
+            // What is no plain stitch is told stitch by stitch, in other words than its own.
+            const plain = /^(sc|hdc|dc|htr|tr|ch|ch \d \(counts as .*\))$/.test(abbreviation);
+            const ring = / in ring$/.test(abbreviation);
+            if (!plain && !ring)
+              expect([abbreviation, made !== undefined && made !== abbreviation]).toEqual([abbreviation, true]);
+          }
+          // A blocks' first diagonal has nothing to mark; the post at the edge is no stitch top.
+          if (wordOf(group) === 'Diagonal') expect(plan.document.rows[0]?.markers).toEqual([]);
+          if (group.startsWith('wide'))
+            expect(plan.document.rows[1]?.markers.join()).not.toContain('top of the turning chain');
+          // Rows that are told as others have the same strands.
+          for (const line of plan.document.grouped) {
+            const as = /^\w+ (\d+): as \w+ (\d+)\.$/.exec(line);
+            if (!as) continue;
+            const [one, two] = [plan.document.rows[Number(as[1]) - 1], plan.document.rows[Number(as[2]) - 1]];
+            expect(one?.strands).toEqual(two?.strands);
+          }
+        }),
+        { numRuns: tried },
+      );
+      expect(followed).toBeGreaterThanOrEqual(followedPlans);
+    },
+  );
 });
