@@ -277,3 +277,20 @@ test('Ctrl Z while typing undoes typing; elsewhere it takes the last change of t
   await expect(page.getByRole('radio', { name: 'Blanket', exact: true })).toBeChecked();
   await expect(name).not.toHaveValue(/for Noor/);
 });
+
+test('what is worked out for long says so, is stopped, and taken up again', async ({ page, server }) => {
+  const id = await wishedCloth(server);
+  let far = true;
+  await page.route('**/planner.worker-*.js', async (route) => {
+    if (far) await new Promise((done) => setTimeout(done, 30_000));
+    await route.continue().catch(() => undefined);
+  });
+  await page.goto(`${server.address}/works/${id}/yarn`);
+  await expect(page.getByRole('main').getByRole('status')).toHaveText('Working out the yarn…');
+  await expect(page.getByText('This one takes longer than usual.')).toBeVisible();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByText('Stopped. A smaller size is worked out sooner.')).toBeVisible();
+  far = false;
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('main').getByText(/\d+ m/).first()).toBeVisible();
+});

@@ -1,6 +1,18 @@
 import type { Page } from '@playwright/test';
 import { begunCloth, expect, type TestServer, test, weighedSwatch, wishedCloth } from './server.ts';
-import { addresses, axe, overflow, smallTargets, smallWords, stickingOut, viewOf, visit, walk } from './walk.ts';
+import {
+  addresses,
+  axe,
+  chosenAlike,
+  overflow,
+  smallTargets,
+  smallWords,
+  stickingOut,
+  typeNonsense,
+  viewOf,
+  visit,
+  walk,
+} from './walk.ts';
 
 /** As wide as letters get. */
 const longName = 'W'.repeat(60);
@@ -88,6 +100,21 @@ async function openAll(page: Page, view: string, seen: Map<string, number>): Pro
   return found;
 }
 
+/** What cannot be told apart in a dark room, or where the system has the colours. */
+async function lostToTheEye(page: Page, view: string): Promise<string[]> {
+  await page.evaluate(() => document.documentElement.setAttribute('data-room', 'dark'));
+  const dark = await axe(page, undefined, 'color-contrast');
+  await page.evaluate(() => document.documentElement.removeAttribute('data-room'));
+  await page.emulateMedia({ forcedColors: 'active' });
+  const forced = await chosenAlike(page);
+  await page.emulateMedia({ forcedColors: 'none' });
+  return [
+    ...dark.map(({ of }) => `${view}: too pale in a dark room: ${of}`),
+    ...(await chosenAlike(page)).map((each) => `${view}: chosen looks like not chosen: ${each}`),
+    ...forced.map((each) => `${view}: chosen looks like not chosen in forced colours: ${each}`),
+  ];
+}
+
 test('every view, found by its links, and what opens over it, is clean for every eye and hand', async ({
   page,
   server,
@@ -97,6 +124,7 @@ test('every view, found by its links, and what opens over it, is clean for every
   const kinds = await bench(server);
   const [views, titles, opened] = [new Set<string>(), new Set<string>(), new Map<string, number>()];
   const found: string[] = [];
+  let refused = 0;
   const unlinked = ['/switch', '/nowhere', '/works/00000000-0000-4000-8000-000000000000/rows'];
   for await (const view of walk(page, server.address, kinds, unlinked)) {
     views.add(viewOf(view.split('?')[0] ?? '') ?? view);
@@ -118,7 +146,13 @@ test('every view, found by its links, and what opens over it, is clean for every
       found.push(...small.map((each) => `${view} on the phone: target of ${each.what}: ${each.of}`));
     }
     await page.setViewportSize(desk);
+    found.push(...(await lostToTheEye(page, view)));
+    await typeNonsense(page);
+    const wrong = await page.locator('main [aria-invalid="true"]').count();
+    refused += wrong;
+    if (wrong) found.push(...(await faults(page, `${view}, with what cannot be typed in`)));
   }
+  expect(refused).toBeGreaterThan(15);
   expect(found).toEqual([]);
   // Nothing that the app lists is left out.
   expect(addresses.filter((address) => !views.has(address))).toEqual([]);

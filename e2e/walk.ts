@@ -69,13 +69,16 @@ export interface Finding {
   readonly of: string;
 }
 
-/** What axe finds by WCAG 2.2 AA and best practice. @param within only there */
-export async function axe(page: Page, within?: string): Promise<Finding[]> {
+/**
+ * What axe finds by WCAG 2.2 AA and best practice. @param within only there @param only this rule alone
+ */
+export async function axe(page: Page, within?: string, only?: string): Promise<Finding[]> {
   // There are no frames to look into, so it need not open a page of its own to put its findings together.
   const builder = new AxeBuilder({ page });
   if (within) builder.include(within);
+  if (only) builder.withRules(only);
+  else builder.withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice']);
   const { violations } = await builder
-    .withTags(['wcag2a', 'wcag2aa', 'wcag21a', 'wcag21aa', 'wcag22aa', 'best-practice'])
     .options({ resultTypes: ['violations'] })
     .setLegacyMode()
     .analyze();
@@ -169,4 +172,60 @@ export function stickingOut(page: Page): Promise<string[]> {
           `${each.tagName.toLowerCase()}.${String(each.className).slice(0, 60)} ${Math.round(each.getBoundingClientRect().width)} “${(each.textContent ?? '').slice(0, 30)}”`,
       );
   });
+}
+
+/** What is chosen and looks just as what is not, beside it. */
+export function chosenAlike(page: Page): Promise<string[]> {
+  return page.evaluate(() => {
+    const kinds = ['aria-pressed', 'aria-checked', 'aria-selected', 'aria-current'] as const;
+    // Of a choice of several parts any of them may tell it.
+    const look = (each: Element) =>
+      [each, ...each.querySelectorAll('*')]
+        .map((part) => {
+          const { backgroundColor, borderColor, borderWidth, color, fontWeight, outline, textDecorationLine, width } =
+            getComputedStyle(part);
+          const whole = part === each ? '' : width;
+          return [
+            backgroundColor,
+            borderColor,
+            borderWidth,
+            color,
+            fontWeight,
+            outline,
+            textDecorationLine,
+            whole,
+          ].join();
+        })
+        .join();
+    const isChosen = (each: Element, kind: string) => ![null, 'false'].includes(each.getAttribute(kind));
+    const inSight = (each: Element) => each.getBoundingClientRect().width > 0;
+    return kinds.flatMap((kind) =>
+      [...document.querySelectorAll(`[${kind}]`)]
+        .filter((each) => isChosen(each, kind) && inSight(each))
+        .flatMap((chosen) => {
+          const group = chosen.closest('[role="radiogroup"], [role="group"], [role="tablist"], nav, ul, fieldset');
+          const others = [...(group?.querySelectorAll(chosen.tagName) ?? [])].filter(
+            (each) =>
+              !isChosen(each, kind) && inSight(each) && each.getAttribute('role') === chosen.getAttribute('role'),
+          );
+          const alike = others.length > 0 && others.every((each) => look(each) === look(chosen));
+          return alike ? [`${kind} ${chosen.tagName} “${(chosen.textContent ?? '').slice(0, 30)}”`] : [];
+        }),
+    );
+  });
+}
+
+/** Types what no field can be into all that are in sight but names and notes, and sends each form once. */
+export async function typeNonsense(page: Page): Promise<void> {
+  const fields = page.locator('main input[type="text"]:visible, main input:not([type]):visible');
+  const labels = await fields.evaluateAll((all) =>
+    all.map((each) => (each as HTMLInputElement).labels?.[0]?.textContent ?? each.getAttribute('aria-label') ?? ''),
+  );
+  for (const [i, label] of labels.entries()) {
+    if (/name|title|note|maker/i.test(label)) continue;
+    const field = fields.nth(i);
+    if (!(await field.isEditable().catch(() => false))) continue;
+    await field.fill('?', { timeout: 2000 }).catch(() => undefined);
+    await field.blur({ timeout: 2000 }).catch(() => undefined);
+  }
 }

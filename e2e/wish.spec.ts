@@ -107,6 +107,7 @@ test('a wish by blocks and bands comes to stitches and rows', async ({ page, ser
   await page.getByLabel('Blocks across').fill('11');
   await page.getByRole('radio', { name: 'Bands' }).click();
   await page.getByLabel('Bands up').fill('7');
+  await expect(page.getByText('Bands of 4 rows each')).toBeVisible();
   await page.getByRole('button', { name: 'See sizes' }).click();
   // 11 blocks of 4 and one to turn; 7 bands of 4.
   await expect(page.getByTestId('chains')).toHaveText('45');

@@ -1,6 +1,7 @@
 import { type ComponentType, lazy, Suspense } from 'react';
 import { BrowserRouter, matchPath, Route, Routes } from 'react-router';
 import { Missing } from './Missing.tsx';
+import { PageShape } from './PageShape.tsx';
 import { Shell } from './Shell.tsx';
 import { WorkGate } from './WorkGate.tsx';
 
@@ -44,7 +45,7 @@ void views.find(([path]) => matchPath(path, location.pathname))?.[1]();
 /** Every view at its address; the plain router is enough, since the store asks the server. */
 export function App() {
   return (
-    <Suspense fallback={<p className="p-6 text-soft">Opening…</p>}>
+    <Suspense fallback={<PageShape />}>
       <BrowserRouter>
         <Routes>
           <Route element={<Shell />}>

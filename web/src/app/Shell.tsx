@@ -2,6 +2,7 @@ import { Link, Outlet } from 'react-router';
 import { usePreferencesQuery } from '../api/api.ts';
 import { Announcer } from './Announcer.tsx';
 import { Delivery } from './Delivery.tsx';
+import { PageShape } from './PageShape.tsx';
 import { Preferences } from './Preferences.tsx';
 import { Title } from './Title.tsx';
 import { UndoBand } from './UndoBand.tsx';
@@ -37,7 +38,7 @@ export function Shell() {
       <Delivery />
       <UndoBand />
       <Announcer />
-      {isLoading ? <p className="p-6 text-soft">Opening…</p> : <Outlet />}
+      {isLoading ? <PageShape /> : <Outlet />}
     </div>
   );
 }

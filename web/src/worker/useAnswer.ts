@@ -1,4 +1,5 @@
 import { startTransition, useEffect, useState } from 'react';
+import { useHall } from './hired.ts';
 
 /**
  * What a worker answers, drawn in small pieces so that the page answers meanwhile; the answer before stays until then,
@@ -6,6 +7,8 @@ import { startTransition, useEffect, useState } from 'react';
  */
 export function useAnswer<P extends Promise<unknown>>(ask: (() => P) | undefined): Awaited<P> | undefined {
   const [answer, setAnswer] = useState<{ readonly found: Awaited<P> }>();
+  const { turn } = useHall();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each turn asks anew
   useEffect(() => {
     if (!ask) return;
     let current = true;
@@ -17,6 +20,6 @@ export function useAnswer<P extends Promise<unknown>>(ask: (() => P) | undefined
     return () => {
       current = false;
     };
-  }, [ask]);
+  }, [ask, turn]);
   return answer?.found;
 }

@@ -3,6 +3,7 @@ import type { MadeWork } from '@puntada/core/plan';
 import type { PlanDocument } from '@puntada/core/records';
 import { startTransition, useEffect, useState } from 'react';
 import { usePreferences } from '../api/api.ts';
+import { useHall } from './hired.ts';
 import { planner } from './planner.ts';
 
 interface Planned {
@@ -17,6 +18,8 @@ export function usePlanDocument(work: MadeWork | undefined): Planned {
   const { terms, hand, manner, told } = usePreferences();
   const [planned, setPlanned] = useState<Planned>({ document: undefined, problems: [], busy: true });
   const key = work ? JSON.stringify({ wish: work.wish, begun: work.begun ?? null }) : '';
+  const { turn } = useHall();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each turn asks anew
   useEffect(() => {
     if (!key) return;
     let current = true;
@@ -34,6 +37,6 @@ export function usePlanDocument(work: MadeWork | undefined): Planned {
     return () => {
       current = false;
     };
-  }, [key, terms, hand, manner, told]);
+  }, [key, terms, hand, manner, told, turn]);
   return planned;
 }

@@ -1,6 +1,7 @@
 import type { Result } from '@puntada/core/craft';
 import type { MadeWork } from '@puntada/core/plan';
 import { startTransition, useEffect, useState } from 'react';
+import { useHall } from './hired.ts';
 import { planner } from './planner.ts';
 import type { PreviewFigures } from './planner.worker.ts';
 
@@ -8,6 +9,8 @@ import type { PreviewFigures } from './planner.worker.ts';
 export function usePreview(wish: unknown, begun?: MadeWork['begun']): Result<PreviewFigures> | undefined {
   const [answer, setAnswer] = useState<Result<PreviewFigures>>();
   const key = JSON.stringify(wish);
+  const { turn } = useHall();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: each turn asks anew
   useEffect(() => {
     let current = true;
     const timer = setTimeout(async () => {
@@ -18,7 +21,7 @@ export function usePreview(wish: unknown, begun?: MadeWork['begun']): Result<Pre
       current = false;
       clearTimeout(timer);
     };
-  }, [key, begun]);
+  }, [key, begun, turn]);
   return answer;
 }
 

@@ -24,6 +24,7 @@ import { Problems } from '../../parts/Problems.tsx';
 import { Unread } from '../../parts/Unread.tsx';
 import { offerUndo } from '../../parts/undoOffer.ts';
 import { useArrived } from '../../parts/useArrived.ts';
+import { Waiting } from '../../parts/Waiting.tsx';
 import { yarnStyle } from '../../parts/YarnChip.tsx';
 import { YarnForm } from './YarnForm.tsx';
 import { emptyYarn, firstProblems, toValues } from './yarnForm.ts';
@@ -61,7 +62,7 @@ export default function DrawerView() {
       >
         <div className="min-w-0">
           {error ? <Problems problems={problemsOf(error)} /> : null}
-          {isLoading ? <p className="text-soft">Opening the drawer…</p> : null}
+          {isLoading ? <Waiting words="Opening the drawer…" /> : null}
           <Unread kind="yarns" />
           {yarns && !yarns.length ? (
             <Empty>

@@ -23,6 +23,7 @@ import { Empty } from '../../parts/Empty.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
+import { Waiting } from '../../parts/Waiting.tsx';
 import { Worked } from '../../parts/Worked.tsx';
 import { DayField } from './DayField.tsx';
 import { FinishBar, RuleOfDays } from './FinishBar.tsx';
@@ -66,7 +67,7 @@ export default function EveningsView() {
             </aside>
           </>
         ) : error ? null : (
-          <p className="text-soft">Adding up the hours…</p>
+          <Waiting words="Adding up the hours…" />
         )}
       </main>
     </>

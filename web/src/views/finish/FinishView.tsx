@@ -9,6 +9,7 @@ import { Choice } from '../../parts/Choice.tsx';
 import { Figure, shownFigure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
+import { Waiting } from '../../parts/Waiting.tsx';
 import { Worked } from '../../parts/Worked.tsx';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
 import { FinishDrawing } from './FinishDrawing.tsx';
@@ -35,7 +36,7 @@ export default function FinishView() {
             </aside>
           </div>
         ) : null}
-        {!document && !problems.length && !error ? <p className="text-soft">Counting…</p> : null}
+        {!document && !problems.length && !error ? <Waiting words="Counting the finishing steps…" workedOut /> : null}
       </main>
     </>
   );

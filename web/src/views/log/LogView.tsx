@@ -21,6 +21,7 @@ import { Problems } from '../../parts/Problems.tsx';
 import { Unread } from '../../parts/Unread.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth } from '../../parts/useWorkCloth.ts';
+import { Waiting } from '../../parts/Waiting.tsx';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { AtTheEnd } from './AtTheEnd.tsx';
 import { HandTable } from './HandTable.tsx';
@@ -64,7 +65,7 @@ export default function LogView() {
         {work && log && cloth && costs && work.state !== 'wished' ? (
           <Log work={work} log={log} cloth={cloth} costs={costs} />
         ) : refusal.length || work?.state === 'wished' ? null : (
-          <p className="text-soft">Opening the log…</p>
+          <Waiting words="Opening the log…" workedOut />
         )}
       </main>
     </>

@@ -31,6 +31,7 @@ import { TakeBackStart } from '../../parts/TakeBackStart.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { type PlanDraft, usePlanDraft } from '../../parts/usePlanDraft.ts';
 import { useRested } from '../../parts/useRested.ts';
+import { Waiting } from '../../parts/Waiting.tsx';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
 import { sizeKey, useFigures } from '../../worker/useFigures.ts';
@@ -52,7 +53,7 @@ export default function MatView() {
     <>
       <Head title="Size" />
       <main id="main" className="p-6">
-        {error ? <Problems problems={problemsOf(error)} /> : <p className="text-soft">Working out the sizes…</p>}
+        {error ? <Problems problems={problemsOf(error)} /> : <Waiting words="Working out the sizes…" />}
       </main>
     </>
   );

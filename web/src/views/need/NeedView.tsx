@@ -12,6 +12,7 @@ import { Figure, shownFigure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { type PlanDraft, usePlanDraft } from '../../parts/usePlanDraft.ts';
+import { Waiting } from '../../parts/Waiting.tsx';
 import { Worked } from '../../parts/Worked.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
@@ -59,7 +60,7 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
   const planned = useMemo(() => ({ wish: begun ? work.wish : wish, begun }), [begun, work.wish, wish]);
   const { document, problems, busy } = usePlanDocument(planned);
   if (problems.length) return <Problems problems={problems} />;
-  if (!document) return <p className="py-4 text-soft">Working out the yarn…</p>;
+  if (!document) return <Waiting words="Working out the yarn…" workedOut />;
   return (
     <div aria-busy={busy} className={busy ? 'opacity-60' : ''}>
       <ul>

@@ -15,6 +15,7 @@ import { TermLine } from '../../parts/TermLine.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useGrams } from '../../parts/useGrams.ts';
 import { type PlanDraft, usePlanDraft } from '../../parts/usePlanDraft.ts';
+import { Waiting } from '../../parts/Waiting.tsx';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
 
@@ -46,7 +47,7 @@ function StripsOfWork({ work }: { work: Work }) {
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-5 pb-12">
         <DraftProblems draft={draft} />
         {strips && !strips.ok ? <Problems problems={strips.problems} kind="warning" /> : null}
-        {strips ? null : <p className="text-soft">Planning the strips…</p>}
+        {strips ? null : <Waiting words="Planning the strips…" workedOut />}
         {strips?.ok ? <Strips work={work} draft={draft} strips={strips.value} /> : null}
         <div className="mt-6">
           <ButtonLink to={`/works/${work.id}/yarn`}>Back to Yarn</ButtonLink>

@@ -10,6 +10,7 @@ import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
+import { Waiting } from '../../parts/Waiting.tsx';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
 import { Chosen } from './Chosen.tsx';
@@ -55,7 +56,7 @@ function useRest(work: Work, log: WorkLog): Result<RestPlan[]> | undefined {
 function Rest({ work, log }: { work: Work; log: WorkLog }) {
   const found = useRest(work, log);
   const [taken, setTaken] = useState(0);
-  if (!found) return <p className="text-soft">Working out the ways to go on…</p>;
+  if (!found) return <Waiting words="Working out the ways to go on…" workedOut />;
   if (!found.ok) return <Problems problems={found.problems} />;
   const plans = found.value;
   const word = courseWord(plans[0]?.making ?? 'flat');

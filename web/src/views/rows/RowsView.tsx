@@ -21,6 +21,7 @@ import { Problems } from '../../parts/Problems.tsx';
 import { AddNote, useNotes } from '../../parts/RowNotes.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
+import { Waiting } from '../../parts/Waiting.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { Chart } from './Chart.tsx';
 import { WrittenRows } from './WrittenRows.tsx';
@@ -38,8 +39,10 @@ export default function RowsView() {
       <main id="main" className="p-6">
         {error ? (
           <Problems problems={problemsOf(error)} />
+        ) : cloth === null ? (
+          <p className="text-soft">No size fits this idea yet.</p>
         ) : (
-          <p className="text-soft">{cloth === null ? 'No size fits this idea yet.' : 'Writing the rows…'}</p>
+          <Waiting words="Writing the rows…" workedOut />
         )}
       </main>
     </>

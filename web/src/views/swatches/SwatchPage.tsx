@@ -17,6 +17,7 @@ import { Saver } from '../../parts/saver.ts';
 import { TextField } from '../../parts/TextField.tsx';
 import { offerUndo } from '../../parts/undoOffer.ts';
 import { sentOf, useSaver } from '../../parts/useSaver.ts';
+import { Waiting } from '../../parts/Waiting.tsx';
 import { planner } from '../../worker/planner.ts';
 import type { SwatchWork } from '../../worker/swatchWork.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
@@ -41,7 +42,7 @@ export default function SwatchPage() {
       <Head title="Swatch" />
       <Shelves />
       <main id="main" className="p-6">
-        {error ? <Problems problems={problemsOf(error)} /> : <p className="text-soft">Opening…</p>}
+        {error ? <Problems problems={problemsOf(error)} /> : <Waiting words="Opening the swatch…" />}
       </main>
     </>
   );
@@ -220,7 +221,7 @@ function Note({ note, onChange }: { note: string; onChange: (note: string) => vo
 /** How the swatch is made, a few lines, and its first rows. */
 function HowToMake({ swatch, plan }: { swatch: Swatch; plan: SwatchWork['plan'] | undefined }) {
   const { told } = usePreferences();
-  if (!plan) return <p className="text-soft">Planning it…</p>;
+  if (!plan) return <Waiting words="Planning the swatch…" workedOut />;
   if (!plan.ok) return <Problems problems={plan.problems} />;
   const { chains, across, up, grouped } = plan.value;
   const blocks = up.word === 'blocks up';

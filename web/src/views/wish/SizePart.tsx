@@ -1,4 +1,4 @@
-import { inRounds, patternBook, techniqueOf } from '@puntada/core/craft';
+import { bindPattern, inRounds, patternBook, techniqueOf } from '@puntada/core/craft';
 import { itemNamed, measureOf } from '@puntada/core/plan';
 import { courseWord, upper } from '@puntada/core/words';
 import { useFormContext } from 'react-hook-form';
@@ -54,6 +54,8 @@ export function SizePart() {
   const bands = pattern?.up.word ?? 'repeats';
   const [usualWidth, usualHeight] = usualSize(item, units);
   const technique = pattern ? techniqueOf(pattern) : undefined;
+  const numbers = Object.fromEntries(Object.entries(chosen.numbers).map(([name, text]) => [name, Number(text)]));
+  const bound = pattern && bindPattern(pattern, { numbers });
   const counted = technique?.ok ? technique.value.width.word : 'stitches';
   const round = isCircle(key);
   const tube = isTubeForm({ pattern: chosen });
@@ -124,6 +126,11 @@ export function SizePart() {
               after={after(height.by, high.text, heights[height.by].after)}
               className="count text-[18px]"
             />
+            {height.by === 'repeats' && bound?.ok ? (
+              <p className="mt-1 text-[14px] text-soft">
+                {upper(bands)} of {bound.value.up.works.multiple} {course}s each
+              </p>
+            ) : null}
           </div>
           <div>
             <p className="label">Units</p>

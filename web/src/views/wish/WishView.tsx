@@ -19,6 +19,7 @@ import { Problems } from '../../parts/Problems.tsx';
 import type { SaveState } from '../../parts/saver.ts';
 import { UndoRedo } from '../../parts/UndoRedo.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
+import { Waiting } from '../../parts/Waiting.tsx';
 import { usePreview } from '../../worker/usePreview.ts';
 import { ColoursPart } from './ColoursPart.tsx';
 import { FinishPart } from './FinishPart.tsx';
@@ -47,7 +48,7 @@ export default function WishView() {
       <>
         <Head title="Idea" />
         <main id="main" className="p-6">
-          {error ? <Problems problems={problemsOf(error)} /> : <p className="text-soft">Opening…</p>}
+          {error ? <Problems problems={problemsOf(error)} /> : <Waiting words="Opening your idea…" />}
         </main>
       </>
     );

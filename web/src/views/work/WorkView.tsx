@@ -12,6 +12,7 @@ import { Problems } from '../../parts/Problems.tsx';
 import { NotesOf, useNotes } from '../../parts/RowNotes.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
+import { Waiting } from '../../parts/Waiting.tsx';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { AllWorked } from './AllWorked.tsx';
 import { HelpAtRow } from './help/HelpAtRow.tsx';
@@ -57,7 +58,7 @@ export default function WorkView() {
             </ButtonLink>
           </>
         ) : null}
-        {!error && !work ? <p className="text-soft">Opening your project…</p> : null}
+        {!error && !work ? <Waiting words="Opening your project…" workedOut /> : null}
       </main>
     </>
   );

@@ -107,13 +107,13 @@ export function useSteps(cloth: WorkCloth, counter: Counter): Steps {
     channel.onmessage = (event) => take(event.data);
     return () => channel.close();
   }, []);
-  const jumped = last !== undefined && last.jump && comparePositions(last.to, position) === 0;
+  const jumpedFrom = last?.jump && comparePositions(last.to, position) === 0 ? last.from : undefined;
   return {
     run,
     row,
     back,
     go,
-    canGoBack: worked || jumped,
-    jumpedFrom: jumped ? last.from : undefined,
+    canGoBack: worked || jumpedFrom !== undefined,
+    jumpedFrom,
   };
 }

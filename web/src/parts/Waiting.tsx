@@ -1,0 +1,50 @@
+import { useEffect, useState } from 'react';
+import { askAgain, stopWorkers, useHall } from '../worker/hired.ts';
+import { Button } from './Button.tsx';
+import { Skeleton } from './Skeleton.tsx';
+
+/** ms after which what takes so long is told, with a way to stop. */
+const long = 1000;
+
+interface Awaited {
+  /** What is on its way: `Opening the log…`. */
+  words: string;
+  rows?: number;
+  height?: number;
+  /** It is being worked out in this browser, and may be stopped. */
+  workedOut?: boolean;
+}
+
+/** The shape of what is on its way; of what is worked out for long, what it is and a way to stop. */
+export function Waiting({ words, rows = 4, height = 96, workedOut = false }: Awaited) {
+  const { stopped } = useHall();
+  const [slow, setSlow] = useState(false);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once it is asked for anew, it has its time again
+  useEffect(() => {
+    const timer = setTimeout(() => setSlow(true), long);
+    return () => {
+      clearTimeout(timer);
+      setSlow(false);
+    };
+  }, [stopped]);
+  if (workedOut && stopped) {
+    return (
+      <div role="status" className="flex flex-wrap items-center gap-x-4 gap-y-2 py-4 text-[17px]">
+        <p>Stopped. A smaller size is worked out sooner.</p>
+        <Button onClick={askAgain}>Try again</Button>
+      </div>
+    );
+  }
+  return (
+    <div aria-busy>
+      <div className="flex min-h-11 flex-wrap items-center gap-x-4">
+        <p role="status" className="text-[17px] text-soft">
+          {words}
+          {slow && workedOut ? ' This one takes longer than usual.' : ''}
+        </p>
+        {slow && workedOut ? <Button onClick={stopWorkers}>Stop</Button> : null}
+      </div>
+      <Skeleton rows={rows} height={height} />
+    </div>
+  );
+}
