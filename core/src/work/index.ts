@@ -48,6 +48,7 @@ export {
   sessionsOfWork,
   type WorkCosts,
 } from './underway/inHand.ts';
+export { brokenIn, isOutside, runsOfRows } from './underway/kept.ts';
 export { isShort, type Lasting, lasting } from './underway/lasting.ts';
 export { type KnownAt, narrowing } from './underway/narrowing.ts';
 export { oneOff } from './underway/oneOff.ts';

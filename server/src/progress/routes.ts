@@ -1,7 +1,7 @@
 import type { Problem } from '@puntada/core/craft';
-import { thaw, workCourse } from '@puntada/core/plan';
+import { thaw } from '@puntada/core/plan';
 import type { FrozenWork } from '@puntada/core/records';
-import type { Position, Tick } from '@puntada/core/work';
+import { isOutside, runsOfRows, type Tick } from '@puntada/core/work';
 import { type Request, Router } from 'express';
 import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
@@ -9,24 +9,15 @@ import { workOf } from '../works/find.ts';
 import { addTicks, revisionOf } from './queries.ts';
 import { ticksBody } from './schema.ts';
 
-/** How many runs each row of a begun work has. */
-function runsOfRows(begun: FrozenWork): number[] {
+function runsOfBegun(begun: FrozenWork): number[] {
   const { fabric, bound, foundation } = accept(thaw(begun), 500);
-  return Array.from(
-    { length: fabric.courses },
-    (_, course) => workCourse(fabric, bound, foundation, course).runs.length,
-  );
-}
-
-function outside(position: Position, runs: readonly number[]): boolean {
-  if (position.rows === runs.length) return position.runs !== 0;
-  return position.rows > runs.length || position.runs >= (runs[position.rows] ?? 0);
+  return runsOfRows(fabric, bound, foundation);
 }
 
 function refuseOutside(ticks: readonly Tick[], runs: readonly number[]): void {
   const problems = ticks.flatMap((tick, i): Problem[] =>
     (['from', 'to'] as const)
-      .filter((end) => outside(tick[end], runs))
+      .filter((end) => isOutside(tick[end], runs))
       .map((end) => ({
         code: 'tick-outside',
         path: `ticks.${i}.${end}`,
@@ -58,7 +49,7 @@ export function progressRoutes(db: Database): Router {
     if (known && known.revision === revision) return { id, runs: known.runs };
     const work = await workOf(db, request);
     if (!work.begun) throw notBegun();
-    const runs = runsOfRows(work.begun);
+    const runs = runsOfBegun(work.begun);
     runsKnown.set(work.id, { revision: work.revision, runs });
     return { id: work.id, runs };
   }

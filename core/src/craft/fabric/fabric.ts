@@ -23,6 +23,12 @@ export interface Fabric {
   readonly colourCount: number;
 }
 
+/** More stitches than this are not laid in one piece. */
+export const mostStitches = 1_500_000;
+
+/** More cells than this no course has. */
+export const mostInCourse = 20_000;
+
 /** The cells of one course, in column order. */
 export interface Cells {
   readonly kinds: Uint8Array;

@@ -1,4 +1,11 @@
-import { assemble, type Cells, courseCells, type Fabric } from '../../craft/fabric/fabric.ts';
+import {
+  assemble,
+  type Cells,
+  courseCells,
+  type Fabric,
+  mostInCourse,
+  mostStitches,
+} from '../../craft/fabric/fabric.ts';
 import { type Foundation, findFoundation } from '../../craft/foundation/foundation.ts';
 import type { Gauge } from '../../craft/gauge/gauge.ts';
 import { bindPattern } from '../../craft/notation/bind.ts';
@@ -13,7 +20,7 @@ import type { FrozenWork } from '../../records/begun.ts';
 import { checkFabric } from '../check/fabric.ts';
 import type { Plan } from '../piece/plan.ts';
 import { type Chart, columnsFrom, columnsTo, eachRun } from '../route/chart.ts';
-import { MoveList } from '../route/moves.ts';
+import { CUT, MoveList } from '../route/moves.ts';
 import { chartOf } from '../route/ofFabric.ts';
 import { insideOf } from '../route/route.ts';
 import type { Strands, StrandWay } from '../route/strands.ts';
@@ -101,20 +108,58 @@ function gaugeFrom({ stitchWidth, rowHeight, source }: ReturnType<typeof figures
   return { stitchWidth: { ...stitchWidth, source }, rowHeight: { ...rowHeight, source }, source };
 }
 
-function readRow(text: string, letters: readonly string[]): Cells | undefined {
-  const kinds: number[] = [];
-  const colours: number[] = [];
+/** Numbers of moves for each stitch and course: five for each of eight strands. */
+const mostMoves = 40;
+
+interface Run {
+  readonly count: number;
+  readonly kind: number;
+  readonly colour: number;
+}
+
+/** The runs of a row, or nothing where it is none, or longer than any row is. Nothing is laid for it yet. */
+function readRuns(text: string, letters: readonly string[]): Run[] | undefined {
+  const runs: Run[] = [];
+  let length = 0;
   for (const run of text.split(', ')) {
-    const [count, key = '', letter = ''] = run.split(' ');
+    const [number = '', key = '', letter = ''] = run.split(' ');
     const kind = stitchCode(key);
     const colour = letters.indexOf(letter);
-    if (kind === undefined || colour < 0 || !Number.isInteger(Number(count))) return undefined;
-    for (let n = Number(count); n > 0; n--) {
-      kinds.push(kind);
-      colours.push(colour);
-    }
+    const count = /^\d{1,6}$/.test(number) ? Number(number) : 0;
+    length += count;
+    if (kind === undefined || colour < 0 || count < 1 || length > mostInCourse) return undefined;
+    runs.push({ count, kind, colour });
   }
-  return { kinds: Uint8Array.from(kinds), colours: Uint8Array.from(colours) };
+  return runs;
+}
+
+function lengthOf(runs: readonly Run[]): number {
+  return runs.reduce((sum, { count }) => sum + count, 0);
+}
+
+function layRow(runs: readonly Run[]): Cells {
+  const length = lengthOf(runs);
+  const [kinds, colours] = [new Uint8Array(length), new Uint8Array(length)];
+  let at = 0;
+  for (const { count, kind, colour } of runs) {
+    kinds.fill(kind, at, at + count);
+    colours.fill(colour, at, at + count);
+    at += count;
+  }
+  return { kinds, colours };
+}
+
+/** Whether every move is one of the strands of a chart, inside it. */
+function insideChart(moves: MoveList, { rows, columns, colourCount }: Chart): boolean {
+  for (let i = 0; i < moves.length; i++) {
+    const [kind, strand, row, from, to] = [moves.kind, moves.colour, moves.row, moves.from, moves.to].map(
+      (part) => part[i] as number,
+    ) as [number, number, number, number, number];
+    const end = kind === CUT ? rows - 1 : columns;
+    if (kind > CUT || strand >= colourCount || row < 0 || row >= rows) return false;
+    if (from < 0 || from > columns || to < 0 || to > end) return false;
+  }
+  return true;
 }
 
 /** Brings a frozen work back, or says where it is damaged. */
@@ -136,19 +181,18 @@ export function thaw(frozen: FrozenWork): Result<ThawedWork> {
   const foundation = findFoundation(frozen.foundation);
   if (!foundation) return damaged('foundation', 'foundation', { foundation: frozen.foundation });
   const letters = bound.value.colours;
-  const rows = frozen.rows.map((text) => readRow(text, letters));
-  const cells: Cells[] = [];
+  const runs = frozen.rows.map((text) => readRuns(text, letters));
+  let stitches = 0;
   for (const [course, index] of frozen.courses.entries()) {
-    const row = rows[index];
+    const row = runs[index];
     if (!row) return damaged(`rows.${index}`, 'row', { row: course + 1 });
-    cells.push(row);
+    stitches += lengthOf(row);
   }
-  if (frozen.moves.length % 5) return damaged('moves', 'moves');
-  const moves = new MoveList();
-  for (let i = 0; i < frozen.moves.length; i += 5) {
-    const [kind = 0, colour = 0, row = 0, from = 0, to = 0] = frozen.moves.slice(i, i + 5);
-    moves.add(kind, colour, row, from, to);
-  }
+  if (stitches > mostStitches) return damaged('courses', 'size', { stitches });
+  if (frozen.moves.length % 5 || frozen.moves.length > mostMoves * (stitches + frozen.courses.length))
+    return damaged('moves', 'moves');
+  const laid = runs.map((row) => row && layRow(row));
+  const cells = frozen.courses.map((index) => laid[index] as Cells);
   const fabric = assemble(pattern.value.made, frozen.stitches, cells, letters.length);
   const proof = checkFabric(fabric, { bound: bound.value, technique: technique.value, foundation });
   if (!proof.ok) {
@@ -156,7 +200,16 @@ export function thaw(frozen: FrozenWork): Result<ThawedWork> {
     const row = Number(first?.facts?.row ?? 1);
     return damaged(`rows.${frozen.courses[row - 1]}`, 'proof', { ...first?.facts, proof: first?.code });
   }
-  const { chart, colourOf } = strandsOf(frozen, chartOf(fabric));
+  const divided = strandsOf(frozen, chartOf(fabric));
+  if (!divided) return damaged('bobbins', 'bobbins');
+  const { chart, colourOf } = divided;
+  const moves = new MoveList();
+  for (let i = 0; i < frozen.moves.length; i += 5) {
+    const [kind = 0, colour = 0, row = 0, from = 0, to = 0] = frozen.moves.slice(i, i + 5);
+    if (kind !== (kind & 0xff) || colour !== (colour & 0xff)) return damaged('moves', 'moves');
+    moves.add(kind, colour, row, from, to);
+  }
+  if (!insideChart(moves, chart)) return damaged('moves', 'moves');
   const strands = { chart, colourOf, moves, inside: insideOf(chart, moves) };
   const { gauge } = frozen;
   return good({
@@ -168,9 +221,15 @@ export function thaw(frozen: FrozenWork): Result<ThawedWork> {
   });
 }
 
-/** The chart of strands as it was routed: one strand a colour, or the bobbins that were written down. */
-function strandsOf({ bobbins }: FrozenWork, chart: Chart): Pick<Strands, 'chart' | 'colourOf'> {
+/**
+ * The chart of strands as it was routed: one strand a colour, or the bobbins that were written down. Nothing where those
+ * are not of this chart.
+ */
+function strandsOf({ bobbins }: FrozenWork, chart: Chart): Pick<Strands, 'chart' | 'colourOf'> | undefined {
   if (!bobbins) return { chart, colourOf: Array.from({ length: chart.colourCount }, (_, colour) => colour) };
+  const strands = bobbins.colourOf.length;
+  const known = (of: readonly number[], most: number) => of.every((each) => each >= 0 && each < most);
+  if (strands > 256 || !known(bobbins.colourOf, chart.colourCount) || !known(bobbins.runs, strands)) return undefined;
   const colours = new Uint16Array(chart.colours);
   let run = 0;
   for (let row = 0; row < chart.rows; row++) {
@@ -180,5 +239,6 @@ function strandsOf({ bobbins }: FrozenWork, chart: Chart): Pick<Strands, 'chart'
       colours.fill(bobbins.runs[run++] as number, row * chart.columns + from, row * chart.columns + to);
     });
   }
-  return { chart: { ...chart, colours, colourCount: bobbins.colourOf.length }, colourOf: bobbins.colourOf };
+  if (run !== bobbins.runs.length) return undefined;
+  return { chart: { ...chart, colours, colourCount: strands }, colourOf: bobbins.colourOf };
 }

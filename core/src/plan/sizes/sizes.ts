@@ -1,3 +1,4 @@
+import { mostStitches } from '../../craft/fabric/fabric.ts';
 import { type Estimate, times } from '../../craft/values/estimate.ts';
 import { at, good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import { type AcrossFit, type AcrossRequest, fitAcross, offerWidth, type WidthOffer } from '../fit/across.ts';
@@ -12,9 +13,6 @@ export interface Sizes {
   readonly up: UpFit;
   readonly warnings: readonly Problem[];
 }
-
-/** More stitches than this are not laid in one piece. */
-const mostStitches = 1_500_000;
 
 /** What a border adds to the width. */
 function besideWidth({ finish, sc }: Prepared): Estimate | undefined {

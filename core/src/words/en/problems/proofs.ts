@@ -10,7 +10,9 @@ const report = 'Report this plan: it should not have been printed.';
 function damage(f: Facts, told: Tell): string {
   if (f.what === 'foundation') return `Puntada does not know the way this project begins, “${f.foundation}”.`;
   if (f.what === 'row') return `Row ${f.row} of this project cannot be read.`;
-  if (f.what === 'moves') return 'The way of the yarns in this project is cut short.';
+  if (f.what === 'moves') return 'The way of the yarns in this project is cut short, or leaves the piece.';
+  if (f.what === 'bobbins') return 'The bobbins of this project are not those of its rows.';
+  if (f.what === 'size') return `This project has ${f.stitches} stitches, more than Puntada can lay.`;
   const fault = f.proof ? ` ${told({ code: String(f.proof), facts: f })[0]}` : '';
   return `The project does not hold together.${fault}`;
 }
@@ -52,6 +54,14 @@ export const proofs: Table = {
   ],
   'strand-cost': (f) => [`Colour ${f.colour}: the moves cost ${f.recounted}, not ${f.cost}.`, report],
   'begun-damaged': (f, told) => [damage(f, told), fromBackup],
+  'kept-outside': (f) => [
+    f.what === 'step'
+      ? `A step of “${f.title}” leads outside the piece.`
+      : `An entry in the log of “${f.title}” is of a row it does not have.`,
+    fromBackup,
+  ],
+  'kept-twice': (f) => [`Two parts of “${f.title}” have the same number.`, fromBackup],
+  'kept-not-begun': (f) => [`“${f.title}” has rows, but was never begun.`, fromBackup],
   'rest-not-whole': () => ['The project does not hold together, so its rest cannot be planned.', fromBackup],
   'onward-broken': (f) => [
     f.what === 'row'
