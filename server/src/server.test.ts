@@ -112,7 +112,7 @@ describe('ticks', () => {
     const id = await begunCloth(server);
     const ticks = [tick(at(0), at(1), 100), tick(at(1), at(1, 3), 101)];
     const first = await ask('POST', `/works/${id}/ticks`, { ticks });
-    expect(first.body).toEqual({ progress: at(1, 3), stored: ticks.map((each) => each.id) });
+    expect(first.body).toEqual({ progress: at(1, 3), lastPlace: 101, stored: ticks.map((each) => each.id) });
     expect((await ask('POST', `/works/${id}/ticks`, { ticks })).body.progress).toEqual(at(1, 3));
     const count = await server.database.query('select count(*)::integer as n from ticks where work_id = $1', [id]);
     expect(count.rows).toEqual([{ n: 2 }]);

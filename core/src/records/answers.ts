@@ -23,6 +23,8 @@ export const workSummarySchema = z.object({
   state: z.enum(['wished', 'begun', 'finished']),
   wish: anyVersion(wishRecord),
   progress: positionSchema,
+  /** The place of its last step, from which a device counts on; a server of before tells none. */
+  lastPlace: z.number().int().min(0).optional(),
   /** Size of the begun fabric; null while it is only wished for. */
   size: z.object({ stitches: z.number(), rows: z.number() }).nullable(),
   /** Put away: out of sight on the bench. */
@@ -66,7 +68,12 @@ export const weighingsSchema = z.array(weighSchema);
 export const formerPlansSchema = z.array(formerPlanSchema);
 
 /** Where the ticks sent have led, and which of them are kept now. */
-export const acknowledgedSchema = z.object({ progress: positionSchema, stored: z.array(z.uuid()) });
+export const acknowledgedSchema = z.object({
+  progress: positionSchema,
+  lastPlace: z.number().int().min(0).optional(),
+  stored: z.array(z.uuid()),
+});
+export type Acknowledged = z.output<typeof acknowledgedSchema>;
 
 /** A wish that is still being typed. */
 export const draftSchema = z.object({

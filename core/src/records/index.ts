@@ -1,4 +1,5 @@
 export {
+  type Acknowledged,
   acknowledgedSchema,
   type ChangedSwatch,
   changedSwatchSchema,

@@ -9,6 +9,8 @@ export const tickSchema = z.strictObject({
   id: z.uuid(),
   /** Milliseconds since 1970. */
   at: z.number().int().min(0).max(8.64e15),
+  /** Where it stands among the steps of its work; its time where a device knew nothing of places. */
+  place: z.number().int().min(0).max(9e15).optional(),
   from: positionSchema,
   to: positionSchema,
 });

@@ -7,7 +7,9 @@ export {
   backRun,
   begun,
   comparePositions,
+  compareTicks,
   type Position,
+  placeOf,
   reached,
   type Tick,
 } from './progress/progress.ts';

@@ -11,7 +11,7 @@ const text = (value: unknown) => (value instanceof Date ? value.toISOString() : 
 export async function readWorks(tx: Db, only?: string) {
   const which = (column: string) => (only ? `where ${column} = $1` : '');
   const given = only ? [only] : [];
-  const ticks = await rows(tx, ofWork, `select * from ticks ${which('work_id')} order by at, id`, given);
+  const ticks = await rows(tx, ofWork, `select * from ticks ${which('work_id')} order by place, id`, given);
   const log = await rows(
     tx,
     ofWork,
@@ -50,6 +50,7 @@ export async function readWorks(tx: Db, only?: string) {
     ticks: (stepsOf.get(String(work.id)) ?? []).map((tick) => ({
       id: tick.id,
       at: tick.at,
+      place: tick.place,
       from: { rows: tick.from_rows, runs: tick.from_runs },
       to: { rows: tick.to_rows, runs: tick.to_runs },
     })),

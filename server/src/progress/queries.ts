@@ -1,4 +1,4 @@
-import { begun, type Position, reached, type Tick } from '@puntada/core/work';
+import { begun, type Position, placeOf, reached, type Tick } from '@puntada/core/work';
 import { z } from 'zod';
 import { byWork, type Db, row, rows } from '../db/database.ts';
 import { progressRow, tickRow } from './schema.ts';
@@ -9,14 +9,16 @@ async function insertTicks(db: Db, workId: string, ticks: readonly Tick[]): Prom
   const stored = await rows(
     db,
     z.object({ id: z.uuid() }),
-    `insert into ticks (work_id, id, at, from_rows, from_runs, to_rows, to_runs)
-     select $1, * from unnest($2::uuid[], $3::bigint[], $4::integer[], $5::integer[], $6::integer[], $7::integer[])
+    `insert into ticks (work_id, id, at, place, from_rows, from_runs, to_rows, to_runs)
+     select $1, * from unnest(
+       $2::uuid[], $3::bigint[], $4::bigint[], $5::integer[], $6::integer[], $7::integer[], $8::integer[])
      on conflict do nothing
      returning id`,
     [
       workId,
       list((tick) => tick.id),
       list((tick) => tick.at),
+      list(placeOf),
       list((tick) => tick.from.rows),
       list((tick) => tick.from.runs),
       list((tick) => tick.to.rows),
@@ -32,12 +34,13 @@ export async function revisionOf(db: Db, workId: string): Promise<number | undef
   return (await row(db, z.object({ revision: z.number() }), sql, [workId]))?.revision;
 }
 
-const tickColumns = 'id, at, from_rows, from_runs, to_rows, to_runs';
+const tickColumns = 'id, at, place, from_rows, from_runs, to_rows, to_runs';
 
 function tickOf(found: z.output<typeof tickRow>): Tick {
   return {
     id: found.id,
     at: found.at,
+    place: found.place,
     from: { rows: found.from_rows, runs: found.from_runs },
     to: { rows: found.to_rows, runs: found.to_runs },
   };
@@ -55,7 +58,14 @@ export async function ticksOfWorks(db: Db, works: readonly string[]): Promise<Ma
 }
 
 function isAfter(tick: Tick, last: z.output<typeof progressRow>): boolean {
-  return tick.at > last.last_at || (tick.at === last.last_at && tick.id > last.last_id);
+  const place = placeOf(tick);
+  return place > last.last_place || (place === last.last_place && tick.id > last.last_id);
+}
+
+/** The place of the last step of a work; 0 before the first. */
+export async function lastPlaceOf(db: Db, workId: string): Promise<number> {
+  const found = await row(db, progressRow, 'select * from progress where work_id = $1', [workId]);
+  return found?.last_place ?? 0;
 }
 
 /**
@@ -73,11 +83,11 @@ export async function addTicks(db: Db, workId: string, ticks: readonly Tick[]): 
   const inOrder = !last || added.every((tick) => isAfter(tick, last));
   const position = inOrder ? reached(added, stood) : reached(await ticksOf(db, workId));
   await db.query(
-    `insert into progress (work_id, rows_worked, runs_worked, last_at, last_id)
-     select $1, $2, $3, at, id from ticks where work_id = $1 order by at desc, id desc limit 1
+    `insert into progress (work_id, rows_worked, runs_worked, last_place, last_id)
+     select $1, $2, $3, place, id from ticks where work_id = $1 order by place desc, id desc limit 1
      on conflict (work_id) do update
      set rows_worked = excluded.rows_worked, runs_worked = excluded.runs_worked,
-         last_at = excluded.last_at, last_id = excluded.last_id`,
+         last_place = excluded.last_place, last_id = excluded.last_id`,
     [workId, position.rows, position.runs],
   );
   await db.query('update works set changed_at = now() where id = $1', [workId]);

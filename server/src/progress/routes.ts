@@ -6,7 +6,7 @@ import { type Request, Router } from 'express';
 import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from '../works/find.ts';
-import { addTicks, revisionOf } from './queries.ts';
+import { addTicks, lastPlaceOf, revisionOf } from './queries.ts';
 import { ticksBody } from './schema.ts';
 
 function runsOfBegun(begun: FrozenWork): number[] {
@@ -60,8 +60,11 @@ export function progressRoutes(db: Database): Router {
       const { ticks } = bodyOf(ticksBody, request);
       const { id, runs } = await runsOf(request);
       refuseOutside(ticks, runs);
-      const progress = await db.transaction((tx) => addTicks(tx, id, ticks));
-      response.json({ progress, stored: ticks.map((tick) => tick.id) });
+      const { progress, lastPlace } = await db.transaction(async (tx) => {
+        const reachedNow = await addTicks(tx, id, ticks);
+        return { progress: reachedNow, lastPlace: await lastPlaceOf(tx, id) };
+      });
+      response.json({ progress, lastPlace, stored: ticks.map((tick) => tick.id) });
     }),
   );
 

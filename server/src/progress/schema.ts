@@ -6,6 +6,7 @@ export const ticksBody = z.strictObject({ ticks: z.array(tickSchema).min(1).max(
 export const tickRow = z.object({
   id: z.uuid(),
   at: z.number().int(),
+  place: z.number().int(),
   from_rows: z.number().int(),
   from_runs: z.number().int(),
   to_rows: z.number().int(),
@@ -15,6 +16,6 @@ export const tickRow = z.object({
 export const progressRow = z.object({
   rows_worked: z.number().int(),
   runs_worked: z.number().int(),
-  last_at: z.number().int(),
+  last_place: z.number().int(),
   last_id: z.uuid(),
 });

@@ -21,7 +21,7 @@ const columns = `
   works.archived, works.deleted_at, works.notice, to_char(works.due, 'YYYY-MM-DD') as due,
   jsonb_array_length(works.begun -> 'courses') as rows,
   (works.begun ->> 'stitches')::integer as stitches,
-  progress.rows_worked, progress.runs_worked
+  progress.rows_worked, progress.runs_worked, progress.last_place
 `;
 const from = 'from works left join progress on progress.work_id = works.id';
 
@@ -33,6 +33,7 @@ function summary(found: z.output<typeof workRow>): WorkSummary {
     revision,
     wish,
     progress: { rows: found.rows_worked ?? 0, runs: found.runs_worked ?? 0 },
+    lastPlace: found.last_place ?? 0,
     size: found.rows && found.stitches ? { rows: found.rows, stitches: found.stitches } : null,
     archived: found.archived,
     deletedAt: found.deleted_at?.toISOString() ?? null,

@@ -3,7 +3,11 @@ import { z } from 'zod';
 
 export const workStates = ['wished', 'begun', 'finished'] as const;
 
-const position = { rows_worked: z.number().nullable(), runs_worked: z.number().nullable() };
+const position = {
+  rows_worked: z.number().nullable(),
+  runs_worked: z.number().nullable(),
+  last_place: z.number().int().nullable(),
+};
 
 /** A row of the list of works. */
 export const workRow = z.object({

@@ -1,5 +1,6 @@
 import type { Problem, ToldUnit } from '@puntada/core/craft';
 import {
+  type Acknowledged,
   acknowledgedSchema,
   type Preferences,
   preferencesAnswerSchema,
@@ -10,7 +11,7 @@ import {
   workSchema,
   workSummariesSchema,
 } from '@puntada/core/records';
-import type { Day, Position, Tick } from '@puntada/core/work';
+import type { Day, Tick } from '@puntada/core/work';
 import { createSelector } from '@reduxjs/toolkit';
 import { createApi, type FetchBaseQueryError } from '@reduxjs/toolkit/query/react';
 import { useSelector } from 'react-redux';
@@ -123,7 +124,7 @@ export const api = createApi({
       query: ({ id, revision }) => ({ url: `/works/${id}/finish`, method: 'POST', body: { revision } }),
       invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
     }),
-    sendTicks: build.mutation<{ progress: Position; stored: string[] }, { id: string; ticks: readonly Tick[] }>({
+    sendTicks: build.mutation<Acknowledged, { id: string; ticks: readonly Tick[] }>({
       responseSchema: giving(acknowledgedSchema),
       query: ({ id, ticks }) => ({ url: `/works/${id}/ticks`, method: 'POST', body: { ticks } }),
       invalidatesTags: ['Works'],

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { afterRow, afterRun, backRun, type Position, reached, type Tick } from './progress.ts';
+import { afterRow, afterRun, backRun, type Position, placeOf, reached, type Tick } from './progress.ts';
 
 let made = 0;
 function tick(at: number, from: Position, to: Position): Tick {
@@ -64,5 +64,51 @@ describe('merging ticks', () => {
         expect(reached(ticks).rows).toBe(Math.max(...all.map((each) => each.rows)) + 1);
       }),
     );
+  });
+});
+
+describe('devices whose clocks differ', () => {
+  const day = 86_400_000;
+  const now = 1_790_000_000_000;
+  /** How far each of three clocks is off, ms: up to a day, or in another age. */
+  const skew = fc.oneof(fc.integer({ min: -day, max: day }), fc.constantFrom(-now, 253_000_000_000_000));
+  const skews = fc.tuple(skew, skew, skew);
+  const turn = fc.record({ device: fc.nat(2), by: fc.constantFrom(1, 1, 1, -1, -3) });
+
+  it('go on from one another: the work stands where the last step led, and back means back', () => {
+    fc.assert(
+      fc.property(skews, fc.array(turn, { maxLength: 40 }), (clocks, turns) => {
+        const all: Tick[] = [];
+        turns.forEach(({ device, by }, i) => {
+          // It has seen all that the others did.
+          const from = reached(all);
+          const to = p(Math.max(0, from.rows + by));
+          const place = Math.max(0, ...all.map(placeOf)) + 1;
+          all.push({ id: `t${(i * 7919) % 1000}`, at: now + i * 60_000 + (clocks[device] as number), place, from, to });
+          expect(reached(all)).toEqual(to);
+        });
+      }),
+    );
+  });
+
+  it('lose no row of any of them where they worked apart and went only on', () => {
+    fc.assert(
+      fc.property(skews, fc.array(fc.nat(2), { minLength: 1, maxLength: 30 }), (clocks, turns) => {
+        const own: Tick[][] = [[], [], []];
+        turns.forEach((device, i) => {
+          const made = own[device] as Tick[];
+          const from = reached(made);
+          const at = now + i * 60_000 + (clocks[device] as number);
+          made.push({ id: `t${i}`, at, place: made.length + 1, from, to: p(from.rows + 1) });
+        });
+        expect(reached(own.flat()).rows).toBe(Math.max(...own.map((made) => made.length)));
+      }),
+    );
+  });
+
+  it('keep the meaning of steps made before there were places, even of one dated in a far year', () => {
+    const old = [tick(1000, p(0), p(1)), tick(8.64e15, p(1), p(2))];
+    const back = { ...tick(now, p(2), p(1)), place: Math.max(...old.map(placeOf)) + 1 };
+    expect(reached([...old, back])).toEqual(p(1));
   });
 });

@@ -6,13 +6,15 @@ export interface Position {
 
 /**
  * One step of the counter. It says from where to where, so that the same step told twice, or told by two devices,
- * counts once. `at` orders the steps: each device makes it greater than any it has seen.
+ * counts once. Its place orders the steps, not its time: clocks of two devices differ, and are set.
  */
 export interface Tick {
   /** A UUID made by the device. */
   readonly id: string;
-  /** Milliseconds since 1970. */
+  /** Milliseconds since 1970, by the device's clock. */
   readonly at: number;
+  /** One more than that of the last step the device had seen; steps made before there were places go by their time. */
+  readonly place?: number | undefined;
   readonly from: Position;
   readonly to: Position;
 }
@@ -24,8 +26,14 @@ export function comparePositions(a: Position, b: Position): number {
   return a.rows - b.rows || a.runs - b.runs;
 }
 
-function compareTicks(a: Tick, b: Tick): number {
-  return a.at - b.at || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
+/** Where a step stands among the others. */
+export function placeOf({ place, at }: Tick): number {
+  return place ?? at;
+}
+
+/** Negative when `a` was made before `b`, as far as the device that made `b` could know. */
+export function compareTicks(a: Tick, b: Tick): number {
+  return placeOf(a) - placeOf(b) || (a.id < b.id ? -1 : a.id > b.id ? 1 : 0);
 }
 
 /**

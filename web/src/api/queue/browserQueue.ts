@@ -1,5 +1,5 @@
 import { useSyncExternalStore } from 'react';
-import { aheadIn, clocksOfEarlier, leftByEarlier } from './earlier.ts';
+import { aheadIn, leftByEarlier, placesOfEarlier } from './earlier.ts';
 import { type News, Queue, type QueueState } from './queue.ts';
 import { openShelf } from './shelf.ts';
 import { readWaiting } from './waiting.ts';
@@ -32,7 +32,7 @@ export async function openQueue(): Promise<void> {
     return;
   }
   const { waiting, keys } = leftByEarlier(own);
-  const safe = await queue.open(openShelf, { waiting, clocks: clocksOfEarlier(own) });
+  const safe = await queue.open(openShelf, { waiting, places: placesOfEarlier(own) });
   if (safe) for (const key of keys) own.removeItem(key);
 }
 

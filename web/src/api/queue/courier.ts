@@ -42,9 +42,9 @@ export function courierBy(dispatch: Dispatch): Courier {
     const answer = await dispatch(api.endpoints.sendTicks.initiate({ id: workId, ticks }));
     if (answer.error) return outcomeOf(answer.error);
     // First the copies, then the ticks: whatever happens between the two, a tick is told twice rather than lost.
-    const { progress } = answer.data;
-    await changeKept(`/works/${workId}`, (copy) => ({ ...copy, progress }));
-    dispatch(api.util.updateQueryData('work', workId, (known) => ({ ...known, progress })));
+    const { progress, lastPlace } = answer.data;
+    await changeKept(`/works/${workId}`, (copy) => ({ ...copy, progress, lastPlace }));
+    dispatch(api.util.updateQueryData('work', workId, (known) => ({ ...known, progress, lastPlace })));
     dispatch(askAgain(workId));
     return 'taken';
   }

@@ -1,4 +1,4 @@
-import { clocksOfEarlier, leftByEarlier } from './earlier.ts';
+import { leftByEarlier, placesOfEarlier } from './earlier.ts';
 
 const [a, b] = ['a', 'b'].map((end) => `00000000-0000-4000-8000-00000000000${end}`) as [string, string];
 
@@ -31,6 +31,6 @@ describe('what an earlier version left waiting in the browser', () => {
   });
 
   it('goes on at the time it had given last', () => {
-    expect([...clocksOfEarlier(storage)]).toEqual([['w', 1700]]);
+    expect([...placesOfEarlier(storage)]).toEqual([['w', 1700]]);
   });
 });

@@ -38,8 +38,8 @@ export function leftByEarlier(storage: Storage): { readonly waiting: Waiting[]; 
   return { waiting: found.map(({ waiting }) => waiting), keys: found.map(({ key }) => key) };
 }
 
-/** The last time that an earlier version gave to a step of each work. */
-export function clocksOfEarlier(storage: Storage): Map<string, number> {
+/** The last time that an earlier version gave to a step of each work, by which it stands among the others. */
+export function placesOfEarlier(storage: Storage): Map<string, number> {
   const keys = keysUnder(storage, prefixes.clock);
   return new Map(keys.map((key) => [key.slice(prefixes.clock.length), Number(storage.getItem(key)) || 0]));
 }

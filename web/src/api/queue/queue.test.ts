@@ -58,7 +58,15 @@ describe('what waits for the server', () => {
     // All is sent; the clock of the machine is set back before the next visit.
     const again = (await opened(shelf, () => 10)).queue;
     expect(idsIn(again)).toEqual([]);
-    expect(again.step('w', at(1), at(2), c).at).toBe(5001);
+    expect(again.step('w', at(1), at(2), c).place).toBe(5002);
+  });
+
+  it('counts on from the last step that the server has told of, whatever the clock says', async () => {
+    const { queue } = await opened(undefined, () => 9_999_999);
+    expect(queue.step('new', at(0), at(1), a, 0).place).toBe(1);
+    expect(queue.step('new', at(1), at(2), b, 1).place).toBe(2);
+    // Another device has made three more meanwhile.
+    expect(queue.step('new', at(5), at(6), c, 5).place).toBe(6);
   });
 
   it('is not mixed up between works', async () => {
@@ -189,13 +197,13 @@ describe('a shelf that takes its time to open', () => {
       open = done;
     });
     const left: Waiting = { id: a, workId: 'w', kind: 'tick', tick: { id: a, at: 700, from: at(0), to: at(1) } };
-    const taken = queue.open(() => opening, { waiting: [left], clocks: new Map([['w', 900]]) });
+    const taken = queue.open(() => opening, { waiting: [left], places: new Map([['w', 900]]) });
     await queue.keep('w', note(b, 20));
     expect(queue.state().ready).toBe(false);
     open(shelf);
     expect(await taken).toBe(true);
     expect([queue.state().ready, [...shelf.kept.keys()].sort()]).toEqual([true, [a, b]]);
-    expect(queue.step('w', at(1), at(2), c).at).toBe(901);
+    expect(queue.step('w', at(1), at(2), c).place).toBe(901);
   });
 
   it('says where what was left is not safe on it', async () => {
@@ -206,7 +214,7 @@ describe('a shelf that takes its time to open', () => {
       () => 10,
     );
     const left: Waiting = { id: a, workId: 'w', kind: 'entry', entry: note(a, 1) };
-    expect(await queue.open(async () => shelf, { waiting: [left], clocks: new Map() })).toBe(false);
+    expect(await queue.open(async () => shelf, { waiting: [left], places: new Map() })).toBe(false);
   });
 });
 
@@ -245,10 +253,10 @@ describe('a page that is left before the shelf has what was done', () => {
       ahead,
     );
     const { waiting, keys } = leftByEarlier(storage);
-    expect(await queue.open(async () => shelf, { waiting, clocks: new Map() })).toBe(true);
+    expect(await queue.open(async () => shelf, { waiting, places: new Map() })).toBe(true);
     expect([idsIn(queue), [...shelf.kept.keys()].sort(), kept.size]).toEqual([[a, b], [a, b], 0]);
     expect(keys).toHaveLength(2);
-    expect(queue.step('w', at(1), at(2), c).at).toBe(1001);
+    expect(queue.step('w', at(1), at(2), c).place).toBe(1002);
   });
 
   it('holds nothing twice: what the shelf has, or the server, is held there no more', async () => {
@@ -311,7 +319,7 @@ describe('two tabs on one shelf', () => {
     const { one, two } = await tabs();
     one.step('w', at(0), at(1), a);
     const second = two.step('w', at(1), at(2), b);
-    expect(second.at).toBe(1001);
+    expect(second.place).toBe(1002);
     expect([idsIn(one), idsIn(two)]).toEqual([
       [a, b],
       [a, b],

@@ -1,6 +1,6 @@
 import type { Problem } from '@puntada/core/craft';
 import type { LogEntry } from '@puntada/core/records';
-import type { Position, Tick } from '@puntada/core/work';
+import { type Position, placeOf, type Tick } from '@puntada/core/work';
 import type { Ahead } from './earlier.ts';
 import type { Shelf } from './shelf.ts';
 import { readWaiting, timeOf, type Waiting } from './waiting.ts';
@@ -28,10 +28,11 @@ export interface QueueState {
 /** What an earlier version kept in another place. */
 export interface Earlier {
   readonly waiting: readonly Waiting[];
-  readonly clocks: ReadonlyMap<string, number>;
+  /** The place of the last step of each work. */
+  readonly places: ReadonlyMap<string, number>;
 }
 
-const nothing: Earlier = { waiting: [], clocks: new Map() };
+const nothing: Earlier = { waiting: [], places: new Map() };
 
 const nowhere: Ahead = { put: () => false, remove: () => undefined };
 
@@ -47,7 +48,7 @@ export class Queue {
   private now: QueueState = { waiting: [], later: undefined, ready: false, unsafe: false };
   private readonly listeners = new Set<() => void>();
   private readonly gone = new Set<string>();
-  private clocks = new Map<string, number>();
+  private places = new Map<string, number>();
   private shelf: Shelf | undefined;
   private courier: Courier | undefined;
   private running: Promise<void> | undefined;
@@ -79,11 +80,11 @@ export class Queue {
     const rest = this.now.waiting.filter(({ id }) => !ids.has(id));
     const known = fresh.filter(({ id }) => !this.gone.has(id));
     this.change({ waiting: [...rest, ...known].sort((a, b) => timeOf(a) - timeOf(b)) });
-    for (const each of known) if (each.kind === 'tick') this.advance(each.workId, each.tick.at);
+    for (const each of known) if (each.kind === 'tick') this.advance(each.workId, placeOf(each.tick));
   }
 
-  private advance(workId: string, at: number): void {
-    this.clocks.set(workId, Math.max(at, this.clocks.get(workId) ?? 0));
+  private advance(workId: string, place: number): void {
+    this.places.set(workId, Math.max(place, this.places.get(workId) ?? 0));
   }
 
   /**
@@ -91,11 +92,11 @@ export class Queue {
    * @param earlier what an earlier version kept elsewhere @returns whether all of it is as safe here as it was there
    */
   async open(open: () => Promise<Shelf>, earlier: Earlier = nothing): Promise<boolean> {
-    for (const [workId, at] of earlier.clocks) this.advance(workId, at);
+    for (const [workId, place] of earlier.places) this.advance(workId, place);
     this.hold(earlier.waiting);
     try {
       const shelf = await open();
-      for (const [workId, at] of await shelf.clocks()) this.advance(workId, at);
+      for (const [workId, place] of await shelf.places()) this.advance(workId, place);
       const stored = (await shelf.all()).flatMap((value) => readWaiting(value) ?? []);
       this.hold(stored);
       this.shelf = shelf;
@@ -115,7 +116,7 @@ export class Queue {
     else this.forget(news.dropped);
   }
 
-  private async keepAll(fresh: readonly Waiting[], clock?: { workId: string; at: number }): Promise<boolean> {
+  private async keepAll(fresh: readonly Waiting[], last?: { workId: string; place: number }): Promise<boolean> {
     // What another tab has dropped meanwhile does not come back.
     const own = fresh.filter(({ id }) => !this.gone.has(id));
     if (!own.length) return true;
@@ -124,7 +125,7 @@ export class Queue {
     this.tell({ kept: own });
     try {
       if (!this.shelf) return false;
-      await this.shelf.put(own, clock);
+      await this.shelf.put(own, last);
       for (const each of held) this.ahead.remove(each);
       return true;
     } catch {
@@ -134,11 +135,16 @@ export class Queue {
     }
   }
 
-  /** A step of the counter, later than any this browser has given or seen for the work, so that steps keep their order. */
-  step(workId: string, from: Position, to: Position, id: string): Tick {
-    const at = Math.max(this.clock(), (this.clocks.get(workId) ?? 0) + 1);
-    const tick: Tick = { id, at, from, to };
-    void this.keepAll([{ id, workId, kind: 'tick', tick }], { workId, at }).then(() => this.deliver());
+  /**
+   * A step of the counter: behind every step that this browser has made or seen, whatever its clock says.
+   * @param seen the place of the last step that the server has told of; a server of before tells none
+   */
+  step(workId: string, from: Position, to: Position, id: string, seen?: number): Tick {
+    const at = this.clock();
+    const known = this.places.get(workId);
+    const place = (known === undefined && seen === undefined ? at : Math.max(known ?? 0, seen ?? 0)) + 1;
+    const tick: Tick = { id, at, place, from, to };
+    void this.keepAll([{ id, workId, kind: 'tick', tick }], { workId, place }).then(() => this.deliver());
     return tick;
   }
 

@@ -1,10 +1,13 @@
 import { type DBSchema, openDB } from 'idb';
 
-/** Where a browser keeps what waits, and the last time it gave to a step of each work. */
+/** Where a browser keeps what waits, and the place it gave to the last step of each work. */
 export interface Shelf {
   readonly all: () => Promise<readonly unknown[]>;
-  readonly clocks: () => Promise<ReadonlyMap<string, number>>;
-  readonly put: (waiting: readonly { readonly id: string }[], clock?: { workId: string; at: number }) => Promise<void>;
+  readonly places: () => Promise<ReadonlyMap<string, number>>;
+  readonly put: (
+    waiting: readonly { readonly id: string }[],
+    last?: { workId: string; place: number },
+  ) => Promise<void>;
   readonly remove: (ids: readonly string[]) => Promise<void>;
 }
 
@@ -23,14 +26,14 @@ export async function openShelf(): Promise<Shelf> {
   });
   return {
     all: () => db.getAll('waiting'),
-    clocks: async () => {
+    places: async () => {
       const [keys, values] = await Promise.all([db.getAllKeys('clocks'), db.getAll('clocks')]);
       return new Map(keys.map((key, i) => [key, values[i] ?? 0]));
     },
-    put: async (waiting, clock) => {
+    put: async (waiting, last) => {
       const tx = db.transaction(['waiting', 'clocks'], 'readwrite', { durability: 'strict' });
       for (const each of waiting) void tx.objectStore('waiting').put(each);
-      if (clock) void tx.objectStore('clocks').put(clock.at, clock.workId);
+      if (last) void tx.objectStore('clocks').put(last.place, last.workId);
       await tx.done;
     },
     remove: async (ids) => {

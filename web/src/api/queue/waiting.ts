@@ -1,6 +1,6 @@
 import type { Problem } from '@puntada/core/craft';
 import { anyVersion, type LogEntry, logEntryRecord, readShape, tickSchema } from '@puntada/core/records';
-import type { Tick } from '@puntada/core/work';
+import { compareTicks, type Tick } from '@puntada/core/work';
 import { z } from 'zod';
 
 interface Waits {
@@ -47,7 +47,8 @@ export function timeOf(waiting: Waiting): number {
 
 /** The ticks of a work that wait, in their order. */
 export function ticksOf(all: readonly Waiting[], workId: string): Tick[] {
-  return all.flatMap((each) => (each.kind === 'tick' && each.workId === workId ? [each.tick] : []));
+  const own = all.flatMap((each) => (each.kind === 'tick' && each.workId === workId ? [each.tick] : []));
+  return own.sort(compareTicks);
 }
 
 /** The entries of the log of a work that wait, in their order. */

@@ -31,9 +31,10 @@ export function useCounter({ id, progress }: Work): Counter {
     (next: (at: Position) => Position | undefined) => {
       const at = stands();
       const to = next(at);
-      if (to) queue.step(id, at, to, crypto.randomUUID());
+      const { lastPlace } = api.endpoints.work.select(id)(store.getState()).data ?? {};
+      if (to) queue.step(id, at, to, crypto.randomUUID(), lastPlace);
     },
-    [id, stands],
+    [id, stands, store],
   );
   const own = waiting.filter(({ kind, workId }) => kind === 'tick' && workId === id);
   return {
