@@ -110,35 +110,37 @@ test('everything goes out as one file and comes back; a damaged one is refused w
 }) => {
   await begunCloth(server, { title: 'Cloth for the lighthouse' });
   await page.goto(server.address);
-  await expect(page.getByRole('heading', { name: 'Cloth for the lighthouse' })).toBeVisible();
-  const settings = page.getByRole('button', { name: /right hand/ });
-  await settings.click();
+  await page.getByRole('button', { name: /right hand/ }).click();
+  await page.getByRole('link', { name: 'Back up, open a file, put a copy back' }).click();
+  await expect(page.getByRole('heading', { name: 'Safe copies' })).toBeFocused();
   const saving = page.waitForEvent('download');
-  await page.getByRole('link', { name: 'Back up everything to a file' }).click();
+  await page.getByRole('button', { name: 'Back up everything to a file' }).click();
   const saved = await saving;
-  const file = readFileSync(await saved.path(), 'utf8');
+  const file = readFileSync(await saved.path());
   await saved.delete();
-  const bring = (text: string) =>
+  const bring = (buffer: Buffer) =>
     page
       .getByLabel('Open a backup or a project file')
-      .setInputFiles({ name: 'puntada.json', mimeType: 'application/json', buffer: Buffer.from(text) });
-  await bring(file.replace('lighthouse', 'cellar'));
-  await page.getByRole('button', { name: 'Replace everything with it' }).click();
-  await expect(page.getByRole('alert')).toContainText('Its seal does not fit');
-  await bring(file.slice(0, 400));
-  await expect(page.getByRole('alert')).toContainText('cut short');
+      .setInputFiles({ name: 'puntada.zip', mimeType: 'application/zip', buffer });
+  await bring(file.subarray(0, file.length - 100));
+  await expect(page.getByRole('alert')).toContainText('It is no whole archive');
+  await bring(Buffer.from('{"format": "puntada-ba'));
+  await expect(page.getByRole('alert')).toContainText('This file is damaged');
   await begunCloth(server, { title: 'Cloth that came later' });
-  await page.reload();
-  const later = page.getByRole('heading', { name: 'Cloth that came later' });
-  await expect(later).toBeVisible();
-  await settings.click();
   await bring(file);
-  // The bench is opened anew with what was put back.
-  const anew = page.waitForEvent('load');
+  await expect(page.getByText(/puntada.zip was made on .* and holds 1 project, 0 yarns and 0 swatches/)).toBeVisible();
   await page.getByRole('button', { name: 'Replace everything with it' }).click();
-  await anew;
+  // The bench is opened anew with what was put back.
   await expect(page.getByRole('heading', { name: 'Cloth for the lighthouse' })).toBeVisible();
-  await expect(later).toHaveCount(0);
+  await expect(page.getByRole('heading', { name: 'Cloth that came later' })).toHaveCount(0);
+  // What was there is a tap away.
+  await page.goto(`${server.address}/copies`);
+  const copy = page.getByRole('listitem').filter({ hasText: 'Before a copy was put back' });
+  await copy.getByRole('button', { name: /^Check/ }).click();
+  await expect(copy.getByText('✓ Whole: 2 projects, 0 yarns and 0 swatches.')).toBeVisible();
+  await copy.getByRole('button', { name: /^Put back/ }).click();
+  await copy.getByRole('button', { name: 'Replace everything with it' }).click();
+  await expect(page.getByRole('heading', { name: 'Cloth that came later' })).toBeVisible();
 });
 
 test('a foot switch in another window works the row, and a dark room keeps its places', async ({ page, server }) => {
@@ -229,9 +231,13 @@ test.describe('with a kept copy of the pages', () => {
     await expect(page.getByText(/server is away/)).toBeHidden();
     await expect
       .poll(async () => {
-        const { entries } = await ownServer.get<{ entries: { kind: string; image: string }[] }>(`/works/${id}/log`);
-        return entries.map(({ kind, image }) => `${kind} ${image.slice(0, 23)}`);
+        const { entries } = await ownServer.get<{ entries: { kind: string }[] }>(`/works/${id}/log`);
+        return entries.map(({ kind }) => kind);
       })
-      .toEqual(['photo data:image/jpeg;base64,']);
+      .toEqual(['photo']);
+    // What is shown now comes from the server.
+    await page.goto(`${ownServer.address}/works/${id}/log`);
+    const kept = page.getByRole('img', { name: 'The project after row 0' });
+    await expect.poll(() => kept.evaluate((each: HTMLImageElement) => each.naturalWidth)).toBe(320);
   });
 });

@@ -1,4 +1,5 @@
 import { type ChildProcess, spawn } from 'node:child_process';
+import { createHash } from 'node:crypto';
 import { cpSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
@@ -104,6 +105,15 @@ export class TestServer {
   }
 }
 
+const contents = { works: [], drawer: [], swatches: [], drafts: [], preferences: null };
+
+/** A bench with nothing on it, as the first version backed it up. */
+const nothing = {
+  ...{ format: 'puntada-backup', version: 1, madeAt: '2026-01-01T00:00:00.000Z' },
+  seal: createHash('sha256').update(JSON.stringify(contents)).digest('hex'),
+  contents,
+};
+
 interface Usual {
   /** A maker who has never been here; else every part of an idea is open, as it stays once it was opened. */
   firstUse: boolean;
@@ -114,7 +124,7 @@ interface Usual {
 }
 
 interface Lasting {
-  sharedServer: { readonly server: TestServer; readonly whenNew: unknown };
+  sharedServer: TestServer;
 }
 
 export const test = plain.extend<Usual, Lasting>({
@@ -132,13 +142,13 @@ export const test = plain.extend<Usual, Lasting>({
     // biome-ignore lint/correctness/noEmptyPattern: the runner reads the names of its fixtures from this pattern
     async ({}, use) => {
       const server = await TestServer.create(process.env.PUNTADA_E2E_TEMPLATE);
-      await use({ server, whenNew: await server.get('/backup') });
+      await use(server);
       await server.remove();
     },
     { scope: 'worker' },
   ],
-  server: async ({ sharedServer: { server, whenNew } }, use) => {
-    await server.post('/backup/restore', whenNew);
+  server: async ({ sharedServer: server }, use) => {
+    await server.post('/backup/restore', nothing);
     await use(server);
   },
   // biome-ignore lint/correctness/noEmptyPattern: as above

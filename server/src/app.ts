@@ -4,12 +4,16 @@ import express, { type Express } from 'express';
 import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
-import { handoverRoutes } from './backup/handover.ts';
-import { backupRoutes } from './backup/routes.ts';
+import type { Copies } from './copies/copies.ts';
+import { Incoming } from './copies/incoming.ts';
+import { Jobs } from './copies/jobs.ts';
+import { backupRoutes, copyRoutes, handoverRoutes, incomingRoutes } from './copies/routes.ts';
 import type { Database } from './db/database.ts';
 import { draftRoutes } from './drafts/routes.ts';
 import { drawerRoutes } from './drawer/routes.ts';
 import { answerErrors, Refusal } from './http/answers.ts';
+import { ofThisBench } from './http/bench.ts';
+import { refuseDeep } from './http/depth.ts';
 import { logRoutes } from './log/routes.ts';
 import { onwardRoutes } from './onward/routes.ts';
 import { planRoutes } from './plan/routes.ts';
@@ -27,13 +31,20 @@ export interface AppParts {
   readonly log: Logger;
   /** Folder of the built pages; without it only the API is served. */
   readonly pages?: string | undefined;
+  /** The copies of the bench. */
+  readonly copies: Copies;
+  /** Where files on their way in are kept until they are whole. */
+  readonly incoming: string;
 }
 
 const localNames = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 
 /** The whole server as an Express app, listening to nobody yet. */
-export function createApp({ db, log, pages }: AppParts): Express {
+export function createApp({ db, log, pages, copies, incoming }: AppParts): Express {
   const app = express();
+  const now = () => new Date();
+  const broke = (error: unknown) => log.error({ err: error }, 'broke');
+  const files = { db, copies, jobs: new Jobs(broke), incoming: new Incoming(incoming), now };
   app.disable('x-powered-by');
   app.use(
     helmet({
@@ -52,11 +63,12 @@ export function createApp({ db, log, pages }: AppParts): Express {
     if (localNames.test(request.headers.host ?? '')) next();
     else response.status(403).end(startingWords.onlyHere);
   });
-  // A backup holds every step of every work.
-  app.use('/api/backup', express.json({ limit: '64mb' }));
+  app.use('/api', ofThisBench(db, copies));
+  // A backup of an earlier version holds every step of every work.
+  app.use('/api/backup', express.json({ limit: '64mb', verify: refuseDeep }));
   // A cloth of many runs, with all its strands.
-  app.use(['/api/works/:id/onward', '/api/handover'], express.json({ limit: '16mb' }));
-  app.use('/api', express.json({ limit: '256kb' }));
+  app.use(['/api/works/:id/onward', '/api/handover'], express.json({ limit: '16mb', verify: refuseDeep }));
+  app.use('/api', express.json({ limit: '256kb', verify: refuseDeep }));
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
@@ -65,19 +77,12 @@ export function createApp({ db, log, pages }: AppParts): Express {
   app.use('/api/swatches', swatchRoutes(db));
   app.use('/api/drafts', draftRoutes(db));
   app.use('/api/preferences', preferenceRoutes(db));
-  app.use(
-    '/api/backup',
-    backupRoutes(db, () => new Date()),
-  );
-  app.use(
-    '/api/handover',
-    handoverRoutes(db, () => new Date()),
-  );
+  app.use('/api/backup', backupRoutes(files));
+  app.use('/api/handover', handoverRoutes(files));
+  app.use('/api/copies', copyRoutes(files));
+  app.use('/api/incoming', incomingRoutes(files));
   app.use('/api/scale', scaleRoutes(simulatedScale(Date.now, Math.random)));
-  app.use(
-    '/api/schedule',
-    scheduleRoutes(db, () => new Date()),
-  );
+  app.use('/api/schedule', scheduleRoutes(db, now));
   app.use('/api/unread', unreadRoutes(db));
   app.use('/api/plan', planRoutes());
   app.use('/api', () => {
@@ -89,7 +94,7 @@ export function createApp({ db, log, pages }: AppParts): Express {
     ]);
   });
   if (pages) servePages(app, pages);
-  app.use(answerErrors((error) => log.error({ err: error }, 'broke')));
+  app.use(answerErrors(broke));
   return app;
 }
 

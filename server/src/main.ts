@@ -1,7 +1,8 @@
-import { resolve } from 'node:path';
+import { join, resolve } from 'node:path';
 import { startingWords } from '@puntada/core/words';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
+import { Copies } from './copies/copies.ts';
 import { FolderHeldError } from './db/lock.ts';
 import { openDatabase, openShared } from './db/open.ts';
 import { emptyBin } from './works/queries.ts';
@@ -23,15 +24,24 @@ const database = await (shared ? openShared(shared) : openDatabase(folder)).catc
 });
 
 await emptyBin(database);
-const server = createApp({ db: database, log, pages }).listen(port, '127.0.0.1', (error?: Error) => {
-  if (error) {
-    const busy = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
-    stop(busy ? startingWords.portTaken(port) : error.message);
-  }
-  const address = server.address();
-  const at = typeof address === 'object' && address ? address.port : port;
-  process.stdout.write(`${startingWords.ready(`http://127.0.0.1:${at}`)}\n`);
-});
+const copies = new Copies(database, join(folder, 'copies'), () => new Date());
+/** The copy of the day: soon after the start, and once the day has changed. */
+const copyOfDay = () => copies.makeOfDay().catch((error: unknown) => log.error({ err: error }, 'no copy of the day'));
+setTimeout(copyOfDay, 60_000).unref();
+setInterval(copyOfDay, 30 * 60_000).unref();
+const server = createApp({ db: database, log, pages, copies, incoming: join(folder, 'incoming') }).listen(
+  port,
+  '127.0.0.1',
+  (error?: Error) => {
+    if (error) {
+      const busy = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
+      stop(busy ? startingWords.portTaken(port) : error.message);
+    }
+    const address = server.address();
+    const at = typeof address === 'object' && address ? address.port : port;
+    process.stdout.write(`${startingWords.ready(`http://127.0.0.1:${at}`)}\n`);
+  },
+);
 
 async function close(): Promise<void> {
   server.closeAllConnections();

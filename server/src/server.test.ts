@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { everything } from '../test/archives.ts';
 import { type Listening, listen } from '../test/listening.ts';
 import { at, begunCloth, galleyCloth, tick } from '../test/sampleWorks.ts';
 
@@ -218,7 +219,7 @@ describe('putting away', () => {
 });
 
 describe('the log', () => {
-  const label = { format: 'puntada-entry', version: 2 };
+  const label = { format: 'puntada-entry', version: 3 };
   const note = { ...label, id: randomUUID(), at: 5, kind: 'note', row: 3, text: 'Tighter since the tea.' };
 
   it('keeps an entry told twice once, in the order of its time, beside the ticks', async () => {
@@ -288,7 +289,7 @@ describe('preferences and plans', () => {
   });
 
   it('plans without storing', async () => {
-    const stored = async () => (await ask('GET', '/backup')).body.contents;
+    const stored = () => everything(server);
     const before = await stored();
     const { body } = await ask('POST', '/plan', galleyCloth);
     expect(body.foundation.chains).toBe(37);

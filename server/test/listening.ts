@@ -1,8 +1,11 @@
-import { rmSync } from 'node:fs';
+import { mkdtempSync, rmSync } from 'node:fs';
 import type { Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from '../src/app.ts';
+import { Copies } from '../src/copies/copies.ts';
 import type { Database } from '../src/db/database.ts';
 import { openDatabase } from '../src/db/open.ts';
 import { freshFolder } from './freshFolder.ts';
@@ -27,8 +30,14 @@ export interface Listening {
 /** Starts a server with a real PGlite in a folder of its own. @param opened on this database instead */
 export async function listen(opened?: Database): Promise<Listening> {
   const folder = opened ? undefined : await freshFolder();
+  const own = folder ?? mkdtempSync(join(tmpdir(), 'puntada-copies-'));
   const database = opened ?? (await openDatabase(folder as string));
-  const app = createApp({ db: database, log: pino({ level: 'silent' }) });
+  const app = createApp({
+    db: database,
+    log: pino({ level: 'silent' }),
+    copies: new Copies(database, join(own, 'copies'), () => new Date()),
+    incoming: join(own, 'incoming'),
+  });
   const server = await new Promise<Server>((done) => {
     const listening = app.listen(0, '127.0.0.1', () => done(listening));
   });
@@ -51,7 +60,7 @@ export async function listen(opened?: Database): Promise<Listening> {
       server.closeAllConnections();
       await closed;
       await database.close();
-      if (folder) rmSync(folder, { recursive: true, force: true });
+      rmSync(own, { recursive: true, force: true });
     },
   };
 }

@@ -150,3 +150,38 @@ export type Unread = Readonly<z.output<typeof unreadSchema>>;
 /** How a work that was handed over was taken in. */
 export const takenOverSchema = z.object({ id: z.uuid(), how: z.enum(['new', 'merged', 'beside']) });
 export type TakenOver = Readonly<z.output<typeof takenOverSchema>>;
+
+/** A copy of the bench that lies in the data folder. */
+export const copiesSchema = z.array(
+  z.object({
+    name: z.string(),
+    reason: z.enum(['asked', 'day', 'before-restore', 'before-import']),
+    madeAt: z.string(),
+    bytes: z.number(),
+  }),
+);
+export type Copy = z.output<typeof copiesSchema>[number];
+
+/** Something that takes a while, as it goes on; `of` is 0 where it is not known beforehand. */
+export const jobSchema = z.object({
+  id: z.uuid(),
+  state: z.enum(['running', 'done', 'failed', 'stopped']),
+  done: z.number(),
+  of: z.number(),
+  result: z.unknown().optional(),
+  problems: z
+    .array(z.object({ code: z.string(), path: z.string(), facts: z.record(z.string(), z.any()).optional() }))
+    .optional(),
+});
+export type Job = z.output<typeof jobSchema>;
+
+/** What is in a file that was read through. */
+export const lookedIntoSchema = z.object({
+  holds: z.enum(['bench', 'project']),
+  madeAt: z.string(),
+  works: z.number(),
+  yarns: z.number(),
+  swatches: z.number(),
+  titles: z.array(z.string()),
+});
+export type LookedInto = z.output<typeof lookedIntoSchema>;

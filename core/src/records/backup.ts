@@ -39,7 +39,6 @@ export const backupSchema = z.strictObject({
   seal: z.string(),
   contents: z.unknown(),
 });
-export type Backup = z.output<typeof backupSchema>;
 export const backupRecord = { format: 'puntada-backup', schema: backupSchema, steps: [] } satisfies RecordKind;
 
 const kinds = ['works', 'drawer', 'swatches'] as const;

@@ -2,12 +2,18 @@ export {
   type Acknowledged,
   acknowledgedSchema,
   type ChangedSwatch,
+  type Copy,
   changedSwatchSchema,
+  copiesSchema,
   type DraftWish,
   draftSchema,
   draftsSchema,
   drawerSchema,
   formerPlansSchema,
+  type Job,
+  jobSchema,
+  type LookedInto,
+  lookedIntoSchema,
   type MovedPlan,
   ownPaceSchema,
   preferencesAnswerSchema,
@@ -31,7 +37,16 @@ export {
   workSchema,
   workSummariesSchema,
 } from './answers.ts';
-export { type Backup, backupRecord, type Contents, contentsSchema, setNewerApart, weekSchema } from './backup.ts';
+export {
+  type ArchiveHead,
+  type ArchiveLine,
+  archiveContentsSchema,
+  archiveFiles,
+  archiveLineSchema,
+  archiveRecord,
+  ticksOnLine,
+} from './archive.ts';
+export { backupRecord, type Contents, contentsSchema, setNewerApart, weekSchema } from './backup.ts';
 export { type FrozenWork, frozenRecord } from './begun.ts';
 export { draftLabel, draftRecord } from './draft.ts';
 export { type DrawerYarn, drawerYarnRecord, drawerYarnSchema } from './drawerYarn.ts';
@@ -45,6 +60,7 @@ export {
   pausesIn,
   photoLetters,
   type SessionMarks,
+  smallLetters,
   type Weighing,
   weighingsIn,
 } from './logEntry.ts';

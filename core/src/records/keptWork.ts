@@ -10,7 +10,7 @@ const revision = z.number().int().min(1);
 const when = z.iso.datetime();
 
 /** What finds a work again, whatever its wish and its cloth are. */
-const head = {
+export const keptHead = {
   id: z.uuid(),
   state: z.enum(['wished', 'begun', 'finished']),
   revision,
@@ -22,11 +22,12 @@ const head = {
   changedAt: when,
 };
 
-const left = { revision, rowsWorked: z.number().int().min(0), leftFor: z.enum(restKinds), leftAt: when };
+/** When a plan was left, where the work stood, and for what. */
+export const leftPlan = { revision, rowsWorked: z.number().int().min(0), leftFor: z.enum(restKinds), leftAt: when };
 
 /** A plan that a work has left for another. */
 export const formerPlanSchema = z.strictObject({
-  ...left,
+  ...leftPlan,
   wish: anyVersion(wishRecord),
   begun: anyVersion(frozenRecord),
 });
@@ -34,7 +35,7 @@ export type FormerPlan = z.output<typeof formerPlanSchema>;
 
 /** One work with all that was ever kept of it, in open form. */
 export const keptWorkSchema = z.strictObject({
-  ...head,
+  ...keptHead,
   wish: anyVersion(wishRecord),
   begun: anyVersion(frozenRecord).nullable(),
   ticks: z.array(tickSchema),
@@ -54,12 +55,12 @@ const entry = z
  * its times; an entry of its log as it is stored, or with what finds that again beside it.
  */
 export const unreadWorkSchema = z.looseObject({
-  ...head,
+  ...keptHead,
   wish: z.unknown(),
   begun: z.unknown(),
   ticks: z.array(tickSchema).default([]),
   log: z.array(entry).default([]),
-  former: z.array(z.strictObject({ ...left, wish: z.unknown(), begun: z.unknown() })).default([]),
+  former: z.array(z.strictObject({ ...leftPlan, wish: z.unknown(), begun: z.unknown() })).default([]),
 });
 export type UnreadWork = z.output<typeof unreadWorkSchema>;
 

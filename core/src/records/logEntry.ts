@@ -5,10 +5,10 @@ import { positionSchema as position } from './tick.ts';
 const length = z.string().trim().min(1).max(40).optional();
 const words = (most: number) => z.string().trim().max(most);
 /** What an entry that is made now says of itself. */
-export const entryLabel = { format: 'puntada-entry', version: 2 } as const;
+export const entryLabel = { format: 'puntada-entry', version: 3 } as const;
 
 const head = {
-  ...labelOf('puntada-entry', 2),
+  ...labelOf('puntada-entry', 3),
   /** A UUID made by the device, so that an entry told twice is kept once. */
   id: z.uuid(),
   /** Milliseconds since 1970. */
@@ -17,6 +17,16 @@ const head = {
 
 /** Letters of a photo as it is kept: some 135 kB of JPEG. */
 export const photoLetters = 180_000;
+
+/** Letters of the small picture of a photo, for a list of many. */
+export const smallLetters = 30_000;
+
+const jpeg = (letters: number) =>
+  z
+    .string()
+    .max(letters)
+    .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/)
+    .optional();
 
 /** A ball that was weighed. */
 export const weighSchema = z.strictObject({
@@ -54,11 +64,9 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
     ...head,
     kind: z.literal('photo'),
     row: z.number().int().min(0),
-    /** A JPEG as a data URL, made small before it is kept. */
-    image: z
-      .string()
-      .max(photoLetters)
-      .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/),
+    /** A JPEG as a data URL, made small before it is sent; nothing where the pictures are kept beside the log. */
+    image: jpeg(photoLetters),
+    small: jpeg(smallLetters),
   }),
   z.strictObject({
     ...head,
@@ -71,11 +79,14 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
   }),
 ]);
 
-/** Version 2 knows what a session really took; what version 1 wrote stays as it was. */
+/**
+ * Version 2 knows what a session really took; in version 3 the pictures of a photo may be kept beside it. What the
+ * versions before wrote stays as it was.
+ */
 export const logEntryRecord = {
   format: 'puntada-entry',
   schema: logEntrySchema,
-  steps: [(old) => old],
+  steps: [(old) => old, (old) => old],
 } satisfies RecordKind;
 
 export type LogEntry = z.output<typeof logEntrySchema>;

@@ -2,6 +2,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { must } from '../craft/values/problem.ts';
 import { thaw } from '../plan/begun/frozen.ts';
 import { planWish } from '../plan/piece/plan.ts';
+import { archiveRecord } from './archive.ts';
 import { backupRecord, contentsSchema } from './backup.ts';
 import { frozenRecord } from './begun.ts';
 import { draftRecord } from './draft.ts';
@@ -27,6 +28,7 @@ const records: readonly RecordKind[] = [
   patternRecord,
   handoverRecord,
   backupRecord,
+  archiveRecord,
 ];
 
 function samplesOf(format: string, version: number): Readonly<Record<string, unknown>>[] {

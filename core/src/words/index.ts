@@ -55,6 +55,7 @@ export { type Hand, howMade, legend, type Maker, type Manner, stitchWord, summed
 export { clockWords } from './work/clock.ts';
 export { datesOf } from './work/days.ts';
 export { goOnWords } from './work/goOn.ts';
+export { holdsWords } from './work/holds.ts';
 export { idleWords } from './work/idle.ts';
 export { actWords, secondsWords, timeWords } from './work/pace.ts';
 export { restName } from './work/rest.ts';

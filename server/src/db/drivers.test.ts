@@ -1,10 +1,11 @@
 import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
+import { backUp, linesOf, putBack } from '../../test/archives.ts';
 import { freshFolder } from '../../test/freshFolder.ts';
 import { type Listening, listen } from '../../test/listening.ts';
 import { hasPostgres, type PostgresServer, startPostgres } from '../../test/postgresServer.ts';
 import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
-import { makeBackup } from '../backup/backup.ts';
+import { linesOfBench } from '../archive/lines.ts';
 import { addWork } from '../works/queries.ts';
 import type { Database } from './database.ts';
 import { openDatabase, openShared } from './open.ts';
@@ -101,9 +102,9 @@ onServer('a PostgreSQL server', () => {
     expect(body.works.find((each: { id: string }) => each.id === id)).toMatchObject({ rows: 41 });
     await server.ask('PUT', `/schedule/due/${id}`, { due: '2026-12-05' });
     expect((await server.ask('GET', `/works/${id}`)).body).toMatchObject({ due: '2026-12-05', state: 'begun' });
-    const backup = await server.ask('GET', '/backup');
-    expect(backup.body.contents.works.map((work: { id: string }) => work.id)).toContain(id);
-    expect((await server.ask('POST', '/backup/restore', backup.body)).status).toBe(200);
+    const backup = await backUp(server);
+    expect((await linesOf(backup)).filter(({ kind }) => kind === 'work').map((work) => work.id)).toContain(id);
+    expect(await putBack(server, backup)).toMatchObject({ state: 'done' });
     expect((await server.ask('GET', `/works/${id}`)).body.progress).toEqual(at(3));
   });
 
@@ -141,8 +142,13 @@ onServer('a PostgreSQL server', () => {
           sight,
         ),
     };
-    const { contents } = await makeBackup(watched, new Date());
-    expect(JSON.stringify(contents)).not.toContain(late);
-    expect(JSON.stringify((await makeBackup(one, new Date())).contents)).toContain(late);
+    const linesNow = (db: Database) =>
+      db.transaction(async (tx) => {
+        const lines: unknown[] = [];
+        for await (const line of linesOfBench(tx)) lines.push(line);
+        return JSON.stringify(lines);
+      }, 'snapshot');
+    expect(await linesNow(watched)).not.toContain(late);
+    expect(await linesNow(one)).toContain(late);
   });
 });

@@ -1,4 +1,4 @@
-import { closeSync, mkdirSync, openSync, readFileSync, renameSync, rmSync, writeSync } from 'node:fs';
+import { chmodSync, closeSync, mkdirSync, openSync, readFileSync, renameSync, rmSync, writeSync } from 'node:fs';
 import { join } from 'node:path';
 import { startingWords } from '@puntada/core/words';
 
@@ -35,7 +35,9 @@ function isRunning(pid: number, started: string): boolean {
  * @throws FolderHeldError when another running process holds it; a lock left by a killed one is taken over
  */
 export function holdFolder(folder: string): () => void {
-  mkdirSync(folder, { recursive: true });
+  mkdirSync(folder, { recursive: true, mode: 0o700 });
+  // What a maker keeps is nobody else's.
+  chmodSync(folder, 0o700);
   const path = join(folder, 'held-by');
   for (let tries = 0; tries < 5; tries++) {
     try {

@@ -31,8 +31,10 @@ export function bodyOf<S extends z.ZodType>(schema: S, request: Request): z.outp
 }
 
 /** Express answers a refused promise by itself; this only types the handler. */
-export function handler(work: (request: Request, response: Response) => Promise<void> | void): RequestHandler {
-  return (request, response) => work(request, response);
+export function handler(
+  work: (request: Request, response: Response, next: NextFunction) => Promise<void> | void,
+): RequestHandler {
+  return (request, response, next) => work(request, response, next);
 }
 
 /** Problems as they are answered: with their words beside their facts, for whoever reads the answer itself. */
@@ -56,6 +58,12 @@ interface KnownError extends Error {
 /** What the database says of text it cannot keep: NUL, and half of a pair of surrogates. */
 const unstorable = ['22P05', '22021', '22P02'];
 
+/** What the database, and the file system, say where nothing more goes onto the disk. */
+const full = ['53100', 'ENOSPC'];
+
+/** What the database says of a number that is larger than any it keeps. */
+const outOfRange = '22003';
+
 /** Turns whatever went wrong into problems. Nothing of the inside is told to the client. */
 export function answerErrors(log: (error: unknown) => void) {
   return (error: unknown, _request: Request, response: Response, _next: NextFunction): void => {
@@ -75,6 +83,20 @@ export function answerErrors(log: (error: unknown) => void) {
     }
     if (code && unstorable.includes(code)) {
       response.status(422).json(bare('text-unstorable'));
+      return;
+    }
+    if (code === outOfRange) {
+      response.status(422).json(bare('number-unstorable'));
+      return;
+    }
+    if (code && full.includes(code)) {
+      response.status(507).json(bare('disk-full'));
+      return;
+    }
+    const { status } = error as { readonly status?: unknown };
+    // A body or an address that cannot be read at all: an unknown charset, a bad percent sign, brackets without end.
+    if (typeof status === 'number' && status >= 400 && status < 500) {
+      response.status(status).json(bare(status === 404 ? 'no-address' : 'request-unreadable'));
       return;
     }
     log(error);

@@ -10,6 +10,7 @@ import {
 import { z } from 'zod';
 import { byWork, changedOne, type Db } from '../db/database.ts';
 import { readable, type UnreadRow } from '../db/readable.ts';
+import { keepPhoto, parted } from '../photos/queries.ts';
 
 const logRow = z.object({ entry: anyVersion(logEntryRecord) });
 
@@ -45,13 +46,21 @@ export async function marksOfWorks(db: Db, works: readonly string[]): Promise<Ma
   return new Map([...byWork(read, ({ entry }) => entry)].map(([id, entries]) => [id, marksIn(entries)]));
 }
 
+/** Keeps an entry, each once; the pictures of a photo beside it. */
+export async function addEntry(db: Db, workId: string, entry: LogEntry): Promise<void> {
+  const { entry: bare, image, small } = parted(entry);
+  const sql = 'insert into log (work_id, id, at, entry) values ($1, $2, $3, $4) on conflict do nothing';
+  const fresh = await changedOne(db, sql, [workId, bare.id, bare.at, JSON.stringify(bare)]);
+  if (fresh && image) await keepPhoto(db, workId, bare.id, image, small);
+}
+
 /** Puts another wording, measure or weighing in the place of an entry. @returns whether it is there, and of that kind */
 export function correctEntry(db: Db, workId: string, entry: LogEntry): Promise<boolean> {
   return changedOne(
     db,
     `update log set entry = $3, at = $4
      where work_id = $1 and id = $2 and deleted_at is null and entry ->> 'kind' = $5`,
-    [workId, entry.id, JSON.stringify(entry), entry.at, entry.kind],
+    [workId, entry.id, JSON.stringify(parted(entry).entry), entry.at, entry.kind],
   );
 }
 

@@ -4,11 +4,13 @@ import { Router } from 'express';
 import { z } from 'zod';
 import type { Database } from '../db/database.ts';
 import { bodyOf, handler, Refusal } from '../http/answers.ts';
+import { photoOf, sizes } from '../photos/queries.ts';
 import { ticksOf } from '../progress/queries.ts';
 import { workOf } from '../works/find.ts';
-import { binEntry, correctEntry, entriesOf, weighingsOf } from './queries.ts';
+import { addEntry, binEntry, correctEntry, entriesOf, weighingsOf } from './queries.ts';
 
 const binned = z.strictObject({ deleted: z.boolean() });
+const photoSize = z.object({ size: z.enum(sizes).catch('image').default('image') });
 const newEntry = z.strictObject({ entry: anyVersion(logEntryRecord) });
 
 function refuseImpossible(entry: LogEntry, { wish }: Work): void {
@@ -43,13 +45,22 @@ export function logRoutes(db: Database): Router {
       const work = await workOf(db, request);
       const { entry } = bodyOf(newEntry, request);
       refuseImpossible(entry, work);
-      await db.query('insert into log (work_id, id, at, entry) values ($1, $2, $3, $4) on conflict do nothing', [
-        work.id,
-        entry.id,
-        entry.at,
-        JSON.stringify(entry),
-      ]);
+      if (entry.kind === 'photo' && !entry.image) {
+        throw new Refusal(422, [{ code: 'field-missing', path: 'entry.image' }]);
+      }
+      await db.transaction((tx) => addEntry(tx, work.id, entry));
       response.status(201).json({ entries: await entriesOf(db, work.id) });
+    }),
+  );
+
+  router.get(
+    '/:id/photos/:entry',
+    handler(async (request, response) => {
+      const { size } = photoSize.parse(request.query);
+      const photo = await photoOf(db, String(request.params.id), String(request.params.entry), size);
+      if (!photo) throw new Refusal(404, [{ code: 'not-found', path: 'entry', facts: { what: 'photo' } }]);
+      // It is never another: a photo that is taken anew is another entry.
+      response.set('cache-control', 'private, max-age=31536000, immutable').type('jpeg').send(photo);
     }),
   );
 

@@ -3,6 +3,7 @@ import { must } from '@puntada/core/craft';
 import { thaw, unknownPace } from '@puntada/core/plan';
 import type { RestKind } from '@puntada/core/records';
 import { restPlans } from '@puntada/core/work';
+import { backUp, handOver, headOf, putBack, takeOver } from '../../test/archives.ts';
 import { type Listening, listen } from '../../test/listening.ts';
 import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
 
@@ -103,8 +104,7 @@ describe('the rest of a work by another plan', () => {
   it('stays in a backup', async () => {
     const id = await begunCloth(one, 20);
     await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'shorter'));
-    const { body: backup } = await one.ask('GET', '/backup');
-    await other.ask('POST', '/backup/restore', backup);
+    expect(await putBack(other, await backUp(one))).toMatchObject({ state: 'done' });
     const path = `/works/${id}/former`;
     expect((await other.ask('GET', path)).body).toEqual((await one.ask('GET', path)).body);
   });
@@ -116,12 +116,12 @@ describe('one work handed over', () => {
   it('goes on elsewhere where it stood, and tells how its strands hang', async () => {
     const id = await begunCloth(one, 8);
     await one.ask('POST', `/works/${id}/log`, { entry: note('Kettle.') });
-    const { body: file } = await one.ask('GET', `/handover/${id}`);
-    expect(file.stands).toContain('8 of 44 rows are done');
-    expect(file.hanging.length).toBeGreaterThan(0);
+    const file = await handOver(one, id);
+    const head = await headOf(file);
+    expect([head.holds, head.stands]).toEqual(['project', expect.stringContaining('8 of 44 rows are done')]);
+    expect(head.hanging.length).toBeGreaterThan(0);
     const elsewhere = await listen();
-    const { status, body } = await elsewhere.ask('POST', '/handover', file);
-    expect([status, body]).toEqual([201, { id, how: 'new' }]);
+    expect((await takeOver(elsewhere, file)).result).toEqual({ id, how: 'new' });
     for (const path of [`/works/${id}/log`, `/works/${id}/former`]) {
       expect((await elsewhere.ask('GET', path)).body).toEqual((await one.ask('GET', path)).body);
     }
@@ -131,15 +131,14 @@ describe('one work handed over', () => {
 
   it('is merged where it is known: rows and notes of both, each once', async () => {
     const id = await begunCloth(one, 8);
-    const { body: file } = await one.ask('GET', `/handover/${id}`);
     const elsewhere = await listen();
-    await elsewhere.ask('POST', '/handover', file);
+    await takeOver(elsewhere, await handOver(one, id));
     await elsewhere.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(8), at(11), 20)] });
     await elsewhere.ask('POST', `/works/${id}/log`, { entry: note('There.') });
     await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(8), at(10), 21)] });
     await one.ask('POST', `/works/${id}/log`, { entry: note('Here.') });
-    const { body: back } = await elsewhere.ask('GET', `/handover/${id}`);
-    for (const _twice of [1, 2]) expect((await one.ask('POST', '/handover', back)).body.how).toBe('merged');
+    const back = await handOver(elsewhere, id);
+    for (const _twice of [1, 2]) expect((await takeOver(one, back)).result).toMatchObject({ how: 'merged' });
     expect((await one.ask('GET', `/works/${id}`)).body.progress).toEqual(at(11));
     const { body: log } = await one.ask('GET', `/works/${id}/log`);
     expect(log.entries.map((each: { text: string }) => each.text).sort()).toEqual(['Here.', 'There.']);
@@ -149,18 +148,18 @@ describe('one work handed over', () => {
 
   it('stands beside one that went on by another plan, and is refused when it is damaged', async () => {
     const id = await begunCloth(one, 20);
-    const { body: file } = await one.ask('GET', `/handover/${id}`);
+    const file = await handOver(one, id);
     await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'shorter'));
-    const { body } = await one.ask('POST', '/handover', file);
+    const body = (await takeOver(one, file)).result as { id: string; how: string };
     expect(body.how).toBe('beside');
     expect((await one.ask('GET', `/works/${body.id}`)).body).toMatchObject({ size: { rows: 44 }, progress: at(20) });
-    const bent = structuredClone(file);
-    bent.work.wish.title = 'Changed by hand';
-    const refused = await one.ask('POST', '/handover', bent);
-    expect([refused.status, refused.body.problems[0].message]).toEqual([
-      422,
-      'This file is damaged. Its seal does not fit: it was cut short or changed.',
-    ]);
-    expect((await one.ask('POST', '/handover', { format: 'other' })).status).toBe(422);
+    const bent = Buffer.from(file);
+    bent[bent.length >> 1] = (bent[bent.length >> 1] as number) ^ 1;
+    const before = (await one.ask('GET', '/works')).body.length;
+    for (const damage of [bent, file.subarray(0, file.length - 200), Buffer.from('{"format": "other"}')]) {
+      const refused = await takeOver(one, damage);
+      expect([refused.state, refused.problems?.length]).toEqual(['failed', 1]);
+    }
+    expect((await one.ask('GET', '/works')).body).toHaveLength(before);
   });
 });

@@ -36,7 +36,7 @@ export async function revisionOf(db: Db, workId: string): Promise<number | undef
 
 const tickColumns = 'id, at, place, from_rows, from_runs, to_rows, to_runs';
 
-function tickOf(found: z.output<typeof tickRow>): Tick {
+export function tickOf(found: z.output<typeof tickRow>): Tick {
   return {
     id: found.id,
     at: found.at,

@@ -5,6 +5,7 @@ import { isOutside, runsOfRows, type Tick } from '@puntada/core/work';
 import { type Request, Router } from 'express';
 import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
+import { remembered } from '../memory.ts';
 import { workOf } from '../works/find.ts';
 import { addTicks, lastPlaceOf, revisionOf } from './queries.ts';
 import { ticksBody } from './schema.ts';
@@ -39,7 +40,7 @@ function notBegun(): Refusal {
 /** Progress of a begun work: ticks in, position out. A tick is acknowledged only when it is stored. */
 export function progressRoutes(db: Database): Router {
   const router = Router();
-  const runsKnown = new Map<string, { readonly revision: number | undefined; readonly runs: number[] }>();
+  const runsKnown = remembered<{ readonly revision: number | undefined; readonly runs: number[] }>();
 
   /** The runs of each row of a begun work; counted once for each of its revisions. */
   async function runsOf(request: Request): Promise<{ id: string; runs: readonly number[] }> {

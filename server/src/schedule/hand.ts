@@ -21,6 +21,7 @@ import {
 } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
 import { marksOfWorks } from '../log/queries.ts';
+import { remembered } from '../memory.ts';
 import { ticksOfWorks } from '../progress/queries.ts';
 import { clothsOf, listWorks } from '../works/queries.ts';
 
@@ -53,7 +54,7 @@ export interface TimeLeft {
  */
 export class Hand {
   private readonly db: Db;
-  private readonly known = new Map<string, Known | undefined>();
+  private readonly known = remembered<Known | undefined>();
 
   constructor(db: Db) {
     this.db = db;

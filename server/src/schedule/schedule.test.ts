@@ -1,4 +1,5 @@
 import { rmSync } from 'node:fs';
+import { backUp, putBack } from '../../test/archives.ts';
 import { freshFolder } from '../../test/freshFolder.ts';
 import { type Listening, listen } from '../../test/listening.ts';
 import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
@@ -115,10 +116,10 @@ describe('the schedule', () => {
   });
 
   it('stays in a backup', async () => {
-    const { body: backup } = await server.ask('GET', '/backup');
+    const backup = await backUp(server);
     const before = (await server.ask('GET', '/schedule')).body;
     await server.ask('PUT', '/schedule', { minutes: [0, 0, 0, 0, 0, 0, 0] });
-    await server.ask('POST', '/backup/restore', backup);
+    await putBack(server, backup);
     expect((await server.ask('GET', '/schedule')).body).toEqual(before);
   });
 });

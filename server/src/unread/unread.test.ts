@@ -20,9 +20,19 @@ import {
 } from '@puntada/core/records';
 import { problemWords } from '@puntada/core/words';
 import type { z } from 'zod';
+import {
+  backUp,
+  everything,
+  handOver,
+  type Line,
+  linesOf,
+  putBack,
+  rewritten,
+  sealed,
+  takeOver,
+} from '../../test/archives.ts';
 import { type Listening, listen } from '../../test/listening.ts';
 import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
-import { sealOf } from '../backup/backup.ts';
 import { openDatabase } from '../db/open.ts';
 
 const fixtures = new URL('../../fixtures/', import.meta.url);
@@ -81,38 +91,38 @@ describe('a document that this version does not know', () => {
   });
 
   it('goes along in a backup and comes back as it was', async () => {
-    const { body: backup } = await server.ask('GET', '/backup');
-    // The two works, and the one whose log has an entry that is not known.
-    expect([backup.contents.unread.works.length, backup.contents.unread.drawer.length]).toEqual([3, 1]);
+    const backup = await backUp(server);
+    const lines = await linesOf(backup);
+    const unread = lines.filter((line) => line.unread).map((line) => line.kind);
+    // Two works, the one entry of another's log that is not known, and a yarn.
+    expect(unread.sort()).toEqual(['entry', 'work', 'work', 'yarn']);
     const before = (await server.ask('GET', '/unread')).body;
-    const { status } = await server.ask('POST', '/backup/restore', backup);
-    expect(status).toBe(200);
-    const after = (await server.ask('GET', '/unread')).body;
-    expect([after.works, after.yarns]).toEqual([before.works, before.yarns]);
-    expect((await server.ask('GET', '/backup')).body.seal).toBe(backup.seal);
+    expect(await putBack(server, backup)).toMatchObject({ state: 'done' });
+    expect((await server.ask('GET', '/unread')).body).toEqual(before);
+    expect(await everything(server)).toEqual(lines);
   });
 
   it('is refused by a restore where reading would refuse it', async () => {
-    const { body: backup } = await server.ask('GET', '/backup');
-    const before = (await server.ask('GET', '/backup')).body.seal;
-    const changed = (change: (contents: Record<string, unknown>) => void) => {
-      const contents = structuredClone(backup.contents);
-      change(contents);
-      return server.ask('POST', '/backup/restore', { ...backup, contents, seal: sealOf(contents) });
+    const backup = await backUp(server);
+    const before = await everything(server);
+    const changed = async (change: (lines: Line[]) => unknown[]) => {
+      const [problem] = (await putBack(server, await rewritten(backup, change))).problems ?? [];
+      return problem && problemWords(problem).message;
     };
-    const ell = await changed((contents) => {
-      contents.preferences = { units: 'ell', terms: 'US', hand: 'right', fractions: 'quarters' };
+    const ell = {
+      kind: 'preferences',
+      preferences: { units: 'ell', terms: 'US', hand: 'right', fractions: 'quarters' },
+    };
+    expect(await changed((lines) => [...lines.filter(({ kind }) => kind !== 'preferences'), ell])).toContain(
+      'preferences.units',
+    );
+    const torn = await changed((lines) => {
+      const work = lines.find((line) => line.kind === 'work' && !line.unread && line.begun);
+      work.begun.rows[0] = '35 sc A';
+      return lines;
     });
-    expect([ell.status, ell.body.problems[0].message]).toEqual([422, expect.stringContaining('preferences.units')]);
-    const torn = await changed((contents) => {
-      const [work] = contents.works as { begun: { rows: string[] } }[];
-      if (work) work.begun.rows[0] = '35 sc A';
-    });
-    expect([torn.status, torn.body.problems[0].message]).toEqual([
-      422,
-      expect.stringContaining('does not hold together'),
-    ]);
-    expect((await server.ask('GET', '/backup')).body.seal).toBe(before);
+    expect(torn).toContain('does not hold together');
+    expect(await everything(server)).toEqual(before);
     expect((await server.ask('GET', '/preferences')).status).toBe(200);
   });
 });
@@ -135,27 +145,28 @@ describe('what a newer version wrote', () => {
       message: 'This is a yarn of a newer Puntada: it is of version 2, and this one reads up to 1.',
       hint: 'It is kept as it is, in every backup too. The newer version reads it.',
     });
-    const { body: backup } = await server.ask('GET', '/backup');
-    expect(backup.contents.unread.drawer).toEqual([{ id: made.id, revision: 1, yarn: newer }]);
+    const kept = (await everything(server)).filter(({ kind }) => kind === 'yarn');
+    expect(kept).toEqual([{ kind: 'yarn', id: made.id, revision: 1, yarn: newer, unread: true }]);
   });
 
   it('is put back from a backup of that version, where it stood among the others', async () => {
     const id = await begunCloth(server, 3);
     const entry = {
       format: 'puntada-entry',
-      version: 3,
+      version: 99,
       id: '5f0c8a52-3a7b-4c3e-9d0a-0a6f5a1c2b3e',
       at: 7,
       song: 'La',
     };
-    const { body: backup } = await server.ask('GET', '/backup');
-    const contents = structuredClone(backup.contents);
     // As the newer one makes it: all of it is readable to itself.
-    contents.drawer = contents.unread.drawer;
-    contents.unread.drawer = [];
-    contents.works[0].log.push(entry);
-    const made = { ...backup, contents, seal: sealOf(contents) };
-    expect((await server.ask('POST', '/backup/restore', made)).status).toBe(200);
+    const made = await rewritten(await backUp(server), (lines) => {
+      const ticks = lines.findIndex(({ kind }) => kind === 'ticks');
+      const logged = { kind: 'entry', id: entry.id, at: entry.at, entry, deletedAt: null };
+      return lines
+        .toSpliced(ticks + 1, 0, logged)
+        .map((line) => ({ ...line, ...(line.unread ? { unread: false } : {}) }));
+    });
+    expect(await putBack(server, made)).toMatchObject({ state: 'done' });
     const { body: unread } = await server.ask('GET', '/unread');
     expect([unread.yarns.length, unread.entries.length]).toEqual([1, 1]);
     // The work itself is read by this version, with its three rows.
@@ -165,24 +176,21 @@ describe('what a newer version wrote', () => {
   });
 
   it('is not taken for damage in a file: a whole backup or work of a newer version is refused by its version', async () => {
-    const { body: backup } = await server.ask('GET', '/backup');
-    const { status, body } = await server.ask('POST', '/backup/restore', { ...backup, version: 2 });
-    expect([status, body.problems[0].code]).toEqual([422, 'record-newer']);
+    const head = { format: 'puntada-archive', version: 7, holds: 'bench', song: 'La' };
+    expect((await putBack(server, await sealed(head, []))).problems).toMatchObject([{ code: 'record-newer' }]);
+    const old = { format: 'puntada-work', version: 7 };
+    expect((await takeOver(server, JSON.stringify(old))).problems).toMatchObject([{ code: 'record-newer' }]);
     const id = await begunCloth(server);
-    const { body: handed } = await server.ask('GET', `/handover/${id}`);
-    expect((await server.ask('POST', '/handover', { ...handed, version: 7 })).body.problems[0]).toMatchObject({
-      code: 'record-newer',
-      message: 'This is a project of a newer Puntada: it is of version 7, and this one reads up to 1.',
-    });
-    const other = await server.ask('POST', '/handover', backup);
-    expect(other.body.problems[0].message).toBe('This is a backup, not a project.');
+    const [bench, project] = [await backUp(server), await handOver(server, id)];
+    expect((await takeOver(server, bench)).problems).toMatchObject([{ code: 'holds-bench' }]);
+    expect((await putBack(server, project)).problems).toMatchObject([{ code: 'holds-project' }]);
   });
 
   it('is refused where it is sent, with what was there kept', async () => {
-    const before = (await server.ask('GET', '/backup')).body.seal;
+    const before = await everything(server);
     const { body } = await server.ask('POST', '/drawer', { yarn: newer });
     expect(body.problems).toMatchObject([{ code: 'record-newer', path: 'yarn.version' }]);
-    expect((await server.ask('GET', '/backup')).body.seal).toBe(before);
+    expect(await everything(server)).toEqual(before);
   });
 });
 

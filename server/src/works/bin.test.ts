@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { entryLabel } from '@puntada/core/records';
+import { backUp, handOver, putBack, takeOver } from '../../test/archives.ts';
 import { type Listening, listen } from '../../test/listening.ts';
 import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
 import { emptyBin } from './queries.ts';
@@ -46,8 +47,7 @@ describe('a project that is deleted', () => {
   it('goes along in a backup, and lies in the bin again after it is put back', async () => {
     const made = await named('In the bin of a backup');
     await ask('POST', `/works/${made.id}/bin`, { revision: 1, deleted: true });
-    const { body: backup } = await ask('GET', '/backup');
-    expect((await ask('POST', '/backup/restore', backup)).status).toBeLessThan(300);
+    expect(await putBack(server, await backUp(server))).toMatchObject({ state: 'done' });
     expect(await titles('/works')).not.toContain('In the bin of a backup');
     expect(await titles('/works/bin')).toContain('In the bin of a backup');
   });
@@ -55,9 +55,8 @@ describe('a project that is deleted', () => {
   it('is whole and on the bench where it is handed over to, and here again where it comes back', async () => {
     const made = await named('Handed over from the bin');
     await ask('POST', `/works/${made.id}/bin`, { revision: 1, deleted: true });
-    const { body: file } = await ask('GET', `/handover/${made.id}`);
-    expect(file.work).not.toHaveProperty('deletedAt');
-    expect((await ask('POST', '/handover', file)).body).toEqual({ id: made.id, how: 'merged' });
+    const { result } = await takeOver(server, await handOver(server, made.id));
+    expect(result).toEqual({ id: made.id, how: 'merged' });
     expect(await titles('/works')).toContain('Handed over from the bin');
   });
 

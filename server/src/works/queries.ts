@@ -14,6 +14,7 @@ import { z } from 'zod';
 import { changedOne, type Database, type Db, rows } from '../db/database.ts';
 import { readable, whyUnread } from '../db/readable.ts';
 import { Refusal } from '../http/answers.ts';
+import { remembered } from '../memory.ts';
 import { begunRow, workRow } from './schema.ts';
 
 const columns = `
@@ -58,7 +59,7 @@ export async function listWorks(db: Db, place: Place = 'bench'): Promise<WorkSum
 
 const clothMark = z.object({ id: z.uuid(), mark: z.string() });
 /** What is in the way of cloths that were looked at before, by their marks; nothing is in the way of most. */
-const knownCloths = new Map<string, Problem | undefined>();
+const knownCloths = remembered<Problem | undefined>();
 
 /** Works whose cloth on the hook cannot be read, with why. Each cloth is looked at once. */
 async function brokenCloths(db: Db): Promise<Map<string, Problem>> {
@@ -192,7 +193,10 @@ export async function emptyBin(db: Database): Promise<void> {
   const old = `deleted_at < now() - interval '${daysInBin} days'`;
   await db.transaction(async (tx) => {
     await tx.query(`delete from log where ${old}`);
-    for (const table of ['log', 'ticks', 'progress', 'former_plans']) {
+    await tx.query(
+      'delete from photos where not exists (select 1 from log where log.work_id = photos.work_id and log.id = photos.entry_id)',
+    );
+    for (const table of ['photos', 'log', 'ticks', 'progress', 'former_plans']) {
       await tx.query(`delete from ${table} where work_id in (select id from works where ${old})`);
     }
     await tx.query(`delete from works where ${old}`);

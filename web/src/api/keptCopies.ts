@@ -5,9 +5,10 @@ import {
   fetchBaseQuery,
 } from '@reduxjs/toolkit/query/react';
 import { isAway, noteAnswer } from './away.ts';
+import { fetchNoted, ofThisBench } from './bench.ts';
 
 const shelf = 'puntada-kept-copies';
-const ask = fetchBaseQuery({ baseUrl: '/api' });
+const ask = fetchBaseQuery({ baseUrl: '/api', prepareHeaders: ofThisBench, fetchFn: fetchNoted });
 
 async function keep(path: string, value: unknown): Promise<void> {
   if (!('caches' in globalThis)) return;

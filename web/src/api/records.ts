@@ -12,7 +12,9 @@ import type {
 } from '@puntada/core/records';
 import {
   type ChangedSwatch,
+  type Copy,
   changedSwatchSchema,
+  copiesSchema,
   draftSchema,
   draftsSchema,
   drawerSchema,
@@ -26,8 +28,6 @@ import {
   storedSwatchSchema,
   storedYarnSchema,
   swatchesSchema,
-  type TakenOver,
-  takenOverSchema,
   type Unread,
   unreadSchema,
   type WorkLog,
@@ -179,10 +179,10 @@ const records = api.injectEndpoints({
         if (answer) dispatch(api.util.upsertQueryData('work', id, answer.data));
       },
     }),
-    takeOver: build.mutation<TakenOver, unknown>({
-      responseSchema: giving(takenOverSchema),
-      query: (body) => ({ url: '/handover', method: 'POST', body }),
-      invalidatesTags: ['Works', 'Work', 'Log', 'Former'],
+    copies: build.query<Copy[], void>({
+      responseSchema: giving(copiesSchema),
+      query: () => '/copies',
+      keepUnusedDataFor: 0,
     }),
     pace: build.query<OwnPace, void>({
       responseSchema: giving(ownPaceSchema),
@@ -219,9 +219,6 @@ const records = api.injectEndpoints({
       query: ({ id, ...body }) => ({ url: `/drafts/${id}`, method: 'PUT', body, keepalive: true }),
       invalidatesTags: ['Drafts'],
     }),
-    restore: build.mutation<unknown, unknown>({
-      query: (body) => ({ url: '/backup/restore', method: 'POST', body }),
-    }),
     removeDraft: build.mutation<unknown, string>({
       query: (id) => ({ url: `/drafts/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Drafts'],
@@ -246,7 +243,7 @@ export const {
   useBinEntryMutation,
   useFormerQuery,
   useGoOnwardMutation,
-  useTakeOverMutation,
+  useCopiesQuery,
   useLazyPaceQuery,
   useScheduleQuery,
   useSetMinutesMutation,
@@ -255,7 +252,6 @@ export const {
   useDraftQuery,
   useKeepDraftMutation,
   useRemoveDraftMutation,
-  useRestoreMutation,
 } = records;
 
 const { useLogQuery } = records;

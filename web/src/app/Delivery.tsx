@@ -6,6 +6,7 @@ import { queue, useQueue } from '../api/queue/browserQueue.ts';
 import { courierBy } from '../api/queue/courier.ts';
 import type { Waiting } from '../api/queue/waiting.ts';
 import { useProblemWords } from '../parts/Craft.tsx';
+import { download } from '../parts/download.ts';
 import { useAppStore } from './store.ts';
 
 const retryAfter = 1500;
@@ -70,6 +71,11 @@ function refusals(waiting: readonly Waiting[]): Waiting[][] {
 
 const act = 'min-h-11 px-2 font-semibold underline underline-offset-4';
 
+/** What waits, as it would be sent, for whoever can do something with it. */
+function saveWaiting(group: readonly Waiting[]): void {
+  download('puntada-waiting.json', JSON.stringify(group, null, 2), 'application/json');
+}
+
 /** What the server would not take: what it is, why, and the ways out. */
 function Refused({ group }: { group: readonly Waiting[] }) {
   const words = useProblemWords();
@@ -89,6 +95,9 @@ function Refused({ group }: { group: readonly Waiting[] }) {
       </p>
       <button type="button" className={act} onClick={() => void queue.allow(ids)}>
         Try again
+      </button>
+      <button type="button" className={act} onClick={() => saveWaiting(group)}>
+        Save as a file
       </button>
       <button type="button" className={act} onClick={() => void queue.drop(ids)}>
         {group.length === 1 ? 'Delete it' : 'Delete them'}

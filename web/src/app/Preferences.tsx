@@ -1,9 +1,9 @@
 import { SlidersHorizontal } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { memo } from 'react';
+import { Link } from 'react-router';
 import { useChangePreferences, usePreferences } from '../api/api.ts';
 import { Choice } from '../parts/Choice.tsx';
-import { KeepSafe } from './KeepSafe.tsx';
 
 /** Units, terms and hand: every view obeys them at once. */
 export const Preferences = memo(function Preferences() {
@@ -82,7 +82,9 @@ export const Preferences = memo(function Preferences() {
             />
           </Row>
           <div className="border-t border-rule pt-2">
-            <KeepSafe />
+            <Link to="/copies" className="inline-flex min-h-11 items-center text-[15px] font-semibold">
+              Back up, open a file, put a copy back
+            </Link>
           </div>
         </Popover.Content>
       </Popover.Portal>

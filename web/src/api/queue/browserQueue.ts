@@ -1,4 +1,5 @@
 import { useSyncExternalStore } from 'react';
+import { benchNow } from '../bench.ts';
 import { aheadIn, leftByEarlier, placesOfEarlier } from './earlier.ts';
 import { type News, Queue, type QueueState } from './queue.ts';
 import { openShelf } from './shelf.ts';
@@ -18,7 +19,7 @@ function storage(): Storage | undefined {
 const own = storage();
 
 /** The queue of this browser, one for all its tabs. */
-export const queue = new Queue((news) => channel.postMessage(news), Date.now, own && aheadIn(own));
+export const queue = new Queue((news) => channel.postMessage(news), Date.now, own && aheadIn(own), benchNow);
 
 channel.onmessage = ({ data }: MessageEvent<News>) => {
   // A tab of another version may keep what this one cannot read.

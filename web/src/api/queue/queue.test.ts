@@ -299,6 +299,35 @@ describe('a page that is left before the shelf has what was done', () => {
   });
 });
 
+describe('another bench', () => {
+  it('is not given what was done at this one, until the maker says so', async () => {
+    const shelf = new MemoryShelf();
+    const at1 = async (bench: string) => {
+      const queue = new Queue(
+        () => undefined,
+        () => 1000,
+        undefined,
+        () => bench,
+      );
+      await queue.open(async () => shelf);
+      return queue;
+    };
+    const here = await at1('one');
+    here.step('w', at(0), at(1), a);
+    await here.keep('w', note(b, 1001));
+    const there = await at1('two');
+    const { carry, given } = courier();
+    there.sendBy(carry);
+    await there.deliver();
+    expect([given, there.state().waiting.map(({ refused }) => refused?.code)]).toEqual([
+      [],
+      ['bench-waits', 'bench-waits'],
+    ]);
+    await there.allow([a]);
+    expect([given, idsIn(there)]).toEqual([[[a]], [b]]);
+  });
+});
+
 describe('two tabs on one shelf', () => {
   async function tabs(outcomes: Outcome[] = []) {
     const shelf = new MemoryShelf();

@@ -55,12 +55,22 @@ export class Queue {
   private readonly tell: (news: News) => void;
   private readonly clock: () => number;
   private readonly ahead: Ahead;
+  private readonly bench: () => string | undefined;
 
-  /** @param tell the other tabs @param clock ms since 1970 @param ahead what holds a thing until the shelf has it */
-  constructor(tell: (news: News) => void, clock: () => number, ahead: Ahead = nowhere) {
+  /**
+   * @param tell the other tabs @param clock ms since 1970 @param ahead what holds a thing until the shelf has it
+   * @param bench the bench that the server has, once it has answered
+   */
+  constructor(
+    tell: (news: News) => void,
+    clock: () => number,
+    ahead: Ahead = nowhere,
+    bench: () => string | undefined = () => undefined,
+  ) {
     this.tell = tell;
     this.clock = clock;
     this.ahead = ahead;
+    this.bench = bench;
   }
 
   readonly state = (): QueueState => this.now;
@@ -144,13 +154,15 @@ export class Queue {
     const known = this.places.get(workId);
     const place = (known === undefined && seen === undefined ? at : Math.max(known ?? 0, seen ?? 0)) + 1;
     const tick: Tick = { id, at, place, from, to };
-    void this.keepAll([{ id, workId, kind: 'tick', tick }], { workId, place }).then(() => this.deliver());
+    void this.keepAll([{ id, workId, kind: 'tick', tick, bench: this.bench() }], { workId, place }).then(() =>
+      this.deliver(),
+    );
     return tick;
   }
 
   /** Keeps an entry of the log. @returns when it is safe */
   async keep(workId: string, entry: LogEntry): Promise<void> {
-    await this.keepAll([{ id: entry.id, workId, kind: 'entry', entry }]);
+    await this.keepAll([{ id: entry.id, workId, kind: 'entry', entry, bench: this.bench() }]);
   }
 
   private forget(ids: readonly string[]): void {
@@ -170,7 +182,7 @@ export class Queue {
   /** What was refused may be sent again. */
   async allow(ids: readonly string[]): Promise<void> {
     const again = this.now.waiting.filter(({ id }) => ids.includes(id));
-    await this.keepAll(again.map((each) => ({ ...each, refused: undefined })));
+    await this.keepAll(again.map((each) => ({ ...each, refused: undefined, bench: this.bench() })));
     await this.deliver();
   }
 
@@ -195,7 +207,16 @@ export class Queue {
     return this.running;
   }
 
+  /** What was done at another bench is not given to this one unless the maker says so. */
+  private foreign(): readonly Waiting[] {
+    const here = this.bench();
+    return here ? this.now.waiting.filter(({ bench, refused }) => bench && bench !== here && !refused) : [];
+  }
+
   private async run(): Promise<void> {
+    const foreign = this.foreign();
+    if (foreign.length)
+      await this.keepAll(foreign.map((each) => ({ ...each, refused: { code: 'bench-waits', path: '' } })));
     for (let parcel = this.next(); parcel && this.courier; parcel = this.next()) {
       const outcome = await this.courier(parcel);
       if (outcome === 'taken') {

@@ -7,6 +7,8 @@ interface Waits {
   /** The id of what waits: a UUID made by the device. */
   readonly id: string;
   readonly workId: string;
+  /** The bench it was done at; not known where no server had answered yet. */
+  readonly bench?: string | undefined;
   /** Why the server has refused it; nothing where it may be sent. */
   readonly refused?: Problem | undefined;
 }
@@ -27,6 +29,7 @@ export type Waiting = WaitingTick | WaitingEntry;
 const head = {
   id: z.uuid(),
   workId: z.string(),
+  bench: z.string().optional(),
   refused: z.object({ code: z.string(), path: z.string(), facts: z.record(z.string(), z.any()).optional() }).optional(),
 };
 const waitingSchema = z.discriminatedUnion('kind', [

@@ -22,14 +22,14 @@ export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
   const { rows } = work.progress;
   const take = async (file: File) => {
     setUnread('');
-    const image = await smallPhoto(file);
-    if (!image) {
+    const pictures = await smallPhoto(file);
+    if (!pictures) {
       setUnread(`${file.name} could not be opened as a picture. Choose a JPEG or PNG file; nothing was changed.`);
       return;
     }
     const answer = await add({
       id: work.id,
-      entry: { ...entryLabel, kind: 'photo', id: crypto.randomUUID(), at: Date.now(), row: rows, image },
+      entry: { ...entryLabel, kind: 'photo', id: crypto.randomUUID(), at: Date.now(), row: rows, ...pictures },
     });
     if (!answer.error) announce(`Photo at row ${rows} saved.`);
   };
@@ -71,11 +71,7 @@ function OnePhoto({ photo, work }: { photo: Photo; work: LogProps['work'] }) {
   const good = row.trim() !== '' && Number.isInteger(number) && number >= 0 && number <= most;
   return (
     <>
-      <img
-        src={photo.image}
-        alt={`The project after row ${photo.row}`}
-        className="aspect-square w-full rounded-sm border border-rule object-cover"
-      />
+      <Picture photo={photo} workId={work.id} />
       <EntryRow
         name={`photo at row ${photo.row}`}
         busy={entry.busy}
@@ -98,4 +94,19 @@ function OnePhoto({ photo, work }: { photo: Photo; work: LogProps['work'] }) {
       <Problems problems={entry.problems} />
     </>
   );
+}
+
+/** Small in the list; the whole of it, once it is with the server, a tap away. */
+function Picture({ photo, workId }: { photo: Photo; workId: string }) {
+  const kept = `/api/works/${workId}/photos/${photo.id}`;
+  const alt = `The project after row ${photo.row}`;
+  const image = (
+    <img
+      src={photo.small ?? photo.image ?? `${kept}?size=small`}
+      loading="lazy"
+      alt={alt}
+      className="aspect-square w-full rounded-sm border border-rule object-cover"
+    />
+  );
+  return photo.image ? image : <a href={kept}>{image}</a>;
 }

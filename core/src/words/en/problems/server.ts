@@ -12,7 +12,12 @@ export function stateWord(state: Fact): string {
 /** What is wrong inside a file. */
 function inside(f: Facts, told: Tell): string {
   if (f.why === 'seal') return 'Its seal does not fit: it was cut short or changed.';
-  if (f.why === 'cloth') return `The project ${f.title} does not hold together.`;
+  if (f.why === 'zip') return 'It is no whole archive: it was cut short, or is another kind of file.';
+  if (f.why === 'missing') return `“${f.at}” is not in it as its table of contents says.`;
+  if (f.why === 'file') return `“${f.at}” does not belong in it, or is too large.`;
+  if (f.why === 'id') return `The number ${f.at} stands for two things in it.`;
+  if (f.why === 'photo') return `A photo in it is no JPEG (${f.at}).`;
+  if (f.why === 'order') return 'Its lines are not in their order.';
   return f.why ? `At ${f.at}: ${told({ code: String(f.why), facts: f })[0]}` : '';
 }
 
@@ -52,11 +57,37 @@ export const server: Table = {
   ],
   'swatch-in-use': (f) => [`${f.title} uses this swatch.`, 'Give that project another {gauge} first.'],
   'scale-silent': () => ['The scale does not answer: its battery is empty.', 'Type the grams instead.'],
-  'backup-damaged': (f, told) => [`This backup is damaged. ${inside(f, told)}`, `${again} Use another backup.`],
-  'handover-damaged': (f, told) => [`This file is damaged. ${inside(f, told)}`, `${again} Ask for the file once more.`],
+  'backup-damaged': (f, told) => [`This file is damaged. ${inside(f, told)}`, `${again} Use another copy of it.`],
+  busy: () => ['A copy is being made or put back.', 'Wait until it is done, then try again.'],
+  'bench-waits': () => [
+    'It was done at another bench than the one that is here now.',
+    'Try again to add it here all the same, or save it as a file.',
+  ],
+  'bench-other': () => [
+    'Another bench was put in the place of this one since the page was opened. Nothing was written over it.',
+    'Load the page anew.',
+  ],
+  'too-large': () => ['The file is larger than Puntada can take.', 'Choose another file.'],
+  'holds-bench': () => [
+    'This file holds a whole bench, not one project.',
+    'Put it back in place of everything, or choose another.',
+  ],
+  'holds-project': () => [
+    'This file holds one project, not a whole bench.',
+    'Open it as a project; nothing else is changed by it.',
+  ],
+  'disk-full': () => [
+    'The disk is full, so nothing more can be saved. What was saved before is safe.',
+    'Make room on the disk, then try again.',
+  ],
   'request-too-large': (f) => [
     `The request is larger than ${f.limit} KiB, more than any plan needs.`,
     'Send a smaller one.',
+  ],
+  'request-unreadable': () => ['What was sent cannot be read.', `Load the page anew and try again. ${again}`],
+  'number-unstorable': () => [
+    'A number in it is larger than any that can be stored.',
+    `Type that number again. ${again}`,
   ],
   'text-unstorable': () => ['The text has a character that cannot be stored.', `Type that text again. ${again}`],
   'server-broke': () => [

@@ -1,0 +1,116 @@
+import {
+  type ArchiveLine,
+  anyVersion,
+  drawerYarnRecord,
+  frozenRecord,
+  logEntryRecord,
+  swatchRecord,
+  ticksOnLine,
+  wishRecord,
+} from '@puntada/core/records';
+import { z } from 'zod';
+import { type Db, rows } from '../db/database.ts';
+import { whyUnread } from '../db/readable.ts';
+import { readPreferences } from '../preferences/queries.ts';
+import { tickOf } from '../progress/queries.ts';
+import { tickRow } from '../progress/schema.ts';
+
+type Row = Readonly<Record<string, unknown>>;
+const any = z.record(z.string(), z.unknown());
+const text = (value: unknown) => (value instanceof Date ? value.toISOString() : (value ?? null));
+const plan = z.looseObject({ wish: anyVersion(wishRecord), begun: anyVersion(frozenRecord).nullable() });
+
+/** A line as it is written: what the version of the archive says of itself is checked when it is read. */
+type Line = Readonly<{ kind: ArchiveLine['kind'] } & Record<string, unknown>>;
+
+async function* all(db: Db, sql: string, values: readonly unknown[] = []): AsyncGenerator<Row> {
+  yield* await rows(db, any, sql, values);
+}
+
+async function* ticksOf(db: Db, workId: string): AsyncGenerator<Line> {
+  const sql = `select * from ticks where work_id = $1 and (place, id) > ($2, $3::uuid)
+    order by place, id limit ${ticksOnLine}`;
+  let [place, id] = [-1, '00000000-0000-0000-0000-000000000000'];
+  for (;;) {
+    const ticks = (await rows(db, tickRow, sql, [workId, place, id])).map(tickOf);
+    const last = ticks.at(-1);
+    if (!last) return;
+    yield { kind: 'ticks', ticks };
+    [place, id] = [last.place ?? last.at, last.id];
+  }
+}
+
+/** One project with all that was ever kept of it. */
+async function* work(db: Db, row: Row): AsyncGenerator<Line> {
+  const id = String(row.id);
+  yield {
+    kind: 'work',
+    id,
+    state: row.state,
+    revision: row.revision,
+    archived: row.archived,
+    deletedAt: text(row.deleted_at),
+    notice: row.notice,
+    due: row.due_day,
+    createdAt: text(row.created_at),
+    changedAt: text(row.changed_at),
+    wish: row.wish,
+    begun: row.begun,
+    unread: whyUnread(plan, row) !== undefined,
+  };
+  for await (const each of all(db, 'select * from former_plans where work_id = $1 order by revision desc', [id])) {
+    yield {
+      kind: 'former',
+      revision: each.revision,
+      wish: each.wish,
+      begun: each.begun,
+      rowsWorked: each.rows_worked,
+      leftFor: each.left_for,
+      leftAt: text(each.left_at),
+    };
+  }
+  yield* ticksOf(db, id);
+  for await (const each of all(db, 'select * from log where work_id = $1 order by at, id', [id])) {
+    yield {
+      kind: 'entry',
+      id: each.id,
+      at: each.at,
+      entry: each.entry,
+      deletedAt: text(each.deleted_at),
+      unread: whyUnread(anyVersion(logEntryRecord), each.entry) !== undefined,
+    };
+  }
+}
+
+const workColumns = "works.*, to_char(due, 'YYYY-MM-DD') as due_day";
+
+/** One project, line by line. */
+export async function* linesOfWork(db: Db, id: string): AsyncGenerator<Line> {
+  for await (const row of all(db, `select ${workColumns} from works where id = $1`, [id])) yield* work(db, row);
+}
+
+/** A whole bench, line by line: as it is stored, and never more than one project in memory. */
+export async function* linesOfBench(db: Db): AsyncGenerator<Line> {
+  const ids = await rows(db, z.object({ id: z.uuid() }), 'select id from works order by created_at, id');
+  for (const { id } of ids) yield* linesOfWork(db, id);
+  for await (const { id, revision, yarn } of all(db, 'select * from drawer order by id')) {
+    yield { kind: 'yarn', id, revision, yarn, unread: whyUnread(anyVersion(drawerYarnRecord), yarn) !== undefined };
+  }
+  for await (const { id, revision, swatch } of all(db, 'select * from swatches order by id')) {
+    yield { kind: 'swatch', id, revision, swatch, unread: whyUnread(anyVersion(swatchRecord), swatch) !== undefined };
+  }
+  for await (const { id, title, form } of all(db, 'select * from drafts order by id')) {
+    yield { kind: 'draft', id, title, form };
+  }
+  for await (const { minutes } of all(db, 'select minutes from evenings')) yield { kind: 'evenings', minutes };
+  const preferences = await readPreferences(db);
+  if (preferences) yield { kind: 'preferences', preferences };
+}
+
+/** The photos of a bench or of one project, by what finds them. */
+export function photosOf(db: Db, only?: string): Promise<{ work: string; entry: string; small: boolean }[]> {
+  const found = z.object({ work: z.uuid(), entry: z.uuid(), small: z.boolean() });
+  const sql = `select work_id as work, entry_id as entry, small is not null as small from photos
+    ${only ? 'where work_id = $1' : ''} order by work_id, entry_id`;
+  return rows(db, found, sql, only ? [only] : []);
+}

@@ -1,0 +1,116 @@
+import { createHash } from 'node:crypto';
+import { createReadStream, createWriteStream } from 'node:fs';
+import { open, rename, rm } from 'node:fs/promises';
+import { Readable, Transform } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
+import { type ArchiveHead, archiveFiles } from '@puntada/core/records';
+import { ZipFile } from 'yazl';
+import type { Database } from '../db/database.ts';
+import { photoOf } from '../photos/queries.ts';
+import { linesOfBench, linesOfWork, photosOf } from './lines.ts';
+import { openArchive } from './read.ts';
+
+/** How far it is, and whether it is to go on. */
+export interface Watch {
+  readonly progress?: ((done: number, of: number) => void) | undefined;
+  readonly signal?: AbortSignal | undefined;
+}
+
+interface Listed {
+  readonly name: string;
+  readonly bytes: number;
+  readonly sha256: string;
+}
+
+/** Passes bytes on, and tells what they were once they are through. */
+function counted(name: string, told: (listed: Listed) => void): Transform {
+  const hash = createHash('sha256');
+  let bytes = 0;
+  return new Transform({
+    transform(chunk: Buffer, _encoding, done) {
+      hash.update(chunk);
+      bytes += chunk.length;
+      done(null, chunk);
+    },
+    flush(done) {
+      told({ name, bytes, sha256: hash.digest('hex') });
+      done();
+    },
+  });
+}
+
+async function* asText(lines: AsyncIterable<unknown>, signal: AbortSignal | undefined): AsyncGenerator<string> {
+  for await (const line of lines) {
+    signal?.throwIfAborted();
+    yield `${JSON.stringify(line)}\n`;
+  }
+}
+
+/**
+ * Writes a bench or one project into a file, never whole in memory, and reads it back before it counts as made. Records
+ * are of one moment; photos are never changed, so that they may be read afterwards while others use the bench.
+ * @param only the id of the one project @throws what went wrong, or the reason of the signal; nothing is left of it then
+ */
+export async function writeArchive(
+  db: Database,
+  path: string,
+  head: ArchiveHead,
+  only?: string,
+  { progress, signal }: Watch = {},
+): Promise<void> {
+  const [records, part] = [`${path}.records`, `${path}.part`];
+  try {
+    const photos = await db.transaction(async (tx) => {
+      const lines = only ? linesOfWork(tx, only) : linesOfBench(tx);
+      await pipeline(Readable.from(asText(lines, signal)), createWriteStream(records, { mode: 0o600 }));
+      return photosOf(tx, only);
+    }, 'snapshot');
+    await pipeline(zipped(), createWriteStream(part, { mode: 0o600 }), { ...(signal ? { signal } : {}) });
+    await onDisk(part);
+    const archive = await openArchive(part, { signal });
+    await archive.close();
+    await rename(part, path);
+
+    function zipped(): NodeJS.ReadableStream {
+      const zip = new ZipFile();
+      const listed: Listed[] = [];
+      const add = (name: string, made: () => Promise<Readable>, compress = true) =>
+        zip.addReadStreamLazy(name, { compress }, (done) => {
+          made().then(
+            (stream) => {
+              const through = counted(name, (each) => listed.push(each));
+              stream.on('error', (error) => through.destroy(error));
+              done(null, stream.pipe(through));
+            },
+            (error: unknown) => done(error, undefined as never),
+          );
+        });
+      add(archiveFiles.head, async () => Readable.from([JSON.stringify(head)]));
+      add(archiveFiles.records, async () => createReadStream(records));
+      photos.forEach(({ work, entry, small }, i) => {
+        const picture = (size: 'image' | 'small') => async () => {
+          progress?.(i, photos.length);
+          return Readable.from([(await photoOf(db, work, entry, size)) ?? Buffer.alloc(0)]);
+        };
+        add(archiveFiles.photo(work, entry), picture('image'), false);
+        if (small) add(archiveFiles.smallPhoto(work, entry), picture('small'), false);
+      });
+      zip.addReadStreamLazy(archiveFiles.contents, { compress: true }, (done) => {
+        const seal = createHash('sha256').update(JSON.stringify(listed)).digest('hex');
+        done(null, Readable.from([JSON.stringify({ files: listed, seal })]));
+      });
+      zip.end();
+      return zip.outputStream;
+    }
+  } finally {
+    await rm(records, { force: true });
+    await rm(part, { force: true });
+  }
+}
+
+/** Makes sure that a file is on the disk, not on its way there. */
+async function onDisk(path: string): Promise<void> {
+  const file = await open(path, 'r+');
+  await file.sync();
+  await file.close();
+}

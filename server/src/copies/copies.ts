@@ -1,0 +1,104 @@
+import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
+import { join } from 'node:path';
+import type { ArchiveHead } from '@puntada/core/records';
+import type { Kept } from '../archive/read.ts';
+import { type Counts, checkKept, mustHold, openKept, restoreKept } from '../archive/restore.ts';
+import { type Watch, writeArchive } from '../archive/write.ts';
+import type { Database } from '../db/database.ts';
+import { forgetAll } from '../memory.ts';
+import { type CopyName, nameOf, outlived, type Reason, readName } from './names.ts';
+
+export interface Copy extends CopyName {
+  readonly bytes: number;
+}
+
+/** The copies of a bench that lie in its data folder. */
+export class Copies {
+  private readonly db: Database;
+  private readonly now: () => Date;
+  private readonly folder: string;
+  /** The bench is being replaced: what would be written into the old one now would be lost. */
+  replacing = false;
+
+  /** @param folder in which the copies lie @param now the clock */
+  constructor(db: Database, folder: string, now: () => Date) {
+    this.db = db;
+    this.folder = folder;
+    this.now = now;
+    mkdirSync(folder, { recursive: true, mode: 0o700 });
+  }
+
+  /** All that are whole, newest first. */
+  list(): Copy[] {
+    return readdirSync(this.folder)
+      .flatMap((name) => readName(name) ?? [])
+      .map((copy) => ({ ...copy, bytes: statSync(join(this.folder, copy.name)).size }))
+      .sort((a, b) => b.madeAt.getTime() - a.madeAt.getTime());
+  }
+
+  /** Where a copy lies; nothing where there is none of this name. */
+  pathOf(name: string): string | undefined {
+    return this.list().some((copy) => copy.name === name) ? join(this.folder, name) : undefined;
+  }
+
+  /** Makes a copy, reads it back, and lets go of those that have had their time. @returns its name */
+  async make(reason: Reason, watch: Watch = {}): Promise<string> {
+    const madeAt = this.now();
+    const name = nameOf(madeAt, reason);
+    const head: ArchiveHead = {
+      format: 'puntada-archive',
+      version: 1,
+      holds: 'bench',
+      madeAt: madeAt.toISOString(),
+      stands: '',
+      hanging: [],
+    };
+    await writeArchive(this.db, join(this.folder, name), head, undefined, watch);
+    for (const copy of outlived(this.list(), this.now())) rmSync(join(this.folder, copy.name), { force: true });
+    return name;
+  }
+
+  /** Makes the copy of this day, unless it is there or there is nothing to keep. */
+  async makeOfDay(): Promise<string | undefined> {
+    const today = this.now().toISOString().slice(0, 10);
+    const made = this.list().some(
+      ({ reason, madeAt }) => reason === 'day' && madeAt.toISOString().slice(0, 10) === today,
+    );
+    return made || (await this.isEmpty()) ? undefined : this.make('day');
+  }
+
+  private async isEmpty(): Promise<boolean> {
+    const { rows } = await this.db.query(
+      'select 1 from works union all select 1 from drawer union all select 1 from swatches limit 1',
+    );
+    return rows.length === 0;
+  }
+
+  /**
+   * Puts what a file holds in place of everything that is here, once nothing in it is damaged, and once what is here is
+   * kept as a copy. Whole or not at all. @returns what was in it, and the copy of what was here
+   */
+  async restore(path: string, watch: Watch = {}): Promise<Counts & { safety: string | undefined }> {
+    const kept = await openKept(path, watch);
+    try {
+      return await this.replaceBy(kept, watch);
+    } finally {
+      await kept.close();
+    }
+  }
+
+  /** The same with what is open already. */
+  async replaceBy(kept: Kept, watch: Watch = {}): Promise<Counts & { safety: string | undefined }> {
+    mustHold(kept, 'bench');
+    const counts = await checkKept(kept, watch);
+    this.replacing = true;
+    try {
+      const safety = (await this.isEmpty()) ? undefined : await this.make('before-restore', watch);
+      await this.db.transaction((tx) => restoreKept(tx, kept, watch));
+      forgetAll();
+      return { ...counts, safety };
+    } finally {
+      this.replacing = false;
+    }
+  }
+}

@@ -1,0 +1,148 @@
+import type { Copy } from '@puntada/core/records';
+import { lookedIntoSchema } from '@puntada/core/records';
+import { holdsWords } from '@puntada/core/words';
+import { useState } from 'react';
+import { z } from 'zod';
+import { problemsOf } from '../../api/api.ts';
+import { type Jobs, useJobs } from '../../api/jobs.ts';
+import { useCopiesQuery } from '../../api/records.ts';
+import { Head } from '../../app/Shell.tsx';
+import { Shelves } from '../../app/Shelves.tsx';
+import { announce } from '../../parts/announce.ts';
+import { Button } from '../../parts/Button.tsx';
+import { dates } from '../../parts/dates.ts';
+import { Empty } from '../../parts/Empty.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { Waiting } from '../../parts/Waiting.tsx';
+import { OpenFile } from './OpenFile.tsx';
+import { Progress } from './Progress.tsx';
+
+const made = z.object({ name: z.string() });
+
+const reasonWords: Readonly<Record<Copy['reason'], string>> = {
+  asked: 'You asked for it',
+  day: 'Copy of the day',
+  'before-restore': 'Before a copy was put back',
+  'before-import': 'Before a table was read in',
+};
+
+/** `412 kB`, `3.4 MB`. */
+function sizeWords(bytes: number): string {
+  return bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+}
+
+/** Everything as one file, a file in its place again, and the copies that are kept meanwhile. */
+export default function CopiesView() {
+  const { data: copies, error, refetch } = useCopiesQuery();
+  const jobs = useJobs();
+  const save = async () => {
+    const copy = await jobs.run('Making the copy and reading it back…', '/copies', made);
+    if (!copy) return;
+    void refetch();
+    location.assign(`/api/copies/${encodeURIComponent(copy.name)}`);
+    announce('The copy is whole and is being saved.');
+  };
+  return (
+    <>
+      <Head title="Safe copies" under="Back up everything, open a file, put a copy back" />
+      <Shelves />
+      <main
+        id="main"
+        className="mx-auto grid w-full max-w-[1180px] gap-x-12 gap-y-9 px-6 pt-5 pb-12 lg:grid-cols-[360px_minmax(0,1fr)]"
+      >
+        <div className="grid content-start gap-9">
+          <section aria-label="Back up">
+            <h2 className="border-b border-ink pb-1 text-[19px]">Back up</h2>
+            <p className="py-3 text-[16px]">
+              One file with every project, row, note, photo, yarn and swatch. Keep it on another disk.
+            </p>
+            <Button kind="next" disabled={jobs.going !== undefined} onClick={() => void save()}>
+              Back up everything to a file
+            </Button>
+          </section>
+          <OpenFile jobs={jobs} />
+          <Progress jobs={jobs} />
+          <Problems problems={jobs.problems} />
+        </div>
+        <section aria-label="Copies kept on this computer" className="min-w-0">
+          <h2 className="border-b border-ink pb-1 text-[19px]">Copies kept on this computer</h2>
+          <p className="pt-3 text-[15px] text-soft">
+            Puntada makes one on each day you use it, and before anything is replaced. It keeps the last seven days and
+            one a month for a year; those from before something was replaced, for 30 days.
+          </p>
+          {error ? <Problems problems={problemsOf(error)} /> : null}
+          {copies || error ? null : <Waiting words="Looking for copies…" rows={3} height={64} />}
+          {copies && !copies.length ? (
+            <Empty>Your first copy will lie here once there is something to keep.</Empty>
+          ) : null}
+          <ul>
+            {copies?.map((copy) => (
+              <CopyRow key={copy.name} copy={copy} jobs={jobs} />
+            ))}
+          </ul>
+        </section>
+      </main>
+    </>
+  );
+}
+
+function CopyRow({ copy, jobs }: { copy: Copy; jobs: Jobs }) {
+  const [told, setTold] = useState('');
+  const [sure, setSure] = useState(false);
+  const when = dates.moment(Date.parse(copy.madeAt));
+  const busy = jobs.going !== undefined;
+  const at = `/copies/${encodeURIComponent(copy.name)}`;
+  const check = async () => {
+    setTold('');
+    const found = await jobs.run('Reading the copy through…', `${at}/check`, lookedIntoSchema);
+    if (found) setTold(`✓ Whole: ${holdsWords(found)}.`);
+  };
+  const putBack = async () => {
+    setSure(false);
+    const done = await jobs.run('Putting the copy back…', `${at}/restore`, z.looseObject({ works: z.number() }));
+    if (done) location.assign('/');
+  };
+  return (
+    <li className="grid gap-1 border-b border-rule py-3">
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+        <p className="min-w-[230px] flex-1 text-[16px]">
+          <b>{when}</b>
+          <span className="block text-[15px] text-soft">
+            {reasonWords[copy.reason]} · {sizeWords(copy.bytes)}
+          </span>
+        </p>
+        <Button disabled={busy} onClick={() => setSure(true)} aria-label={`Put back: ${when}`}>
+          Put it back
+        </Button>
+        <Button kind="quiet" disabled={busy} onClick={() => void check()} aria-label={`Check: ${when}`}>
+          Check it
+        </Button>
+        <a
+          href={`/api${at}`}
+          download
+          aria-label={`Save as a file: ${when}`}
+          className="inline-flex min-h-11 items-center text-[15px] underline underline-offset-4"
+        >
+          Save as a file
+        </a>
+      </div>
+      <p role="status" className="text-[15px] text-verdigris empty:hidden">
+        {told}
+      </p>
+      {sure ? (
+        <div className="border-l-4 border-ochre bg-ochre-pale px-3 py-2">
+          <p className="text-[15px]">
+            This replaces everything on your bench with the copy. What is there now is kept as a copy of its own for 30
+            days.
+          </p>
+          <div className="mt-2 flex gap-3">
+            <Button onClick={() => void putBack()}>Replace everything with it</Button>
+            <Button kind="quiet" onClick={() => setSure(false)}>
+              Cancel
+            </Button>
+          </div>
+        </div>
+      ) : null}
+    </li>
+  );
+}

@@ -1,0 +1,108 @@
+import { type LookedInto, lookedIntoSchema, takenOverSchema } from '@puntada/core/records';
+import { holdsWords } from '@puntada/core/words';
+import { useState } from 'react';
+import { Link } from 'react-router';
+import { z } from 'zod';
+import type { Jobs } from '../../api/jobs.ts';
+import { Button } from '../../parts/Button.tsx';
+import { dates } from '../../parts/dates.ts';
+import { FileField } from '../../parts/FileField.tsx';
+
+const takenWords = {
+  new: '✓ Opened: it’s on your bench, where the other maker left off.',
+  merged: '✓ You had this project already; rows and log of both copies are now together.',
+  beside: '✓ Your copy follows another plan, so this one is on the bench beside it.',
+} as const;
+
+interface Given {
+  readonly id: string;
+  readonly name: string;
+  readonly found: LookedInto;
+}
+
+/** A backup or a project from a file: looked into, asked about, and only then put in its place. */
+export function OpenFile({ jobs }: { jobs: Jobs }) {
+  const [given, setGiven] = useState<Given>();
+  const [taken, setTaken] = useState<{ words: string; id: string }>();
+  const open = async (file: File) => {
+    setGiven(undefined);
+    setTaken(undefined);
+    const id = await jobs.send(`Reading ${file.name}…`, file);
+    const found = id && (await jobs.run('Looking into it…', `/incoming/${id}/look`, lookedIntoSchema));
+    if (id && found) setGiven({ id, name: file.name, found });
+  };
+  const putBack = async ({ id }: Given) => {
+    setGiven(undefined);
+    const done = await jobs.run('Putting it back…', `/incoming/${id}/restore`, z.looseObject({ works: z.number() }));
+    // The bench is opened anew, with what was put back.
+    if (done) location.assign('/');
+  };
+  const takeIn = async ({ id }: Given) => {
+    setGiven(undefined);
+    const done = await jobs.run('Opening the project…', `/incoming/${id}/take-in`, takenOverSchema);
+    if (done) setTaken({ words: takenWords[done.how], id: done.id });
+  };
+  return (
+    <section aria-label="Open a file">
+      <h2 className="border-b border-ink pb-1 text-[19px]">Open a file</h2>
+      <p className="pt-3 text-[16px]">A backup of a whole bench, or a project that another maker has shared.</p>
+      <FileField
+        label="Open a backup or a project file"
+        accept=".zip,application/zip,.json,application/json"
+        disabled={jobs.going !== undefined}
+        className="mt-3 rounded-md border border-ink px-4 text-[16px] font-semibold no-underline hover:bg-sheet"
+        onFile={(file) => void open(file)}
+      />
+      <p role="status" className="text-[15px] text-verdigris empty:hidden">
+        {taken ? (
+          <>
+            {taken.words} <Link to={`/works/${taken.id}/log`}>Look at it</Link>
+          </>
+        ) : null}
+      </p>
+      {given?.found.holds === 'project' ? (
+        <Question onLeave={() => setGiven(undefined)} action="Open this project" onDo={() => void takeIn(given)}>
+          {given.name} holds one project: {given.found.titles.join(', ')}. Opening it changes nothing else on your
+          bench.
+        </Question>
+      ) : null}
+      {given?.found.holds === 'bench' ? (
+        <Question
+          grave
+          onLeave={() => setGiven(undefined)}
+          action="Replace everything with it"
+          onDo={() => void putBack(given)}
+        >
+          {given.name} was made on {dates.date(Date.parse(given.found.madeAt))} and holds {holdsWords(given.found)}. It
+          replaces everything on your bench now; what is there is kept as a copy for 30 days.
+        </Question>
+      ) : null}
+    </section>
+  );
+}
+
+interface QuestionProps {
+  readonly action: string;
+  /** Everything else gives way to it. */
+  readonly grave?: boolean;
+  readonly onDo: () => void;
+  readonly onLeave: () => void;
+  readonly children: React.ReactNode;
+}
+
+/** What a file would do, before it does it. */
+function Question({ action, grave = false, onDo, onLeave, children }: QuestionProps) {
+  return (
+    <div
+      className={`mt-3 border-l-4 px-3 py-2 ${grave ? 'border-ochre bg-ochre-pale' : 'border-verdigris bg-verdigris-pale'}`}
+    >
+      <p className="text-[15px]">{children}</p>
+      <div className="mt-2 flex gap-3">
+        <Button onClick={onDo}>{action}</Button>
+        <Button kind="quiet" onClick={onLeave}>
+          Cancel
+        </Button>
+      </div>
+    </div>
+  );
+}
