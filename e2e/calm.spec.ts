@@ -294,3 +294,25 @@ test('what is worked out for long says so, is stopped, and taken up again', asyn
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByRole('main').getByText(/\d+ m/).first()).toBeVisible();
 });
+
+test('whatever breaks is told on a page of its own, with a way back', async ({ page, server }) => {
+  const id = await begunCloth(server);
+  await page.goto(server.address);
+  await expect(page.getByRole('heading', { name: 'In progress' })).toBeVisible();
+  // As after an update: a file of the pages is gone.
+  await page.route('**/assets/LogView-*.js', (route) => route.fulfill({ status: 404, body: '' }));
+  await page.evaluate((path) => history.pushState({}, '', path), `/works/${id}/log`);
+  await page.evaluate(() => dispatchEvent(new PopStateEvent('popstate')));
+  await expect(page.getByRole('heading', { name: 'This page is not there any more' })).toBeVisible();
+  await page.unroute('**/assets/LogView-*.js');
+  await page.getByRole('button', { name: 'Load it again' }).click();
+  await expect(page.getByRole('heading', { name: 'Notes' })).toBeVisible();
+  // A browser that lacks what the log is drawn with.
+  await page.addInitScript(() => {
+    Object.defineProperty(Array.prototype, 'toReversed', { value: undefined });
+  });
+  await page.goto(`${server.address}/works/${id}/log`);
+  await expect(page.getByRole('heading', { name: 'Something broke on this page' })).toBeVisible();
+  await page.getByRole('link', { name: 'Open the bench' }).click();
+  await expect(page).toHaveURL(`${server.address}/`);
+});

@@ -135,7 +135,7 @@ test('everything goes out as one file and comes back; a damaged one is refused w
   await expect(page.getByRole('heading', { name: 'Cloth that came later' })).toHaveCount(0);
   // What was there is a tap away.
   await page.goto(`${server.address}/copies`);
-  const copy = page.getByRole('listitem').filter({ hasText: 'Before a copy was put back' });
+  const copy = page.getByRole('listitem').filter({ hasText: 'Before a copy was put back' }).first();
   await copy.getByRole('button', { name: /^Check/ }).click();
   await expect(copy.getByText('✓ Whole: 2 projects, 0 yarns and 0 swatches.')).toBeVisible();
   await copy.getByRole('button', { name: /^Put back/ }).click();

@@ -111,6 +111,7 @@ function buildServer() {
   const out = join(root, 'server/dist');
   rmSync(out, { recursive: true, force: true });
   bundle('server/src/main.ts', 'server/dist/main.mjs');
+  bundle('server/src/putBack.ts', 'server/dist/putBack.mjs');
   cpSync(join(root, 'server/src/db/sql'), join(out, 'sql'), { recursive: true });
 }
 
@@ -386,6 +387,15 @@ const tasks = {
     startServer('own');
   },
   dev,
+  'put-back'() {
+    setUp();
+    const done = spawnSync(process.execPath, ['server/dist/putBack.mjs', ...rest], {
+      cwd: root,
+      stdio: 'inherit',
+      env: serverEnv('own'),
+    });
+    process.exit(done.status ?? 1);
+  },
   test,
   plan,
   bench,

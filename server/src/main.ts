@@ -3,7 +3,6 @@ import { startingWords } from '@puntada/core/words';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { Copies } from './copies/copies.ts';
-import { FolderHeldError } from './db/lock.ts';
 import { openDatabase, openShared } from './db/open.ts';
 import { emptyBin } from './works/queries.ts';
 
@@ -19,14 +18,13 @@ function stop(message: string): never {
 
 const shared = process.env.PUNTADA_DATABASE;
 const database = await (shared ? openShared(shared) : openDatabase(folder)).catch((error: unknown) => {
-  if (error instanceof FolderHeldError) stop(error.message);
-  throw error;
+  stop(error instanceof Error ? error.message : String(error));
 });
 
 await emptyBin(database);
 const copies = new Copies(database, join(folder, 'copies'), () => new Date());
 /** The copy of the day: soon after the start, and once the day has changed. */
-const copyOfDay = () => copies.makeOfDay().catch((error: unknown) => log.error({ err: error }, 'no copy of the day'));
+const copyOfDay = () => copies.makeOfDay().catch((error: unknown) => log.error({ err: error }, 'day-copy'));
 setTimeout(copyOfDay, 60_000).unref();
 setInterval(copyOfDay, 30 * 60_000).unref();
 const server = createApp({ db: database, log, pages, copies, incoming: join(folder, 'incoming') }).listen(

@@ -21,7 +21,7 @@ export { problemText, problemWords } from './en/problems.ts';
 export { scaleWords } from './en/scale.ts';
 export { shadeWords } from './en/shades.ts';
 export { causeWords, slips } from './en/slips.ts';
-export { startingWords } from './en/starting.ts';
+export { type StartFault, startingWords } from './en/starting.ts';
 export { techniqueWords } from './en/techniques.ts';
 export { fibreName, policyNames, weightName } from './en/yarns.ts';
 export {

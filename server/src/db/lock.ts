@@ -1,6 +1,17 @@
-import { chmodSync, closeSync, mkdirSync, openSync, readFileSync, renameSync, rmSync, writeSync } from 'node:fs';
+import {
+  chmodSync,
+  closeSync,
+  mkdirSync,
+  openSync,
+  readFileSync,
+  renameSync,
+  rmSync,
+  statSync,
+  writeSync,
+} from 'node:fs';
 import { join } from 'node:path';
 import { startingWords } from '@puntada/core/words';
+import { CannotStart } from './fault.ts';
 
 /** The data folder is held by another running process. */
 export class FolderHeldError extends Error {
@@ -24,9 +35,11 @@ function isRunning(pid: number, started: string): boolean {
   try {
     process.kill(pid, 0);
   } catch (error) {
-    return (error as NodeJS.ErrnoException).code === 'EPERM';
+    // A number that was given out again to a process of somebody else's tells no more than any other.
+    if ((error as NodeJS.ErrnoException).code !== 'EPERM') return false;
   }
-  return started === '' || startedAt(pid) === started;
+  const since = startedAt(pid);
+  return started === '' || since === '' || since === started;
 }
 
 /**
@@ -39,6 +52,7 @@ export function holdFolder(folder: string): () => void {
   // What a maker keeps is nobody else's.
   chmodSync(folder, 0o700);
   const path = join(folder, 'held-by');
+  if (statSync(path, { throwIfNoEntry: false })?.isDirectory()) throw new CannotStart('lock', folder);
   for (let tries = 0; tries < 5; tries++) {
     try {
       const file = openSync(path, 'wx');

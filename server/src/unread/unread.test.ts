@@ -1,5 +1,5 @@
 import { execFileSync } from 'node:child_process';
-import { mkdtempSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { brotliDecompressSync } from 'node:zlib';
@@ -291,6 +291,10 @@ describe('a bench that was laid out by the version before', () => {
       'paired',
       'netted',
     ]);
+    // What the older version had is kept as it was, for it to go on with.
+    const kept = readdirSync(folder).filter((name) => name.startsWith('database-before-'));
+    expect(kept).toHaveLength(1);
+    expect(readFileSync(join(folder, String(kept[0]), 'PG_VERSION'), 'utf8')).toMatch(/^\d+\n$/);
     await server.close();
   }, 60000);
 

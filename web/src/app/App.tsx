@@ -1,7 +1,7 @@
-import { type ComponentType, lazy, Suspense } from 'react';
+import { type ComponentType, lazy } from 'react';
 import { BrowserRouter, matchPath, Route, Routes } from 'react-router';
+import { PageGone } from './Broken.tsx';
 import { Missing } from './Missing.tsx';
-import { PageShape } from './PageShape.tsx';
 import { Shell } from './Shell.tsx';
 import { WorkGate } from './WorkGate.tsx';
 
@@ -38,33 +38,42 @@ const views: readonly (readonly [path: string, load: Load])[] = [
 ];
 
 /** A view that is loaded twice is the same view to the router: a wish goes on being typed when its address changes. */
-const drawn = new Map([...new Set(views.map(([, load]) => load))].map((load) => [load, lazy(load)]));
+const drawn = new Map(
+  [...new Set(views.map(([, load]) => load))].map((load) => [
+    load,
+    lazy(() =>
+      load().catch((error: unknown) => {
+        throw new PageGone(error);
+      }),
+    ),
+  ]),
+);
 
 // What the address asks for is fetched while the store still asks how the maker reads.
-void views.find(([path]) => matchPath(path, location.pathname))?.[1]();
+void views
+  .find(([path]) => matchPath(path, location.pathname))?.[1]()
+  .catch(() => undefined);
 
 /** Every view at its address; the plain router is enough, since the store asks the server. */
 export function App() {
   return (
-    <Suspense fallback={<PageShape />}>
-      <BrowserRouter>
-        <Routes>
-          <Route element={<Shell />}>
-            {views.map(([path, load]) => {
-              const View = drawn.get(load) as ComponentType;
-              const view = path.startsWith('/works/') ? (
-                <WorkGate>
-                  <View />
-                </WorkGate>
-              ) : (
+    <BrowserRouter>
+      <Routes>
+        <Route element={<Shell />}>
+          {views.map(([path, load]) => {
+            const View = drawn.get(load) as ComponentType;
+            const view = path.startsWith('/works/') ? (
+              <WorkGate>
                 <View />
-              );
-              return <Route key={path} path={path} element={view} />;
-            })}
-            <Route path="*" element={<Missing what="There is no page at this address." />} />
-          </Route>
-        </Routes>
-      </BrowserRouter>
-    </Suspense>
+              </WorkGate>
+            ) : (
+              <View />
+            );
+            return <Route key={path} path={path} element={view} />;
+          })}
+          <Route path="*" element={<Missing what="There is no page at this address." />} />
+        </Route>
+      </Routes>
+    </BrowserRouter>
   );
 }

@@ -1,6 +1,8 @@
+import { Suspense } from 'react';
 import { Link, Outlet } from 'react-router';
 import { usePreferencesQuery } from '../api/api.ts';
 import { Announcer } from './Announcer.tsx';
+import { Unbroken } from './Broken.tsx';
 import { Delivery } from './Delivery.tsx';
 import { PageShape } from './PageShape.tsx';
 import { Preferences } from './Preferences.tsx';
@@ -38,7 +40,15 @@ export function Shell() {
       <Delivery />
       <UndoBand />
       <Announcer />
-      {isLoading ? <PageShape /> : <Outlet />}
+      {isLoading ? (
+        <PageShape />
+      ) : (
+        <Unbroken>
+          <Suspense fallback={<PageShape />}>
+            <Outlet />
+          </Suspense>
+        </Unbroken>
+      )}
     </div>
   );
 }

@@ -1,3 +1,35 @@
+/** What keeps the program from opening its data. */
+export type StartFault =
+  | 'not-a-folder'
+  | 'not-mine'
+  | 'lock'
+  | 'disk-full'
+  | 'database-gone'
+  | 'database-damaged'
+  | 'migration-failed';
+
+const damage: readonly StartFault[] = ['database-gone', 'database-damaged', 'migration-failed'];
+
+const found: Readonly<Record<StartFault, string>> = {
+  'not-a-folder': 'there is a file where the folder should be.',
+  'not-mine': 'this account may not read or write there.',
+  lock: '“held-by” in it is no file, so it cannot be told who uses the data.',
+  'disk-full': 'the disk is full.',
+  'database-gone': 'copies, but no database.',
+  'database-damaged': 'the database is damaged, or parts of it are missing.',
+  'migration-failed': 'the database could not be brought to the shape this version needs.',
+};
+
+const toDo: Readonly<Record<StartFault, string>> = {
+  'not-a-folder': 'move that file away, or set PUNTADA_DATA to a folder.',
+  'not-mine': 'let this account own the folder, or set PUNTADA_DATA to another.',
+  lock: 'make sure that no other Puntada uses the folder, then move “held-by” away.',
+  'disk-full': 'make room on the disk, then start again.',
+  'database-gone': 'bring the folder “database” back, or put a copy back.',
+  'database-damaged': 'keep the folder “database” as it is; it may still be mended.',
+  'migration-failed': 'start the version you used before; it reads this data as it is.',
+};
+
 /** What is told where the program starts, before any page is open. */
 export const startingWords = {
   ready: (address: string) => `Puntada is ready: ${address}`,
@@ -9,5 +41,26 @@ export const startingWords = {
   newerData: (newest: number, known: number) =>
     `A newer Puntada has used this data (shape ${newest}; this one knows ${known}). ` +
     'Start that one, or use another data folder.',
+  /** What was found, what is safe, and what to do. */
+  cannotStart: (why: StartFault, folder: string, copies: readonly string[]) =>
+    [
+      `Puntada cannot open its data in ${folder}.`,
+      `Found: ${found[why]}`,
+      `Safe: nothing was changed or written over. ${
+        copies.length
+          ? `There are ${copies.length} copies, the newest ${copies[0]}.`
+          : 'There is no copy in this folder.'
+      }`,
+      `To do: ${toDo[why]}${
+        damage.includes(why) && copies.length ? ` To put the newest copy back: npm run put-back -- ${copies[0]}` : ''
+      }`,
+    ].join('\n'),
+  putBack: (name: string, holds: string, aside: string) =>
+    `Put back: ${name}, with ${holds}.${aside ? ` What was there before lies in ${aside}.` : ''}`,
+  notPutBack: (why: string) => `Nothing was put back. ${why}`,
+  whichCopy: (copies: readonly string[]) =>
+    copies.length
+      ? `Which copy? npm run put-back -- NAME\n${copies.join('\n')}`
+      : 'There is no copy in the data folder. Give the path of a backup: npm run put-back -- FILE',
   onlyHere: 'Puntada answers on this machine only.',
 } as const;
