@@ -6,5 +6,10 @@ export function median(step: () => unknown, runs: number): number {
     step();
     times.push(performance.now() - started);
   }
-  return times.sort((a, b) => a - b)[runs >> 1] as number;
+  return middle(times);
+}
+
+/** The one in the middle of some times. */
+export function middle(times: readonly number[]): number {
+  return [...times].sort((a, b) => a - b)[times.length >> 1] as number;
 }

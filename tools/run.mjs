@@ -367,7 +367,8 @@ function bench() {
   setUp();
   needChromium();
   mkdirSync(join(cache, 'bench'), { recursive: true });
-  for (const name of ['pipeline', 'techniques']) {
+  cpSync(join(root, 'server/src/db/sql'), join(cache, 'bench/sql'), { recursive: true });
+  for (const name of ['pipeline', 'techniques', 'oldBench']) {
     bundle(`bench/${name}.ts`, `.cache/bench/${name}.mjs`);
     run(process.execPath, [`.cache/bench/${name}.mjs`], { stdio: 'inherit' });
   }

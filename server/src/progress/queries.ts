@@ -1,7 +1,8 @@
 import { begun, type Position, placeOf, reached, type Tick } from '@puntada/core/work';
 import { z } from 'zod';
-import { byWork, type Db, row, rows } from '../db/database.ts';
-import { progressRow, tickRow } from './schema.ts';
+import { type Db, row, rows } from '../db/database.ts';
+import { remembered } from '../memory.ts';
+import { progressRow, type tickRow } from './schema.ts';
 
 /** Stores ticks, each once. @returns the ids that were new */
 async function insertTicks(db: Db, workId: string, ticks: readonly Tick[]): Promise<Set<string>> {
@@ -46,15 +47,51 @@ export function tickOf(found: z.output<typeof tickRow>): Tick {
   };
 }
 
-/** All ticks of a work, in no particular order. */
-export async function ticksOf(db: Db, workId: string): Promise<Tick[]> {
-  return (await rows(db, tickRow, `select ${tickColumns} from ticks where work_id = $1`, [workId])).map(tickOf);
+/** Ticks as one text, a line each: a hundred thousand of them are read in a tenth of the time that their rows take. */
+const packed = `string_agg(concat_ws(' ', ${tickColumns}), E'\\n' order by place, id)`;
+
+function unpacked(text: string | null): Tick[] {
+  if (!text) return [];
+  return text.split('\n').map((line) => {
+    const [id = '', ...numbers] = line.split(' ');
+    const [at, place, fromRows, fromRuns, toRows, toRuns] = numbers.map(Number) as [
+      number,
+      number,
+      number,
+      number,
+      number,
+      number,
+    ];
+    return { id, at, place, from: { rows: fromRows, runs: fromRuns }, to: { rows: toRows, runs: toRuns } };
+  });
+}
+
+const packedRow = z.object({ ticks: z.string().nullable() });
+
+/** The ticks of a work in their order; those made after a moment only, ms since 1970. */
+export async function ticksOf(db: Db, workId: string, after = -1): Promise<Tick[]> {
+  const sql = `select ${packed} as ticks from ticks where work_id = $1 and at > $2`;
+  return unpacked((await row(db, packedRow, sql, [workId, after]))?.ticks ?? null);
+}
+
+/** The ticks of a work behind a place, in their order. */
+async function ticksBehind(db: Db, workId: string, place: number): Promise<Tick[]> {
+  const sql = `select ${packed} as ticks from ticks where work_id = $1 and place >= $2`;
+  return unpacked((await row(db, packedRow, sql, [workId, place]))?.ticks ?? null);
+}
+
+/** How many steps some works have, by the work. */
+export async function stepsOfWorks(db: Db, works: readonly string[]): Promise<Map<string, number>> {
+  const found = z.object({ work_id: z.uuid(), steps: z.number().int() });
+  const sql = 'select work_id, steps from progress where work_id = any($1::uuid[])';
+  return new Map((await rows(db, found, sql, [works])).map(({ work_id, steps }) => [work_id, steps]));
 }
 
 /** All ticks of some works, by the work. */
 export async function ticksOfWorks(db: Db, works: readonly string[]): Promise<Map<string, Tick[]>> {
-  const sql = `select work_id, ${tickColumns} from ticks where work_id = any($1::uuid[])`;
-  return byWork(await rows(db, tickRow.extend({ work_id: z.uuid() }), sql, [works]), tickOf);
+  const sql = `select work_id, ${packed} as ticks from ticks where work_id = any($1::uuid[]) group by work_id`;
+  const found = await rows(db, packedRow.extend({ work_id: z.uuid() }), sql, [works]);
+  return new Map(found.map(({ work_id, ticks }) => [work_id, unpacked(ticks)]));
 }
 
 function isAfter(tick: Tick, last: z.output<typeof progressRow>): boolean {
@@ -66,6 +103,41 @@ function isAfter(tick: Tick, last: z.output<typeof progressRow>): boolean {
 export async function lastPlaceOf(db: Db, workId: string): Promise<number> {
   const found = await row(db, progressRow, 'select * from progress where work_id = $1', [workId]);
   return found?.last_place ?? 0;
+}
+
+/** Where a work stood on the way, after the last step of a place. */
+interface Milestone {
+  readonly place: number;
+  readonly position: Position;
+}
+
+/** Steps between two milestones. */
+const apart = 250;
+const milestones = remembered<readonly Milestone[]>();
+
+/** Where a walk through ticks leads, and where it came by. @param ticks in their order */
+function walk(ticks: readonly Tick[], from: Position): { position: Position; passed: Milestone[] } {
+  let position = from;
+  const passed: Milestone[] = [];
+  for (let i = 0; i < ticks.length; i += apart) {
+    const part = ticks.slice(i, i + apart);
+    position = reached(part, position);
+    const [last, next] = [part.at(-1) as Tick, ticks[i + apart]];
+    // Of several steps at one place some may still be to come.
+    if (next && placeOf(next) > placeOf(last)) passed.push({ place: placeOf(last), position });
+  }
+  return { position, passed };
+}
+
+/** Ticks came late: the way is walked again from the last milestone before the first of them. */
+async function walkedAgain(db: Db, workId: string, added: readonly Tick[]): Promise<Position> {
+  const first = Math.min(...added.map(placeOf));
+  const stand = (milestones.get(workId) ?? []).filter(({ place }) => place < first);
+  const last = stand.at(-1);
+  const behind = await ticksBehind(db, workId, last ? last.place + 1 : 0);
+  const { position, passed } = walk(behind, last?.position ?? begun);
+  milestones.set(workId, [...stand, ...passed]);
+  return position;
 }
 
 /**
@@ -81,14 +153,14 @@ export async function addTicks(db: Db, workId: string, ticks: readonly Tick[]): 
   const stood = last ? { rows: last.rows_worked, runs: last.runs_worked } : begun;
   if (added.length === 0) return stood;
   const inOrder = !last || added.every((tick) => isAfter(tick, last));
-  const position = inOrder ? reached(added, stood) : reached(await ticksOf(db, workId));
+  const position = inOrder ? reached(added, stood) : await walkedAgain(db, workId, added);
   await db.query(
-    `insert into progress (work_id, rows_worked, runs_worked, last_place, last_id)
-     select $1, $2, $3, place, id from ticks where work_id = $1 order by place desc, id desc limit 1
+    `insert into progress (work_id, rows_worked, runs_worked, last_place, last_id, steps)
+     select $1, $2, $3, place, id, $4::integer from ticks where work_id = $1 order by place desc, id desc limit 1
      on conflict (work_id) do update
      set rows_worked = excluded.rows_worked, runs_worked = excluded.runs_worked,
-         last_place = excluded.last_place, last_id = excluded.last_id`,
-    [workId, position.rows, position.runs],
+         last_place = excluded.last_place, last_id = excluded.last_id, steps = progress.steps + $4`,
+    [workId, position.rows, position.runs, added.length],
   );
   await db.query('update works set changed_at = now() where id = $1', [workId]);
   return position;

@@ -18,4 +18,5 @@ export const progressRow = z.object({
   runs_worked: z.number().int(),
   last_place: z.number().int(),
   last_id: z.uuid(),
+  steps: z.number().int(),
 });

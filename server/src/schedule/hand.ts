@@ -7,6 +7,7 @@ import {
   secondsWorking,
   type ThawedWork,
   thaw,
+  unknownPace,
   type Working,
 } from '@puntada/core/plan';
 import type { FrozenWork, Wish, WorkSummary } from '@puntada/core/records';
@@ -17,12 +18,13 @@ import {
   paceOfSessions,
   type Session,
   sessionsOfWork,
+  type Tick,
   type WorkCosts,
 } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
 import { marksOfWorks } from '../log/queries.ts';
 import { remembered } from '../memory.ts';
-import { ticksOfWorks } from '../progress/queries.ts';
+import { stepsOfWorks, ticksOf, ticksOfWorks } from '../progress/queries.ts';
 import { clothsOf, listWorks } from '../works/queries.ts';
 
 /** A begun work and what it holds. */
@@ -37,6 +39,18 @@ function knownOf(wish: Wish, begun: FrozenWork | undefined): Known | undefined {
   const prepared = prepareCloth(wish, cloth.value);
   if (!prepared.ok) return undefined;
   return { cloth: cloth.value, costs: costsOfWork(prepared.value, cloth.value) };
+}
+
+/** What was found of the sessions at a work. */
+interface Worked {
+  /** What it was found for: the plan, and what the maker told of the sessions. */
+  readonly key: string;
+  readonly steps: number;
+  /** When the last step was made, ms since 1970. */
+  readonly lastAt: number;
+  readonly sessions: readonly Session[];
+  /** The steps of the last session, and the one before it. */
+  readonly tail: readonly Tick[];
 }
 
 /** A work that waits to be finished, with the time it still takes in this maker's own pace. */
@@ -55,6 +69,12 @@ export interface TimeLeft {
 export class Hand {
   private readonly db: Db;
   private readonly known = remembered<Known | undefined>();
+  private readonly worked = remembered<Worked>();
+  /** The pace that was found last, and of which sessions. */
+  private paceBefore: { readonly of: readonly (readonly Session[])[]; readonly pace: OwnPace } = {
+    of: [],
+    pace: unknownPace,
+  };
 
   constructor(db: Db) {
     this.db = db;
@@ -71,23 +91,62 @@ export class Hand {
     return new Map(works.flatMap((work) => [[work.id, this.known.get(keyOf(work))] as const]).filter(isKnown));
   }
 
-  /** The sessions at some works, by the work: two queries for however many. */
-  private async sessions(works: readonly WorkSummary[]): Promise<Map<string, Session[]>> {
+  /**
+   * The sessions at some works, by the work: three queries for however many. What was found before stands as long as
+   * there are no other steps and nothing else was told of them; steps made since are added to the last session.
+   */
+  private async sessions(works: readonly WorkSummary[]): Promise<Map<string, readonly Session[]>> {
     const known = await this.knownOf(works);
     const ids = [...known.keys()];
-    const [ticks, marks] = [await ticksOfWorks(this.db, ids), await marksOfWorks(this.db, ids)];
-    return new Map(
-      [...known].map(([id, { cloth, costs }]) => [
-        id,
-        sessionsOfWork(cloth, costs, ticks.get(id) ?? [], marks.get(id)),
-      ]),
-    );
+    const [steps, marks] = [await stepsOfWorks(this.db, ids), await marksOfWorks(this.db, ids)];
+    const revisions = new Map(works.map(({ id, revision }) => [id, revision]));
+    const keyOf = (id: string) => `${revisions.get(id)} ${JSON.stringify(marks.get(id))}`;
+    const fresh: string[] = [];
+    for (const [id, { cloth, costs }] of known) {
+      const before = this.worked.get(id);
+      const count = steps.get(id) ?? 0;
+      if (before?.key === keyOf(id) && before.steps === count) continue;
+      const since =
+        before?.key === keyOf(id) && before.tail.length > 0 ? await ticksOf(this.db, id, before.lastAt) : [];
+      if (before && since.length && before.steps + since.length === count) {
+        const tail = [...before.tail, ...since];
+        const [, ...found] = sessionsOfWork(cloth, costs, tail, marks.get(id));
+        this.keep(id, keyOf(id), count, [...before.sessions.slice(0, -1), ...found], tail);
+      } else fresh.push(id);
+    }
+    const ticks = fresh.length ? await ticksOfWorks(this.db, fresh) : new Map<string, Tick[]>();
+    for (const id of fresh) {
+      const { cloth, costs } = known.get(id) as Known;
+      const own = ticks.get(id) ?? [];
+      this.keep(id, keyOf(id), own.length, sessionsOfWork(cloth, costs, own, marks.get(id)), own);
+    }
+    return new Map(ids.map((id) => [id, this.worked.get(id)?.sessions ?? []]));
+  }
+
+  /** Remembers sessions, with the steps of the last one and the step before it: the next goes on from there. */
+  private keep(id: string, key: string, steps: number, sessions: readonly Session[], ticks: readonly Tick[]): void {
+    const inOrder = [...ticks].sort((a, b) => a.at - b.at);
+    const begins = sessions.at(-1)?.from ?? 0;
+    const first = inOrder.findIndex(({ at }) => at >= begins);
+    // Without a step before the last session there is nothing to go on from: it is found anew next time.
+    this.worked.set(id, {
+      key,
+      steps,
+      lastAt: inOrder.at(-1)?.at ?? 0,
+      sessions,
+      tail: first < 1 ? [] : inOrder.slice(first - 1),
+    });
   }
 
   /** The pace of all sessions at all works. */
   async pace(): Promise<OwnPace> {
     const begun = (await listWorks(this.db)).filter(({ state }) => state !== 'wished');
-    return paceOfSessions([...(await this.sessions(begun)).values()].flat());
+    const sessions = [...(await this.sessions(begun)).values()];
+    const { of, pace } = this.paceBefore;
+    if (of.length === sessions.length && of.every((each, i) => each === sessions[i])) return pace;
+    const found = paceOfSessions(sessions.flat());
+    this.paceBefore = { of: sessions, pace: found };
+    return found;
   }
 
   /** The time each work still takes: a begun work by its own sessions, a wish by those of all works. */
@@ -109,10 +168,19 @@ function isKnown(each: readonly [string, Known | undefined]): each is readonly [
   return each[1] !== undefined;
 }
 
+const paces = new WeakMap<readonly Session[], OwnPace>();
+
+/** The pace of the sessions at a work; the same sessions are those of the same wish. */
+function paceFrom(sessions: readonly Session[], wish: Wish): OwnPace {
+  const pace = paces.get(sessions) ?? paceOfSessions(sessions, wish.pace);
+  paces.set(sessions, pace);
+  return pace;
+}
+
 function ofBegun({ id, wish, progress }: WorkSummary, { cloth, costs }: Known, sessions: readonly Session[]): TimeLeft {
   const work = handworkOfRows(costs, progress, cellsWorked(cloth, progress));
   const rows = cloth.fabric.courses - progress.rows;
-  const pace = paceOfSessions(sessions, wish.pace);
+  const pace = paceFrom(sessions, wish);
   return { id, rows, left: secondsBy(pace, work), working: secondsWorking(pace, work) };
 }
 

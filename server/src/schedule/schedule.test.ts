@@ -1,9 +1,11 @@
+import { randomUUID } from 'node:crypto';
 import { rmSync } from 'node:fs';
 import { backUp, putBack } from '../../test/archives.ts';
 import { freshFolder } from '../../test/freshFolder.ts';
 import { type Listening, listen } from '../../test/listening.ts';
 import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
 import { openDatabase } from '../db/open.ts';
+import { forgetAll } from '../memory.ts';
 import { calendarOf } from './calendar.ts';
 
 let server: Listening;
@@ -114,6 +116,43 @@ describe('the schedule', () => {
     expect((await server.ask('POST', `/works/${id}/log`, { entry })).status).toBe(201);
     expect(await left()).toBeCloseTo(22 * 152, 6);
   });
+
+  it('goes on from what it had found: steps made since, late ones, a pause, and a session told anew', async () => {
+    const own = await listen();
+    const id = await begunCloth(own);
+    let row = 0;
+    const evening = (day: number, rows: number, seconds: number, from = 0) =>
+      Array.from({ length: rows }, (_, n) => {
+        const time = 1_790_000_000_000 + day * 86_400_000 + from + n * seconds * 1000;
+        return tick(at(row), at(++row), time);
+      });
+    const send = (ticks: unknown[]) => own.ask('POST', `/works/${id}/ticks`, { ticks });
+    const told = async () => {
+      const found = [(await own.ask('GET', '/schedule/pace')).body, (await own.ask('GET', '/schedule')).body.works];
+      forgetAll();
+      const anew = [(await own.ask('GET', '/schedule/pace')).body, (await own.ask('GET', '/schedule')).body.works];
+      expect(found).toEqual(anew);
+      return JSON.stringify(found);
+    };
+    const all = new Set<string>();
+    const also = async (change: Promise<unknown>) => {
+      await change;
+      all.add(await told());
+    };
+    await also(send(evening(0, 5, 200)));
+    await also(send(evening(1, 4, 260)));
+    await also(send(evening(1, 3, 300, 1_200_000)));
+    await also(send(evening(2, 4, 180)));
+    // It belongs between what was there.
+    await also(send([tick(at(2), at(3), 1_790_000_000_000 + 86_400_000 + 500_000)]));
+    const log = (entry: object) => own.ask('POST', `/works/${id}/log`, { entry: { id: randomUUID(), ...entry } });
+    await also(log({ kind: 'pause', at: 1_790_000_000_000 + 2 * 86_400_000 + 361_000 }));
+    const of = 1_790_000_000_000 + 2 * 86_400_000;
+    await also(log({ kind: 'session', at: of + 1, of, minutes: 3 }));
+    // Each of them told the server something.
+    expect(all.size).toBeGreaterThanOrEqual(5);
+    await own.close();
+  }, 60000);
 
   it('stays in a backup', async () => {
     const backup = await backUp(server);

@@ -63,6 +63,11 @@ export function sessionsOfWork(
   ticks: readonly Tick[],
   { pauses, corrected }: SessionMarks = { pauses: [], corrected: [] },
 ): Session[] {
-  const runsOf = (row: number) => (row < fabric.courses ? workCourse(fabric, bound, foundation, row).runs.length : 1);
+  const known = new Map<number, number>();
+  const runsOf = (row: number) => {
+    const runs = known.get(row) ?? (row < fabric.courses ? workCourse(fabric, bound, foundation, row).runs.length : 1);
+    known.set(row, runs);
+    return runs;
+  };
   return sessionsOf(ticks, costs, runsOf, pauses).map((session) => asCorrected(session, corrected));
 }

@@ -1,0 +1,36 @@
+import { reached, type Tick } from '@puntada/core/work';
+import fc from 'fast-check';
+import { type Listening, listen } from '../../test/listening.ts';
+import { at, begunCloth } from '../../test/sampleWorks.ts';
+
+describe('steps that come late', () => {
+  let server: Listening;
+  beforeAll(async () => {
+    server = await listen();
+  }, 60000);
+  afterAll(() => server.close());
+
+  it('lead where a walk through all of them leads, however many there are and wherever they belong', async () => {
+    const id = await begunCloth(server);
+    const random = fc.sample(fc.nat({ max: 39 }), { seed: 11, numRuns: 1400 });
+    // Up and down through forty rows, many hundreds of steps, so that there are milestones between them.
+    const all: Tick[] = [];
+    let row = 0;
+    for (const [n, to] of random.entries()) {
+      const place = n * 2 + 2;
+      const tick = { id: crypto.randomUUID(), at: 1000 + place, place, from: at(row), to: at(to) };
+      if (to !== row) all.push(tick);
+      row = to;
+    }
+    const send = async (ticks: readonly Tick[]) =>
+      (await server.ask('POST', `/works/${id}/ticks`, { ticks })).body.progress;
+    for (let i = 0; i < all.length; i += 400) await send(all.slice(i, i + 400));
+    expect((await server.ask('GET', `/works/${id}`)).body.progress).toEqual(reached(all));
+    // Between them, at the same place as one of them, before all, behind all: again and again.
+    for (const place of [1501, 1503, 1500, 301, 1, 2799, 2, 1499, 4000, 303, 3999]) {
+      const tick = { id: crypto.randomUUID(), at: 5000, place, from: at(5), to: at(place % 39) };
+      all.push(tick);
+      expect([place, await send([tick])]).toEqual([place, reached(all)]);
+    }
+  });
+});
