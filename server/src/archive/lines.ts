@@ -8,12 +8,12 @@ import {
   ticksOnLine,
   wishRecord,
 } from '@puntada/core/records';
+import type { Tick } from '@puntada/core/work';
 import { z } from 'zod';
 import { type Db, rows } from '../db/database.ts';
 import { whyUnread } from '../db/readable.ts';
 import { readPreferences } from '../preferences/queries.ts';
-import { tickOf } from '../progress/queries.ts';
-import { tickRow } from '../progress/schema.ts';
+import { nextTicks } from '../progress/queries.ts';
 
 type Row = Readonly<Record<string, unknown>>;
 const any = z.record(z.string(), z.unknown());
@@ -27,16 +27,17 @@ async function* all(db: Db, sql: string, values: readonly unknown[] = []): Async
   yield* await rows(db, any, sql, values);
 }
 
+/** Ticks that are read at once. */
+const page = ticksOnLine * 20;
+
 async function* ticksOf(db: Db, workId: string): AsyncGenerator<Line> {
-  const sql = `select * from ticks where work_id = $1 and (place, id) > ($2, $3::uuid)
-    order by place, id limit ${ticksOnLine}`;
-  let [place, id] = [-1, '00000000-0000-0000-0000-000000000000'];
-  for (;;) {
-    const ticks = (await rows(db, tickRow, sql, [workId, place, id])).map(tickOf);
-    const last = ticks.at(-1);
-    if (!last) return;
-    yield { kind: 'ticks', ticks };
-    [place, id] = [last.place ?? last.at, last.id];
+  for (let last: Tick | undefined; ; ) {
+    const ticks = await nextTicks(db, workId, last, page);
+    if (!ticks.length) return;
+    for (let i = 0; i < ticks.length; i += ticksOnLine) {
+      yield { kind: 'ticks', ticks: ticks.slice(i, i + ticksOnLine) };
+    }
+    last = ticks.at(-1);
   }
 }
 

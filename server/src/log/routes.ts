@@ -57,7 +57,9 @@ export function logRoutes(db: Database): Router {
     '/:id/photos/:entry',
     handler(async (request, response) => {
       const { size } = photoSize.parse(request.query);
-      const photo = await photoOf(db, String(request.params.id), String(request.params.entry), size);
+      const { id, entry } = request.params;
+      const named = z.uuid().safeParse(id).success && z.uuid().safeParse(entry).success;
+      const photo = named && (await photoOf(db, String(id), String(entry), size));
       if (!photo) throw new Refusal(404, [{ code: 'not-found', path: 'entry', facts: { what: 'photo' } }]);
       // It is never another: a photo that is taken anew is another entry.
       response.set('cache-control', 'private, max-age=31536000, immutable').type('jpeg').send(photo);

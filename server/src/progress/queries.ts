@@ -2,7 +2,7 @@ import { begun, type Position, placeOf, reached, type Tick } from '@puntada/core
 import { z } from 'zod';
 import { type Db, row, rows } from '../db/database.ts';
 import { remembered } from '../memory.ts';
-import { progressRow, type tickRow } from './schema.ts';
+import { progressRow } from './schema.ts';
 
 /** Stores ticks, each once. @returns the ids that were new */
 async function insertTicks(db: Db, workId: string, ticks: readonly Tick[]): Promise<Set<string>> {
@@ -37,16 +37,6 @@ export async function revisionOf(db: Db, workId: string): Promise<number | undef
 
 const tickColumns = 'id, at, place, from_rows, from_runs, to_rows, to_runs';
 
-export function tickOf(found: z.output<typeof tickRow>): Tick {
-  return {
-    id: found.id,
-    at: found.at,
-    place: found.place,
-    from: { rows: found.from_rows, runs: found.from_runs },
-    to: { rows: found.to_rows, runs: found.to_runs },
-  };
-}
-
 /** Ticks as one text, a line each: a hundred thousand of them are read in a tenth of the time that their rows take. */
 const packed = `string_agg(concat_ws(' ', ${tickColumns}), E'\\n' order by place, id)`;
 
@@ -72,6 +62,14 @@ const packedRow = z.object({ ticks: z.string().nullable() });
 export async function ticksOf(db: Db, workId: string, after = -1): Promise<Tick[]> {
   const sql = `select ${packed} as ticks from ticks where work_id = $1 and at > $2`;
   return unpacked((await row(db, packedRow, sql, [workId, after]))?.ticks ?? null);
+}
+
+/** So many ticks of a work behind one of them, in their order. @param last the one before; from the first on without it */
+export async function nextTicks(db: Db, workId: string, last: Tick | undefined, limit: number): Promise<Tick[]> {
+  const sql = `select ${packed} as ticks from
+    (select * from ticks where work_id = $1 and (place, id) > ($2, $3::uuid) order by place, id limit $4) as next`;
+  const behind = last ? [placeOf(last), last.id] : [-1, '00000000-0000-0000-0000-000000000000'];
+  return unpacked((await row(db, packedRow, sql, [workId, ...behind, limit]))?.ticks ?? null);
 }
 
 /** The ticks of a work behind a place, in their order. */
