@@ -192,7 +192,8 @@ async function measured(size: Size): Promise<Map<string, number>> {
   return times;
 }
 
-const small = await measured(beginner); const large = process.env.SMALL ? small : await measured(old);
+const small = await measured(beginner);
+const large = process.env.SMALL ? small : await measured(old);
 console.log('Bench of ten years, ms of the server        small      old    ratio');
 for (const [what, few] of small) {
   const many = large.get(what) ?? 0;

@@ -65,7 +65,8 @@ const ofSentences = /\b(the|an?|is|are|was|were|has|have|of|in|on|to|for|with|by
 
 function isSentence({ text }: Quoted): boolean {
   // A query is for the database, a pattern of the book for its reader.
-  if (/^[\s_]*(select|insert|update|delete|create|alter|lock|set|from|order by)\b|\[role=/.test(text)) return false;
+  if (/^[\s_]*(select|insert|update|delete|create|alter|lock|set|from|order by|string_agg)\b|\[role=/.test(text))
+    return false;
   const words = text.split(/\s+/).filter((word) => /[a-z]{1,}/i.test(word));
   return words.length >= 4 && (text.match(ofSentences) ?? []).length >= 1;
 }

@@ -68,12 +68,14 @@ export function createApp({ db, log, pages, copies, incoming }: AppParts): Expre
   app.use('/api/backup', express.json({ limit: '64mb', verify: refuseDeep }));
   // A cloth of many runs, with all its strands.
   app.use(['/api/works/:id/onward', '/api/handover'], express.json({ limit: '16mb', verify: refuseDeep }));
+  // A drawer of twenty thousand yarns, as a table.
+  app.use('/api/drawer/many', express.json({ limit: '16mb', verify: refuseDeep }));
   app.use('/api', express.json({ limit: '256kb', verify: refuseDeep }));
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
   app.use('/api/works', workRoutes(db), progressRoutes(db), logRoutes(db), onwardRoutes(db));
-  app.use('/api/drawer', drawerRoutes(db));
+  app.use('/api/drawer', drawerRoutes(db, copies));
   app.use('/api/swatches', swatchRoutes(db));
   app.use('/api/drafts', draftRoutes(db));
   app.use('/api/preferences', preferenceRoutes(db));

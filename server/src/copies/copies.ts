@@ -58,6 +58,11 @@ export class Copies {
     return name;
   }
 
+  /** Keeps what is here before it is replaced or added to in bulk; nothing where there is nothing. @returns its name */
+  async makeBefore(reason: 'before-restore' | 'before-import', watch: Watch = {}): Promise<string | undefined> {
+    return (await this.isEmpty()) ? undefined : this.make(reason, watch);
+  }
+
   /** Makes the copy of this day, unless it is there or there is nothing to keep. */
   async makeOfDay(): Promise<string | undefined> {
     const today = this.now().toISOString().slice(0, 10);
@@ -93,7 +98,7 @@ export class Copies {
     const counts = await checkKept(kept, watch);
     this.replacing = true;
     try {
-      const safety = (await this.isEmpty()) ? undefined : await this.make('before-restore', watch);
+      const safety = await this.makeBefore('before-restore', watch);
       await this.db.transaction((tx) => restoreKept(tx, kept, watch));
       forgetAll();
       return { ...counts, safety };

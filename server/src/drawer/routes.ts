@@ -1,5 +1,6 @@
 import { setAside } from '@puntada/core/work';
 import { Router } from 'express';
+import type { Copies } from '../copies/copies.ts';
 import type { Database } from '../db/database.ts';
 import { bodyOf, handler, Refusal } from '../http/answers.ts';
 import { idOf, missing, staleRecord } from '../http/records.ts';
@@ -8,7 +9,7 @@ import { addYarn, changeYarn, findYarn, listDrawer, removeYarn } from './queries
 import { changedYarn, manyYarns, newYarn } from './schema.ts';
 
 /** The yarn drawer. */
-export function drawerRoutes(db: Database): Router {
+export function drawerRoutes(db: Database, copies: Copies): Router {
   const router = Router();
 
   router.get(
@@ -31,6 +32,7 @@ export function drawerRoutes(db: Database): Router {
     '/many',
     handler(async (request, response) => {
       const { yarns } = bodyOf(manyYarns, request);
+      await copies.makeBefore('before-import');
       await db.transaction(async (tx) => {
         for (const yarn of yarns) await addYarn(tx, yarn);
       });

@@ -154,6 +154,17 @@ describe('the schedule', () => {
     await own.close();
   }, 60000);
 
+  it('takes no day so far off that all the evenings until then could not be counted', async () => {
+    const id = await begunCloth(server);
+    const { status, body } = await server.ask('PUT', `/schedule/due/${id}`, { due: '9999-12-31' });
+    expect([status, body.problems[0].message]).toEqual([422, 'A project is due between the years 2000 and 2099.']);
+    expect((await server.ask('PUT', `/schedule/due/${id}`, { due: '2099-12-31' })).status).toBe(200);
+    const started = performance.now();
+    expect((await server.ask('GET', '/schedule')).status).toBe(200);
+    expect(performance.now() - started).toBeLessThan(2000);
+    await server.ask('PUT', `/schedule/due/${id}`, { due: null });
+  });
+
   it('stays in a backup', async () => {
     const backup = await backUp(server);
     const before = (await server.ask('GET', '/schedule')).body;

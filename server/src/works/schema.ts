@@ -28,7 +28,10 @@ export const workRow = z.object({
 export const begunRow = z.object({ begun: anyVersion(frozenRecord).nullable() });
 
 /** The last day on which a work may be finished; none is due where it is null. */
-export const dueDay = z.iso.date().nullable();
+export const dueDay = z.iso
+  .date()
+  .refine((day) => day >= '2000-01-01' && day < '2100-01-01', { error: 'due-out-of-range', params: {} })
+  .nullable();
 
 export const newWork = z.strictObject({ wish: anyVersion(wishRecord), due: dueDay.default(null) });
 export const changedWork = z.strictObject({ revision: z.number().int(), wish: anyVersion(wishRecord) });

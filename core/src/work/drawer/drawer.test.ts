@@ -98,3 +98,16 @@ describe('the drawer as a table', () => {
     expect(headless.ok ? '' : told(headless.problems[0]).message).toContain('no column line, shade');
   });
 });
+
+describe('a table that a spreadsheet opens', () => {
+  const yarn = { line: '=cmd()', name: "+1 o'clock", shade: '#24476b', weight: 4, fibre: 'wool', balls: 2, lot: '@7' };
+  it('runs no formula, and comes in again as it was', () => {
+    const stored = drawerYarnSchema.parse(yarn);
+    const row = toRow(stored);
+    expect([row.line, row.shade, row.lot]).toEqual(["'=cmd()", "'+1 o'clock", "'@7"]);
+    expect(must(readDrawerTable([...drawerColumns], [row]))).toEqual([stored]);
+    // Words that begin with an apostrophe of their own keep it.
+    const own = { ...stored, name: "'=twice", line: "'tis" };
+    expect(must(readDrawerTable([...drawerColumns], [toRow(own)]))).toEqual([own]);
+  });
+});

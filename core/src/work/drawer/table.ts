@@ -22,14 +22,24 @@ export const drawerColumns = [
 
 type Row = Readonly<Record<string, string | undefined>>;
 
+/** What a spreadsheet would take for a formula is written as plain text: with an apostrophe before it. */
+function asCell(text: string): string {
+  return /^'*[=+\-@\t\r]/.test(text) ? `'${text}` : text;
+}
+
+/** The text of a cell, without the apostrophe that kept it from being a formula. */
+function cellText(cell: string | undefined): string {
+  return /^'+[=+\-@\t\r]/.test(cell ?? '') ? (cell as string).slice(1) : (cell ?? '');
+}
+
 /** A yarn as a row of the table. */
 export function toRow(yarn: DrawerYarn): Record<(typeof drawerColumns)[number], string> {
   const text = (value: number | undefined) => (value === undefined ? '' : String(value));
   return {
-    line: yarn.line,
-    shade: yarn.name,
+    line: asCell(yarn.line),
+    shade: asCell(yarn.name),
     colour: yarn.shade,
-    lot: yarn.lot,
+    lot: asCell(yarn.lot),
     fibre: yarn.blend ? fibreWords(yarn) : yarn.fibre,
     weight: String(yarn.weight),
     'metres a ball': text(yarn.ballMetres),
@@ -60,10 +70,10 @@ function readRow(row: Row, line: number): Result<DrawerYarn> {
   if (label && !label.ok) return refused(...label.problems.map((each) => ({ ...each, path: `line ${line}, label` })));
   const parts = (row['part balls g'] ?? '').trim();
   const read = drawerYarnSchema.safeParse({
-    line: row.line ?? '',
-    name: row.shade ?? '',
+    line: cellText(row.line),
+    name: cellText(row.shade),
     shade: row.colour?.trim() || '#8a8a8a',
-    lot: row.lot ?? '',
+    lot: cellText(row.lot),
     ...fibreOf(row.fibre ?? ''),
     weight: numberOrText(row.weight ?? ''),
     ballMetres: label ? label.value.metres : numberOrText(row['metres a ball'] ?? ''),

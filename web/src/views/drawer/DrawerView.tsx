@@ -21,6 +21,7 @@ import { download } from '../../parts/download.ts';
 import { Empty } from '../../parts/Empty.tsx';
 import { FileField } from '../../parts/FileField.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { TextField } from '../../parts/TextField.tsx';
 import { Unread } from '../../parts/Unread.tsx';
 import { offerUndo } from '../../parts/undoOffer.ts';
 import { useArrived } from '../../parts/useArrived.ts';
@@ -28,6 +29,25 @@ import { Waiting } from '../../parts/Waiting.tsx';
 import { yarnStyle } from '../../parts/YarnChip.tsx';
 import { YarnForm } from './YarnForm.tsx';
 import { emptyYarn, firstProblems, toValues } from './yarnForm.ts';
+
+/** Yarns that are drawn at once, and from how many on they are sought by name. */
+const page = 60;
+const few = 12;
+
+/** Yarns whose names have every word that is sought, wherever it stands. */
+function sifted(yarns: readonly StoredYarn[], sought: string): readonly StoredYarn[] {
+  const words = sought.toLowerCase().split(/\s+/).filter(Boolean);
+  if (!words.length) return yarns;
+  return yarns.filter(({ yarn }) => {
+    const text = `${yarn.line} ${yarn.name} ${yarn.lot} ${yarn.fibre}`.toLowerCase();
+    return words.every((word) => text.includes(word));
+  });
+}
+
+function foundWords(found: number, all: number, sought: string): string {
+  if (!sought.trim()) return `${all} yarns`;
+  return found === 1 ? `1 yarn of ${all}` : `${found} yarns of ${all}`;
+}
 
 /** The yarn drawer: what there is, what of it is set aside, and what is free. */
 export default function DrawerView() {
@@ -37,6 +57,9 @@ export default function DrawerView() {
   const { data: works } = useWorksQuery();
   const [open, setOpen] = useState<StoredYarn>();
   const [fresh, setFresh] = useState(0);
+  const [sought, setSought] = useState('');
+  const [drawn, setDrawn] = useState(page);
+  const found = useMemo(() => sifted(yarns ?? [], sought), [yarns, sought]);
   const [add, adding] = useAddYarnMutation();
   const [change, changing] = useChangeYarnMutation();
   const [remove, removing] = useRemoveYarnMutation();
@@ -70,8 +93,16 @@ export default function DrawerView() {
               table (CSV).
             </Empty>
           ) : null}
+          {yarns && yarns.length > few ? (
+            <div className="max-w-[420px] pb-3">
+              <TextField label="Find a yarn" value={sought} onChange={setSought} />
+              <p role="status" className="pt-1 text-[15px] text-soft">
+                {foundWords(found.length, yarns.length, sought)}
+              </p>
+            </div>
+          ) : null}
           <ul>
-            {yarns?.map((stored) => (
+            {found.slice(0, drawn).map((stored) => (
               <YarnRow
                 key={stored.id}
                 stored={stored}
@@ -92,6 +123,11 @@ export default function DrawerView() {
               />
             ))}
           </ul>
+          {found.length > drawn ? (
+            <div className="pt-4">
+              <Button onClick={() => setDrawn(drawn + page)}>Show {Math.min(page, found.length - drawn)} more</Button>
+            </div>
+          ) : null}
         </div>
         <aside className="grid content-start gap-4">
           <YarnForm

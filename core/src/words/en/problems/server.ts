@@ -58,6 +58,7 @@ export const server: Table = {
   'swatch-in-use': (f) => [`${f.title} uses this swatch.`, 'Give that project another {gauge} first.'],
   'scale-silent': () => ['The scale does not answer: its battery is empty.', 'Type the grams instead.'],
   'backup-damaged': (f, told) => [`This file is damaged. ${inside(f, told)}`, `${again} Use another copy of it.`],
+  'due-out-of-range': () => ['A project is due between the years 2000 and 2099.', 'Choose another day, or none.'],
   busy: () => ['A copy is being made or put back.', 'Wait until it is done, then try again.'],
   'bench-waits': () => [
     'It was done at another bench than the one that is here now.',
