@@ -30,6 +30,22 @@ test('the drawer: a label in one line, counted in metres, out as a table and in 
   await expect(page.getByRole('heading', { name: 'Skerry cotton, Kelp' })).toBeVisible();
 });
 
+test('among many yarns one is found by its words', async ({ page, server }) => {
+  const yarn = { line: 'Skerry', shade: '#24476b', weight: 4, fibre: 'cotton', balls: 1 };
+  const yarns = Array.from({ length: 130 }, (_, n) => ({ ...yarn, name: `Shade ${n}`, lot: `lot ${n % 7}` }));
+  await server.post('/drawer/many', { yarns });
+  await page.goto(`${server.address}/drawer`);
+  const rows = page.getByRole('main').getByRole('listitem').filter({ hasText: 'Shade' });
+  await expect(rows).toHaveCount(60);
+  await page.getByRole('button', { name: 'Show 60 more' }).click();
+  await expect(rows).toHaveCount(120);
+  await page.getByLabel('Find a yarn').fill('skerry 77');
+  await expect(rows).toHaveCount(1);
+  await expect(page.getByText('1 yarn of 130')).toBeVisible();
+  await page.getByLabel('Find a yarn').fill('nothing such');
+  await expect(rows).toHaveCount(0);
+});
+
 test('a wish takes its yarns out of the drawer and sets them aside', async ({ page, server }) => {
   await putIn(page, server, 'Foam', '50 g = 85 m', '6');
   await page.goto(`${server.address}/wish`);

@@ -50,7 +50,7 @@ export function OpenFile({ jobs }: { jobs: Jobs }) {
         label="Open a backup or a project file"
         accept=".zip,application/zip,.json,application/json"
         disabled={jobs.going !== undefined}
-        className="mt-3 rounded-md border border-ink px-4 text-[16px] font-semibold no-underline hover:bg-sheet"
+        className="mt-3 rounded-md border border-ink px-4 text-[16px] font-semibold no-underline! hover:bg-sheet"
         onFile={(file) => void open(file)}
       />
       <p role="status" className="text-[15px] text-verdigris empty:hidden">
