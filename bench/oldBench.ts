@@ -11,6 +11,7 @@ import type { Kept } from '../server/src/archive/read.ts';
 import { restoreKept } from '../server/src/archive/restore.ts';
 import { Copies } from '../server/src/copies/copies.ts';
 import { openDatabase } from '../server/src/db/open.ts';
+import { inThisThread } from '../server/src/heavy/heavy.ts';
 import { middle } from './timing.ts';
 
 /*
@@ -145,7 +146,13 @@ async function measured(size: Size): Promise<Map<string, number>> {
   };
   await timed('laid out', () => db.transaction((tx) => restoreKept(tx, benchOf(size))), 1);
   const copies = new Copies(db, join(folder, 'copies'), () => new Date());
-  const app = createApp({ db, log: pino({ level: 'silent' }), copies, incoming: join(folder, 'incoming') });
+  const app = createApp({
+    db,
+    log: pino({ level: 'silent' }),
+    heavy: inThisThread,
+    copies,
+    incoming: join(folder, 'incoming'),
+  });
   const server = app.listen(0, '127.0.0.1');
   await new Promise((done) => server.once('listening', done));
   const address = `http://127.0.0.1:${(server.address() as AddressInfo).port}/api`;

@@ -112,6 +112,7 @@ function buildServer() {
   rmSync(out, { recursive: true, force: true });
   bundle('server/src/main.ts', 'server/dist/main.mjs');
   bundle('server/src/putBack.ts', 'server/dist/putBack.mjs');
+  bundle('server/src/heavy/tasks.ts', 'server/dist/tasks.mjs');
   cpSync(join(root, 'server/src/db/sql'), join(out, 'sql'), { recursive: true });
 }
 

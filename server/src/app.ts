@@ -11,6 +11,7 @@ import { backupRoutes, copyRoutes, handoverRoutes, incomingRoutes } from './copi
 import type { Database } from './db/database.ts';
 import { draftRoutes } from './drafts/routes.ts';
 import { drawerRoutes } from './drawer/routes.ts';
+import type { Heavy } from './heavy/heavy.ts';
 import { answerErrors, Refusal } from './http/answers.ts';
 import { ofThisBench } from './http/bench.ts';
 import { refuseDeep } from './http/depth.ts';
@@ -31,6 +32,8 @@ export interface AppParts {
   readonly log: Logger;
   /** Folder of the built pages; without it only the API is served. */
   readonly pages?: string | undefined;
+  /** Does what would keep everybody else waiting. */
+  readonly heavy: Heavy;
   /** The copies of the bench. */
   readonly copies: Copies;
   /** Where files on their way in are kept until they are whole. */
@@ -40,7 +43,7 @@ export interface AppParts {
 const localNames = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 
 /** The whole server as an Express app, listening to nobody yet. */
-export function createApp({ db, log, pages, copies, incoming }: AppParts): Express {
+export function createApp({ db, log, pages, heavy, copies, incoming }: AppParts): Express {
   const app = express();
   const now = () => new Date();
   const broke = (error: unknown) => log.error({ err: error }, 'broke');
@@ -74,7 +77,7 @@ export function createApp({ db, log, pages, copies, incoming }: AppParts): Expre
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/api/works', workRoutes(db), progressRoutes(db), logRoutes(db), onwardRoutes(db));
+  app.use('/api/works', workRoutes(db, heavy), progressRoutes(db), logRoutes(db), onwardRoutes(db));
   app.use('/api/drawer', drawerRoutes(db, copies));
   app.use('/api/swatches', swatchRoutes(db));
   app.use('/api/drafts', draftRoutes(db));
@@ -86,7 +89,7 @@ export function createApp({ db, log, pages, copies, incoming }: AppParts): Expre
   app.use('/api/scale', scaleRoutes(simulatedScale(Date.now, Math.random)));
   app.use('/api/schedule', scheduleRoutes(db, now));
   app.use('/api/unread', unreadRoutes(db));
-  app.use('/api/plan', planRoutes());
+  app.use('/api/plan', planRoutes(heavy));
   app.use('/api', () => {
     throw new Refusal(404, [
       {

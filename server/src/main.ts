@@ -1,9 +1,11 @@
+import { existsSync } from 'node:fs';
 import { join, resolve } from 'node:path';
 import { startingWords } from '@puntada/core/words';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
 import { Copies } from './copies/copies.ts';
 import { openDatabase, openShared } from './db/open.ts';
+import { inThisThread, inThreads } from './heavy/heavy.ts';
 import { emptyBin } from './works/queries.ts';
 
 const folder = resolve(process.env.PUNTADA_DATA ?? '.data/own');
@@ -22,12 +24,14 @@ const database = await (shared ? openShared(shared) : openDatabase(folder)).catc
 });
 
 await emptyBin(database);
+const tasks = new URL('./tasks.mjs', import.meta.url);
+const heavy = existsSync(tasks) ? inThreads(tasks) : inThisThread;
 const copies = new Copies(database, join(folder, 'copies'), () => new Date());
 /** The copy of the day: soon after the start, and once the day has changed. */
 const copyOfDay = () => copies.makeOfDay().catch((error: unknown) => log.error({ err: error }, 'day-copy'));
 setTimeout(copyOfDay, 60_000).unref();
 setInterval(copyOfDay, 30 * 60_000).unref();
-const server = createApp({ db: database, log, pages, copies, incoming: join(folder, 'incoming') }).listen(
+const server = createApp({ db: database, log, pages, heavy, copies, incoming: join(folder, 'incoming') }).listen(
   port,
   '127.0.0.1',
   (error?: Error) => {
@@ -44,6 +48,7 @@ const server = createApp({ db: database, log, pages, copies, incoming: join(fold
 async function close(): Promise<void> {
   server.closeAllConnections();
   server.close();
+  await heavy.close();
   await database.close();
   process.exit(0);
 }

@@ -288,6 +288,21 @@ describe('preferences and plans', () => {
     expect((await ask('PUT', '/preferences', { units: 'ell', terms: 'UK', hand: 'left' })).status).toBe(422);
   });
 
+  it('makes once what is asked twice, because its answer was lost', async () => {
+    const [work, yarn] = [crypto.randomUUID(), crypto.randomUUID()];
+    const wool = { line: 'Tidewool', name: 'Foam', shade: '#eeeeee', weight: 4, fibre: 'wool', balls: 2 };
+    for (const _again of [1, 2]) {
+      expect((await ask('POST', '/works', { id: work, wish: galleyCloth })).body).toMatchObject({
+        id: work,
+        revision: 1,
+      });
+      expect((await ask('POST', '/drawer', { id: yarn, yarn: wool })).body).toMatchObject({ id: yarn, revision: 1 });
+    }
+    const ids = async (path: string) => (await ask('GET', path)).body.map((each: { id: string }) => each.id);
+    expect((await ids('/works')).filter((id: string) => id === work)).toHaveLength(1);
+    expect((await ids('/drawer')).filter((id: string) => id === yarn)).toHaveLength(1);
+  });
+
   it('plans without storing', async () => {
     const stored = () => everything(server);
     const before = await stored();

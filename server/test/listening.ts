@@ -8,6 +8,7 @@ import { createApp } from '../src/app.ts';
 import { Copies } from '../src/copies/copies.ts';
 import type { Database } from '../src/db/database.ts';
 import { openDatabase } from '../src/db/open.ts';
+import { inThisThread } from '../src/heavy/heavy.ts';
 import { freshFolder } from './freshFolder.ts';
 
 /** What the server answered. */
@@ -27,14 +28,18 @@ export interface Listening {
   close(): Promise<void>;
 }
 
-/** Starts a server with a real PGlite in a folder of its own. @param opened on this database instead */
-export async function listen(opened?: Database): Promise<Listening> {
+/**
+ * Starts a server with a real PGlite in a folder of its own. @param opened on this database instead
+ * @param heavy what does the long work
+ */
+export async function listen(opened?: Database, heavy = inThisThread): Promise<Listening> {
   const folder = opened ? undefined : await freshFolder();
   const own = folder ?? mkdtempSync(join(tmpdir(), 'puntada-copies-'));
   const database = opened ?? (await openDatabase(folder as string));
   const app = createApp({
     db: database,
     log: pino({ level: 'silent' }),
+    heavy,
     copies: new Copies(database, join(own, 'copies'), () => new Date()),
     incoming: join(own, 'incoming'),
   });

@@ -21,9 +21,9 @@ export function findYarn(db: Db, id: string): Promise<StoredYarn | undefined> {
 }
 
 /** Stores a new yarn. @returns its id */
-export async function addYarn(db: Db, yarn: DrawerYarn): Promise<string> {
-  const id = randomUUID();
-  await db.query('insert into drawer (id, revision, yarn) values ($1, 1, $2)', [id, JSON.stringify(yarn)]);
+export async function addYarn(db: Db, yarn: DrawerYarn, id: string = randomUUID()): Promise<string> {
+  const sql = 'insert into drawer (id, revision, yarn) values ($1, 1, $2) on conflict do nothing';
+  await db.query(sql, [id, JSON.stringify(yarn)]);
   return id;
 }
 

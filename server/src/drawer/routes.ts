@@ -22,8 +22,8 @@ export function drawerRoutes(db: Database, copies: Copies): Router {
   router.post(
     '/',
     handler(async (request, response) => {
-      const { yarn } = bodyOf(newYarn, request);
-      response.status(201).json(await findYarn(db, await addYarn(db, yarn)));
+      const { id, yarn } = bodyOf(newYarn, request);
+      response.status(201).json(await findYarn(db, await addYarn(db, yarn, id)));
     }),
   );
 

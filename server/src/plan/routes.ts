@@ -1,17 +1,16 @@
-import { planWish } from '@puntada/core/plan';
 import { anyVersion, wishRecord } from '@puntada/core/records';
-import { planDocument } from '@puntada/core/words';
 import { Router } from 'express';
+import type { Heavy } from '../heavy/heavy.ts';
 import { accept, bodyOf, handler } from '../http/answers.ts';
 
 /** The plan of a wish, without storing anything: the same document as the command line prints. */
-export function planRoutes(): Router {
+export function planRoutes(heavy: Heavy): Router {
   const router = Router();
   router.post(
     '/',
-    handler((request, response) => {
+    handler(async (request, response) => {
       const wish = bodyOf(anyVersion(wishRecord), request);
-      response.json(planDocument(accept(planWish(wish))));
+      response.json(accept(await heavy.run('document', wish)));
     }),
   );
   return router;

@@ -27,9 +27,9 @@ export async function findSwatch(db: Db, id: string): Promise<StoredSwatch | und
 }
 
 /** Stores a new swatch. @returns its id */
-export async function addSwatch(db: Db, swatch: Swatch): Promise<string> {
-  const id = randomUUID();
-  await db.query('insert into swatches (id, revision, swatch) values ($1, 1, $2)', [id, JSON.stringify(swatch)]);
+export async function addSwatch(db: Db, swatch: Swatch, id: string = randomUUID()): Promise<string> {
+  const sql = 'insert into swatches (id, revision, swatch) values ($1, 1, $2) on conflict do nothing';
+  await db.query(sql, [id, JSON.stringify(swatch)]);
   return id;
 }
 

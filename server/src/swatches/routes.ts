@@ -22,9 +22,9 @@ export function swatchRoutes(db: Database): Router {
   router.post(
     '/',
     handler(async (request, response) => {
-      const { swatch } = bodyOf(newSwatch, request);
+      const { id, swatch } = bodyOf(newSwatch, request);
       accept(planSwatch(swatch));
-      response.status(201).json(await findSwatch(db, await addSwatch(db, swatch)));
+      response.status(201).json(await findSwatch(db, await addSwatch(db, swatch, id)));
     }),
   );
 

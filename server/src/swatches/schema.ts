@@ -7,5 +7,6 @@ export const swatchRow = z.object({
   swatch: anyVersion(swatchRecord),
   changed_at: z.date(),
 });
-export const newSwatch = z.strictObject({ swatch: anyVersion(swatchRecord) });
+/** The device makes the id, so that what is asked twice is made once. */
+export const newSwatch = z.strictObject({ id: z.uuid().optional(), swatch: anyVersion(swatchRecord) });
 export const changedSwatch = z.strictObject({ revision: z.number().int(), swatch: anyVersion(swatchRecord) });

@@ -118,13 +118,11 @@ export async function clothsOf(db: Db, works: readonly { readonly id: string }[]
 }
 
 /** Stores a new wish. @returns its id */
-export async function addWork(db: Db, wish: Wish, due: string | null): Promise<string> {
-  const id = randomUUID();
-  await db.query("insert into works (id, state, revision, wish, due) values ($1, 'wished', 1, $2, $3)", [
-    id,
-    JSON.stringify(wish),
-    due,
-  ]);
+export async function addWork(db: Db, wish: Wish, due: string | null, id: string = randomUUID()): Promise<string> {
+  await db.query(
+    "insert into works (id, state, revision, wish, due) values ($1, 'wished', 1, $2, $3) on conflict do nothing",
+    [id, JSON.stringify(wish), due],
+  );
   return id;
 }
 

@@ -1,8 +1,8 @@
 import type { Problem } from '@puntada/core/craft';
-import { freeze, planWish } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import { Router } from 'express';
 import type { Database } from '../db/database.ts';
+import type { Heavy } from '../heavy/heavy.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from './find.ts';
 import {
@@ -37,7 +37,7 @@ function stale(work: Work, given: number): Refusal {
 }
 
 /** Works: a wish with its gauge and yarns, wished, begun or finished. */
-export function workRoutes(db: Database): Router {
+export function workRoutes(db: Database, heavy: Heavy): Router {
   const router = Router();
 
   router.get(
@@ -57,9 +57,9 @@ export function workRoutes(db: Database): Router {
   router.post(
     '/',
     handler(async (request, response) => {
-      const { wish, due } = bodyOf(newWork, request);
-      accept(planWish(wish));
-      const id = await addWork(db, wish, due);
+      const { id: own, wish, due } = bodyOf(newWork, request);
+      accept(await heavy.run('check', wish));
+      const id = await addWork(db, wish, due, own);
       response.status(201).json(await findWork(db, id));
     }),
   );
@@ -76,7 +76,7 @@ export function workRoutes(db: Database): Router {
     handler(async (request, response) => {
       const { revision, wish } = bodyOf(changedWork, request);
       const work = await workOf(db, request);
-      accept(planWish(wish));
+      accept(await heavy.run('check', wish));
       if (!(await changeWish(db, work.id, revision, wish))) throw stale(await workOf(db, request), revision);
       response.json(await findWork(db, work.id));
     }),
@@ -87,9 +87,8 @@ export function workRoutes(db: Database): Router {
     handler(async (request, response) => {
       const { revision, wish } = bodyOf(changedWork, request);
       const work = await workOf(db, request);
-      const plan = accept(planWish(wish));
-      const choice = { stitches: plan.piece.stitches, rows: plan.piece.rows };
-      const begun = await beginWork(db, work.id, revision, { ...wish, choice }, freeze(plan));
+      const plan = accept(await heavy.run('begin', wish));
+      const begun = await beginWork(db, work.id, revision, plan.wish, plan.begun);
       if (!begun) throw stale(await workOf(db, request), revision);
       response.json(await findWork(db, work.id));
     }),

@@ -33,7 +33,12 @@ export const dueDay = z.iso
   .refine((day) => day >= '2000-01-01' && day < '2100-01-01', { error: 'due-out-of-range', params: {} })
   .nullable();
 
-export const newWork = z.strictObject({ wish: anyVersion(wishRecord), due: dueDay.default(null) });
+/** The device makes the id, so that what is asked twice is made once. */
+export const newWork = z.strictObject({
+  id: z.uuid().optional(),
+  wish: anyVersion(wishRecord),
+  due: dueDay.default(null),
+});
 export const changedWork = z.strictObject({ revision: z.number().int(), wish: anyVersion(wishRecord) });
 export const revisionOnly = z.strictObject({ revision: z.number().int() });
 export const archiving = z.strictObject({ revision: z.number().int(), archived: z.boolean() });

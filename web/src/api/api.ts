@@ -51,7 +51,7 @@ export const api = createApi({
       query: (id) => `/works/${id}`,
       providesTags: (_work, _error, id) => [{ type: 'Work', id }],
     }),
-    addWork: build.mutation<Work, { wish: Wish; due?: Day | null }>({
+    addWork: build.mutation<Work, { id: string; wish: Wish; due?: Day | null }>({
       responseSchema: giving(workSchema),
       query: (body) => ({ url: '/works', method: 'POST', body }),
       invalidatesTags: ['Works', 'Schedule'],

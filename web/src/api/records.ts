@@ -71,9 +71,9 @@ const records = api.injectEndpoints({
       query: () => '/drawer',
       providesTags: ['Drawer'],
     }),
-    addYarn: build.mutation<StoredYarn, DrawerYarn>({
+    addYarn: build.mutation<StoredYarn, { id: string; yarn: DrawerYarn }>({
       responseSchema: giving(storedYarnSchema),
-      query: (yarn) => ({ url: '/drawer', method: 'POST', body: { yarn } }),
+      query: (body) => ({ url: '/drawer', method: 'POST', body }),
       invalidatesTags: ['Drawer'],
     }),
     addYarns: build.mutation<StoredYarn[], readonly DrawerYarn[]>({
@@ -95,9 +95,9 @@ const records = api.injectEndpoints({
       query: () => '/swatches',
       providesTags: ['Swatches'],
     }),
-    addSwatch: build.mutation<StoredSwatch, Swatch>({
+    addSwatch: build.mutation<StoredSwatch, { id: string; swatch: Swatch }>({
       responseSchema: giving(storedSwatchSchema),
-      query: (swatch) => ({ url: '/swatches', method: 'POST', body: { swatch } }),
+      query: (body) => ({ url: '/swatches', method: 'POST', body }),
       invalidatesTags: ['Swatches'],
     }),
     changeSwatch: build.mutation<ChangedSwatch, { id: string; revision: number; swatch: Swatch }>({

@@ -3,6 +3,7 @@ import { useNavigate } from 'react-router';
 import { problemsOf, useAddWorkMutation, usePreferences } from '../../api/api.ts';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { useOwnId } from '../../parts/useOwnId.ts';
 
 /** A small whole project to look round in. */
 const example: WishInput = {
@@ -37,8 +38,9 @@ export function FirstUse() {
   const navigate = useNavigate();
   const { units } = usePreferences();
   const [add, adding] = useAddWorkMutation();
+  const [ownId] = useOwnId();
   const look = async () => {
-    const saved = await add({ wish: wishSchema.parse({ ...example, units }) });
+    const saved = await add({ id: ownId, wish: wishSchema.parse({ ...example, units }) });
     if (saved.data) navigate(`/works/${saved.data.id}/size`);
   };
   return (

@@ -6,6 +6,7 @@ import { useAddWorkMutation, useArchiveWorkMutation, useBinWorkMutation, useWork
 import { ButtonLink } from '../../parts/Button.tsx';
 import { dates } from '../../parts/dates.ts';
 import { offerUndo } from '../../parts/undoOffer.ts';
+import { useOwnId } from '../../parts/useOwnId.ts';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { YarnSureness } from './YarnSureness.tsx';
 
@@ -15,10 +16,13 @@ const longestTitle = 80;
 function CopyWish({ wish }: { wish: Wish }) {
   const navigate = useNavigate();
   const [add, adding] = useAddWorkMutation();
+  const [ownId, another] = useOwnId();
   const copy = async () => {
     const { choice: _size, ...rest } = wish;
-    const saved = await add({ wish: { ...rest, title: `${wish.title.slice(0, longestTitle - 7)}, again` } });
-    if (saved.data) navigate(`/works/${saved.data.id}/wish`);
+    const saved = await add({ id: ownId, wish: { ...rest, title: `${wish.title.slice(0, longestTitle - 7)}, again` } });
+    if (!saved.data) return;
+    another();
+    navigate(`/works/${saved.data.id}/wish`);
   };
   return (
     <button

@@ -25,6 +25,7 @@ import { TextField } from '../../parts/TextField.tsx';
 import { Unread } from '../../parts/Unread.tsx';
 import { offerUndo } from '../../parts/undoOffer.ts';
 import { useArrived } from '../../parts/useArrived.ts';
+import { useOwnId } from '../../parts/useOwnId.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { yarnStyle } from '../../parts/YarnChip.tsx';
 import { YarnForm } from './YarnForm.tsx';
@@ -61,12 +62,14 @@ export default function DrawerView() {
   const [drawn, setDrawn] = useState(page);
   const found = useMemo(() => sifted(yarns ?? [], sought), [yarns, sought]);
   const [add, adding] = useAddYarnMutation();
+  const [ownId, another] = useOwnId();
   const [change, changing] = useChangeYarnMutation();
   const [remove, removing] = useRemoveYarnMutation();
   const refusal = problemsOf(adding.error ?? changing.error ?? removing.error);
   const save = async (yarn: DrawerYarn) => {
-    const saved = open ? await change({ id: open.id, revision: open.revision, yarn }) : await add(yarn);
+    const saved = open ? await change({ id: open.id, revision: open.revision, yarn }) : await add({ id: ownId, yarn });
     if (!saved.data) return;
+    another();
     setOpen(undefined);
     setFresh(fresh + 1);
     announce(open ? `${yarn.name}: changes saved.` : `${yarn.name} is in the drawer.`);
@@ -118,7 +121,7 @@ export default function DrawerView() {
                   const answer = await remove(stored.id);
                   if (answer.error) return;
                   const { yarn } = stored;
-                  offerUndo({ did: `${yarn.name} is deleted.`, undo: () => add(yarn) });
+                  offerUndo({ did: `${yarn.name} is deleted.`, undo: () => add({ id: crypto.randomUUID(), yarn }) });
                 }}
               />
             ))}

@@ -12,6 +12,7 @@ import { useProblemText } from '../../parts/Craft.tsx';
 import { dates } from '../../parts/dates.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
+import { useOwnId } from '../../parts/useOwnId.ts';
 import type { LogProps } from './logProps.ts';
 
 type End = Extract<LogEntry, { kind: 'end' }>;
@@ -20,6 +21,7 @@ type End = Extract<LogEntry, { kind: 'end' }>;
 export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'log' | 'cloth'> & { pace: OwnPace }) {
   const [add, adding] = useAddEntryMutation();
   const [again, making] = useAddWorkMutation();
+  const [ownId, another] = useOwnId();
   const navigate = useNavigate();
   const { told } = usePreferences();
   const sentence = useProblemText();
@@ -55,8 +57,10 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
     if (!gramsWrong && !impossibleIn(entry, units).length) await add({ id: work.id, entry });
   };
   const makeAgain = async () => {
-    const saved = await again({ wish: wishAgain({ wish: work.wish, cloth, entries: log.entries, pace }) });
-    if (saved.data) navigate(`/works/${saved.data.id}/wish`);
+    const saved = await again({ id: ownId, wish: wishAgain({ wish: work.wish, cloth, entries: log.entries, pace }) });
+    if (!saved.data) return;
+    another();
+    navigate(`/works/${saved.data.id}/wish`);
   };
   return (
     <section aria-label="How it turned out">

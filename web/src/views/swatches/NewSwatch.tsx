@@ -21,6 +21,7 @@ import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { TextField } from '../../parts/TextField.tsx';
+import { useOwnId } from '../../parts/useOwnId.ts';
 import { YarnPicker } from '../../parts/YarnPicker.tsx';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
@@ -40,6 +41,7 @@ export default function NewSwatch() {
   const navigate = useNavigate();
   const given = (useLocation().state as { swatch?: Partial<Swatch> } | null)?.swatch ?? {};
   const [add, adding] = useAddSwatchMutation();
+  const [ownId] = useOwnId();
   const [title, setTitle] = useState(given.title ?? '');
   const [key, setKey] = useState(given.pattern?.key ?? 'block-check');
   const [stitch, setStitch] = useState(given.pattern?.stitch ?? '');
@@ -82,7 +84,7 @@ export default function NewSwatch() {
   };
   const start = async () => {
     if (!read.ok) return;
-    const saved = await add(read.value);
+    const saved = await add({ id: ownId, swatch: read.value });
     if (saved.data) navigate(`/swatches/${saved.data.id}`, { replace: true });
   };
   return (

@@ -19,6 +19,7 @@ import { Problems } from '../../parts/Problems.tsx';
 import type { SaveState } from '../../parts/saver.ts';
 import { UndoRedo } from '../../parts/UndoRedo.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
+import { useOwnId } from '../../parts/useOwnId.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { usePreview } from '../../worker/usePreview.ts';
 import { ColoursPart } from './ColoursPart.tsx';
@@ -144,6 +145,7 @@ interface FormProps {
 function WishForm({ work, draftId, fromDraft, start }: FormProps) {
   const navigate = useNavigate();
   const [add, adding] = useAddWorkMutation();
+  const [ownId] = useOwnId();
   const [change, changing] = useChangeWorkMutation();
   const [askPace] = useLazyPaceQuery();
   const [setDue, settingDue] = useSetDueMutation();
@@ -215,7 +217,9 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
     const wish = pace?.acts.length ? { ...read.value, pace } : read.value;
     const due = filled.due || null;
     if (work && due !== work.due && (await setDue({ id: work.id, due })).error) return;
-    const saved = work ? await change({ id: work.id, revision: work.revision, wish }) : await add({ wish, due });
+    const saved = work
+      ? await change({ id: work.id, revision: work.revision, wish })
+      : await add({ id: ownId, wish, due });
     if (!saved.data) return;
     await kept.drop();
     // Back leads to this project, and not to an empty form that would make a second one.

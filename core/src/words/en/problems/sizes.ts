@@ -68,6 +68,10 @@ export const sizes: Table = {
       `Use ${list(f.instead, ' or ')} ${f.unit}${f.anywhere ? ', or let it end anywhere' : ''}.`,
     ];
   },
+  'plan-too-long': (f) => [
+    `This could not be planned within ${f.seconds} seconds.`,
+    'Try a smaller size, or a pattern with fewer changes of colour.',
+  ],
   'too-many-stitches': (f) => [
     `${f.stitches} × ${f.rows} is ${f.cells} stitches: too many to plan in one piece.`,
     'Make it smaller, or plan it as panels.',

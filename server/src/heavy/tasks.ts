@@ -1,0 +1,39 @@
+import { good, type Result } from '@puntada/core/craft';
+import { freeze, planWish } from '@puntada/core/plan';
+import type { FrozenWork, PlanDocument, Wish } from '@puntada/core/records';
+import { planDocument } from '@puntada/core/words';
+
+/** What takes too long for the thread that answers. Everything goes in and comes out as plain data. */
+export const tasks = {
+  /** Whether a wish can be planned. */
+  check(wish: Wish): Result<true> {
+    const plan = planWish(wish);
+    return plan.ok ? good(true) : plan;
+  },
+  /** A wish with the size that was chosen for it, and its cloth as it is begun. */
+  begin(wish: Wish): Result<{ readonly wish: Wish; readonly begun: FrozenWork }> {
+    const plan = planWish(wish);
+    if (!plan.ok) return plan;
+    const { stitches, rows } = plan.value.piece;
+    return good({ wish: { ...wish, choice: { stitches, rows } }, begun: freeze(plan.value) });
+  },
+  /** The whole plan of a wish. */
+  document(wish: Wish): Result<PlanDocument> {
+    const plan = planWish(wish);
+    return plan.ok ? good(planDocument(plan.value)) : plan;
+  },
+};
+
+export type Tasks = typeof tasks;
+export type TaskName = keyof Tasks;
+
+/** What a thread is asked. */
+export interface Asked {
+  readonly name: TaskName;
+  readonly given: Wish;
+}
+
+/** The thread's side. */
+export default function answer({ name, given }: Asked): ReturnType<Tasks[TaskName]> {
+  return tasks[name](given);
+}
