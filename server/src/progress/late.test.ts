@@ -32,5 +32,17 @@ describe('steps that come late', () => {
       all.push(tick);
       expect([place, await send([tick])]).toEqual([place, reached(all)]);
     }
+    // Another process on the same database has added one, early on; this one does not know of it.
+    const early: Tick = { id: crypto.randomUUID(), at: 1, place: 401, from: at(38), to: at(1) };
+    all.push(early);
+    await server.database.query(
+      `insert into ticks (work_id, id, at, place, from_rows, from_runs, to_rows, to_runs)
+       values ($1, $2, 1, 401, 38, 0, 1, 0)`,
+      [id, early.id],
+    );
+    await server.database.query('update progress set steps = steps + 1 where work_id = $1', [id]);
+    const late = { id: crypto.randomUUID(), at: 2, place: 2601, from: at(7), to: at(8) };
+    all.push(late);
+    expect(await send([late])).toEqual(reached(all));
   });
 });

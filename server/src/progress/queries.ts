@@ -111,7 +111,8 @@ interface Milestone {
 
 /** Steps between two milestones. */
 const apart = 250;
-const milestones = remembered<readonly Milestone[]>();
+/** They hold as long as nobody else, such as another process, has added steps. */
+const milestones = remembered<{ readonly steps: number; readonly passed: readonly Milestone[] }>();
 
 /** Where a walk through ticks leads, and where it came by. @param ticks in their order */
 function walk(ticks: readonly Tick[], from: Position): { position: Position; passed: Milestone[] } {
@@ -127,14 +128,18 @@ function walk(ticks: readonly Tick[], from: Position): { position: Position; pas
   return { position, passed };
 }
 
-/** Ticks came late: the way is walked again from the last milestone before the first of them. */
-async function walkedAgain(db: Db, workId: string, added: readonly Tick[]): Promise<Position> {
+/**
+ * Ticks came late: the way is walked again from the last milestone before the first of them.
+ * @param before how many steps there were without them
+ */
+async function walkedAgain(db: Db, workId: string, added: readonly Tick[], before: number): Promise<Position> {
   const first = Math.min(...added.map(placeOf));
-  const stand = (milestones.get(workId) ?? []).filter(({ place }) => place < first);
+  const known = milestones.get(workId);
+  const stand = known?.steps === before ? known.passed.filter(({ place }) => place < first) : [];
   const last = stand.at(-1);
   const behind = await ticksBehind(db, workId, last ? last.place + 1 : 0);
   const { position, passed } = walk(behind, last?.position ?? begun);
-  milestones.set(workId, [...stand, ...passed]);
+  milestones.set(workId, { steps: before + added.length, passed: [...stand, ...passed] });
   return position;
 }
 
@@ -151,7 +156,10 @@ export async function addTicks(db: Db, workId: string, ticks: readonly Tick[]): 
   const stood = last ? { rows: last.rows_worked, runs: last.runs_worked } : begun;
   if (added.length === 0) return stood;
   const inOrder = !last || added.every((tick) => isAfter(tick, last));
-  const position = inOrder ? reached(added, stood) : await walkedAgain(db, workId, added);
+  const before = last?.steps ?? 0;
+  const known = milestones.get(workId);
+  if (inOrder && known?.steps === before) milestones.set(workId, { ...known, steps: before + added.length });
+  const position = inOrder ? reached(added, stood) : await walkedAgain(db, workId, added, before);
   await db.query(
     `insert into progress (work_id, rows_worked, runs_worked, last_place, last_id, steps)
      select $1, $2, $3, place, id, $4::integer from ticks where work_id = $1 order by place desc, id desc limit 1
