@@ -24,5 +24,9 @@ export function start(place: HTMLElement): void {
       </Provider>,
     ),
   );
-  setTimeout(() => lookAhead(ahead), drawnBy);
+  setTimeout(() => {
+    lookAhead(ahead);
+    // What waits for the server is not to be cleared away by a browser that is short of room.
+    void navigator.storage?.persist?.();
+  }, drawnBy);
 }

@@ -72,6 +72,18 @@ describe('the galley cloth, 24 × 24 cm', () => {
   });
 });
 
+describe('a size that is too large', () => {
+  it('is refused before it is laid, with the most that can be', () => {
+    const size = { width: { by: 'stitches', count: 1300 }, height: { by: 'rows', count: 1300 } } as const;
+    const refused = planWish(sampleWish(size));
+    // 1300 × 1300 are 1,690,000 of 1,500,000 stitches; 1153 rows of 1300 are 1,498,900.
+    expect(refused).toMatchObject({
+      ok: false,
+      problems: [{ code: 'too-many-stitches', facts: { stitches: 1300, rows: 1300, cells: 1_690_000, most: 1153 } }],
+    });
+  });
+});
+
 describe('typical gauge', () => {
   const document = planDocument(must(planWish(sampleWish({ gauge: { from: 'typical' } }))));
 

@@ -53,13 +53,12 @@ export function fitSizes(prepared: Prepared): Result<Sizes> {
       ...(up.ok ? [] : up.problems.map((problem) => at('height', problem))),
     );
   }
-  const cells = across.value.chosen.stitches * up.value.chosen.rows;
+  const { stitches } = across.value.chosen;
+  const { rows } = up.value.chosen;
+  const cells = stitches * rows;
   if (cells > mostStitches) {
-    return refused({
-      code: 'too-many-stitches',
-      path: 'width',
-      facts: { stitches: across.value.chosen.stitches, rows: up.value.chosen.rows, cells },
-    });
+    const most = Math.floor(mostStitches / stitches);
+    return refused({ code: 'too-many-stitches', path: 'width', facts: { stitches, rows, cells, most } });
   }
   const warnings = [...across.value.warnings, ...up.value.warnings, ...leaning(prepared), ...doming(prepared)];
   return good({ across: across.value, up: up.value, warnings });

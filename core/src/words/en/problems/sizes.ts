@@ -74,7 +74,7 @@ export const sizes: Table = {
   ],
   'too-many-stitches': (f) => [
     `${f.stitches} × ${f.rows} is ${f.cells} stitches: too many to plan in one piece.`,
-    'Make it smaller, or plan it as panels.',
+    `At this width ${f.most} rows are the most. Make it smaller, or plan it as panels.`,
   ],
   leans: () => [
     'In rounds you do not turn, {sc} lean a quarter to half a stitch per round: figures and seam slant.',
