@@ -215,17 +215,22 @@ export function chosenAlike(page: Page): Promise<string[]> {
   });
 }
 
-/** Types what no field can be into all that are in sight but names and notes, and sends each form once. */
+/** Fields of a view that are typed into; the others look alike when they are wrong. */
+const mostTyped = 3;
+
+/** Types what no field can be into the first that are in sight, but for names and notes. */
 export async function typeNonsense(page: Page): Promise<void> {
   const fields = page.locator('main input[type="text"]:visible, main input:not([type]):visible');
   const labels = await fields.evaluateAll((all) =>
     all.map((each) => (each as HTMLInputElement).labels?.[0]?.textContent ?? each.getAttribute('aria-label') ?? ''),
   );
+  let typed = 0;
   for (const [i, label] of labels.entries()) {
-    if (/name|title|note|maker/i.test(label)) continue;
+    if (/name|title|note|maker/i.test(label) || typed >= mostTyped) continue;
     const field = fields.nth(i);
     if (!(await field.isEditable().catch(() => false))) continue;
     await field.fill('?', { timeout: 2000 }).catch(() => undefined);
     await field.blur({ timeout: 2000 }).catch(() => undefined);
+    typed++;
   }
 }

@@ -33,6 +33,8 @@ export class Saver<T> {
   private now: Saved<T>;
   private timer: ReturnType<typeof setTimeout> | undefined;
   private running = false;
+  /** What is on its way. */
+  private going: Promise<void> = Promise.resolve();
   private readonly listeners = new Set<() => void>();
   private readonly send: Start<T>['send'];
   private readonly wait: number;
@@ -103,8 +105,22 @@ export class Saver<T> {
     void this.run();
   };
 
-  private async run(): Promise<void> {
-    if (this.running) return;
+  /** Leaves what is not yet sent, once what is on its way has arrived. @returns the revision to go on from */
+  readonly rest = async (): Promise<number> => {
+    this.leave();
+    while (this.running) {
+      await this.going;
+      this.leave();
+    }
+    return this.now.revision;
+  };
+
+  private run(): Promise<void> {
+    if (!this.running) this.going = this.sendNow();
+    return this.going;
+  }
+
+  private async sendNow(): Promise<void> {
     this.running = true;
     this.set({ state: 'saving' });
     const { value, revision } = this.now;

@@ -16,8 +16,11 @@ export interface PlanDraft {
   readonly problems: readonly Problem[];
   /** The revision that the next change is made on. */
   readonly revision: number;
-  /** Leaves what is not yet sent to a request that carries the whole wish itself. @param send says whether it was taken */
-  readonly handOver: (send: () => Promise<boolean>) => Promise<void>;
+  /**
+   * Leaves what is not yet sent to a request that carries the whole wish itself, once what is on its way has arrived.
+   * @param send is given the revision, and says whether it was taken
+   */
+  readonly handOver: (send: (revision: number) => Promise<boolean>) => Promise<void>;
   /** Sends what is shown over what was changed elsewhere. */
   readonly keepMine: () => void;
 }
@@ -60,9 +63,8 @@ export function usePlanDraft(work: Work): PlanDraft {
   };
   const undo = () => move(takenBack(history, wish));
   const redo = () => move(takenUp(history, wish));
-  const handOver = async (send: () => Promise<boolean>) => {
-    saver.leave();
-    if (await send()) forgetSaver(planName(id));
+  const handOver = async (send: (revision: number) => Promise<boolean>) => {
+    if (await send(await saver.rest())) forgetSaver(planName(id));
     else saver.resume();
   };
   const back = { undo: history.past.length ? undo : undefined, redo: history.future.length ? redo : undefined };

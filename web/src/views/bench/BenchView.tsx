@@ -81,6 +81,13 @@ export default function BenchView() {
           </div>
         ) : null}
         <BinList />
+        {works ? (
+          <p className="mt-8 text-[15px]">
+            <Link to="/copies" className="inline-flex min-h-11 items-center">
+              Safe copies: back up, open a file, put a copy back
+            </Link>
+          </p>
+        ) : null}
       </main>
     </>
   );

@@ -190,12 +190,12 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
   };
   // Whether it was asked for already: what is pressed twice begins once.
   const asked = useRef(false);
-  const canBegin = !settled && !beginning.isLoading && draft.state !== 'saving';
+  const canBegin = !settled && !beginning.isLoading;
   const start = async () => {
     if (!canBegin || asked.current) return;
     asked.current = true;
-    await draft.handOver(async () => {
-      const answer = await begin({ id: work.id, revision: draft.revision, wish: { ...wish, choice: chosen } });
+    await draft.handOver(async (revision) => {
+      const answer = await begin({ id: work.id, revision, wish: { ...wish, choice: chosen } });
       if (answer.data) navigate(`/works/${work.id}/work`);
       return answer.data !== undefined;
     });
