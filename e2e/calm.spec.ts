@@ -286,7 +286,7 @@ test('what is worked out for long says so, is stopped, and taken up again', asyn
     await route.continue().catch(() => undefined);
   });
   await page.goto(`${server.address}/works/${id}/yarn`);
-  await expect(page.getByRole('main').getByRole('status')).toHaveText('Working out the yarn…');
+  await expect(page.getByRole('main').getByRole('status')).toContainText('Working out the yarn…');
   await expect(page.getByText('This one takes longer than usual.')).toBeVisible();
   await page.getByRole('button', { name: 'Stop' }).click();
   await expect(page.getByText('Stopped. A smaller size is worked out sooner.')).toBeVisible();

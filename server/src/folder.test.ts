@@ -30,7 +30,7 @@ describe('the data folder', () => {
 });
 
 /** Kills of the server: a few with every run, a thousand with `PUNTADA_KILLS=1000 npm run unit -- folder`. */
-const kills = Number(process.env.PUNTADA_KILLS ?? 4);
+const kills = Number(process.env.PUNTADA_KILLS ?? 3);
 
 describe('killed at any instant', () => {
   let child: ChildProcess;

@@ -19,7 +19,7 @@ import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
 import { Copies } from './copies.ts';
 
 /** Bytes that are turned over: a few with every run, more with `PUNTADA_DAMAGES=2000 npm run unit -- copies`. */
-const damages = Number(process.env.PUNTADA_DAMAGES ?? 40);
+const damages = Number(process.env.PUNTADA_DAMAGES ?? 14);
 
 let one: Listening;
 let other: Listening;

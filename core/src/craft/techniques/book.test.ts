@@ -101,7 +101,7 @@ describe.each(patternBook.map((pattern) => pattern.key))('%s in sizes at random'
         expect(sameFabric(assemble(fabric.making, fabric.count, courses, fabric.colourCount), fabric)).toBe(true);
         must(readBack(text, request));
       }),
-      { numRuns: process.env.PUNTADA_LONG ? 20 : 8 },
+      { numRuns: process.env.PUNTADA_LONG ? 20 : 5 },
     );
   });
 
