@@ -84,7 +84,7 @@ export default function BenchView() {
         {works ? (
           <p className="mt-8 text-[15px]">
             <Link to="/copies" className="inline-flex min-h-11 items-center">
-              Safe copies: back up, open a file, put a copy back
+              Safe copies
             </Link>
           </p>
         ) : null}
