@@ -12,6 +12,7 @@ import { restoreKept } from '../server/src/archive/restore.ts';
 import { Copies } from '../server/src/copies/copies.ts';
 import { openDatabase } from '../server/src/db/open.ts';
 import { inThisThread } from '../server/src/heavy/heavy.ts';
+import { plainYarns } from './plainYarns.ts';
 import { middle } from './timing.ts';
 
 /*
@@ -52,15 +53,7 @@ function wishOf(n: number): Wish {
     height: { by: 'rows', count: 44 },
     pattern: { key: 'block-check' },
     gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
-    yarns: ['A', 'B'].map((letter) => ({
-      letter,
-      name: letter,
-      shade: '#888888',
-      weight: 4,
-      fibre: 'cotton',
-      ballMetres: 85,
-      ballGrams: 50,
-    })),
+    yarns: plainYarns(['A', 'B']),
   });
 }
 

@@ -1,6 +1,7 @@
 import { must } from '@puntada/core/craft';
 import { chartOf, checkFabric, checkStrands, fitSizes, lay, measure, prepare, routePiece } from '@puntada/core/plan';
 import { type Wish, wishSchema } from '@puntada/core/records';
+import { plainYarns } from './plainYarns.ts';
 import { median } from './timing.ts';
 
 /**
@@ -16,15 +17,7 @@ const wish: Wish = wishSchema.parse({
   ending: 'any',
   pattern: { key: 'block-check', stitch: 'sc', numbers: { b: 4, r: 4 } },
   gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
-  yarns: ['A', 'B'].map((letter) => ({
-    letter,
-    name: letter,
-    shade: '#888888',
-    weight: 4,
-    fibre: 'cotton',
-    ballMetres: 85,
-    ballGrams: 50,
-  })),
+  yarns: plainYarns(['A', 'B']),
 });
 
 const prepared = must(prepare(wish));

@@ -12,6 +12,7 @@ import {
 } from '@puntada/core/plan';
 import { type WishInput, wishSchema } from '@puntada/core/records';
 import { printedRows } from '@puntada/core/words';
+import { plainYarns } from './plainYarns.ts';
 import { median } from './timing.ts';
 
 /**
@@ -30,15 +31,7 @@ function wishFor(pattern: StitchPattern, across: number, up: number) {
     ending: 'whole',
     pattern: { key: pattern.key },
     gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
-    yarns: pattern.colours.map((letter) => ({
-      letter,
-      name: letter,
-      shade: '#888888',
-      weight: 4,
-      fibre: 'cotton',
-      ballMetres: 85,
-      ballGrams: 50,
-    })),
+    yarns: plainYarns(pattern.colours),
   };
   return wishSchema.parse(wish);
 }

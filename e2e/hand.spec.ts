@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
 import { begunCloth, expect, type TestServer, test } from './server.ts';
 
@@ -76,6 +77,10 @@ test('an entry of the log that the server does not take is kept and told, until 
   await expect(page.getByText('Not saved: 1 note (“Kettle.”)')).toBeVisible();
   await page.getByRole('button', { name: 'Try again' }).click();
   await expect(page.getByText('Not saved: 1 note (“Kettle.”)')).toBeVisible();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save as a file' }).click();
+  const waiting = JSON.parse(readFileSync(await (await saving).path(), 'utf8'));
+  expect(waiting).toMatchObject([{ id: entry, workId: work, entry: { kind: 'note', text: 'Kettle.' } }]);
   // It stays over visits, on every page, until its maker has decided.
   await page.goto(`${server.address}/drawer`);
   await page.getByRole('button', { name: 'Delete it' }).click();

@@ -138,6 +138,23 @@ test('everything goes out as one file and comes back; a damaged one is refused w
   const copy = page.getByRole('listitem').filter({ hasText: 'Before a copy was put back' }).first();
   await copy.getByRole('button', { name: /^Check/ }).click();
   await expect(copy.getByText('✓ Whole: 2 projects, 0 yarns and 0 swatches.')).toBeVisible();
+  const fetching = page.waitForEvent('download');
+  await copy.getByRole('link', { name: /^Save as a file/ }).click();
+  expect((await fetching).suggestedFilename()).toMatch(/^puntada-.*-before-restore\.zip$/);
+  // What takes long is stopped: here the server is at it until it is told.
+  let told = false;
+  await page.route('**/api/copies/jobs/*', async (route) => {
+    if (route.request().method() === 'DELETE') told = true;
+    const job = { id: crypto.randomUUID(), state: told ? 'stopped' : 'running', done: 1, of: 4 };
+    await (told && route.request().method() !== 'GET' ? route.continue() : route.fulfill({ json: job }));
+  });
+  await copy.getByRole('button', { name: /^Check/ }).click();
+  await expect(page.getByRole('progressbar', { name: 'Reading the copy through…' })).toBeVisible();
+  await page.getByRole('button', { name: 'Stop' }).click();
+  await expect(page.getByRole('progressbar')).toHaveCount(0);
+  expect(told).toBe(true);
+  await expect(page.getByRole('alert')).toHaveCount(0);
+  await page.unroute('**/api/copies/jobs/*');
   await copy.getByRole('button', { name: /^Put back/ }).click();
   await copy.getByRole('button', { name: 'Replace everything with it' }).click();
   await expect(page.getByRole('heading', { name: 'Cloth that came later' })).toBeVisible();

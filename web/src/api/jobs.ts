@@ -61,7 +61,8 @@ export interface Jobs {
   readonly run: <S extends z.ZodType>(words: string, path: string, result: S) => Promise<z.output<S> | undefined>;
   /** Sends a file in pieces; one that breaks off goes on where it stood. @returns its id at the server */
   readonly send: (words: string, file: Blob) => Promise<string | undefined>;
-  readonly clear: () => void;
+  /** A file that was sent is not wanted after all. @param id of it at the server */
+  readonly forget: (id: string) => void;
 }
 
 const tries = 5;
@@ -133,6 +134,9 @@ export function useJobs(): Jobs {
     run,
     send,
     stop: useCallback(() => stopper.current?.abort(), []),
-    clear: useCallback(() => setProblems([]), []),
+    forget: useCallback(
+      (id) => void ask(`/incoming/${id}`, z.unknown(), { method: 'DELETE' }).catch(() => undefined),
+      [],
+    ),
   };
 }

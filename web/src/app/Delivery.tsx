@@ -44,6 +44,7 @@ const names: Readonly<Record<string, readonly [one: string, more: string]>> = {
   weigh: ['weighing', 'weighings'],
   measure: ['measurement', 'measurements'],
   pause: ['pause', 'pauses'],
+  session: ['session', 'sessions'],
   end: ['entry about the finished piece', 'entries about finished pieces'],
 };
 

@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { askAgain, stopWorkers, useHall } from '../worker/hired.ts';
+import { askAgain, stopWorkers } from '../worker/hired.ts';
 import { Button } from './Button.tsx';
 import { Skeleton } from './Skeleton.tsx';
 
@@ -17,7 +17,7 @@ interface Awaited {
 
 /** The shape of what is on its way; of what is worked out for long, what it is and a way to stop. */
 export function Waiting({ words, rows = 4, height = 96, workedOut = false }: Awaited) {
-  const { stopped } = useHall();
+  const [stopped, setStopped] = useState(false);
   const [slow, setSlow] = useState(false);
   // biome-ignore lint/correctness/useExhaustiveDependencies: once it is asked for anew, it has its time again
   useEffect(() => {
@@ -27,11 +27,19 @@ export function Waiting({ words, rows = 4, height = 96, workedOut = false }: Awa
       setSlow(false);
     };
   }, [stopped]);
-  if (workedOut && stopped) {
+  const stop = () => {
+    stopWorkers();
+    setStopped(true);
+  };
+  const tryAgain = () => {
+    setStopped(false);
+    askAgain();
+  };
+  if (stopped) {
     return (
       <div role="status" className="flex flex-wrap items-center gap-x-4 gap-y-2 py-4 text-[17px]">
         <p>Stopped. A smaller size is worked out sooner.</p>
-        <Button onClick={askAgain}>Try again</Button>
+        <Button onClick={tryAgain}>Try again</Button>
       </div>
     );
   }
@@ -42,7 +50,7 @@ export function Waiting({ words, rows = 4, height = 96, workedOut = false }: Awa
           {words}
           {slow && workedOut ? ' This one takes longer than usual.' : ''}
         </p>
-        {slow && workedOut ? <Button onClick={stopWorkers}>Stop</Button> : null}
+        {slow && workedOut ? <Button onClick={stop}>Stop</Button> : null}
       </div>
       <Skeleton rows={rows} height={height} />
     </div>

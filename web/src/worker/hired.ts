@@ -1,20 +1,10 @@
 import { type Remote, wrap } from 'comlink';
 import { useSyncExternalStore } from 'react';
 
-interface Hall {
-  /** Counts up each time that what was stopped is taken up again: what is asked for then is asked for anew. */
-  readonly turn: number;
-  readonly stopped: boolean;
-}
-
-let hall: Hall = { turn: 0, stopped: false };
+/** Counts up each time that what was stopped is taken up again: what is asked for then is asked for anew. */
+let turn = 0;
 const listeners = new Set<() => void>();
 const atWork = new Set<() => void>();
-
-function change(next: Hall): void {
-  hall = next;
-  for (const listener of listeners) listener();
-}
 
 function subscribe(listener: () => void): () => void {
   listeners.add(listener);
@@ -48,15 +38,15 @@ export function hired<Worker>(hire: () => globalThis.Worker, stoppable = true): 
 /** Stops all that the workers are at. */
 export function stopWorkers(): void {
   for (const dismiss of [...atWork]) dismiss();
-  change({ ...hall, stopped: true });
 }
 
 /** Asks anew for all that was stopped. */
 export function askAgain(): void {
-  change({ turn: hall.turn + 1, stopped: false });
+  turn++;
+  for (const listener of listeners) listener();
 }
 
-/** Whether the maker has stopped the workers, and which turn it is. */
-export function useHall(): Hall {
-  return useSyncExternalStore(subscribe, () => hall);
+/** Which turn it is. */
+export function useTurn(): number {
+  return useSyncExternalStore(subscribe, () => turn);
 }

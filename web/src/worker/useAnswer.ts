@@ -1,5 +1,5 @@
 import { startTransition, useEffect, useState } from 'react';
-import { useHall } from './hired.ts';
+import { useTurn } from './hired.ts';
 
 /**
  * What a worker answers, drawn in small pieces so that the page answers meanwhile; the answer before stays until then,
@@ -7,7 +7,7 @@ import { useHall } from './hired.ts';
  */
 export function useAnswer<P extends Promise<unknown>>(ask: (() => P) | undefined): Awaited<P> | undefined {
   const [answer, setAnswer] = useState<{ readonly found: Awaited<P> }>();
-  const { turn } = useHall();
+  const turn = useTurn();
   // biome-ignore lint/correctness/useExhaustiveDependencies: each turn asks anew
   useEffect(() => {
     if (!ask) return;

@@ -3,7 +3,7 @@ import type { MadeWork } from '@puntada/core/plan';
 import type { PlanDocument } from '@puntada/core/records';
 import { startTransition, useEffect, useState } from 'react';
 import { usePreferences } from '../api/api.ts';
-import { useHall } from './hired.ts';
+import { useTurn } from './hired.ts';
 import { planner } from './planner.ts';
 
 interface Planned {
@@ -18,7 +18,7 @@ export function usePlanDocument(work: MadeWork | undefined): Planned {
   const { terms, hand, manner, told } = usePreferences();
   const [planned, setPlanned] = useState<Planned>({ document: undefined, problems: [], busy: true });
   const key = work ? JSON.stringify({ wish: work.wish, begun: work.begun ?? null }) : '';
-  const { turn } = useHall();
+  const turn = useTurn();
   // biome-ignore lint/correctness/useExhaustiveDependencies: each turn asks anew
   useEffect(() => {
     if (!key) return;

@@ -1,7 +1,7 @@
 import type { Result } from '@puntada/core/craft';
 import type { MadeWork } from '@puntada/core/plan';
 import { startTransition, useEffect, useState } from 'react';
-import { useHall } from './hired.ts';
+import { useTurn } from './hired.ts';
 import { planner } from './planner.ts';
 import type { PreviewFigures } from './planner.worker.ts';
 
@@ -9,7 +9,7 @@ import type { PreviewFigures } from './planner.worker.ts';
 export function usePreview(wish: unknown, begun?: MadeWork['begun']): Result<PreviewFigures> | undefined {
   const [answer, setAnswer] = useState<Result<PreviewFigures>>();
   const key = JSON.stringify(wish);
-  const { turn } = useHall();
+  const turn = useTurn();
   // biome-ignore lint/correctness/useExhaustiveDependencies: each turn asks anew
   useEffect(() => {
     let current = true;

@@ -52,7 +52,9 @@ export const startingWords = {
           : 'There is no copy in this folder.'
       }`,
       `To do: ${toDo[why]}${
-        damage.includes(why) && copies.length ? ` To put the newest copy back: npm run put-back -- ${copies[0]}` : ''
+        damage.includes(why) && copies.length
+          ? ` To put the newest copy back: PUNTADA_DATA=${folder} npm run put-back -- ${copies[0]}`
+          : ''
       }`,
     ].join('\n'),
   putBack: (name: string, holds: string, aside: string) =>

@@ -31,6 +31,10 @@ export function OpenFile({ jobs }: { jobs: Jobs }) {
     const found = id && (await jobs.run('Looking into it…', `/incoming/${id}/look`, lookedIntoSchema));
     if (id && found) setGiven({ id, name: file.name, found });
   };
+  const leave = ({ id }: Given) => {
+    setGiven(undefined);
+    jobs.forget(id);
+  };
   const putBack = async ({ id }: Given) => {
     setGiven(undefined);
     const done = await jobs.run('Putting it back…', `/incoming/${id}/restore`, z.looseObject({ works: z.number() }));
@@ -61,7 +65,7 @@ export function OpenFile({ jobs }: { jobs: Jobs }) {
         ) : null}
       </p>
       {given?.found.holds === 'project' ? (
-        <Question onLeave={() => setGiven(undefined)} action="Open this project" onDo={() => void takeIn(given)}>
+        <Question onLeave={() => leave(given)} action="Open this project" onDo={() => void takeIn(given)}>
           {given.name} holds one project: {given.found.titles.join(', ')}. Opening it changes nothing else on your
           bench.
         </Question>
@@ -69,7 +73,7 @@ export function OpenFile({ jobs }: { jobs: Jobs }) {
       {given?.found.holds === 'bench' ? (
         <Question
           grave
-          onLeave={() => setGiven(undefined)}
+          onLeave={() => leave(given)}
           action="Replace everything with it"
           onDo={() => void putBack(given)}
         >

@@ -1,25 +1,16 @@
-import { fibreWords, type Problem, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { fibreWords, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { DrawerYarn, StoredYarn, WorkSummary } from '@puntada/core/records';
 import { weightName } from '@puntada/core/words';
-import { drawerColumns, freeOf, metresInDrawer, readDrawerTable, setAside, toRow } from '@puntada/core/work';
-import { csvFormat, csvParseRows } from 'd3-dsv';
+import { freeOf, metresInDrawer, setAside } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, usePreferences, useWorksQuery } from '../../api/api.ts';
-import {
-  useAddYarnMutation,
-  useAddYarnsMutation,
-  useChangeYarnMutation,
-  useDrawerQuery,
-  useRemoveYarnMutation,
-} from '../../api/records.ts';
+import { useAddYarnMutation, useChangeYarnMutation, useDrawerQuery, useRemoveYarnMutation } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { announce, toFirstField } from '../../parts/announce.ts';
 import { Button } from '../../parts/Button.tsx';
-import { download } from '../../parts/download.ts';
 import { Empty } from '../../parts/Empty.tsx';
-import { FileField } from '../../parts/FileField.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { Unread } from '../../parts/Unread.tsx';
@@ -28,8 +19,9 @@ import { useArrived } from '../../parts/useArrived.ts';
 import { useOwnId } from '../../parts/useOwnId.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { yarnStyle } from '../../parts/YarnChip.tsx';
+import { DrawerTable } from './DrawerTable.tsx';
 import { YarnForm } from './YarnForm.tsx';
-import { emptyYarn, firstProblems, toValues } from './yarnForm.ts';
+import { emptyYarn, toValues } from './yarnForm.ts';
 
 /** Yarns that are drawn at once, and from how many on they are sought by name. */
 const page = 60;
@@ -79,7 +71,7 @@ export default function DrawerView() {
   return (
     <>
       <Head title="Yarn drawer" under={yarns ? drawerLine(yarns) : undefined}>
-        <Table yarns={yarns ?? []} />
+        <DrawerTable yarns={yarns ?? []} />
       </Head>
       <Shelves />
       <main
@@ -153,54 +145,6 @@ function drawerLine(yarns: readonly StoredYarn[]): string {
   const balls = yarns.reduce((sum, { yarn }) => sum + yarn.balls, 0);
   const parts = yarns.reduce((sum, { yarn }) => sum + yarn.parts.length, 0);
   return `${yarns.length} yarns · ${balls} balls and ${parts} opened`;
-}
-
-/** The drawer as a table, out and in. */
-function Table({ yarns }: { yarns: readonly StoredYarn[] }) {
-  const [bring, bringing] = useAddYarnsMutation();
-  const [told, setTold] = useState<string>();
-  const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const out = () => {
-    const rows = yarns.map(({ yarn }) => toRow(yarn));
-    download('yarn-drawer.csv', csvFormat(rows, [...drawerColumns]), 'text/csv');
-  };
-  const take = async (file: File) => {
-    // By rows: the reader by columns makes code at run time, which the server's policy forbids.
-    const [columns = [], ...lines] = csvParseRows((await file.text()).replace(/^\uFEFF/, ''));
-    const rows = lines.map((cells) => Object.fromEntries(columns.map((column, i) => [column.trim(), cells[i]])));
-    const read = readDrawerTable(
-      columns.map((column) => column.trim()),
-      rows,
-    );
-    setTold(undefined);
-    setProblems(read.ok ? [] : firstProblems(read.problems));
-    if (!read.ok) return;
-    const stored = await bring(read.value);
-    setProblems(problemsOf(stored.error));
-    if (stored.data) setTold(`${read.value.length} yarns added.`);
-  };
-  return (
-    <div className="flex flex-wrap items-center gap-x-3">
-      <Button kind="quiet" onClick={out} disabled={!yarns.length}>
-        Save as CSV
-      </Button>
-      <FileField
-        label="Import CSV"
-        accept=".csv,text/csv"
-        disabled={bringing.isLoading}
-        className="rounded-md px-4 font-semibold hover:bg-sheet"
-        onFile={(file) => void take(file)}
-      />
-      <p aria-live="polite" className="text-[15px] text-verdigris">
-        {told}
-      </p>
-      {problems.length ? (
-        <div className="basis-full">
-          <Problems problems={problems} />
-        </div>
-      ) : null}
-    </div>
-  );
 }
 
 interface RowProps {
