@@ -113,11 +113,11 @@ function benchOf(size: Size): Kept {
         fibre: 'cotton',
         balls: 2,
       };
-      yield { kind: 'yarn', id: idOf(8, n), revision: 1, yarn, unread: false };
+      yield { kind: 'yarn', id: idOf(8, n), revision: 1, yarn, deletedAt: null, unread: false };
     }
   }
   return {
-    head: { format: 'puntada-archive', version: 1, holds: 'bench', madeAt: when, stands: '', hanging: [] },
+    head: { format: 'puntada-archive', version: 2, holds: 'bench', madeAt: when, stands: '', hanging: [] },
     lines,
     photo: async (_work, _entry, of) => (of === 'image' ? picture : undefined),
     close: async () => undefined,

@@ -1,4 +1,68 @@
-export { findPattern, patternBook } from './book/book.ts';
+export { findPattern, isSamePattern, isWritten, patternBook, sourceOf } from './book/book.ts';
+export {
+  beginDrawing,
+  coloursRows,
+  groundOf,
+  isDrawn,
+  lettersOfYarns,
+  offsetOf,
+  pensOf,
+  proportionOf,
+  readied,
+  withColours,
+} from './desk/begin.ts';
+export {
+  columnDeleted,
+  columnInserted,
+  cutOut,
+  flippedAcross,
+  flippedUp,
+  inRole,
+  laidDown,
+  marked,
+  movedTo,
+  type Piece,
+  repeatOver,
+  resized,
+  rowInColour,
+  rowInserted,
+  rowsDeleted,
+  tiled,
+  turned,
+} from './desk/changes.ts';
+export {
+  colourOf,
+  type Drawing,
+  drawingOf,
+  type Mark,
+  patternOf,
+  rowLetters,
+  stitchOf,
+  widthOf,
+} from './desk/drawing.ts';
+export {
+  coloursOfPicture,
+  type Dots,
+  type PictureRequest,
+  pictured,
+  rowsForPicture,
+  type Smoothing,
+  smoothings,
+  takesPictures,
+} from './desk/picture.ts';
+export {
+  type Mirrors,
+  mirrored,
+  noMirrors,
+  type Place,
+  placesAlike,
+  placesOfLine,
+  placesOfRegion,
+  type Region,
+  regionOf,
+} from './desk/places.ts';
+export { readRowsText, rowsText } from './desk/rowsText.ts';
+export { fromTable, tableOf } from './desk/table.ts';
 export { type EdgeRule, edgesDiffer, mayBeCentred } from './fabric/edges.ts';
 export {
   baseCourses,
@@ -21,6 +85,7 @@ export {
 } from './foundation/foundation.ts';
 export { type Fibre, fibres, fibreWords, mainFibre, readBlend } from './gauge/fibres.ts';
 export { weightClasses } from './gauge/typical.ts';
+export { type Alphabet, alphabets, lettered, strokeOf } from './letters/letters.ts';
 export { bindPattern } from './notation/bind.ts';
 export { checkGiven, type GivenVerdict, readMultiple } from './notation/given.ts';
 export { inRounds } from './notation/inRounds.ts';
@@ -35,6 +100,7 @@ export { type Eyes, shadeSeen } from './shades/eyes.ts';
 export { readShades, smallestRun } from './shades/reading.ts';
 export { codeOf, type StitchKey, stitchKind, stitchKinds } from './stitches/kinds.ts';
 export { coursesFor } from './technique/courses.ts';
+export { lyingOn, takesFigures } from './technique/figures.ts';
 export { type Policy, policies } from './technique/policy.ts';
 export type { Technique } from './technique/technique.ts';
 export { makingsOf, techniqueNamed, techniqueOf, techniques } from './techniques/register.ts';
@@ -60,4 +126,4 @@ export {
 } from './units/yarn.ts';
 export { firstBelief, isDoubtful } from './values/belief.ts';
 export { type Estimate, ninety, type Printed } from './values/estimate.ts';
-export { type Facts, good, must, type Problem, type Result, type Told } from './values/problem.ts';
+export { type Facts, good, must, type Problem, type Result, refused, type Told } from './values/problem.ts';

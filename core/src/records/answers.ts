@@ -4,6 +4,7 @@ import { frozenRecord } from './begun.ts';
 import { drawerYarnRecord } from './drawerYarn.ts';
 import { formerPlanSchema } from './keptWork.ts';
 import { logEntryRecord, weighSchema } from './logEntry.ts';
+import { ownPatternRecord } from './ownPattern.ts';
 import { preferencesRecord } from './preferences.ts';
 import { anyVersion } from './record.ts';
 import { swatchRecord } from './swatch.ts';
@@ -51,6 +52,20 @@ export type StoredYarn = Readonly<z.output<typeof storedYarnSchema>>;
 export const storedSwatchSchema = z.object({ ...head, swatch: anyVersion(swatchRecord), changedAt: z.string() });
 export const swatchesSchema = z.array(storedSwatchSchema);
 export type StoredSwatch = Readonly<z.output<typeof storedSwatchSchema>>;
+
+export const storedPatternSchema = z.object({ ...head, pattern: anyVersion(ownPatternRecord), changedAt: z.string() });
+export const patternsSchema = z.array(storedPatternSchema);
+export type StoredPattern = Readonly<z.output<typeof storedPatternSchema>>;
+
+/** What can lie in the bin beside projects. */
+export const binKinds = ['yarn', 'swatch', 'draft', 'pattern'] as const;
+export type BinKind = (typeof binKinds)[number];
+
+/** Something that was deleted, and can be put back for 30 days. */
+export const binSchema = z.array(
+  z.object({ kind: z.enum(binKinds), id: z.uuid(), title: z.string(), deletedAt: z.string() }),
+);
+export type Binned = z.output<typeof binSchema>[number];
 
 /** A plan that a changed swatch moved, and how; or why it was left as it was. */
 const movedPlanSchema = z.object({ id: z.uuid(), title: z.string(), words: z.string() });
@@ -120,6 +135,7 @@ export const scheduleSchema = z.object({
       left: estimateSchema,
       due: z.string().optional(),
       rows: z.number(),
+      rowsTake: z.number().optional(),
       working: workingFactsSchema,
     }),
   ),
@@ -142,6 +158,8 @@ export const unreadSchema = z.object({
   works: z.array(unreadDocumentSchema),
   yarns: z.array(unreadDocumentSchema),
   swatches: z.array(unreadDocumentSchema),
+  /** A server of before tells none. */
+  patterns: z.array(unreadDocumentSchema).default([]),
   entries: z.array(unreadDocumentSchema),
 });
 
@@ -182,6 +200,7 @@ export const lookedIntoSchema = z.object({
   works: z.number(),
   yarns: z.number(),
   swatches: z.number(),
+  patterns: z.number().default(0),
   titles: z.array(z.string()),
 });
 export type LookedInto = z.output<typeof lookedIntoSchema>;

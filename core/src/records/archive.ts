@@ -20,14 +20,19 @@ export const archiveFiles = {
 /** What an archive holds: a whole bench, or one project on its way to another. */
 export const archiveSchema = z.strictObject({
   format: z.literal('puntada-archive'),
-  version: z.literal(1),
+  version: z.literal(2),
   holds: z.enum(['bench', 'project']),
   madeAt: z.iso.datetime(),
   /** For people: where the project stands, and how the strands hang. */
   stands: z.string().max(2000).default(''),
   hanging: z.array(z.string().max(2000)).max(100).default([]),
 });
-export const archiveRecord = { format: 'puntada-archive', schema: archiveSchema, steps: [] } satisfies RecordKind;
+/** Version 2 may hold patterns of the maker's own, and says of every record whether it lies in the bin. */
+export const archiveRecord = {
+  format: 'puntada-archive',
+  schema: archiveSchema,
+  steps: [(old) => old],
+} satisfies RecordKind;
 export type ArchiveHead = z.output<typeof archiveSchema>;
 
 /** The table of contents, and the seal over it: SHA-256 of `files` as JSON without spaces, in hexadecimal. */
@@ -41,6 +46,7 @@ export const archiveContentsSchema = z.strictObject({
 const head = { id: z.uuid(), revision: z.number().int().min(1) };
 /** The version that made the archive could not read it: it is put back as it was kept. */
 const unread = z.boolean().default(false);
+const deletedAt = z.iso.datetime().nullable().default(null);
 
 /** Steps on one line. */
 export const ticksOnLine = 500;
@@ -58,13 +64,15 @@ export const archiveLineSchema = z.discriminatedUnion('kind', [
     deletedAt: z.iso.datetime().nullable(),
     unread,
   }),
-  z.strictObject({ kind: z.literal('yarn'), ...head, yarn: z.unknown(), unread }),
-  z.strictObject({ kind: z.literal('swatch'), ...head, swatch: z.unknown(), unread }),
+  z.strictObject({ kind: z.literal('yarn'), ...head, yarn: z.unknown(), deletedAt, unread }),
+  z.strictObject({ kind: z.literal('swatch'), ...head, swatch: z.unknown(), deletedAt, unread }),
+  z.strictObject({ kind: z.literal('pattern'), ...head, pattern: z.unknown(), deletedAt, unread }),
   z.strictObject({
     kind: z.literal('draft'),
     id: z.uuid(),
     title: z.string(),
     form: z.record(z.string(), z.unknown()),
+    deletedAt,
   }),
   z.strictObject({ kind: z.literal('evenings'), minutes: z.unknown() }),
   z.strictObject({ kind: z.literal('preferences'), preferences: z.unknown() }),

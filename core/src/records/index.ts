@@ -1,6 +1,10 @@
 export {
   type Acknowledged,
   acknowledgedSchema,
+  type BinKind,
+  type Binned,
+  binKinds,
+  binSchema,
   type ChangedSwatch,
   type Copy,
   changedSwatchSchema,
@@ -16,11 +20,14 @@ export {
   lookedIntoSchema,
   type MovedPlan,
   ownPaceSchema,
+  patternsSchema,
   preferencesAnswerSchema,
   type Schedule,
+  type StoredPattern,
   type StoredSwatch,
   type StoredYarn,
   scheduleSchema,
+  storedPatternSchema,
   storedSwatchSchema,
   storedYarnSchema,
   swatchesSchema,
@@ -64,6 +71,7 @@ export {
   type Weighing,
   weighingsIn,
 } from './logEntry.ts';
+export { type OwnPattern, ownPatternLabel, ownPatternRecord } from './ownPattern.ts';
 export { patternLabel, patternSchema, readPatternJson } from './pattern.ts';
 export { type PlanDocument, type PrintedWorking, planDocumentSchema } from './planDocument.ts';
 export { type Preferences, preferencesRecord, preferencesSchema, usualPreferences } from './preferences.ts';

@@ -192,6 +192,7 @@ export const planDocumentSchema = z.strictObject({
     short: z.string().describe('width × height, without the mark of being typical'),
     band: figureSchema.describe('girth of the folded set and 3 cm of overlap'),
   }),
+  placed: z.array(z.string()).describe('where each figure that is put on the pattern once stands'),
   cautions: z.array(z.strictObject({ about: z.string(), code: z.string(), text: z.string() })),
   rows: z.array(
     z.strictObject({

@@ -9,6 +9,7 @@ import { draftRecord } from './draft.ts';
 import { drawerYarnRecord } from './drawerYarn.ts';
 import { handoverRecord, keptWorkSchema } from './keptWork.ts';
 import { logEntryRecord } from './logEntry.ts';
+import { ownPatternRecord } from './ownPattern.ts';
 import { patternRecord } from './pattern.ts';
 import { preferencesRecord } from './preferences.ts';
 import { readShape } from './readJson.ts';
@@ -26,6 +27,7 @@ const records: readonly RecordKind[] = [
   draftRecord,
   preferencesRecord,
   patternRecord,
+  ownPatternRecord,
   handoverRecord,
   backupRecord,
   archiveRecord,

@@ -4,6 +4,7 @@ import { weightClasses } from '../craft/gauge/typical.ts';
 import { acts } from '../craft/stitches/acts.ts';
 import { policies } from '../craft/technique/policy.ts';
 import { parseLength, withUnit } from '../craft/units/length.ts';
+import { longestPattern } from './ownPattern.ts';
 import { labelOf, type RecordKind } from './record.ts';
 
 const letters = z.string().regex(/^[A-H]$/);
@@ -146,9 +147,14 @@ export const paceSchema = z.strictObject({
     .readonly(),
 });
 
+/** Where something stands along one way, and how far from that edge, as typed. */
+function standing<const From extends readonly [string, ...string[]]>(from: From) {
+  return z.strictObject({ from: z.enum(from), margin: typedLength.default('0') });
+}
+
 /** Everything a plan is made from. The one shape behind the screen, the API and the command line. */
 export const wishSchema = z.strictObject({
-  ...labelOf('puntada-wish', 1),
+  ...labelOf('puntada-wish', 2),
   title: z.string().trim().min(1).max(80),
   item: itemKey,
   units: z.enum(['cm', 'in']).default('cm'),
@@ -160,7 +166,7 @@ export const wishSchema = z.strictObject({
     /** A pattern of the book … */
     key: z.string().min(1).max(60).optional(),
     /** … or one written out in the notation (docs/pattern-notation.md). */
-    text: z.string().min(1).max(20000).optional(),
+    text: z.string().min(1).max(longestPattern).optional(),
     stitch: z.string().max(20).optional(),
     /** Made in rounds, where the pattern is written flat or in the other kind of rounds. */
     made: z.enum(['turned-rounds', 'rounds']).optional(),
@@ -170,6 +176,21 @@ export const wishSchema = z.strictObject({
     loops: z.enum(['both', 'back', 'front']).optional(),
     numbers: z.record(z.string().max(20), z.number()).optional(),
   }),
+  /** Figures, words and pictures that are put on the pattern once. */
+  placed: z
+    .array(
+      z.strictObject({
+        /** A pattern in the notation, in colours; where it is in A the ground shows. */
+        text: z.string().min(1).max(longestPattern),
+        /** From the edge where row 1 begins, from the other, or in the middle. */
+        across: standing(['begin', 'middle', 'end']),
+        /** From the lower edge, the upper, or in the middle. */
+        up: standing(['begin', 'middle', 'end']),
+      }),
+    )
+    .min(1)
+    .max(6)
+    .optional(),
   foundation: z.string().max(40).optional(),
   /** Where in the chain the first row goes. */
   into: z.enum(['one loop', 'two loops', 'back bump']).default('one loop'),
@@ -211,7 +232,8 @@ export const wishSchema = z.strictObject({
   choice: z.strictObject({ stitches: count(), rows: count() }).optional(),
 });
 
-export const wishRecord = { format: 'puntada-wish', schema: wishSchema, steps: [] } satisfies RecordKind;
+/** Version 2 may have figures placed on its ground. */
+export const wishRecord = { format: 'puntada-wish', schema: wishSchema, steps: [(old) => old] } satisfies RecordKind;
 
 /** A wish as it is stored: everything filled in. */
 export type Wish = z.output<typeof wishSchema>;
@@ -225,12 +247,18 @@ export function withUnitsTyped(wish: Wish): Wish {
   const sized = <S extends Wish['width'] | Wish['height']>(size: S): S =>
     size.by === 'length' ? { ...size, length: own(size.length) } : size;
   const count = <C extends { readonly over: string }>(each: C): C => ({ ...each, over: own(each.over) });
-  const { gauge, finish, tolerance } = wish;
+  const { gauge, finish, tolerance, placed } = wish;
+  const placedWithUnit = ({ text, across, up }: NonNullable<Wish['placed']>[number]) => ({
+    text,
+    across: { ...across, margin: own(across.margin) },
+    up: { ...up, margin: own(up.margin) },
+  });
   return {
     ...wish,
     width: sized(wish.width),
     height: sized(wish.height),
     ...(tolerance ? { tolerance: own(tolerance) } : {}),
+    ...(placed ? { placed: placed.map(placedWithUnit) } : {}),
     gauge:
       gauge.from === 'typical'
         ? gauge

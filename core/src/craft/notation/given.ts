@@ -25,15 +25,36 @@ export interface GivenVerdict {
   readonly fits?: readonly { readonly stitches: number; readonly chains: number }[] | undefined;
 }
 
-/** Reads `multiple of 9 + 2` or `multiple of 9 plus 2`. */
+/** Numbers that have a name: an even number is a multiple of 2. */
+const named: readonly (readonly [RegExp, { multiple: number; extra: number }])[] = [
+  [/^(?:an?\s+)?even(?:\s+number)?$/, { multiple: 2, extra: 0 }],
+  [/^(?:an?\s+)?odd(?:\s+number)?$/, { multiple: 2, extra: 1 }],
+  [/^any(?:\s+number)?$/, { multiple: 1, extra: 0 }],
+];
+
+/** What may stand behind a number, and says no more. */
+const counted = /\s+(?:of\s+)?(?:stitches|stitch|sts|st|chains|chain|chs|ch)\b\.?/g;
+
+/**
+ * Reads a multiple as people write it: `multiple of 9 + 2`, `multiples of 6 sts plus 5`, `5n+1`, `n × 10 + 6`,
+ * `multiple of 8 less 1`, `an even number`. More than one number behind it is added up.
+ */
 export function readMultiple(text: string): Result<{ multiple: number; extra: number }> {
-  const match = /^\s*(?:a\s+)?multiple\s+of\s+(\d+)\s*(?:(?:\+|plus)\s*(\d+))?\s*$/i.exec(text);
-  if (match && Number(match[1]) > 0) return good({ multiple: Number(match[1]), extra: Number(match[2] ?? 0) });
-  return refused({
-    code: 'multiple-unreadable',
-    path: 'multiple',
-    facts: { text },
-  });
+  const plain = text.trim().toLowerCase().replace(counted, '').replace(/\.$/, '').trim();
+  const word = named.find(([name]) => name.test(plain));
+  if (word) return good(word[1]);
+  const match = /^(?:(?:an?\s+)?multiples?\s+of\s+(\d+)|(\d+)\s*[x×*]?\s*n|n\s*[x×*]\s*(\d+))(.*)$/.exec(plain);
+  const multiple = Number(match?.[1] ?? match?.[2] ?? match?.[3] ?? 0);
+  const rest = (match?.[4] ?? '').trim();
+  if (multiple > 0 && /^(?:(?:\+|plus|-|−|less|minus)\s*\d+\s*)*$/.test(rest)) {
+    let extra = 0;
+    for (const [, sign = '', number] of rest.matchAll(/(\+|plus|-|−|less|minus)\s*(\d+)/g)) {
+      extra += sign === '+' || sign === 'plus' ? Number(number) : -Number(number);
+    }
+    // One less than a multiple of 8 is seven more than one.
+    return good({ multiple, extra: extra < 0 ? ((extra % multiple) + multiple) % multiple : extra });
+  }
+  return refused({ code: 'multiple-unreadable', path: 'multiple', facts: { text } });
 }
 
 function sumOf(runs: readonly Run[]): number {

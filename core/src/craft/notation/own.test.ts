@@ -148,6 +148,24 @@ describe('a pattern as given elsewhere', () => {
   });
 
   it('words that are no multiple are refused', () => {
+    for (const [text, multiple, extra] of [
+      ['5n+1', 5, 1],
+      ['10n + 6', 10, 6],
+      ['n × 8 + 4', 8, 4],
+      ['multiples of 6 plus 5', 6, 5],
+      ['Multiple of 12 sts + 3.', 12, 3],
+      ['a multiple of 12 + 3 + 2 ch', 12, 5],
+      ['multiple of 8 less 1', 8, 7],
+      ['14', 0, 0],
+      ['an even number of stitches', 2, 0],
+      ['odd', 2, 1],
+      ['any number', 1, 0],
+      ['0n + 1', 0, 0],
+      ['multiple of 8 + 4 and then some', 0, 0],
+    ] as const) {
+      const read = readMultiple(text);
+      expect([text, read.ok && read.value]).toEqual([text, multiple ? { multiple, extra } : false]);
+    }
     const wrong = readMultiple('nine and two');
     expect(wrong.ok ? '' : told(wrong.problems[0]).hint).toContain('multiple of 9 + 2');
   });

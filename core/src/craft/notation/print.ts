@@ -23,14 +23,18 @@ function printRun(run: Run): string {
   return `${bare ? count : `(${count})`}${run.stitch}${place}${run.colour ? `:${run.colour}` : ''}`;
 }
 
+/** Runs as they are written, one behind the other. */
+export function printRuns(runs: readonly Run[]): string {
+  return runs.map(printRun).join(' ');
+}
+
 function printRow(row: PatternRow): string {
   const courses = printCount(row.courses);
   const head = [row.role, courses === '1' ? '' : courses, row.colour ?? ''].filter(Boolean).join(' ');
-  const part = (runs: readonly Run[]) => runs.map(printRun).join(' ');
   const body =
     row.start.length || row.end.length
-      ? `${part(row.start)} | ${part(row.unit)} | ${part(row.end)}`.trim()
-      : `| ${part(row.unit)} |`;
+      ? `${printRuns(row.start)} | ${printRuns(row.unit)} | ${printRuns(row.end)}`.trim()
+      : `| ${printRuns(row.unit)} |`;
   return `${head}: ${body}`;
 }
 

@@ -23,6 +23,12 @@ function isMirrored(row: readonly PlainRun[]): boolean {
   });
 }
 
+/** Rows of as many stitches: a row of the other net says nothing of one. */
+function isAsLong(row: readonly PlainRun[], other: readonly PlainRun[]): boolean {
+  const sum = (of: readonly PlainRun[]) => of.reduce((all, { count }) => all + count, 0);
+  return sum(row) === sum(other);
+}
+
 function firstUnlike(row: readonly PlainRun[]): number {
   return row.findIndex((run, i) => {
     const other = row[row.length - 1 - i] as PlainRun;
@@ -51,7 +57,8 @@ export function likelySlips(rows: readonly (readonly PlainRun[])[]): LikelySlip[
   const found: LikelySlip[] = [];
   rows.forEach((row, i) => {
     const around = [rows[i - 1], rows[i + 1]].filter((other) => other !== undefined);
-    const broken = around.length === 2 && around.every(isMirrored) && !isMirrored(row);
+    const broken =
+      around.length === 2 && around.every((other) => isAsLong(row, other) && isMirrored(other)) && !isMirrored(row);
     const grown = row.flatMap((run, at) => {
       const wanted = steadyCount(rows, i, at);
       return wanted === undefined || wanted === run.count ? [] : [{ at, wanted, run }];

@@ -1,6 +1,7 @@
 import type { StitchKey } from '../stitches/kinds.ts';
 import type { Numbers } from './count.ts';
 import type { StitchPattern } from './model.ts';
+import type { PlacedFigure } from './placed.ts';
 
 /** Loops of the row below that stitches are worked into. docs/craft.md, “Where the hook goes”. */
 export type Loops = 'both' | 'back' | 'front';
@@ -33,6 +34,8 @@ export interface BoundPattern {
   readonly repeatStitches: number;
   /** Courses in one whole repeat of stitch and colour. */
   readonly repeatCourses: number;
+  /** Figures that are put on it once. */
+  readonly placed?: readonly PlacedFigure[] | undefined;
 }
 
 export function leastCommonMultiple(a: number, b: number): number {

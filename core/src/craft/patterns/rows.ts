@@ -25,10 +25,18 @@ function chartRow(cells: string): PatternRow {
   };
 }
 
-/** The rows that repeat, the first worked first: as written, or as drawn in the chart. */
-export function repeatedRows(pattern: StitchPattern): PatternRow[] {
-  if (pattern.chart.length) return pattern.chart.map(chartRow).reverse();
-  return pattern.rows.filter((row) => row.role === 'row');
+/** Rows as they were read of each pattern: what is found of a row is remembered by the row. */
+const known = new WeakMap<StitchPattern, readonly PatternRow[]>();
+
+/** The rows that repeat, the first worked first: as written, or as drawn in the chart. The same pattern has the same. */
+export function repeatedRows(pattern: StitchPattern): readonly PatternRow[] {
+  const before = known.get(pattern);
+  if (before) return before;
+  const rows = pattern.chart.length
+    ? pattern.chart.map(chartRow).reverse()
+    : pattern.rows.filter((row) => row.role === 'row');
+  known.set(pattern, rows);
+  return rows;
 }
 
 /** The rows that are worked once, before or after the others. */

@@ -38,7 +38,7 @@ export function hexOf(light: Light): string {
 }
 
 /** Lightness and two axes of hue (CIE L*a*b*, D65). */
-function lab([red, green, blue]: Light): readonly [number, number, number] {
+export function lab([red, green, blue]: Light): readonly [number, number, number] {
   const x = (0.4124 * red + 0.3576 * green + 0.1805 * blue) / 0.9505;
   const y = 0.2126 * red + 0.7152 * green + 0.0722 * blue;
   const z = (0.0193 * red + 0.1192 * green + 0.9505 * blue) / 1.089;

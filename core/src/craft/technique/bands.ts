@@ -3,6 +3,7 @@ import type { RowColours } from '../fabric/rowColours.ts';
 import { spreadRow, type TurnedRow, turnRows } from '../fabric/rows.ts';
 import { type BoundPattern, leastCommonMultiple } from '../patterns/bound.ts';
 import { evaluate } from '../patterns/count.ts';
+import type { PatternRow } from '../patterns/model.ts';
 import { onceRows } from '../patterns/rows.ts';
 import type { Technique } from './technique.ts';
 
@@ -12,19 +13,24 @@ function leastWidth({ across: { works }, repeatStitches }: BoundPattern): number
   return works.multiple * k + works.extra;
 }
 
+/** What is found of the rows of a pattern: sizes by the hundred ask for the same few. */
+const found = new WeakMap<BoundPattern, WeakMap<PatternRow, Map<string, string>>>();
+
 /** The colours of so many rows over the least width, the first row first. */
 export function rowColours(bound: BoundPattern, technique: Technique, rows: number): RowColours[] {
   if (technique.bands) return technique.bands(bound, rows);
   const close = onceRows(bound.pattern, 'close').reduce((sum, row) => sum + evaluate(row.courses, bound.numbers), 0);
   const width = leastWidth(bound);
-  const known = new Map<TurnedRow, string[]>();
+  const known = found.get(bound) ?? new WeakMap<PatternRow, Map<string, string>>();
+  found.set(bound, known);
   const { made, read } = bound.pattern;
   return turnRows(bound, rows).map((turned, row) => {
-    const back = read === 'worked' && !runsForward(row, made) ? 1 : 0;
-    const ways = known.get(turned) ?? [];
-    known.set(turned, ways);
-    const colours = ways[back] ?? coloursAcross(bound, technique, turned, width, back === 1);
-    ways[back] = colours;
+    const back = read === 'worked' && !runsForward(row, made);
+    const ways = known.get(turned.row) ?? new Map<string, string>();
+    known.set(turned.row, ways);
+    const way = `${turned.colour}${back ? ' back' : ''}`;
+    const colours = ways.get(way) ?? coloursAcross(bound, technique, turned, width, back);
+    ways.set(way, colours);
     return { colours, closes: rows - row <= close };
   });
 }

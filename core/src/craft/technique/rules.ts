@@ -1,6 +1,11 @@
 import { type StitchKey, stitchKind, stitchKinds } from '../stitches/kinds.ts';
 import type { CourseView } from './technique.ts';
 
+/** The letter of a colour by its number, from 0. */
+export function letterOf(colour: number): string {
+  return String.fromCharCode(65 + colour);
+}
+
 /** The stitch in a column, or undefined where there is none. */
 export function keyAt(kinds: Uint8Array | undefined, column: number): StitchKey | undefined {
   const code = kinds?.[column];

@@ -125,6 +125,22 @@ export interface Technique {
   courses?(count: number, rows: number): number;
   /** Row heights (of the gauge) in so many rows, where it is not one each. */
   heights?(rows: number): number;
+  /** What a cell of a drawing is, where it is a stitch and not only a colour, as the notation writes it. */
+  readonly marks?: readonly string[];
+  /** The marks nearest to a picture of wanted colours that can be worked, where not every colour may stand everywhere. */
+  pictured?(wanted: readonly (readonly string[])[]): string[][];
+  /**
+   * The marks that its cloth was drawn with, the first drawn row first, where a cell of the cloth is not one of the drawing.
+   * `?` where the cloth does not tell.
+   */
+  undrawn?(courses: readonly Cells[], making: Making): string[][];
+  /** Rows, and cells of a row, that it lays by itself beside what is drawn. */
+  readonly ownRows?: number;
+  readonly ownEdge?: number;
+  /** How far the cells of a drawn row stand beside those of the row below, where that is not `offset`. @param row from 0 */
+  drawnOffset?(row: number): number;
+  /** Where a cell of the cloth is drawn: its row, counted from the first drawn one, and its cell in that row. */
+  drawnAt?(course: number, column: number, making: Making): { readonly row: number; readonly cell: number };
   /** The only policy for idle strands that the technique can be worked with. */
   readonly policy?: Policy;
   /** Cells that a course must have, where it is not told by what the course below left. */

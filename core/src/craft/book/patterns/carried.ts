@@ -104,6 +104,21 @@ chart
   AAAAAAAAAAAAAA
 end
 
+pattern still-water "Still water"
+about "Plain ground in one colour, for a word or a figure of your own."
+technique carried
+made flat
+stitch sc or hdc or dc
+colours A
+across 1 "stitches"
+up 1 "rows"
+read seen
+ends "Finish after any row."
+careful "A figure pulls the rows it stands in together: keep the strands inside it loose."
+chart
+  A
+end
+
 pattern mast-rings "Mast rings"
 about "A rising zigzag in turned rounds, for a bread bag or a jar cosy."
 technique carried

@@ -1,5 +1,19 @@
 /** Blocks on the diagonal; a cell of the chart is a block. Heights count blocks. */
 export const cornerPatterns = `
+pattern flat-calm "Flat calm"
+about "Plain blocks in one colour, for a figure of your own."
+technique corner-to-corner
+made diagonals
+colours A
+across 1 "blocks"
+up 1 "rows of blocks"
+read seen
+ends "Finish in the far corner; a border of {sc} makes the steps even."
+careful "One block too many at a corner makes an oblong of a square."
+chart
+  A
+end
+
 pattern signal-flag "Signal flag"
 about "Small flags in a field of blocks, worked from corner to corner."
 technique corner-to-corner

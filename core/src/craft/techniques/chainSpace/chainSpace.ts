@@ -18,6 +18,7 @@ export const chainSpace: Technique = {
   paths: { dc: { a: 2, b: 7.3, c: 8 } },
   gaugeKey: () => 'sunk dc',
   foundations: () => ['dc-4th'],
+  marks: ['dc', 'ch', 'dc@below2', 'sc'],
   opening: (kind) => (kind === 'dc' || kind === 'dc@below2' ? 'dc-ch3' : kind),
   prove(view) {
     opensOnlyFirst(view);

@@ -2,7 +2,7 @@ import { blocksHigh, diagonalSpan } from '../../fabric/diagonals.ts';
 import { assemble, type Cells, type Fabric, runsForward } from '../../fabric/fabric.ts';
 import { type LayRequest, phaseOf, spreadRow, turnRows, unitWidth } from '../../fabric/rows.ts';
 import { codeOf } from '../../stitches/kinds.ts';
-import { firstColumn, keyAt } from '../../technique/rules.ts';
+import { firstColumn, keyAt, letterOf } from '../../technique/rules.ts';
 import type { Technique } from '../../technique/technique.ts';
 
 /** Whether the block that opens a diagonal stands beyond the diagonal below. */
@@ -30,6 +30,24 @@ function layBlocks(request: LayRequest): Fabric {
   return assemble('diagonals', wide, rows, bound.colours.length);
 }
 
+/** The blocks of a cloth row by row; how wide it is is told by where its diagonals stop growing. */
+function blocksOf(courses: readonly Cells[]): string[][] {
+  const least = Math.max(...courses.map(({ kinds }) => kinds.length));
+  const other = courses.length + 1 - least;
+  const fits = (wide: number, high: number) =>
+    courses.every(({ kinds }, diagonal) => {
+      const opening = kinds[runsForward(diagonal) ? 0 : kinds.length - 1];
+      return opening === codeOf(grows(diagonal, wide, high) ? 'block-grow' : 'block-shrink');
+    });
+  const [wide, high] = fits(least, other) ? [least, other] : [other, least];
+  return Array.from({ length: high }, (_, y) =>
+    Array.from({ length: wide }, (_, x) => {
+      const { from } = diagonalSpan(x + y, wide, high);
+      return letterOf(courses[x + y]?.colours[x - from] ?? 0);
+    }),
+  );
+}
+
 /** Blocks of ch 3 and 3 dc on the diagonal. docs/craft.md, “Corner to corner”. */
 export const cornerToCorner: Technique = {
   key: 'corner-to-corner',
@@ -49,6 +67,7 @@ export const cornerToCorner: Technique = {
   opening: (kind) => kind,
   lay: layBlocks,
   courses: (wide, high) => wide + high - 1,
+  undrawn: blocksOf,
   cells(course, count, courses) {
     const { from, to } = diagonalSpan(course, count, blocksHigh(courses, count));
     return to - from + 1;

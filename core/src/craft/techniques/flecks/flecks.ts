@@ -14,6 +14,9 @@ export const flecks: Technique = {
   gaugeKey: () => 'sc',
   foundations: () => ['sc-2nd'],
   opening: carried.opening,
+  marks: ['sc', 'fleck:B'],
+  // Flecks stand on rows of the right side only.
+  pictured: (wanted) => wanted.map((row, y) => row.map((colour) => (colour !== 'A' && y % 2 === 0 ? 'fleck:B' : 'sc'))),
   policy: 'carry-always',
   prove(view) {
     for (let x = 0; x < view.kinds.length; x++) {

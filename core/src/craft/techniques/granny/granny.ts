@@ -1,7 +1,7 @@
 import { assemble, type Cells, type Fabric, runsForward } from '../../fabric/fabric.ts';
 import { type LayRequest, spreadRow, turnRows } from '../../fabric/rows.ts';
 import { codeOf, type StitchKey } from '../../stitches/kinds.ts';
-import { keyAt } from '../../technique/rules.ts';
+import { keyAt, letterOf } from '../../technique/rules.ts';
 import type { Technique } from '../../technique/technique.ts';
 
 /** Whether rows with and without edge stitches take turns (the foundation of 3G + 1). */
@@ -77,6 +77,12 @@ export const granny: Technique = {
   gaugeKey: () => 'clusters',
   foundations: () => ['granny-4th', 'granny-3rd'],
   opening: (kind) => kind,
+  // An edge stitch that stands in every row is no cluster; by turns the two edges are cells like the others.
+  undrawn: (courses) =>
+    courses.map(({ kinds, colours }) => {
+      const own = kinds.includes(codeOf('edge-ch3')) ? [] : [codeOf('edge-dc')];
+      return [...colours].flatMap((colour, x) => (own.includes(kinds[x] as number) ? [] : [letterOf(colour)]));
+    }),
   lay: layClusters,
   cells: (course, count, _courses, foundation) => cellsOf(course, count, takesTurns(foundation.key)),
   prove(view) {

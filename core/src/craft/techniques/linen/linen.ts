@@ -24,6 +24,7 @@ export const linen: Technique = {
   gaugeKey: () => 'sc and ch',
   foundations: ({ pattern }) => (isRoundMaking(pattern.made) ? roundWays('sc') : ['linen-4th']),
   inChain: new Map([['sc@space', 'sc']]),
+  marks: ['ch', 'sc@space'],
   opening: (kind, { bound }) => (isRoundMaking(bound.pattern.made) ? kind : 'linen-edge'),
   prove(view) {
     oneColour(view);

@@ -1,5 +1,6 @@
 import { assemble, type Cells, type Fabric, runsForward } from '../../fabric/fabric.ts';
 import { type LayRequest, spreadRow, turnRows } from '../../fabric/rows.ts';
+import type { Making } from '../../patterns/model.ts';
 import { codeOf, type StitchKey } from '../../stitches/kinds.ts';
 import { keyAt, mainAt, oneColour } from '../../technique/rules.ts';
 import type { CourseView, Technique } from '../../technique/technique.ts';
@@ -54,6 +55,28 @@ function layRows(request: LayRequest, rows: number, under: number): Cells[] {
       kinds[firstPost(row) + 2 * i] = under ? firstRowOf(row, facing) : facing;
     }
     return { kinds, colours: new Uint8Array(width).fill(row % 2) };
+  });
+}
+
+/** Posts of a cloth as they are seen from the right side, without base row and closing row. */
+function postsDrawn(courses: readonly Cells[], making: Making): string[][] {
+  const under = making === 'netted' ? baseRows : 0;
+  const closes = under > 0 && keyAt(courses.at(-1)?.kinds, 1) === 'fpsc';
+  const rows = courses.slice(under, closes ? courses.length - closingRows : undefined);
+  return rows.map(({ kinds }, row) => {
+    const forward = runsForward(row + under, making);
+    const windows = (kinds.length - 3) / 2;
+    const front = (x: number) => {
+      const key = keyAt(kinds, x);
+      const facing = key === 'fpdc' || key === 'dc@base-front';
+      return forward ? facing : !facing;
+    };
+    return Array.from({ length: postsIn(row, windows) }, (_, i) => {
+      const x = firstPost(row) + 2 * i;
+      // The first row of A has nothing to pass: how it was drawn is told by a later repeat alone.
+      if (keyAt(kinds, x) === 'dc') return '?';
+      return front(x) ? 'fpdc' : 'bpdc';
+    });
   });
 }
 
@@ -155,6 +178,18 @@ export const mesh: Technique = {
   foundations: () => ['mesh-2nd'],
   opening: (kind) => kind,
   lay: layMesh,
+  marks: ['fpdc', 'bpdc'],
+  // A net in front shows its own colour, behind it that of the other.
+  pictured: (wanted) =>
+    wanted.map((row, y) =>
+      row.slice(0, row.length - (isOfA(y) ? 0 : 1)).map((colour) => ((colour === 'A') === isOfA(y) ? 'fpdc' : 'bpdc')),
+    ),
+  undrawn: (courses, making) => postsDrawn(courses, making),
+  drawnOffset: (row) => (isOfA(row) ? 0 : 0.5),
+  drawnAt(course, column, making) {
+    const row = course - (making === 'netted' ? baseRows : 0);
+    return { row, cell: Math.floor((column - firstPost(row)) / 2) };
+  },
   // The last row of a net is of A, and the closing row comes after it.
   endings: ({ repeatCourses, pattern }) =>
     pattern.made === 'netted'

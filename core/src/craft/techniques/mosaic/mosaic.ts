@@ -3,7 +3,7 @@ import { type LayRequest, spreadRow, turnRows } from '../../fabric/rows.ts';
 import { roundWays } from '../../foundation/foundation.ts';
 import { codeOf } from '../../stitches/kinds.ts';
 import { layGrid } from '../../technique/grid.ts';
-import { keyAt, oneColour } from '../../technique/rules.ts';
+import { keyAt, letterOf, oneColour } from '../../technique/rules.ts';
 import { type CourseView, plainStitches, type Technique } from '../../technique/technique.ts';
 
 /** Courses before the charted ones: one of A, plain, and one of B in the back loops. */
@@ -42,6 +42,10 @@ function layMosaic(request: LayRequest): Fabric {
   return assemble(made, stitches, rows, bound.colours.length);
 }
 
+function other(colour: string): string {
+  return colour === 'A' ? 'B' : 'A';
+}
+
 /** One colour a row, every row from the right side, drops over plain stitches. docs/craft.md, “Overlay mosaic”. */
 export const mosaic: Technique = {
   key: 'mosaic',
@@ -57,6 +61,39 @@ export const mosaic: Technique = {
   foundations: ({ pattern }) => (isRoundMaking(pattern.made) ? roundWays('sc') : ['sc-2nd']),
   opening: (kind) => kind,
   bands: (_bound, rows) => Array.from({ length: rows }, (_, row) => ({ colours: String(row % 2), closes: false })),
+  // A cell shows its row's own colour, or is hidden by a drop; never two of them one above the other.
+  pictured(wanted) {
+    const marks: string[][] = [];
+    wanted.forEach((row, y) => {
+      const own = y % 2 ? 'B' : 'A';
+      const below = marks[y - 1];
+      const hidden = (x: number, from: readonly string[] | undefined, at: number) =>
+        from !== undefined && from[x] !== (at % 2 ? 'B' : 'A');
+      // The last row meets the first of the next repeat.
+      const first = y === wanted.length - 1 ? marks[0] : undefined;
+      marks.push(
+        row.map((colour, x) => (colour === own || hidden(x, below, y - 1) || hidden(x, first, 0) ? own : other(own))),
+      );
+    });
+    return marks;
+  },
+  undrawn: (courses, making) =>
+    courses.slice(setupCourses).map(({ colours }, row) => {
+      const above = courses[row + setupCourses + 1];
+      const edge = isRoundMaking(making) ? 0 : 1;
+      const inner = Array.from(colours.subarray(edge, colours.length - edge));
+      // What a drop from the row above hides shows that row's colour.
+      return inner.map((own, x) =>
+        letterOf(above && keyAt(above.kinds, x + edge) === 'dc@front2' ? (above.colours[x + edge] ?? own) : own),
+      );
+    }),
+  ownRows: setupCourses,
+  ownEdge: 2,
+  // What a drop hides is drawn in the row below it.
+  drawnAt: (course, column, making) => ({
+    row: course - setupCourses - 1,
+    cell: column - (isRoundMaking(making) ? 0 : 1),
+  }),
   lay: layMosaic,
   prove(view) {
     oneColour(view);

@@ -15,6 +15,7 @@ export const stepCheck: Technique = {
   width: plainStitches,
   gaugeKey: () => 'stepped sc, dc',
   ordered: true,
+  marks: ['sc', 'dc'],
   foundations: ({ stitch, pattern }) =>
     isRoundMaking(pattern.made) ? roundWays(stitch) : [stitch === 'dc' ? 'dc-4th' : 'sc-2nd'],
   opening: (kind, { bound }) => (kind === 'dc' && !isRoundMaking(bound.pattern.made) ? 'dc-ch3' : kind),

@@ -12,6 +12,7 @@ export const stripes: Technique = {
   nested: true,
   step: 2,
   ordered: true,
+  marks: ['sc', 'dc'],
   kinds: ['sc', 'dc', 'dc-ch3'],
   width: plainStitches,
   gaugeKey: () => 'houndstooth',

@@ -42,7 +42,10 @@ export const server: Table = {
     `This project is ${stateWord(f.state)}: there is no rest to plan.`,
     'Start it first, or make another.',
   ],
-  'rows-left': (f) => [`Row ${f.row} of ${f.rows} is still to be worked.`, 'Finish the last row first.'],
+  'rows-left': (f) => [
+    `Row ${f.row} of ${f.rows}${Number(f.pieces) > 1 ? `, piece ${f.piece} of ${f.pieces},` : ''} is still to be worked.`,
+    'Finish the last row first.',
+  ],
   'only-the-rest': () => [
     'In a started project only size, ending, border and closing row can still be changed.',
     'Make a new project for anything else.',
