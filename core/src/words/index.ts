@@ -1,27 +1,40 @@
 export { type BookEntry, bookEntry } from './book/bookEntry.ts';
 export { planDocument } from './document/planDocument.ts';
+export { rowsAsMarkdown, rowsAsText, runColumns, runTable } from './document/rowsFiles.ts';
 export { hookWords, sizeReason } from './en/advice.ts';
 export { anyMultipleText, arithmeticWords, shortMultiple } from './en/arithmetic.ts';
 export { cautionWords } from './en/cautions.ts';
 export { upWord } from './en/counts.ts';
+export { costWords, markName, mendWords, placeWords, refusedWords, widthWords } from './en/desk.ts';
 export { differenceWords } from './en/findRow.ts';
 export { yarnPartName } from './en/finish.ts';
 export { beginningAdvice, beginningWords, foundationWords } from './en/foundations.ts';
 export { givenWords } from './en/given.ts';
 export { glossary } from './en/glossary.ts';
 export { itemName } from './en/items.ts';
-export { endsAtText, shortText } from './en/lasting.ts';
+export { endsAtText, type LastingOn, shortText } from './en/lasting.ts';
 export { likelySlipWords } from './en/likelySlips.ts';
 export { upper } from './en/lists.ts';
 export { nextStepWords } from './en/nextStep.ts';
 export { nameless, notStarted, planLeft, planMoved, planUnchanged, standingWords, swatchNotice } from './en/notices.ts';
 export { joinLabel, openSides } from './en/openSides.ts';
+export { placedWords } from './en/placed.ts';
+export {
+  beginLines,
+  coverLines,
+  type PrintPart,
+  printPartNames,
+  printParts,
+  printWords,
+  yarnLines,
+} from './en/print.ts';
 export { stateWord } from './en/problems/server.ts';
 export { problemText, problemWords } from './en/problems.ts';
 export { scaleWords } from './en/scale.ts';
 export { shadeWords } from './en/shades.ts';
 export { causeWords, slips } from './en/slips.ts';
 export { type StartFault, startingWords } from './en/starting.ts';
+export { clothName, clothOf, placeName, stepLines, stepName, stepRunWords } from './en/steps.ts';
 export { techniqueWords } from './en/techniques.ts';
 export { fibreName, policyNames, weightName } from './en/yarns.ts';
 export {
@@ -46,7 +59,7 @@ export {
 export { type AdviceRequest, rowAdvice } from './rows/advice.ts';
 export { againstBelow } from './rows/againstBelow.ts';
 export { explainCourse } from './rows/explain.ts';
-export { proofSheet } from './rows/proofSheet.ts';
+export { passedChecks, proofSheet } from './rows/proofSheet.ts';
 export { printedRows } from './rows/readRows.ts';
 export { closingWords, courseWord, startWords, writeRow } from './rows/rows.ts';
 export { besideCarrying, hangingPlaceWords, hangingWords } from './rows/strandWords.ts';
@@ -63,3 +76,4 @@ export { closeWords, kindWords, spokenRun } from './work/runInHand.ts';
 export { runLabel, runStitches } from './work/runLabel.ts';
 export { type Tug, tugs, tugWords } from './work/tug.ts';
 export { printedWorking } from './workings/printed.ts';
+export { readWritten, type Written, type WrittenLine } from './written/readWritten.ts';

@@ -30,6 +30,7 @@ export {
   restAfter,
   restFor,
   rests,
+  rowsIn,
   secondsUntil,
   type Week,
 } from './schedule/schedule.ts';
@@ -41,16 +42,18 @@ export { colourQuestions } from './underway/colourQuestions.ts';
 export { clothAsWorked, driftOf, isDrifting, type Planned } from './underway/drift.ts';
 export { findRow, readSeenRow, runsToTap } from './underway/findRow.ts';
 export {
-  cellsWorked,
-  costsOfWork,
+  cellsInHand,
+  costsOfProject,
   foretoldHours,
   handworkOfRows,
+  type ProjectCosts,
   partWorked,
   type Rows,
+  sequenceOfWork,
   sessionsOfWork,
   type WorkCosts,
 } from './underway/inHand.ts';
-export { brokenIn, isOutside, runsOfRows } from './underway/kept.ts';
+export { brokenIn, isOutside, rowLeft, runsOfUnits } from './underway/kept.ts';
 export { isShort, type Lasting, lasting } from './underway/lasting.ts';
 export { type KnownAt, narrowing } from './underway/narrowing.ts';
 export { oneOff } from './underway/oneOff.ts';

@@ -97,13 +97,13 @@ function baseRefusals(cells: Cells, proof: FabricProof, course: number): Refusal
   return found;
 }
 
-function refusals(fabric: Fabric, proof: FabricProof, course: number, base: number): Refusal[] {
+function refusals(fabric: Fabric, proof: FabricProof, course: number, base: number, most = shownAtMost): Refusal[] {
   const { technique, bound, foundation } = proof;
   const cells = courseCells(fabric, course);
   if (course < base) return baseRefusals(cells, proof, course);
   const found: Refusal[] = [];
   const refuse = (column: number, why: string, facts?: Facts) => {
-    if (found.length < shownAtMost) found.push({ column, code: why, facts });
+    if (found.length < most) found.push({ column, code: why, facts });
   };
   const allowed = allowedOf(technique);
   for (let x = 0; x < cells.kinds.length; x++) {
@@ -128,6 +128,21 @@ function refusals(fabric: Fabric, proof: FabricProof, course: number, base: numb
     foundation,
     refuse,
   });
+  return found;
+}
+
+/** A cell that cannot be where it is. Course and column from 0. */
+export interface RefusedCell extends Refusal {
+  readonly course: number;
+}
+
+/** The cells of a fabric that cannot be, course by course, at most so many. */
+export function refusedCells(fabric: Fabric, proof: FabricProof, most: number): RefusedCell[] {
+  const base = proof.foundation.circle ? baseCourses(fabric) : 0;
+  const found: RefusedCell[] = [];
+  for (let course = base; course < fabric.courses && found.length < most; course++) {
+    for (const each of refusals(fabric, proof, course, base, most - found.length)) found.push({ ...each, course });
+  }
   return found;
 }
 

@@ -1,6 +1,7 @@
 import { baseFor, layBase, usualIncrease } from '../../craft/fabric/base.ts';
 import { assemble, courseCells, type Fabric } from '../../craft/fabric/fabric.ts';
 import { type LayRequest, turnRows } from '../../craft/fabric/rows.ts';
+import { withFigures } from '../../craft/technique/figures.ts';
 import { layGrid } from '../../craft/technique/grid.ts';
 import { techniqueOf } from '../../craft/techniques/register.ts';
 import { must } from '../../craft/values/problem.ts';
@@ -13,7 +14,11 @@ export type { LayRequest } from '../../craft/fabric/rows.ts';
  */
 export function lay(request: LayRequest): Fabric {
   const technique = must(techniqueOf(request.bound.pattern));
-  const cloth = (asked: LayRequest) => (technique.lay ? technique.lay(asked) : layGrid(asked, technique));
+  const cloth = (asked: LayRequest) => {
+    const ground = technique.lay ? technique.lay(asked) : layGrid(asked, technique);
+    const { placed } = request.bound;
+    return placed?.length ? withFigures(ground, placed, technique) : ground;
+  };
   return request.foundation.circle ? onCircle(request, cloth) : cloth(request);
 }
 

@@ -10,9 +10,10 @@ import {
 import { tubeBegins } from '../../craft/foundation/foundation.ts';
 import { singleCrochetOf } from '../../craft/gauge/singleCrochet.ts';
 import { coursesFor } from '../../craft/technique/courses.ts';
+import { lyingOn } from '../../craft/technique/figures.ts';
 import { type Belief, firstBelief, learn } from '../../craft/values/belief.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
-import { good, type Result } from '../../craft/values/problem.ts';
+import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import { yarnFigures } from '../../craft/yarn/yarn.ts';
 import { checkFabric } from '../check/fabric.ts';
 import { checkStrands } from '../check/strands.ts';
@@ -73,6 +74,14 @@ export function handBelief({ wish, gauge }: Pick<Prepared, 'wish' | 'gauge'>): B
   return weighed ? learn(first, weighed) : first;
 }
 
+/** A figure that does not lie on a size with its margins. */
+function figureOutside({ bound }: Prepared, wide: number, high: number): Problem | undefined {
+  const lying = bound.placed?.map((figure) => lyingOn(figure, wide, high)).find(({ fits }) => !fits);
+  if (!lying) return undefined;
+  const { width, height } = lying;
+  return { code: 'figure-outside', path: 'placed', facts: { width, height, wide, high } };
+}
+
 /**
  * Lays, proves, routes and measures one size. A piece that fails its proof is refused, never shown.
  * Linear in stitches.
@@ -82,6 +91,8 @@ export function makePiece(prepared: Prepared, stitches: number, rows: number): R
   const courses = coursesFor(prepared, stitches, rows);
   const { increases } = prepared;
   const fabric = lay({ bound, foundation, edges: wish.edges, stitches, courses, increases });
+  const outside = figureOutside(prepared, stitches, rows);
+  if (outside) return refused(outside);
   const laid = checkFabric(fabric, { bound, technique, foundation });
   if (!laid.ok) return laid;
   const strands = routePiece(prepared, fabric);

@@ -14,7 +14,6 @@ import { singleCrochetOf } from '../../craft/gauge/singleCrochet.ts';
 import { typicalYarns } from '../../craft/gauge/typical.ts';
 import { bindPattern } from '../../craft/notation/bind.ts';
 import { inRounds } from '../../craft/notation/inRounds.ts';
-import { readPattern } from '../../craft/notation/read.ts';
 import { sumProblems } from '../../craft/notation/sums.ts';
 import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import type { StitchPattern } from '../../craft/patterns/model.ts';
@@ -34,6 +33,7 @@ import type { WishedHeight } from '../fit/up.ts';
 import { flapCover } from '../items/items.ts';
 import { itemKinds, itemNamed } from '../items/register.ts';
 import { carriesInside } from './carries.ts';
+import { placedFigures, withFigureColours } from './placed.ts';
 import { readLength } from './readLength.ts';
 import { readGauge } from './wishedGauge.ts';
 
@@ -115,7 +115,7 @@ function readHeight(wish: Wish, problems: Problem[]): WishedHeight {
 function patternOf(wish: Wish): Result<StitchPattern> {
   const { key, text } = wish.pattern;
   if (text !== undefined) {
-    const read = readPattern(text);
+    const read = findPattern(text);
     return read.ok ? read : refused(...read.problems.map((problem) => at('pattern.text', problem)));
   }
   if (key === undefined) {
@@ -246,7 +246,8 @@ function unmade(wish: Wish): Problem[] {
 export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepared> {
   const problems: Problem[] = [];
   const written = patternOf(wish);
-  const found = written.ok ? madeAsWished(written.value, wish) : written;
+  const made = written.ok ? madeAsWished(written.value, wish) : written;
+  const found = made.ok ? withFigureColours(made.value, wish) : made;
   if (!found.ok) return refused(...unmade(wish), ...found.problems);
   const bound = bindPattern(found.value, { ...wish.pattern, colours: chosenColours(wish, found.value) });
   const technique = techniqueOf(found.value);
@@ -261,11 +262,11 @@ export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepare
     ...sumProblems(bound.value),
     ...loopProblems(wish, technique.value),
   );
-  const made = { bound: bound.value, technique: technique.value };
+  const madeOf = { bound: bound.value, technique: technique.value };
   // Where it cannot begin as it is wished the other problems are told all the same.
   const [usual] = waysOf(technique.value, bound.value, wish);
   const begun = foundation.ok ? foundation.value : (findFoundation(usual as string) as Foundation);
-  const read = prepareMade(wish, told, { ...made, foundation: begun });
+  const read = prepareMade(wish, told, { ...madeOf, foundation: begun });
   const all = [...problems, ...(read.ok ? [] : read.problems)];
   return all.length || !read.ok ? refused(...all) : read;
 }
@@ -297,6 +298,8 @@ export function prepareMade(wish: Wish, told: ToldUnit, made: MadeAs, begun?: Be
   if (problems.length) return refused(...problems);
   const gauge = begun?.worked ?? counted?.worked ?? typicalFor(wish, bound, technique, yarns);
   const finished = begun?.finished ?? counted?.washed ?? (wish.wash ? washed(gauge, wish.wash) : gauge);
+  const placed = placedFigures(wish, bound.colours, finished, problems);
+  if (problems.length) return refused(...problems);
   const sc = singleCrochetOf(finished, technique.gaugeKey(bound), (yarns[0] as Yarn).weight);
   return good({
     wish: {
@@ -305,7 +308,7 @@ export function prepareMade(wish: Wish, told: ToldUnit, made: MadeAs, begun?: Be
       edges: edgesFor(wish.edges, bound, technique),
     },
     told,
-    bound,
+    bound: placed.length ? { ...bound, placed } : bound,
     technique,
     foundation,
     gauge,

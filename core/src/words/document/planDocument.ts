@@ -8,6 +8,7 @@ import type { PlanDocument } from '../../records/planDocument.ts';
 import { nextMeasureWords, savingWords } from '../en/advice.ts';
 import { cautionWords } from '../en/cautions.ts';
 import { finishNames, finishStep } from '../en/finish.ts';
+import { placedWords } from '../en/placed.ts';
 import { problemWords } from '../en/problems.ts';
 import { hoursText } from '../figures/figures.ts';
 import { termed } from '../terms/termed.ts';
@@ -61,6 +62,7 @@ export function planDocument(plan: Plan, maker: Partial<Maker> = {}): PlanDocume
     savings: savings(prepared, width, height, piece).map(savingWords),
     endPlaces: endPlacesOf(plan),
     folded: foldedOf(plan),
+    placed: placedWords(prepared, width.stitches, piece.rows, maker.hand ?? 'right'),
     cautions: cautionsFor(wish).map((caution) => ({ ...caution, text: told(cautionWords[caution.code]) })),
     ...rowsOf(plan, maker),
     workings: printedWorkings(plan, terms),

@@ -1,18 +1,35 @@
+import type { Sequence } from '../../plan/steps/sequence.ts';
 import type { Lasting } from '../../work/underway/lasting.ts';
 import type { ColourNow } from '../../work/underway/weighed.ts';
+import { placeName } from './steps.ts';
+
+/** The whole on which a yarn lasts or does not. */
+export interface LastingOn {
+  /** Rows of one cloth. */
+  readonly rows: number;
+  /** Not known until it is counted. */
+  readonly sequence: Sequence | undefined;
+  readonly item: string;
+}
 
 /**
- * Where a yarn runs out: `between rows 31 and 36`, or with an end that may come only when all rows are worked.
- * @param rows of the whole piece; what comes after them is its finishing
+ * Where a yarn runs out: `between rows 31 and 36`, or with an end that may come only when all rows are worked; in a set
+ * with the piece: `between dishcloth 1, row 9, and dishcloth 2, row 4`.
  */
-export function endsAtText({ low, high }: NonNullable<ColourNow['endsAt']>, rows: number): string {
+export function endsAtText({ low, high }: NonNullable<ColourNow['endsAt']>, on: LastingOn): string {
+  const { rows, sequence, item } = on;
+  if (sequence && sequence.pieces > 1) {
+    const from = placeName(sequence, low, item);
+    const to = high >= sequence.units.length ? 'the end' : placeName(sequence, high, item);
+    return from === to ? `at ${from}` : `between ${from}, and ${to}`;
+  }
   if (low > rows) return 'in the finishing';
   return high > rows ? `between row ${low} and the end` : `between rows ${low} and ${high}`;
 }
 
-/** Where each of some colours runs out: `A runs out between rows 97 and 107; B may not last`. @param rows of the whole piece */
-export function shortText(short: readonly Lasting[], rows: number): string {
+/** Where each of some colours runs out: `A runs out between rows 97 and 107; B may not last`. */
+export function shortText(short: readonly Lasting[], on: LastingOn): string {
   return short
-    .map(({ letter, endsAt }) => (endsAt ? `${letter} runs out ${endsAtText(endsAt, rows)}` : `${letter} may not last`))
+    .map(({ letter, endsAt }) => (endsAt ? `${letter} runs out ${endsAtText(endsAt, on)}` : `${letter} may not last`))
     .join('; ');
 }

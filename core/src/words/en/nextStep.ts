@@ -2,6 +2,6 @@
 export const nextStepWords = {
   chooseSize: 'Choose a size.',
   finished: 'Finished.',
-  weaveIn: 'All rows done: weave in the ends.',
+  allDone: 'Everything is done: mark it as finished.',
   start: (chains: number) => (chains ? `Start with ${chains} chains.` : 'Start with a magic ring.'),
 } as const;

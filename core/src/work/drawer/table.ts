@@ -1,6 +1,7 @@
 import { fibreWords, mainFibre, readBlend } from '../../craft/gauge/fibres.ts';
 import { numberOrText } from '../../craft/units/amount.ts';
 import { parseLabel } from '../../craft/units/yarn.ts';
+import { asCell, cellText } from '../../craft/values/cell.ts';
 import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import { type DrawerYarn, drawerYarnSchema } from '../../records/drawerYarn.ts';
 import { issueFacts } from '../../records/readJson.ts';
@@ -21,16 +22,6 @@ export const drawerColumns = [
 ] as const;
 
 type Row = Readonly<Record<string, string | undefined>>;
-
-/** What a spreadsheet would take for a formula is written as plain text: with an apostrophe before it. */
-function asCell(text: string): string {
-  return /^'*[=+\-@\t\r]/.test(text) ? `'${text}` : text;
-}
-
-/** The text of a cell, without the apostrophe that kept it from being a formula. */
-function cellText(cell: string | undefined): string {
-  return /^'+[=+\-@\t\r]/.test(cell ?? '') ? (cell as string).slice(1) : (cell ?? '');
-}
 
 /** A yarn as a row of the table. */
 export function toRow(yarn: DrawerYarn): Record<(typeof drawerColumns)[number], string> {

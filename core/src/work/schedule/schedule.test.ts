@@ -8,6 +8,7 @@ import {
   inTurn,
   type Pending,
   rests,
+  rowsIn,
   secondsUntil,
   weekday,
 } from './schedule.ts';
@@ -95,6 +96,14 @@ describe('an evening', () => {
       { id: 'slow', minutes: 30, rows: 2, done: false },
     ]);
     expect(evening(works, week, monday)).toEqual([]);
+  });
+
+  it('counts rows by what rows take, and none for the ends and seams that come after them', () => {
+    // Ten hours are left: 40 rows in eight of them, twelve minutes each. An hour comes to five rows, not to four.
+    const cloth = { ...work('cloth', hours(10)), rowsTake: 8 * 3600 };
+    expect(evening([cloth], week, '2026-11-24')).toEqual([{ id: 'cloth', minutes: 60, rows: 5, done: false }]);
+    // Nine hours: all the rows, and an hour of the rest.
+    expect(rowsIn(cloth, 9 * 3600)).toBe(40);
   });
 
   it('hands rest every half hour', () => {

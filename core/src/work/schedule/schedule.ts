@@ -17,6 +17,14 @@ export interface Pending {
   readonly due?: Day | undefined;
   /** Rows or rounds still to be worked. */
   readonly rows: number;
+  /** Seconds that these rows take of all that is left; chains, seams and ends take the others. All of it, if not told. */
+  readonly rowsTake?: number | undefined;
+}
+
+/** Whole rows that are worked in the next so many seconds: what is no row is likely to come after them. */
+export function rowsIn({ rows, rowsTake, left }: Pending, seconds: number): number {
+  const take = rowsTake ?? left.mid;
+  return take > 0 ? Math.min(rows, Math.floor((rows * seconds) / take + 1e-9)) : rows;
 }
 
 /** When a work will be finished. A day is undefined where it does not come within five years. */
@@ -132,7 +140,7 @@ export function evening(works: readonly Pending[], week: Week, day: Day): Sittin
     sittings.push({
       id: work.id,
       minutes: Math.round(seconds / 60),
-      rows: done ? work.rows : Math.floor((work.rows * seconds) / mid),
+      rows: done ? work.rows : rowsIn(work, seconds),
       done,
     });
     left -= seconds;

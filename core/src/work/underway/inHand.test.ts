@@ -74,8 +74,9 @@ describe('a work in hand', () => {
   });
 
   it('tells where a yarn ends, before its last row or after it', () => {
-    expect(endsAtText({ low: 31, high: 36 }, 44)).toBe('between rows 31 and 36');
-    expect(endsAtText({ low: 41, high: 45 }, 44)).toBe('between row 41 and the end');
-    expect(endsAtText({ low: 45, high: 45 }, 44)).toBe('in the finishing');
+    const on = { rows: 44, sequence: undefined, item: 'dishcloth' };
+    expect(endsAtText({ low: 31, high: 36 }, on)).toBe('between rows 31 and 36');
+    expect(endsAtText({ low: 41, high: 45 }, on)).toBe('between row 41 and the end');
+    expect(endsAtText({ low: 45, high: 45 }, on)).toBe('in the finishing');
   });
 });

@@ -1,9 +1,11 @@
 import type { ThawedWork } from '../../plan/begun/frozen.ts';
 import { type FinishPart, finishParts } from '../../plan/finish/finish.ts';
-import { type Handwork, handworkOf } from '../../plan/pace/hours.ts';
+import { type Handwork, handworkOf, secondsIn } from '../../plan/pace/hours.ts';
 import { type OwnPace, secondsBy } from '../../plan/pace/ownPace.ts';
-import { finishRequest, measuringRequest } from '../../plan/piece/piece.ts';
+import { costsOfWish, finishRequest, measuringRequest } from '../../plan/piece/piece.ts';
+import { counted } from '../../plan/route/route.ts';
 import { workCourse } from '../../plan/steps/course.ts';
+import { type Sequence, sequenceOf } from '../../plan/steps/sequence.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
 import type { SessionMarks } from '../../records/logEntry.ts';
 import type { Position, Tick } from '../progress/progress.ts';
@@ -22,6 +24,51 @@ export interface WorkCosts extends CourseCosts {
 export function costsOfWork(prepared: Prepared, { fabric, strands, foundation }: ThawedWork): WorkCosts {
   const courses = costsByCourse(measuringRequest(prepared, { fabric, strands, foundation }));
   return { ...courses, finish: finishParts(finishRequest(prepared, fabric)) };
+}
+
+/** What a whole project holds, unit by unit: every row of every cloth, and every step to the last. */
+export interface ProjectCosts extends WorkCosts {
+  readonly sequence: Sequence;
+  /** What one of its cloths holds, and what is done when it is off the hook. */
+  readonly cloth: WorkCosts;
+}
+
+/** A whole project in the order of working, from the cloth on its hook. */
+export function sequenceOfWork(
+  prepared: Prepared,
+  { fabric, strands }: Pick<ThawedWork, 'fabric' | 'strands'>,
+): Sequence {
+  const { totals } = counted(strands, costsOfWish(prepared));
+  return sequenceOf(prepared, { fabric, ends: totals.reduce((sum, total) => sum + total.ends, 0) });
+}
+
+/** Counts what every unit of a project holds; nothing is left over for when it is off the hook. */
+export function costsOfProject(prepared: Prepared, cloth: ThawedWork): ProjectCosts {
+  const one = costsOfWork(prepared, cloth);
+  const sequence = sequenceOfWork(prepared, cloth);
+  const { units } = sequence;
+  const hands = units.map((unit) => (unit.kind === 'row' ? (one.hands[unit.row] as Handwork) : unit.step.hands));
+  return {
+    cells: units.map((unit) => (unit.kind === 'row' ? (one.cells[unit.row] ?? 0) : unit.step.runs.length)),
+    hands,
+    seconds: hands.map(secondsIn),
+    metres: one.metres.map((metres, colour) =>
+      units.map((unit) => {
+        if (unit.kind === 'row') return metres[unit.row] ?? 0;
+        return unit.step.colour === colour ? unit.step.metres : 0;
+      }),
+    ),
+    finish: [],
+    sequence,
+    cloth: one,
+  };
+}
+
+/** Cells worked in the unit in hand: stitches of a row, or what a step counts. */
+export function cellsInHand(rows: Rows, { sequence }: ProjectCosts, at: Position): number {
+  const unit = sequence.units[at.rows];
+  if (unit?.kind === 'row') return cellsWorked(rows, { rows: unit.row, runs: at.runs });
+  return unit ? at.runs : 0;
 }
 
 /** Metres of a colour, course by course, its finishing last. @param colour 0 for A */
@@ -59,15 +106,20 @@ export function foretoldHours(costs: CourseCosts, pace: OwnPace): number[] {
 /** The sessions of a work, parted by long pauses and by those that its log tells of. Steps to rows that its plan no longer has count as rows of nothing. */
 export function sessionsOfWork(
   { fabric, bound, foundation }: Rows,
-  costs: CourseCosts,
+  costs: CourseCosts & { readonly sequence?: Sequence },
   ticks: readonly Tick[],
   { pauses, corrected }: SessionMarks = { pauses: [], corrected: [] },
 ): Session[] {
   const known = new Map<number, number>();
-  const runsOf = (row: number) => {
+  const runsOfRow = (row: number) => {
     const runs = known.get(row) ?? (row < fabric.courses ? workCourse(fabric, bound, foundation, row).runs.length : 1);
     known.set(row, runs);
     return runs;
+  };
+  const runsOf = (at: number) => {
+    const unit = costs.sequence?.units[at];
+    if (!unit) return runsOfRow(at);
+    return unit.kind === 'row' ? runsOfRow(unit.row) : unit.step.runs.length;
   };
   return sessionsOf(ticks, costs, runsOf, pauses).map((session) => asCorrected(session, corrected));
 }

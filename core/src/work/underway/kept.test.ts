@@ -50,12 +50,13 @@ describe('a work from a file', () => {
   });
 
   it('is refused where a step or an entry lies outside its cloth', () => {
-    // 44 rows of nine runs: the last place is row 44 done; a tenth run there is none, nor a row 45.
-    expect(codes(kept({ ticks: [step(0, at(0), at(44))] }))).toEqual([]);
-    for (const to of [at(45), at(44, 1), at(3, 9)]) {
+    // 44 rows of nine runs and four ends: the last place is the ends done; a tenth run there is none, nor a fifth end.
+    expect(codes(kept({ ticks: [step(0, at(0), at(45))] }))).toEqual([]);
+    expect(codes(kept({ ticks: [step(0, at(0), at(44, 3))] }))).toEqual([]);
+    for (const to of [at(46), at(45, 1), at(44, 4), at(3, 9)]) {
       expect(codes(kept({ ticks: [step(0, at(0), to)] }))).toEqual(['kept-outside']);
     }
-    expect(codes(kept({ log: [note(50, 45)] }))).toEqual(['kept-outside']);
+    expect(codes(kept({ log: [note(50, 46)] }))).toEqual(['kept-outside']);
   });
 
   it('is refused with rows but no beginning, and with one number for two things', () => {

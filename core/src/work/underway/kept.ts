@@ -1,18 +1,22 @@
 import type { Fabric } from '../../craft/fabric/fabric.ts';
 import type { Foundation } from '../../craft/foundation/foundation.ts';
 import type { BoundPattern } from '../../craft/patterns/bound.ts';
-import type { Problem } from '../../craft/values/problem.ts';
+import { good, type Problem, type Result } from '../../craft/values/problem.ts';
 import { thaw } from '../../plan/begun/frozen.ts';
+import { prepareCloth } from '../../plan/begun/made.ts';
 import { workCourse } from '../../plan/steps/course.ts';
+import { nextRow } from '../../plan/steps/sequence.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { KeptWork } from '../../records/keptWork.ts';
+import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
+import { sequenceOfWork } from './inHand.ts';
 
 /** No row has more runs than this. */
 const longestRun = 20_000;
 
 /** How many runs each row of a fabric has. */
-export function runsOfRows(fabric: Fabric, bound: BoundPattern, foundation: Foundation): number[] {
+function runsOfRows(fabric: Fabric, bound: BoundPattern, foundation: Foundation): number[] {
   return Array.from(
     { length: fabric.courses },
     (_, course) => workCourse(fabric, bound, foundation, course).runs.length,
@@ -34,10 +38,37 @@ function unlike(ids: readonly string[]): boolean {
   return new Set(ids).size === ids.length;
 }
 
-function runsOf(begun: FrozenWork): { runs: number[] } | { problems: readonly Problem[] } {
+/** A row that is still to be worked, and of which cloth, both from 1. */
+export interface RowLeft {
+  readonly row: number;
+  readonly rows: number;
+  readonly piece: number;
+  readonly pieces: number;
+}
+
+/** The first row that is still to be worked before a work may be finished; nothing where every cloth is off the hook. */
+export function rowLeft(begun: FrozenWork, wish: Wish, at: Position): Result<RowLeft | undefined> {
   const cloth = thaw(begun);
-  if (!cloth.ok) return { problems: cloth.problems };
-  return { runs: runsOfRows(cloth.value.fabric, cloth.value.bound, cloth.value.foundation) };
+  if (!cloth.ok) return cloth;
+  const prepared = prepareCloth(wish, cloth.value);
+  if (!prepared.ok) return prepared;
+  const sequence = sequenceOfWork(prepared.value, cloth.value);
+  const next = nextRow(sequence, at.rows);
+  if (!next) return good(undefined);
+  const { rows, pieces } = sequence;
+  return good({ row: next.row + 1, rows, piece: next.piece + 1, pieces });
+}
+
+/** Runs of each row of a cloth; behind them those of its steps and of the other cloths, as far as the wish tells them. */
+export function runsOfUnits(begun: FrozenWork, wish?: Wish): Result<number[]> {
+  const cloth = thaw(begun);
+  if (!cloth.ok) return cloth;
+  const { fabric, bound, foundation } = cloth.value;
+  const rows = runsOfRows(fabric, bound, foundation);
+  const prepared = wish && prepareCloth(wish, cloth.value);
+  if (!prepared?.ok) return good(rows);
+  const { units } = sequenceOfWork(prepared.value, cloth.value);
+  return good(units.map((unit) => (unit.kind === 'row' ? (rows[unit.row] ?? 1) : unit.step.runs.length)));
 }
 
 /**
@@ -51,16 +82,16 @@ export function brokenIn(work: KeptWork): readonly Problem[] {
     return problem('kept-twice', 'ticks');
   }
   if (!work.begun) return work.ticks.length ? problem('kept-not-begun', 'ticks') : [];
-  const now = runsOf(work.begun);
-  if ('problems' in now) return now.problems;
+  const now = runsOfUnits(work.begun, work.wish);
+  if (!now.ok) return now.problems;
   for (const { begun } of work.former) {
-    const then = runsOf(begun);
-    if ('problems' in then) return then.problems;
+    const then = runsOfUnits(begun);
+    if (!then.ok) return then.problems;
   }
   // A step is of the plan it was made by; where there were several, it lies in none of them beyond the longest.
-  const most = mostRows(work, now.runs);
+  const most = mostRows(work, now.value);
   const away = ({ rows, runs }: Position) =>
-    work.former.length ? rows > most || runs > longestRun : isOutside({ rows, runs }, now.runs);
+    work.former.length ? rows > most || runs > longestRun : isOutside({ rows, runs }, now.value);
   if (work.ticks.some(({ from, to }) => away(from) || away(to)))
     return problem('kept-outside', 'ticks', { what: 'step' });
   const rowOf = (entry: KeptWork['log'][number]) =>

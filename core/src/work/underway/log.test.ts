@@ -196,8 +196,16 @@ describe('what the balls on the scale say', () => {
       ['A', true],
       ['B', false],
     ]);
-    expect(shortText(told.slice(0, 1), 38)).toMatch(/^A runs out between rows 2[2-4] and 2[4-6]$/);
-    expect(shortText([{ letter: 'A', chance: 0.5, endsAt: undefined }], 38)).toBe('A may not last');
+    expect(shortText(told.slice(0, 1), { rows: 38, sequence: undefined, item: 'dishcloth' })).toMatch(
+      /^A runs out between rows 2[2-4] and 2[4-6]$/,
+    );
+    expect(
+      shortText([{ letter: 'A', chance: 0.5, endsAt: undefined }], {
+        rows: 38,
+        sequence: undefined,
+        item: 'dishcloth',
+      }),
+    ).toBe('A may not last');
   });
 
   it('a later weighing of the same ball takes the place of the first, in whatever order they come', () => {

@@ -1,0 +1,159 @@
+import { sampleWish } from '../../../test/sampleWish.ts';
+import { must } from '../../craft/values/problem.ts';
+import type { WishInput } from '../../records/wish.ts';
+import { endsAtText } from '../../words/en/lasting.ts';
+import { placeName, stepName, stepRunWords } from '../../words/en/steps.ts';
+import { cellsInHand, costsOfProject, handworkOfRows, sequenceOfWork } from '../../work/underway/inHand.ts';
+import { rowLeft } from '../../work/underway/kept.ts';
+import { freeze, thaw } from '../begun/frozen.ts';
+import { secondsBy, unknownPace } from '../pace/ownPace.ts';
+import { planWish } from '../piece/plan.ts';
+import { nextRow, placeOfRow, type Sequence, standingAt, type WorkStep } from './sequence.ts';
+
+function planned(change: Partial<WishInput>) {
+  const plan = must(planWish(sampleWish(change)));
+  const cloth = must(thaw(freeze(plan)));
+  return { plan, cloth, sequence: sequenceOfWork(plan.prepared, cloth) };
+}
+
+const names = ({ units }: Sequence) => units.flatMap((unit) => (unit.kind === 'step' ? [stepName(unit.step)] : []));
+
+describe('the whole project in the order of working', () => {
+  it('one cloth: its rows as they always were, then its ends, one by one', () => {
+    const { plan, sequence } = planned({});
+    expect(sequence.units.slice(0, plan.piece.rows).every((unit, i) => unit.kind === 'row' && unit.row === i)).toBe(
+      true,
+    );
+    expect(names(sequence)).toEqual([`Weave in ${plan.piece.ends} ends`]);
+    const last = sequence.units.at(-1);
+    expect(last?.kind === 'step' && last.step.runs.length).toBe(plan.piece.ends);
+  });
+
+  it('a set of three with a border: each begins with its chain and ends with its own steps', () => {
+    const { plan, sequence } = planned({ pieces: 3, border: { rounds: 2 } });
+    const ends = plan.piece.ends + 2;
+    const one = ['Border, round 1 of 2', 'Border, round 2 of 2', `Weave in ${ends} ends`];
+    const chain = `Chain ${plan.width.chains}`;
+    expect(names(sequence)).toEqual([...one, chain, ...one, chain, ...one]);
+    expect(sequence.units).toHaveLength(3 * plan.piece.rows + 3 * 3 + 2);
+  });
+
+  it('a border round has four sides, and each round two stitches more on a side', () => {
+    const { plan, sequence } = planned({ border: { rounds: 2 } });
+    const rounds = sequence.units.flatMap((unit) =>
+      unit.kind === 'step' && unit.step.code === 'border' ? [unit.step] : [],
+    );
+    const words = (step: WorkStep) => step.runs.map((run) => stepRunWords(run, step, 'US'));
+    const across = plan.width.stitches - 2;
+    expect(words(rounds[0] as WorkStep)[0]).toBe(`${across} sc along the top, then 3 in the corner`);
+    expect(words(rounds[1] as WorkStep)[0]).toBe(`${across + 2} sc along the top, then 3 in the corner`);
+    // Sides and corners add up to the stitches of the round, the second eight more than the first.
+    const counts = rounds.map(({ runs }) => runs.reduce((sum, { facts }) => sum + Number(facts?.count), 0) + 4 * 3);
+    expect(counts[0]).toBe(rounds[0]?.facts?.stitches);
+    expect((counts[1] as number) - (counts[0] as number)).toBe(8);
+  });
+
+  it('two panels of a bag are joined once both are worked; the strap comes last', () => {
+    const { sequence } = planned({
+      item: 'bag',
+      pieces: 2,
+      finish: { seam: 'whipped', strap: { drop: '40 cm', kind: 'chain cord' } },
+    });
+    expect(names(sequence).map((name) => name.replace(/\d+/, 'n'))).toEqual([
+      'Weave in n ends',
+      'Chain n',
+      'Weave in n ends',
+      'Seam',
+      'Strap',
+      'Weave in n ends',
+    ]);
+  });
+
+  it('a chain is counted by twenties', () => {
+    const { sequence } = planned({ pieces: 2 });
+    const chain = sequence.units.find((unit) => unit.kind === 'step' && unit.step.code === 'chain');
+    const step = (chain as { step: WorkStep }).step;
+    // 37 chains: 20, and 17 more.
+    expect(step.runs.map((run) => stepRunWords(run, step, 'US'))).toEqual([
+      '20 chains, to 20: put a marker in',
+      '17 chains, to 37',
+    ]);
+  });
+
+  it('every place of the counter is a row of one cloth, a step, or the end', () => {
+    const { plan, sequence } = planned({ pieces: 2 });
+    const { rows } = plan.piece;
+    expect(standingAt(sequence, 5)).toMatchObject({ piece: 0, rows: 5 });
+    // Rows, ends, chain, and then the sixth row of the second.
+    expect(standingAt(sequence, rows + 2 + 5)).toMatchObject({ piece: 1, rows: 5 });
+    expect(placeOfRow(sequence, 1, 5)).toBe(rows + 2 + 5);
+    expect(standingAt(sequence, rows)).toMatchObject({ piece: 0, rows });
+    expect(standingAt(sequence, rows + 1)).toMatchObject({ piece: 1, rows: 0 });
+    expect(standingAt(sequence, sequence.units.length).unit).toBeUndefined();
+  });
+
+  it('yarn and time of all units are those of the whole plan', () => {
+    const { plan, cloth } = planned({ pieces: 3, border: { rounds: 2 }, closing: true });
+    const costs = costsOfProject(plan.prepared, cloth);
+    const finish = plan.piece.finish.reduce((sum, part) => sum + part.metres * part.times, 0);
+    const rows = costs.cloth.metres.flat().reduce((sum, each) => sum + each, 0);
+    expect(costs.metres.flat().reduce((sum, each) => sum + each, 0)).toBeCloseTo(3 * rows + finish, 6);
+    // Three times the rows, 3 s for each sc of the finishing, 150 s for each end, 1.2 s for each chain of two more chains.
+    const whole = secondsBy(unknownPace, handworkOfRows(costs, { rows: 0, runs: 0 }, 0)).mid;
+    const seconds = costs.cloth.seconds.reduce((sum, each) => sum + each, 0);
+    const { stitches, ends } = plan.piece.finish.reduce(
+      (sum, part) => ({ stitches: sum.stitches + part.stitches, ends: sum.ends + part.ends }),
+      { stitches: 0, ends: plan.piece.ends },
+    );
+    const chains = 2 * plan.width.chains * 1.2;
+    expect(whole).toBeCloseTo(3 * (seconds + stitches * 3 + ends * 150) + chains, 6);
+  });
+
+  it('what is worked of the unit in hand is stitches of a row, or parts of a step', () => {
+    const { plan, cloth } = planned({ pieces: 2 });
+    const costs = costsOfProject(plan.prepared, cloth);
+    expect(cellsInHand(cloth, costs, { rows: 0, runs: 2 })).toBe(8);
+    expect(cellsInHand(cloth, costs, { rows: placeOfRow(costs.sequence, 1, 0), runs: 2 })).toBe(8);
+    expect(cellsInHand(cloth, costs, { rows: plan.piece.rows, runs: 3 })).toBe(3);
+  });
+});
+
+describe('a place of the whole in words', () => {
+  // Three cloths of 44 rows, each with its ends; the second and the third begin with a chain: 45, 46 and 46 units.
+  const { plan, sequence } = planned({ pieces: 3 });
+  const whole = { rows: 44, sequence, item: 'dishcloth' };
+  const at = (done: number) => placeName(sequence, done, 'dishcloth');
+
+  it('is told by the row of its own cloth, and which cloth that is', () => {
+    expect([plan.piece.rows, sequence.units.length]).toEqual([44, 45 + 46 + 46]);
+    expect([at(0), at(1), at(44)]).toEqual(['row 0', 'dishcloth 1, row 1', 'dishcloth 1, row 44']);
+    expect(at(45)).toBe(`dishcloth 1, weave in ${plan.piece.ends} ends`);
+    expect([at(46), at(47), at(90)]).toEqual(['dishcloth 2, chain 37', 'dishcloth 2, row 1', 'dishcloth 2, row 44']);
+    expect(at(45 + 46 + 2)).toBe('dishcloth 3, row 1');
+    expect(at(1000)).toBe('the end');
+  });
+
+  it('of one cloth it is its row, and the step behind the last', () => {
+    const one = planned({}).sequence;
+    expect([placeName(one, 7, 'dishcloth'), placeName(one, 7, 'dishcloth', 'round')]).toEqual(['row 7', 'round 7']);
+    expect(placeName(one, 45, 'dishcloth')).toMatch(/^weave in \d+ ends$/);
+  });
+
+  it('says in which cloth a yarn runs out', () => {
+    expect(endsAtText({ low: 40, high: 50 }, whole)).toBe('between dishcloth 1, row 40, and dishcloth 2, row 4');
+    expect(endsAtText({ low: 130, high: 137 }, whole)).toBe('between dishcloth 3, row 38, and the end');
+    // Of one cloth, as it always was.
+    expect(endsAtText({ low: 40, high: 50 }, { ...whole, sequence: planned({}).sequence })).toBe(
+      'between row 40 and the end',
+    );
+  });
+
+  it('a set is finished when its last cloth is off the hook, not its first', () => {
+    const begun = freeze(plan);
+    const left = (rows: number) => must(rowLeft(begun, plan.prepared.wish, { rows, runs: 0 }));
+    expect(left(44)).toEqual({ row: 1, rows: 44, piece: 2, pieces: 3 });
+    expect(left(45 + 46 + 45)).toBeUndefined();
+    expect(left(45 + 46 + 44)).toEqual({ row: 44, rows: 44, piece: 3, pieces: 3 });
+    expect(nextRow(sequence, 46)).toMatchObject({ piece: 1, row: 0 });
+  });
+});

@@ -1,0 +1,83 @@
+import type { PlanDocument } from '../../records/planDocument.ts';
+
+/** The parts of a printed plan, in their order on paper. */
+export const printParts = ['cover', 'before', 'rows', 'large', 'chart', 'finish', 'yarn', 'proof'] as const;
+export type PrintPart = (typeof printParts)[number];
+
+/** What each part is called where it is chosen, and over its first page. */
+export const printPartNames: Readonly<Record<PrintPart, string>> = {
+  cover: 'Cover',
+  before: 'Before you begin',
+  rows: 'Rows',
+  large: 'Large print',
+  chart: 'Chart',
+  finish: 'Finishing',
+  yarn: 'Yarn',
+  proof: 'Proof sheet',
+};
+
+/** A line with its name before it. */
+type Named = readonly [name: string, text: string];
+
+/** What stands on the cover: sizes, gauge, hook and what is needed. */
+export function coverLines({ size, gauge, hook, pattern, time, strands }: PlanDocument): Named[] {
+  return [
+    ['Pattern', pattern.name],
+    ['Finished size', `${size.width.text} × ${size.height.text}`],
+    ...(size.tube ? [['In rounds', size.tube.text] as const] : []),
+    ...(size.pieces > 1 ? [['Pieces', String(size.pieces)] as const] : []),
+    ['Stitches and rows', `${size.stitches} ${size.counts}, ${size.courses} rows`],
+    ['Gauge', `one stitch ${gauge.stitchWidth.text}, one row ${gauge.rowHeight.text}`],
+    ['Hook', `${hook.used ?? hook.usual} mm`],
+    ['Ends to weave in', String(strands.ends)],
+    ['Time', time.text],
+  ];
+}
+
+/** The yarn of each colour, with its balls and how sure they are. */
+export function yarnLines({ colours }: PlanDocument): Named[] {
+  return colours.map(({ letter, name, metres, grams, balls }) => [
+    `${letter}, ${name}`,
+    `${metres.text}, ${grams.text}${balls ? `: ${balls.text}` : ''}`,
+  ]);
+}
+
+/** How the work is begun. */
+export function beginLines({ foundation, pattern }: PlanDocument): Named[] {
+  return [
+    ...(foundation.chains
+      ? [['Foundation', `Chain ${foundation.chains}; the first stitch goes into the ${foundation.name}.`] as const]
+      : [['Foundation', foundation.name] as const]),
+    ...foundation.advice.map((text) => ['', text] as const),
+    ['Works on', pattern.multiple.stitches],
+    ...(pattern.alike.stitches === pattern.multiple.stitches
+      ? []
+      : [['Edges match on', pattern.alike.stitches] as const]),
+    ['In chains', pattern.multiple.chains],
+    ['Good places to end', pattern.ends],
+    ['Watch out', pattern.careful],
+  ].filter(([, text]) => text) as Named[];
+}
+
+/** Words of the printed pages that stand for themselves. */
+export const printWords = {
+  materials: 'Yarn to have ready',
+  cautions: 'Take care',
+  abbreviations: 'Abbreviations used',
+  how: 'How it is made',
+  begin: 'How it begins',
+  change: 'Colour change',
+  idle: 'Idle yarn',
+  checked: 'Checked by',
+  date: 'Date',
+  key: 'Key',
+  page: (n: number, of: number) => `${n} of ${of}`,
+  chartPage: (from: number, to: number, low: number, high: number) =>
+    `Stitches ${from} to ${to}, rows ${low} to ${high}`,
+  chartAlt: (name: string, wide: number, high: number) => `Chart of ${name}: ${wide} stitches by ${high} rows.`,
+  clothAlt: (name: string) => `The cloth of ${name} in its colours.`,
+  made: 'Made with Puntada',
+  yarn: 'In all',
+  ends: 'Ends to weave in',
+  stitches: 'Stitches',
+} as const;

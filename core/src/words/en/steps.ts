@@ -1,0 +1,92 @@
+import type { ToldUnit } from '../../craft/units/length.ts';
+import type { Told } from '../../craft/values/problem.ts';
+import { itemNamed } from '../../plan/items/register.ts';
+import type { Sequence, Standing, WorkStep } from '../../plan/steps/sequence.ts';
+import { type Terms, termed } from '../terms/termed.ts';
+import { finishNames, finishStep } from './finish.ts';
+import { itemName } from './items.ts';
+import { upper } from './lists.ts';
+
+/** What a step is called: `Border, round 1 of 2`. */
+export function stepName({ code, facts: f = {} }: WorkStep): string {
+  switch (code) {
+    case 'chain':
+      return `Chain ${f.chains}`;
+    case 'ends':
+      return f.ends === 1 ? 'Weave in 1 end' : `Weave in ${f.ends} ends`;
+    case 'wash':
+      return 'Wash and dry';
+    default: {
+      const name = upper(finishNames[code as keyof typeof finishNames] ?? code);
+      return f.round ? `${name}, round ${f.round} of ${f.of}` : name;
+    }
+  }
+}
+
+const sides: Readonly<Record<string, string>> = {
+  top: 'along the top',
+  far: 'down the next side',
+  bottom: 'along the bottom',
+  near: 'up the last side',
+};
+
+const washes: Readonly<Record<string, string>> = {
+  'cotton-hot': 'Wash it hot, as it will be washed later, and lay it flat to dry.',
+  acrylic: 'Wash it at 30 °C and lay it flat to dry; never iron it.',
+  'wool-blocked': 'Soak it in lukewarm water, press it out in a towel, and pin it to its size until it is dry.',
+  'superwash-tumbled': 'Wash it, tumble it nearly dry, and lay it flat to its size.',
+};
+
+/** What is done in one part of a step: a side of a round, an end, so many chains. */
+export function stepRunWords({ code, facts: f = {} }: Told, step: WorkStep, terms: Terms): string {
+  switch (code) {
+    case 'border-side':
+      return termed(`${f.count} {sc} ${sides[String(f.side)]}, then ${f.corner} in the corner`, terms);
+    case 'border-round':
+      return termed(`${step.facts?.stitches ?? ''} {sc} all round`, terms);
+    case 'end':
+      return `end ${f.n} of ${f.of}, inside its own colour`;
+    case 'chains':
+      return f.count === 20 ? `20 chains, to ${f.upTo}: put a marker in` : `${f.count} chains, to ${f.upTo}`;
+    case 'wash':
+      return 'wash and dry it';
+    default:
+      return stepName(step).toLowerCase();
+  }
+}
+
+/** How a step is done, a sentence each. */
+export function stepLines({ code, facts, told }: WorkStep, units: ToldUnit, terms: Terms): string[] {
+  if (code === 'wash') return [washes[String(facts?.way)] ?? 'Wash and dry it as its label says.'];
+  if (code === 'chain') return ['Make the chain for the next one, and work into it as you did the first time.'];
+  if (code === 'ends') return ['Weave each end through stitches of its own colour, back and forth, and trim it.'];
+  return told.map((each) => termed(finishStep(each, units), terms));
+}
+
+/** What each cloth of a project is called: a panel, or what is made of it. */
+export function clothName(item: string): string {
+  return itemNamed(item).countsPanels ? 'panel' : itemName(item).toLowerCase();
+}
+
+/**
+ * A place of the whole, as a note or a weighing is kept by it: `row 5`, `dishcloth 2, row 5`, `border, round 1 of 2`.
+ * @param done units that are done there; its last one is told @param word what a row is called
+ */
+export function placeName({ units, pieces }: Sequence, done: number, item: string, word = 'row'): string {
+  const unit = units[done - 1];
+  if (!unit) return done < 1 ? `${word} 0` : 'the end';
+  const own =
+    unit.kind === 'row' ? `${word} ${unit.row + 1}` : stepName(unit.step).replace(/^./, (a) => a.toLowerCase());
+  return pieces > 1 && (unit.kind === 'row' || unit.of === 'cloth')
+    ? `${clothName(item)} ${unit.piece + 1}, ${own}`
+    : own;
+}
+
+/** `Dishcloth 2 of 5`; nothing where there is one. */
+export function clothOf(
+  { pieces }: Pick<Sequence, 'pieces'>,
+  { piece }: Pick<Standing, 'piece'>,
+  item: string,
+): string {
+  return pieces > 1 ? `${upper(clothName(item))} ${piece + 1} of ${pieces}` : '';
+}
