@@ -66,7 +66,7 @@ function refuse(problems: readonly Problem[]): never {
 export function openJson(document: unknown): Kept {
   const pictures: Pictures = new Map();
   const kept = (holds: 'bench' | 'project', madeAt: string, lines: () => Generator<unknown>): Kept => ({
-    head: { format: 'puntada-archive', version: 1, holds, madeAt, stands: '', hanging: [] },
+    head: { format: 'puntada-archive', version: 2, holds, madeAt, stands: '', hanging: [] },
     async *lines() {
       for (const line of lines()) yield archiveLineSchema.parse(line) as ArchiveLine;
     },

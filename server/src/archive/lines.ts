@@ -4,6 +4,7 @@ import {
   drawerYarnRecord,
   frozenRecord,
   logEntryRecord,
+  ownPatternRecord,
   swatchRecord,
   ticksOnLine,
   wishRecord,
@@ -94,14 +95,20 @@ export async function* linesOfWork(db: Db, id: string): AsyncGenerator<Line> {
 export async function* linesOfBench(db: Db): AsyncGenerator<Line> {
   const ids = await rows(db, z.object({ id: z.uuid() }), 'select id from works order by created_at, id');
   for (const { id } of ids) yield* linesOfWork(db, id);
-  for await (const { id, revision, yarn } of all(db, 'select * from drawer order by id')) {
-    yield { kind: 'yarn', id, revision, yarn, unread: whyUnread(anyVersion(drawerYarnRecord), yarn) !== undefined };
+  for await (const { id, revision, yarn, deleted_at } of all(db, 'select * from drawer order by id')) {
+    const unread = whyUnread(anyVersion(drawerYarnRecord), yarn) !== undefined;
+    yield { kind: 'yarn', id, revision, yarn, deletedAt: text(deleted_at), unread };
   }
-  for await (const { id, revision, swatch } of all(db, 'select * from swatches order by id')) {
-    yield { kind: 'swatch', id, revision, swatch, unread: whyUnread(anyVersion(swatchRecord), swatch) !== undefined };
+  for await (const { id, revision, swatch, deleted_at } of all(db, 'select * from swatches order by id')) {
+    const unread = whyUnread(anyVersion(swatchRecord), swatch) !== undefined;
+    yield { kind: 'swatch', id, revision, swatch, deletedAt: text(deleted_at), unread };
   }
-  for await (const { id, title, form } of all(db, 'select * from drafts order by id')) {
-    yield { kind: 'draft', id, title, form };
+  for await (const { id, revision, pattern, deleted_at } of all(db, 'select * from patterns order by created_at, id')) {
+    const unread = whyUnread(anyVersion(ownPatternRecord), pattern) !== undefined;
+    yield { kind: 'pattern', id, revision, pattern, deletedAt: text(deleted_at), unread };
+  }
+  for await (const { id, title, form, deleted_at } of all(db, 'select * from drafts order by id')) {
+    yield { kind: 'draft', id, title, form, deletedAt: text(deleted_at) };
   }
   for await (const { minutes } of all(db, 'select minutes from evenings')) yield { kind: 'evenings', minutes };
   const preferences = await readPreferences(db);

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { open } from 'node:fs/promises';
+import { type Problem, readPattern } from '@puntada/core/craft';
 import {
   type ArchiveLine,
   anyVersion,
@@ -9,6 +10,7 @@ import {
   type KeptWork,
   type LogEntry,
   logEntryRecord,
+  ownPatternRecord,
   preferencesRecord,
   readShape,
   swatchRecord,
@@ -80,6 +82,11 @@ function read<S extends z.ZodType>(schema: S, value: unknown, at: string): z.out
   throw damaged({ ...first?.facts, why: first?.code, at: first?.path ? `${at}.${first.path}` : at });
 }
 
+function problemsIn(text: string): readonly Problem[] {
+  const found = readPattern(text);
+  return found.ok ? [] : found.problems;
+}
+
 const planSchema = z.object({ wish: anyVersion(wishRecord), begun: anyVersion(frozenRecord).nullable() });
 const formerSchema = z.object({ wish: anyVersion(wishRecord), begun: anyVersion(frozenRecord) });
 
@@ -120,7 +127,7 @@ export function mustHold({ head }: Kept, holds: Kept['head']['holds']): void {
 
 /** What is in a file, once nothing in it is against its shape or the craft. @throws Refusal 422 */
 export async function checkKept(kept: Kept, { signal, progress }: Watch = {}): Promise<Counts> {
-  const counts: Counts = { works: 0, yarns: 0, swatches: 0, titles: [] };
+  const counts: Counts = { works: 0, yarns: 0, swatches: 0, patterns: 0, titles: [] };
   const ids = new Set<string>();
   const once = (id: string) => {
     if (ids.has(id)) throw damaged({ why: 'id', at: id });
@@ -146,6 +153,12 @@ export async function checkKept(kept: Kept, { signal, progress }: Watch = {}): P
       once(piece.id);
       if (!piece.unread) read(anyVersion(swatchRecord), piece.swatch, `swatch ${piece.id}`);
       counts.swatches++;
+    } else if (piece.kind === 'pattern') {
+      once(piece.id);
+      const own = piece.unread ? undefined : read(anyVersion(ownPatternRecord), piece.pattern, `pattern ${piece.id}`);
+      const [wrong] = own ? problemsIn(own.text) : [];
+      if (wrong) throw damaged({ ...wrong.facts, why: wrong.code, at: `pattern ${piece.id}` });
+      counts.patterns++;
     } else if (piece.kind === 'draft') {
       once(`draft ${piece.id}`);
     } else if (piece.kind === 'evenings') {
@@ -163,6 +176,7 @@ export interface Counts {
   works: number;
   yarns: number;
   swatches: number;
+  patterns: number;
   readonly titles: string[];
 }
 
@@ -217,6 +231,7 @@ const tables = [
   'works',
   'drawer',
   'swatches',
+  'patterns',
   'drafts',
   'evenings',
   'preferences',
@@ -237,18 +252,26 @@ export async function restoreKept(tx: Db, kept: Kept, { signal, progress }: Watc
         await insertWork(tx, piece, kept, piece.head.id);
         break;
       case 'yarn': {
-        const values = [piece.id, piece.revision, JSON.stringify(piece.yarn)];
-        await tx.query('insert into drawer (id, revision, yarn) values ($1, $2, $3)', values);
+        const values = [piece.id, piece.revision, JSON.stringify(piece.yarn), piece.deletedAt];
+        await tx.query('insert into drawer (id, revision, yarn, deleted_at) values ($1, $2, $3, $4)', values);
         break;
       }
       case 'swatch': {
-        const values = [piece.id, piece.revision, JSON.stringify(piece.swatch)];
-        await tx.query('insert into swatches (id, revision, swatch) values ($1, $2, $3)', values);
+        const values = [piece.id, piece.revision, JSON.stringify(piece.swatch), piece.deletedAt];
+        await tx.query('insert into swatches (id, revision, swatch, deleted_at) values ($1, $2, $3, $4)', values);
+        break;
+      }
+      case 'pattern': {
+        // Those of one file stand in the order in which they were made.
+        const values = [piece.id, piece.revision, JSON.stringify(piece.pattern), piece.deletedAt];
+        const sql = `insert into patterns (id, revision, pattern, deleted_at, created_at)
+          values ($1, $2, $3, $4, clock_timestamp())`;
+        await tx.query(sql, values);
         break;
       }
       case 'draft': {
-        const values = [piece.id, piece.title, JSON.stringify(piece.form)];
-        await tx.query('insert into drafts (id, title, form) values ($1, $2, $3)', values);
+        const values = [piece.id, piece.title, JSON.stringify(piece.form), piece.deletedAt];
+        await tx.query('insert into drafts (id, title, form, deleted_at) values ($1, $2, $3, $4)', values);
         break;
       }
       case 'evenings':

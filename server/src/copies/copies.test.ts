@@ -120,7 +120,7 @@ describe('a whole backup', () => {
     });
     expect(await told(first)).toContain('Row 1 of this project cannot be read');
     expect(await told(changed('work', ({ begun }) => begun.moves.splice(2, 1, 400)))).toContain('leaves the piece');
-    expect(await told(changed('ticks', ({ ticks }) => ticks.push(tick(at(3), at(45), 9))))).toContain(
+    expect(await told(changed('ticks', ({ ticks }) => ticks.push(tick(at(3), at(46), 9))))).toContain(
       'outside the piece',
     );
     expect(await told(changed('entry', ({ entry }) => Object.assign(entry, { row: 9999 })))).toContain('does not have');

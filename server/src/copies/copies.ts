@@ -47,7 +47,7 @@ export class Copies {
     const name = nameOf(madeAt, reason);
     const head: ArchiveHead = {
       format: 'puntada-archive',
-      version: 1,
+      version: 2,
       holds: 'bench',
       madeAt: madeAt.toISOString(),
       stands: '',
@@ -74,7 +74,7 @@ export class Copies {
 
   private async isEmpty(): Promise<boolean> {
     const { rows } = await this.db.query(
-      'select 1 from works union all select 1 from drawer union all select 1 from swatches limit 1',
+      'select 1 from works union all select 1 from drawer union all select 1 from swatches union all select 1 from patterns limit 1',
     );
     return rows.length === 0;
   }

@@ -11,6 +11,7 @@ import { checkKept, openKept, takeIn } from '../archive/restore.ts';
 import { type Watch, writeArchive } from '../archive/write.ts';
 import type { Database } from '../db/database.ts';
 import { handler, Refusal } from '../http/answers.ts';
+import { fileName } from '../http/fileName.ts';
 import { workOf } from '../works/find.ts';
 import type { Copies } from './copies.ts';
 import type { Incoming } from './incoming.ts';
@@ -178,10 +179,11 @@ export function handoverRoutes({ db, now }: Parts): Router {
       const work = await workOf(db, request);
       const folder = mkdtempSync(join(tmpdir(), 'puntada-handover-'));
       const path = join(folder, 'project.zip');
-      const head = { format: 'puntada-archive', version: 1, holds: 'project', madeAt: now().toISOString() } as const;
+      const head = { format: 'puntada-archive', version: 2, holds: 'project', madeAt: now().toISOString() } as const;
       await writeArchive(db, path, { ...head, ...inWords(work) }, work.id);
-      const name = work.wish.title.toLowerCase().replace(/[^a-z0-9]+/g, '-') || 'project';
-      response.download(path, `${name}.zip`, () => rmSync(folder, { recursive: true, force: true }));
+      response.download(path, `${fileName(work.wish.title)}.zip`, () =>
+        rmSync(folder, { recursive: true, force: true }),
+      );
     }),
   );
 

@@ -1,5 +1,6 @@
 import { Router } from 'express';
 import { z } from 'zod';
+import { putIntoBin } from '../bin/queries.ts';
 import { type Database, row } from '../db/database.ts';
 import { readable } from '../db/readable.ts';
 import { bodyOf, handler } from '../http/answers.ts';
@@ -23,7 +24,7 @@ function told({ id, title, form, changed_at }: z.output<typeof draftRow>) {
 /** Wishes that are still being typed; their id is made by the device. What a form holds is kept as it is, unread. */
 export function draftRoutes(db: Database): Router {
   const router = Router();
-  const columns = 'select id, title, form, changed_at from drafts';
+  const columns = 'select id, title, form, changed_at from drafts where deleted_at is null';
 
   router.get(
     '/',
@@ -35,7 +36,7 @@ export function draftRoutes(db: Database): Router {
   router.get(
     '/:id',
     handler(async (request, response) => {
-      const found = await row(db, draftRow, `${columns} where id = $1`, [idOf(request, 'draft')]);
+      const found = await row(db, draftRow, `${columns} and id = $1`, [idOf(request, 'draft')]);
       if (!found) throw missing('draft');
       response.json(told(found));
     }),
@@ -50,7 +51,7 @@ export function draftRoutes(db: Database): Router {
         db,
         draftRow,
         `insert into drafts (id, title, form) values ($1, $2, $3)
-         on conflict (id) do update set title = excluded.title, form = excluded.form, changed_at = now()
+         on conflict (id) do update set title = excluded.title, form = excluded.form, changed_at = now(), deleted_at = null
          returning id, title, form, changed_at`,
         [id, title, JSON.stringify(form)],
       );
@@ -62,7 +63,9 @@ export function draftRoutes(db: Database): Router {
     '/:id',
     handler(async (request, response) => {
       const id = idOf(request, 'draft');
-      await db.query('delete from drafts where id = $1', [id]);
+      // One that became a project is done with; what the maker deletes lies in the bin.
+      if (request.query.done === 'true') await db.query('delete from drafts where id = $1', [id]);
+      else await putIntoBin(db, 'draft', id);
       response.json({ removed: id });
     }),
   );

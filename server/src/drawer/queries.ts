@@ -4,7 +4,8 @@ import { changedOne, type Db, row } from '../db/database.ts';
 import { readable, type UnreadRow } from '../db/readable.ts';
 import { drawerRow } from './schema.ts';
 
-const all = "select id, revision, yarn from drawer order by yarn ->> 'line', yarn ->> 'name', id";
+const all =
+  "select id, revision, yarn from drawer where deleted_at is null order by yarn ->> 'line', yarn ->> 'name', id";
 
 /** All yarns that can be read, by line and shade. */
 export async function listDrawer(db: Db): Promise<StoredYarn[]> {
@@ -17,7 +18,7 @@ export async function unreadYarns(db: Db): Promise<UnreadRow[]> {
 }
 
 export function findYarn(db: Db, id: string): Promise<StoredYarn | undefined> {
-  return row(db, drawerRow, 'select id, revision, yarn from drawer where id = $1', [id]);
+  return row(db, drawerRow, 'select id, revision, yarn from drawer where id = $1 and deleted_at is null', [id]);
 }
 
 /** Stores a new yarn. @returns its id */
@@ -31,12 +32,7 @@ export async function addYarn(db: Db, yarn: DrawerYarn, id: string = randomUUID(
 export function changeYarn(db: Db, id: string, revision: number, yarn: DrawerYarn): Promise<boolean> {
   return changedOne(
     db,
-    'update drawer set yarn = $3, revision = revision + 1, changed_at = now() where id = $1 and revision = $2',
+    'update drawer set yarn = $3, revision = revision + 1, changed_at = now() where id = $1 and revision = $2 and deleted_at is null',
     [id, revision, JSON.stringify(yarn)],
   );
-}
-
-/** Takes a yarn out of the drawer. */
-export async function removeYarn(db: Db, id: string): Promise<void> {
-  await db.query('delete from drawer where id = $1', [id]);
 }

@@ -1,11 +1,12 @@
 import { setAside } from '@puntada/core/work';
 import { Router } from 'express';
+import { putIntoBin } from '../bin/queries.ts';
 import type { Copies } from '../copies/copies.ts';
 import type { Database } from '../db/database.ts';
 import { bodyOf, handler, Refusal } from '../http/answers.ts';
 import { idOf, missing, staleRecord } from '../http/records.ts';
 import { listWorks } from '../works/queries.ts';
-import { addYarn, changeYarn, findYarn, listDrawer, removeYarn } from './queries.ts';
+import { addYarn, changeYarn, findYarn, listDrawer } from './queries.ts';
 import { changedYarn, manyYarns, newYarn } from './schema.ts';
 
 /** The yarn drawer. */
@@ -68,7 +69,7 @@ export function drawerRoutes(db: Database, copies: Copies): Router {
           },
         ]);
       }
-      await removeYarn(db, id);
+      await putIntoBin(db, 'yarn', id);
       response.json({ removed: id });
     }),
   );

@@ -5,7 +5,7 @@ import { changedOne, type Db, row } from '../db/database.ts';
 import { readable, type UnreadRow } from '../db/readable.ts';
 import { swatchRow } from './schema.ts';
 
-const columns = 'select id, revision, swatch, changed_at from swatches';
+const columns = 'select id, revision, swatch, changed_at from swatches where deleted_at is null';
 
 function told({ id, revision, swatch, changed_at }: z.output<typeof swatchRow>): StoredSwatch {
   return { id, revision, swatch, changedAt: changed_at.toISOString() };
@@ -22,7 +22,7 @@ export async function unreadSwatches(db: Db): Promise<UnreadRow[]> {
 }
 
 export async function findSwatch(db: Db, id: string): Promise<StoredSwatch | undefined> {
-  const found = await row(db, swatchRow, `${columns} where id = $1`, [id]);
+  const found = await row(db, swatchRow, `${columns} and id = $1`, [id]);
   return found && told(found);
 }
 
@@ -37,11 +37,7 @@ export async function addSwatch(db: Db, swatch: Swatch, id: string = randomUUID(
 export function changeSwatch(db: Db, id: string, revision: number, swatch: Swatch): Promise<boolean> {
   return changedOne(
     db,
-    'update swatches set swatch = $3, revision = revision + 1, changed_at = now() where id = $1 and revision = $2',
+    'update swatches set swatch = $3, revision = revision + 1, changed_at = now() where id = $1 and revision = $2 and deleted_at is null',
     [id, revision, JSON.stringify(swatch)],
   );
-}
-
-export async function removeSwatch(db: Db, id: string): Promise<void> {
-  await db.query('delete from swatches where id = $1', [id]);
 }

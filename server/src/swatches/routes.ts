@@ -1,11 +1,12 @@
 import { planSwatch } from '@puntada/core/work';
 import { Router } from 'express';
+import { putIntoBin } from '../bin/queries.ts';
 import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { idOf, missing, staleRecord } from '../http/records.ts';
 import { listWorks } from '../works/queries.ts';
 import { carryOver } from './flow.ts';
-import { addSwatch, changeSwatch, findSwatch, listSwatches, removeSwatch } from './queries.ts';
+import { addSwatch, changeSwatch, findSwatch, listSwatches } from './queries.ts';
 import { changedSwatch, newSwatch } from './schema.ts';
 
 /** The swatch book. */
@@ -59,7 +60,7 @@ export function swatchRoutes(db: Database): Router {
           },
         ]);
       }
-      await removeSwatch(db, id);
+      await putIntoBin(db, 'swatch', id);
       response.json({ removed: id });
     }),
   );

@@ -5,6 +5,7 @@ import type { UnreadRow } from '../db/readable.ts';
 import { unreadYarns } from '../drawer/queries.ts';
 import { handler } from '../http/answers.ts';
 import { unreadEntries } from '../log/queries.ts';
+import { unreadPatterns } from '../patterns/queries.ts';
 import { unreadSwatches } from '../swatches/queries.ts';
 import { unreadWorks } from '../works/queries.ts';
 
@@ -29,6 +30,7 @@ export function unreadRoutes(db: Database): Router {
         works: await unreadWorks(db),
         yarns: (await unreadYarns(db)).map(told('yarn')),
         swatches: (await unreadSwatches(db)).map(told('swatch')),
+        patterns: (await unreadPatterns(db)).map(told('pattern')),
         entries: (await unreadEntries(db)).map((unread) => ({
           ...told('entry')(unread),
           work: String(unread.row.work_id),

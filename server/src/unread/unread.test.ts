@@ -146,7 +146,7 @@ describe('what a newer version wrote', () => {
       hint: 'It is kept as it is, in every backup too. The newer version reads it.',
     });
     const kept = (await everything(server)).filter(({ kind }) => kind === 'yarn');
-    expect(kept).toEqual([{ kind: 'yarn', id: made.id, revision: 1, yarn: newer, unread: true }]);
+    expect(kept).toEqual([{ kind: 'yarn', id: made.id, revision: 1, yarn: newer, deletedAt: null, unread: true }]);
   });
 
   it('is put back from a backup of that version, where it stood among the others', async () => {

@@ -1,0 +1,45 @@
+import { randomUUID } from 'node:crypto';
+import type { OwnPattern, StoredPattern } from '@puntada/core/records';
+import type { z } from 'zod';
+import { changedOne, type Db, row } from '../db/database.ts';
+import { readable, type UnreadRow } from '../db/readable.ts';
+import { patternRow } from './schema.ts';
+
+const columns = 'select id, revision, pattern, changed_at from patterns where deleted_at is null';
+const all = `${columns} order by created_at desc, id`;
+
+function told({ id, revision, pattern, changed_at }: z.output<typeof patternRow>): StoredPattern {
+  return { id, revision, pattern, changedAt: changed_at.toISOString() };
+}
+
+/** The maker's own patterns that can be read, the latest made first. */
+export async function listPatterns(db: Db): Promise<StoredPattern[]> {
+  return (await readable(db, patternRow, all)).read.map(told);
+}
+
+/** Patterns that this version cannot read. */
+export async function unreadPatterns(db: Db): Promise<UnreadRow[]> {
+  return (await readable(db, patternRow, all)).unread;
+}
+
+export async function findPattern(db: Db, id: string): Promise<StoredPattern | undefined> {
+  const found = await row(db, patternRow, `${columns} and id = $1`, [id]);
+  return found && told(found);
+}
+
+/** Stores a new pattern. @returns its id */
+export async function addPattern(db: Db, pattern: OwnPattern, id: string = randomUUID()): Promise<string> {
+  const sql = 'insert into patterns (id, revision, pattern) values ($1, 1, $2) on conflict do nothing';
+  await db.query(sql, [id, JSON.stringify(pattern)]);
+  return id;
+}
+
+/** Replaces a pattern changed on this very revision. @returns whether it was */
+export function changePattern(db: Db, id: string, revision: number, pattern: OwnPattern): Promise<boolean> {
+  return changedOne(
+    db,
+    `update patterns set pattern = $3, revision = revision + 1, changed_at = now()
+     where id = $1 and revision = $2 and deleted_at is null`,
+    [id, revision, JSON.stringify(pattern)],
+  );
+}
