@@ -4,6 +4,7 @@ import express, { type Express } from 'express';
 import staticGzip from 'express-static-gzip';
 import helmet from 'helmet';
 import type { Logger } from 'pino';
+import { binRoutes } from './bin/routes.ts';
 import type { Copies } from './copies/copies.ts';
 import { Incoming } from './copies/incoming.ts';
 import { Jobs } from './copies/jobs.ts';
@@ -17,8 +18,10 @@ import { ofThisBench } from './http/bench.ts';
 import { refuseDeep } from './http/depth.ts';
 import { logRoutes } from './log/routes.ts';
 import { onwardRoutes } from './onward/routes.ts';
+import { patternRoutes } from './patterns/routes.ts';
 import { planRoutes } from './plan/routes.ts';
 import { preferenceRoutes } from './preferences/routes.ts';
+import { printRoutes } from './print/routes.ts';
 import { progressRoutes } from './progress/routes.ts';
 import { scaleRoutes } from './scale/routes.ts';
 import { simulatedScale } from './scale/simulated.ts';
@@ -71,15 +74,29 @@ export function createApp({ db, log, pages, heavy, copies, incoming }: AppParts)
   app.use('/api/backup', express.json({ limit: '64mb', verify: refuseDeep }));
   // A cloth of many runs, with all its strands.
   app.use(['/api/works/:id/onward', '/api/handover'], express.json({ limit: '16mb', verify: refuseDeep }));
+  // A pattern of many rows, and a plan that holds one.
+  app.use(
+    ['/api/patterns', '/api/works', '/api/drafts', '/api/swatches', '/api/plan'],
+    express.json({ limit: '1mb', verify: refuseDeep }),
+  );
   // A drawer of twenty thousand yarns, as a table.
   app.use('/api/drawer/many', express.json({ limit: '16mb', verify: refuseDeep }));
   app.use('/api', express.json({ limit: '256kb', verify: refuseDeep }));
   app.get('/api/health', (_request, response) => {
     response.json({ ok: true });
   });
-  app.use('/api/works', workRoutes(db, heavy), progressRoutes(db), logRoutes(db), onwardRoutes(db));
+  app.use(
+    '/api/works',
+    workRoutes(db, heavy),
+    progressRoutes(db),
+    logRoutes(db),
+    onwardRoutes(db),
+    printRoutes(db, heavy),
+  );
   app.use('/api/drawer', drawerRoutes(db, copies));
   app.use('/api/swatches', swatchRoutes(db));
+  app.use('/api/patterns', patternRoutes(db));
+  app.use('/api/bin', binRoutes(db));
   app.use('/api/drafts', draftRoutes(db));
   app.use('/api/preferences', preferenceRoutes(db));
   app.use('/api/backup', backupRoutes(files));

@@ -3,10 +3,10 @@ import { join, resolve } from 'node:path';
 import { startingWords } from '@puntada/core/words';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
+import { emptyBin } from './bin/queries.ts';
 import { Copies } from './copies/copies.ts';
 import { openDatabase, openShared } from './db/open.ts';
 import { inThisThread, inThreads } from './heavy/heavy.ts';
-import { emptyBin } from './works/queries.ts';
 
 const folder = resolve(process.env.PUNTADA_DATA ?? '.data/own');
 const port = Number(process.env.PUNTADA_PORT ?? 4310);

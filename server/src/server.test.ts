@@ -61,6 +61,18 @@ describe('works', () => {
     expect(late.body.problems[0].message).toContain('already started');
   });
 
+  it('a set is finished only after the last row of its last cloth', async () => {
+    const { body: made } = await ask('POST', '/works', { wish: { ...galleyCloth, pieces: 2 } });
+    await ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
+    // 44 rows and the ends; a chain, 44 rows and the ends.
+    await ask('POST', `/works/${made.id}/ticks`, { ticks: [tick(at(0), at(44), 5)] });
+    const early = await ask('POST', `/works/${made.id}/finish`, { revision: 2 });
+    expect([early.status, early.body.problems[0].code]).toEqual([409, 'rows-left']);
+    expect(early.body.problems[0].message).toBe('Row 1 of 44, piece 2 of 2, is still to be worked.');
+    await ask('POST', `/works/${made.id}/ticks`, { ticks: [tick(at(44), at(45 + 1 + 44), 6)] });
+    expect((await ask('POST', `/works/${made.id}/finish`, { revision: 2 })).body.state).toBe('finished');
+  });
+
   it('is finished only after its last row', async () => {
     const id = await begunCloth(server);
     const early = await ask('POST', `/works/${id}/finish`, { revision: 2 });
@@ -146,7 +158,7 @@ describe('ticks', () => {
 
   it('outside the work, or of a work not begun, are refused and change nothing', async () => {
     const id = await begunCloth(server);
-    const far = await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0), at(45), 1)] });
+    const far = await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0), at(46), 1)] });
     expect([far.status, far.body.problems[0].path]).toEqual([422, 'ticks.0.to']);
     const wide = await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0), at(0, 9), 1)] });
     expect(wide.status).toBe(422);

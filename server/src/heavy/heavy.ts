@@ -1,18 +1,17 @@
-import type { Wish } from '@puntada/core/records';
 import { Piscina } from 'piscina';
 import { Refusal } from '../http/answers.ts';
-import { type TaskName, type Tasks, tasks } from './tasks.ts';
+import { type Given, type TaskName, type Tasks, tasks } from './tasks.ts';
 
 /** Does what takes long. */
 export interface Heavy {
   /** @throws Refusal 422 where it takes longer, or more memory, than anything a maker wants */
-  run<Name extends TaskName>(name: Name, given: Wish): Promise<ReturnType<Tasks[Name]>>;
+  run<Name extends TaskName>(name: Name, given: Given<Name>): Promise<Awaited<ReturnType<Tasks[Name]>>>;
   close(): Promise<void>;
 }
 
 /** In the thread that asks: for tests, and where the program runs from its sources. */
 export const inThisThread: Heavy = {
-  run: async (name, given) => tasks[name](given) as never,
+  run: async (name, given) => (await tasks[name](given as never)) as never,
   close: async () => undefined,
 };
 

@@ -2,6 +2,7 @@ import { good, type Result } from '@puntada/core/craft';
 import { freeze, planWish } from '@puntada/core/plan';
 import type { FrozenWork, PlanDocument, Wish } from '@puntada/core/records';
 import { planDocument } from '@puntada/core/words';
+import { printPlan } from '../print/print.ts';
 
 /** What takes too long for the thread that answers. Everything goes in and comes out as plain data. */
 export const tasks = {
@@ -17,6 +18,8 @@ export const tasks = {
     const { stitches, rows } = plan.value.piece;
     return good({ wish: { ...wish, choice: { stitches, rows } }, begun: freeze(plan.value) });
   },
+  /** A work on paper. */
+  print: printPlan,
   /** The whole plan of a wish. */
   document(wish: Wish): Result<PlanDocument> {
     const plan = planWish(wish);
@@ -26,14 +29,15 @@ export const tasks = {
 
 export type Tasks = typeof tasks;
 export type TaskName = keyof Tasks;
+export type Given<Name extends TaskName> = Parameters<Tasks[Name]>[0];
 
 /** What a thread is asked. */
 export interface Asked {
   readonly name: TaskName;
-  readonly given: Wish;
+  readonly given: Given<TaskName>;
 }
 
 /** The thread's side. */
 export default function answer({ name, given }: Asked): ReturnType<Tasks[TaskName]> {
-  return tasks[name](given);
+  return tasks[name](given as never);
 }

@@ -30,6 +30,11 @@ export function bodyOf<S extends z.ZodType>(schema: S, request: Request): z.outp
   return accept(readShape(schema, request.body ?? {}));
 }
 
+/** What stands behind the question mark of an address, in its declared shape. */
+export function shapedQuery<S extends z.ZodType>(schema: S, request: Request): z.output<S> {
+  return accept(readShape(schema, request.query));
+}
+
 /** Express answers a refused promise by itself; this only types the handler. */
 export function handler(
   work: (request: Request, response: Response, next: NextFunction) => Promise<void> | void,

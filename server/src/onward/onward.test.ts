@@ -44,8 +44,8 @@ describe('the rest of a work by another plan', () => {
     const { body: former } = await one.ask('GET', `/works/${id}/former`);
     expect(former).toEqual([expect.objectContaining({ revision: 2, rowsWorked: 20, leftFor: 'shorter' })]);
     expect(former[0].begun).toEqual(before.begun);
-    // Row 37 was in the old plan only.
-    const beyond = await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(20), at(37), 6)] });
+    // Row 38 was in the old plan only: behind row 36 come the ends, and then nothing.
+    const beyond = await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(20), at(38), 6)] });
     expect(beyond.status).toBe(422);
     await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(20), at(36), 7)] });
     expect((await one.ask('POST', `/works/${id}/finish`, { revision: 3 })).body.state).toBe('finished');
@@ -74,8 +74,8 @@ describe('the rest of a work by another plan', () => {
     });
     const { status, body } = await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'shrink'));
     expect([status, body.wish?.choice]).toEqual([200, { stitches: 6, rows: 6 }]);
-    // Six blocks either way are eleven diagonals.
-    expect((await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(5), at(12), 8)] })).status).toBe(422);
+    // Six blocks either way are eleven diagonals; the ends come behind them.
+    expect((await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(5), at(13), 8)] })).status).toBe(422);
     await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(5), at(11), 9)] });
     expect((await one.ask('POST', `/works/${id}/finish`, { revision: body.revision })).body.state).toBe('finished');
   });

@@ -1,7 +1,5 @@
 import type { Problem } from '@puntada/core/craft';
-import { thaw } from '@puntada/core/plan';
-import type { FrozenWork } from '@puntada/core/records';
-import { isOutside, runsOfRows, type Tick } from '@puntada/core/work';
+import { isOutside, runsOfUnits, type Tick } from '@puntada/core/work';
 import { type Request, Router } from 'express';
 import type { Database } from '../db/database.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
@@ -9,11 +7,6 @@ import { remembered } from '../memory.ts';
 import { workOf } from '../works/find.ts';
 import { addTicks, lastPlaceOf, revisionOf } from './queries.ts';
 import { ticksBody } from './schema.ts';
-
-function runsOfBegun(begun: FrozenWork): number[] {
-  const { fabric, bound, foundation } = accept(thaw(begun), 500);
-  return runsOfRows(fabric, bound, foundation);
-}
 
 function refuseOutside(ticks: readonly Tick[], runs: readonly number[]): void {
   const problems = ticks.flatMap((tick, i): Problem[] =>
@@ -50,7 +43,7 @@ export function progressRoutes(db: Database): Router {
     if (known && known.revision === revision) return { id, runs: known.runs };
     const work = await workOf(db, request);
     if (!work.begun) throw notBegun();
-    const runs = runsOfBegun(work.begun);
+    const runs = accept(runsOfUnits(work.begun, work.wish), 500);
     runsKnown.set(work.id, { revision: work.revision, runs });
     return { id: work.id, runs };
   }

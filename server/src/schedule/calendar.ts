@@ -1,4 +1,13 @@
-import { type Day, dayAfter, evening, finishes, type Pending, secondsUntil, type Week } from '@puntada/core/work';
+import {
+  type Day,
+  dayAfter,
+  evening,
+  finishes,
+  type Pending,
+  rowsIn,
+  secondsUntil,
+  type Week,
+} from '@puntada/core/work';
 import { createEvents, type EventAttributes } from 'ics';
 
 /** Evenings are told this far ahead, days. */
@@ -17,10 +26,11 @@ function standing(works: readonly Pending[], seconds: number): Pending[] {
     const spent = Math.min(done, work.left.mid);
     done -= spent;
     const rest = work.left.mid ? 1 - spent / work.left.mid : 0;
-    const { left } = work;
+    const { left, rowsTake } = work;
     return {
       ...work,
-      rows: Math.ceil(work.rows * rest),
+      rows: work.rows - rowsIn(work, spent),
+      rowsTake: rowsTake === undefined ? undefined : Math.max(0, rowsTake - spent),
       left: { ...left, mid: left.mid * rest, low: left.low * rest, high: left.high * rest },
     };
   });

@@ -1,5 +1,7 @@
 import type { Estimate } from '@puntada/core/craft';
 import {
+  type Handwork,
+  handworkOf,
   type OwnPace,
   planWish,
   prepareCloth,
@@ -12,14 +14,15 @@ import {
 } from '@puntada/core/plan';
 import type { FrozenWork, Wish, WorkSummary } from '@puntada/core/records';
 import {
-  cellsWorked,
-  costsOfWork,
+  cellsInHand,
+  costsOfProject,
   handworkOfRows,
+  type ProjectCosts,
   paceOfSessions,
+  partWorked,
   type Session,
   sessionsOfWork,
   type Tick,
-  type WorkCosts,
 } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
 import { marksOfWorks } from '../log/queries.ts';
@@ -30,7 +33,7 @@ import { clothsOf, listWorks } from '../works/queries.ts';
 /** A begun work and what it holds. */
 interface Known {
   readonly cloth: ThawedWork;
-  readonly costs: WorkCosts;
+  readonly costs: ProjectCosts;
 }
 
 function knownOf(wish: Wish, begun: FrozenWork | undefined): Known | undefined {
@@ -38,7 +41,7 @@ function knownOf(wish: Wish, begun: FrozenWork | undefined): Known | undefined {
   if (!cloth?.ok) return undefined;
   const prepared = prepareCloth(wish, cloth.value);
   if (!prepared.ok) return undefined;
-  return { cloth: cloth.value, costs: costsOfWork(prepared.value, cloth.value) };
+  return { cloth: cloth.value, costs: costsOfProject(prepared.value, cloth.value) };
 }
 
 /** What was found of the sessions at a work. */
@@ -60,6 +63,8 @@ export interface TimeLeft {
   /** How it comes about. */
   readonly working: Working;
   readonly rows: number;
+  /** Seconds of these rows, where something else is left too. */
+  readonly rowsTake?: number;
 }
 
 /**
@@ -178,10 +183,19 @@ function paceFrom(sessions: readonly Session[], wish: Wish): OwnPace {
 }
 
 function ofBegun({ id, wish, progress }: WorkSummary, { cloth, costs }: Known, sessions: readonly Session[]): TimeLeft {
-  const work = handworkOfRows(costs, progress, cellsWorked(cloth, progress));
-  const rows = cloth.fabric.courses - progress.rows;
+  // Rows of every cloth; the steps between and after them are in what is left, and not among the rows.
+  const inHand = cellsInHand(cloth, costs, progress);
+  const work = handworkOfRows(costs, progress, inHand);
+  const ofRows = costs.sequence.units.flatMap(({ kind }, at) => (kind === 'row' && at >= progress.rows ? [at] : []));
+  const rowHands = handworkOf(
+    ofRows.map((at) => [
+      costs.hands[at] as Handwork,
+      at === progress.rows ? 1 - partWorked(costs, progress, inHand) : 1,
+    ]),
+  );
   const pace = paceFrom(sessions, wish);
-  return { id, rows, left: secondsBy(pace, work), working: secondsWorking(pace, work) };
+  const rowsTake = secondsBy(pace, rowHands).mid;
+  return { id, rows: ofRows.length, rowsTake, left: secondsBy(pace, work), working: secondsWorking(pace, work) };
 }
 
 function ofWish({ id, wish }: WorkSummary, pace: OwnPace): TimeLeft | undefined {

@@ -28,9 +28,7 @@ export function scheduleRoutes(db: Database, now: () => Date): Router {
     return inTurn(
       waiting.flatMap(({ id, wish, due }) => {
         const own = times.find((each) => each.id === id);
-        return own
-          ? [{ id, title: wish.title, left: own.left, rows: own.rows, working: own.working, ...(due ? { due } : {}) }]
-          : [];
+        return own ? [{ ...own, title: wish.title, ...(due ? { due } : {}) }] : [];
       }),
     );
   }

@@ -3,7 +3,7 @@ import { entryLabel } from '@puntada/core/records';
 import { backUp, handOver, putBack, takeOver } from '../../test/archives.ts';
 import { type Listening, listen } from '../../test/listening.ts';
 import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
-import { emptyBin } from './queries.ts';
+import { emptyBin } from '../bin/queries.ts';
 
 let server: Listening;
 const ask: Listening['ask'] = (...request) => server.ask(...request);

@@ -11,7 +11,7 @@ import {
 } from '@puntada/core/records';
 import { nameless } from '@puntada/core/words';
 import { z } from 'zod';
-import { changedOne, type Database, type Db, rows } from '../db/database.ts';
+import { changedOne, type Db, rows } from '../db/database.ts';
 import { readable, whyUnread } from '../db/readable.ts';
 import { Refusal } from '../http/answers.ts';
 import { remembered } from '../memory.ts';
@@ -181,24 +181,6 @@ export function takeBackStart(db: Db, id: string, revision: number): Promise<boo
      where id = $1 and revision = $2 and state = 'begun'`,
     [id, revision],
   );
-}
-
-/** Days that what is deleted can be put back. */
-const daysInBin = 30;
-
-/** Deletes for good what has been in the bin long enough. */
-export async function emptyBin(db: Database): Promise<void> {
-  const old = `deleted_at < now() - interval '${daysInBin} days'`;
-  await db.transaction(async (tx) => {
-    await tx.query(`delete from log where ${old}`);
-    await tx.query(
-      'delete from photos where not exists (select 1 from log where log.work_id = photos.work_id and log.id = photos.entry_id)',
-    );
-    for (const table of ['photos', 'log', 'ticks', 'progress', 'former_plans']) {
-      await tx.query(`delete from ${table} where work_id in (select id from works where ${old})`);
-    }
-    await tx.query(`delete from works where ${old}`);
-  });
 }
 
 /** Replaces the wish of a work whatever its state, made on this very revision. @returns whether it was */

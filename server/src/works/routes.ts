@@ -1,5 +1,6 @@
 import type { Problem } from '@puntada/core/craft';
 import type { Work } from '@puntada/core/records';
+import { rowLeft } from '@puntada/core/work';
 import { Router } from 'express';
 import type { Database } from '../db/database.ts';
 import type { Heavy } from '../heavy/heavy.ts';
@@ -143,15 +144,8 @@ export function workRoutes(db: Database, heavy: Heavy): Router {
     handler(async (request, response) => {
       const { revision } = bodyOf(revisionOnly, request);
       const work = await workOf(db, request);
-      if (work.size && work.progress.rows < work.size.rows) {
-        throw new Refusal(409, [
-          {
-            code: 'rows-left',
-            path: 'progress',
-            facts: { row: work.progress.rows + 1, rows: work.size.rows },
-          },
-        ]);
-      }
+      const left = work.begun ? accept(rowLeft(work.begun, work.wish, work.progress), 500) : undefined;
+      if (left) throw new Refusal(409, [{ code: 'rows-left', path: 'progress', facts: { ...left } }]);
       if (!(await finishWork(db, work.id, revision))) throw stale(await workOf(db, request), revision);
       response.json(await findWork(db, work.id));
     }),

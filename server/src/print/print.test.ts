@@ -1,0 +1,104 @@
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { type Listening, listen } from '../../test/listening.ts';
+import { begunCloth, galleyCloth } from '../../test/sampleWorks.ts';
+
+let server: Listening;
+beforeAll(async () => {
+  server = await listen();
+}, 60000);
+afterAll(() => server.close());
+
+async function printed(id: string, query = '') {
+  const response = await fetch(`http://127.0.0.1:${server.port}/api/works/${id}/print.pdf${query}`);
+  const bytes = new Uint8Array(await response.arrayBuffer());
+  return { status: response.status, type: response.headers.get('content-type'), bytes };
+}
+
+/** The text of each page, read back from the file. */
+async function pagesOf(bytes: Uint8Array): Promise<string[]> {
+  const task = getDocument({ data: bytes.slice(), useSystemFonts: false, isEvalSupported: false });
+  const pdf = await task.promise;
+  const pages: string[] = [];
+  for (let n = 1; n <= pdf.numPages; n++) {
+    const { items } = await (await pdf.getPage(n)).getTextContent();
+    pages.push(
+      items
+        .map((item) => ('str' in item ? item.str : ''))
+        .join(' ')
+        .replace(/\s+/g, ' '),
+    );
+  }
+  await task.destroy();
+  return pages;
+}
+
+describe('a project on paper', () => {
+  it('holds cover, beginning, every row, chart, finishing and yarn, read back from the file', async () => {
+    const id = await begunCloth(server);
+    const { status, type, bytes } = await printed(id);
+    expect([status, type]).toEqual([200, 'application/pdf']);
+    const pages = await pagesOf(bytes);
+    const all = pages.join(' ');
+    expect(pages[0]).toContain(galleyCloth.title);
+    expect(all).toContain('Chain 37');
+    // Every row, in words: 44 of them, each with its 36 stitches.
+    for (const row of [1, 2, 22, 44]) expect(all).toContain(`Row ${row} (`);
+    expect(all).toContain('(4 sc A, 4 sc B) × 4, 4 sc A');
+    expect(all).toContain('Abbreviations used');
+    expect(all).toContain('Stitches 1 to 36');
+    expect(pages.at(-1)).toContain(`${pages.length} of ${pages.length}`);
+  });
+
+  it('says what it is for those who have it read aloud: language, title, structure, figures in words', async () => {
+    const { bytes } = await printed(await begunCloth(server), '?parts=cover,chart');
+    const raw = Buffer.from(bytes).toString('latin1');
+    expect(raw).toMatch(/\/Lang \(en\)/);
+    expect(raw).toContain('/DisplayDocTitle true');
+    expect(raw).toContain('/MarkInfo');
+    expect(raw).toContain('/S /Figure');
+    expect(raw).toContain('/S /H1');
+    expect(raw).toMatch(/\/Alt \(/);
+    // No face is left to the reader: every one is embedded.
+    expect(raw.match(/\/FontFile2/g)?.length).toBeGreaterThanOrEqual(3);
+  });
+
+  it('prints only what is asked, on the paper that is asked, upright or across', async () => {
+    const id = await begunCloth(server);
+    const { bytes } = await printed(id, '?parts=rows&paper=LETTER&way=landscape&boxes=0&grouped=1');
+    const pdf = await getDocument({ data: bytes.slice(), isEvalSupported: false }).promise;
+    const { width, height } = (await pdf.getPage(1)).getViewport({ scale: 1 });
+    // US Letter is 11 × 8.5 inches of 72 points.
+    expect([width, height]).toEqual([792, 612]);
+    const all = (await pagesOf(bytes)).join(' ');
+    expect(all).not.toContain('Abbreviations used');
+    expect(all).toMatch(/Rows? \d+.*as rows? \d/);
+  });
+
+  it('goes over several sheets where the chart is wide, each with its own numbers', async () => {
+    const wide = { ...galleyCloth, item: 'blanket', width: { by: 'stitches', count: 148 } };
+    const { body } = await server.ask('POST', '/works', { wish: wide });
+    const pages = await pagesOf((await printed(body.id, '?parts=chart')).bytes);
+    expect(pages.length).toBeGreaterThan(1);
+    const spans = pages.map((page) => /Stitches (\d+) to (\d+)/.exec(page)?.slice(1).map(Number) as [number, number]);
+    expect(spans[0]?.[0]).toBe(1);
+    expect(Math.max(...spans.map(([, to]) => to))).toBe(148);
+    // Each sheet begins two cells before the end of the one beside it.
+    for (const [i, [from]] of spans.entries()) {
+      if (from > 1) expect(from).toBe((spans[i - 1]?.[1] ?? 0) - 1);
+    }
+  });
+
+  it('is large enough to be read from the arm of a chair, and has a line to sign', async () => {
+    const id = await begunCloth(server);
+    const large = await pagesOf((await printed(id, '?parts=large&point=30')).bytes);
+    expect(large.length).toBeGreaterThan(8);
+    expect((await pagesOf((await printed(id, '?parts=proof')).bytes)).join(' ')).toContain('Checked by');
+  });
+
+  it('refuses what it cannot print, and says where', async () => {
+    const id = await begunCloth(server);
+    const response = await server.ask('GET', `/works/${id}/print.pdf?parts=song`);
+    expect([response.status, response.body.problems[0].path]).toEqual([422, 'parts.0']);
+    expect((await server.ask('GET', '/works/5f0c8a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d/print.pdf')).status).toBe(404);
+  });
+});

@@ -1,0 +1,183 @@
+import { good, type Problem, type Result } from '@puntada/core/craft';
+import { type MadeWork, type Plan, planWork } from '@puntada/core/plan';
+import type { PlanDocument } from '@puntada/core/records';
+import {
+  beginLines,
+  coverLines,
+  type Maker,
+  type PrintPart,
+  passedChecks,
+  planDocument,
+  printPartNames,
+  printWords,
+  yarnLines,
+} from '@puntada/core/words';
+import { type ChartInks, chartPages, smallCloth } from './chart.ts';
+import type { PrintOptions } from './options.ts';
+import { ink, mm, Sheet, soft } from './sheet.ts';
+
+/** What is printed: a work as it is made, and how its maker reads. */
+export interface Printed {
+  readonly work: MadeWork;
+  readonly maker: Maker;
+  readonly options: PrintOptions;
+}
+
+interface Context {
+  readonly sheet: Sheet;
+  readonly plan: Plan;
+  readonly document: PlanDocument;
+  readonly inks: ChartInks;
+  readonly proportion: number;
+  readonly options: PrintOptions;
+  readonly maker: Maker;
+}
+
+function cover({ sheet, plan, document, inks, proportion }: Context): void {
+  sheet.page();
+  sheet.heading(1, plan.prepared.wish.title);
+  const alt = printWords.clothAlt(plan.prepared.wish.title);
+  sheet.doc.y += 6;
+  const y = sheet.doc.y;
+  const tall = smallCloth(sheet, plan.piece.fabric, proportion, inks, sheet.width, sheet.height * 0.4, alt);
+  sheet.doc.y = y + tall + 16;
+  sheet.line(sheet.doc.y - 6);
+  for (const [name, text] of coverLines(document)) sheet.named(name, text);
+  sheet.doc.moveDown(0.4);
+  sheet.heading(2, printWords.materials);
+  for (const [name, text] of yarnLines(document)) sheet.named(name, text);
+  if (document.cautions.length) {
+    sheet.doc.moveDown(0.4);
+    sheet.heading(2, printWords.cautions);
+    for (const { text } of document.cautions) sheet.paragraph(text);
+  }
+}
+
+function before({ sheet, document }: Context): void {
+  sheet.page();
+  sheet.heading(2, printPartNames.before);
+  for (const [name, text] of beginLines(document)) sheet.named(name, text);
+  for (const text of document.placed) sheet.named('', text);
+  sheet.named(printWords.change, document.technique.change);
+  sheet.named(printWords.idle, document.technique.idle);
+  sheet.doc.moveDown(0.6);
+  sheet.heading(2, printWords.abbreviations);
+  for (const { abbreviation, words, made } of document.legend) {
+    sheet.named(abbreviation, made ? `${words}. ${made}` : words);
+  }
+}
+
+/** A box to tick, which is not read. */
+function box(sheet: Sheet, y: number, size: number): void {
+  const { doc } = sheet;
+  doc.markContent('Artifact', { type: 'Layout' });
+  doc.rect(sheet.left, y, size, size).lineWidth(0.75).strokeColor(ink).stroke();
+  doc.endMarkedContent();
+}
+
+function rows({ sheet, document, options }: Context): void {
+  sheet.page();
+  sheet.heading(2, printPartNames.rows);
+  const indent = options.boxes ? 6 * mm : 0;
+  const lines = options.grouped ? document.grouped.map((text) => ({ text, strands: [] })) : document.rows;
+  for (const { text, strands } of lines) {
+    sheet.doc.font('text').fontSize(11);
+    sheet.room(sheet.doc.heightOfString(text, { width: sheet.width - indent }) + 8);
+    if (options.boxes) box(sheet, sheet.doc.y + 1.5, 9);
+    sheet.paragraph(text, { indent, after: 0.25 });
+    if (!options.strands) continue;
+    for (const strand of strands)
+      sheet.paragraph(strand, { indent: indent + 4 * mm, size: 9.5, colour: soft, after: 0.15 });
+  }
+}
+
+/** One row a block, for the arm of a chair. */
+function large({ sheet, document, options }: Context): void {
+  sheet.page();
+  sheet.heading(2, printPartNames.large);
+  for (const { text } of document.rows) {
+    sheet.doc.font('text').fontSize(options.point);
+    const tall = sheet.doc.heightOfString(text, { width: sheet.width - 10 * mm, lineGap: options.point * 0.18 });
+    sheet.room(tall + options.point);
+    box(sheet, sheet.doc.y + 4, options.point * 0.7);
+    sheet.paragraph(text, { size: options.point, indent: 10 * mm, after: 0.2 });
+    sheet.line(sheet.doc.y);
+    sheet.doc.y += options.point * 0.4;
+  }
+}
+
+function chart({ sheet, plan, inks, proportion, options }: Context): void {
+  chartPages(sheet, plan.piece.fabric, proportion, inks, options, plan.prepared.wish.title);
+}
+
+function finish({ sheet, document }: Context): void {
+  sheet.page();
+  sheet.heading(2, printPartNames.finish);
+  for (const { name, colour, times, steps } of document.finish) {
+    sheet.heading(3, `${name}${colour ? `, ${colour}` : ''}${times > 1 ? ` × ${times}` : ''}`);
+    for (const step of steps) sheet.paragraph(step);
+  }
+  sheet.named(printWords.ends, String(document.strands.ends));
+  for (const text of document.endPlaces.length ? [document.strands.untwist] : []) if (text) sheet.paragraph(text);
+}
+
+function yarn({ sheet, document }: Context): void {
+  sheet.page();
+  sheet.heading(2, printPartNames.yarn);
+  for (const { letter, name, metres, grams, balls, parts, ends, stitches } of document.colours) {
+    sheet.heading(3, `${letter}, ${name}`);
+    sheet.named(printWords.yarn, `${metres.text}, ${grams.text}${balls ? `: ${balls.text}` : ''}`);
+    for (const [part, figure] of Object.entries(parts)) sheet.named(part, figure.text);
+    sheet.named(printWords.stitches, String(stitches));
+    sheet.named(printWords.ends, String(ends));
+  }
+}
+
+function proof({ sheet, plan, maker }: Context): void {
+  sheet.page();
+  sheet.heading(2, printPartNames.proof);
+  for (const { what, over, passed } of passedChecks(plan, maker))
+    sheet.named(over, `${passed ? '+' : 'x'} ${what}`, 60 * mm);
+  sheet.doc.moveDown(2);
+  for (const word of [printWords.checked, printWords.date]) {
+    sheet.paragraph(word, { colour: soft });
+    sheet.doc.moveDown(0.8);
+    sheet.line(sheet.doc.y);
+    sheet.doc.moveDown(0.8);
+  }
+}
+
+const parts: Readonly<Record<PrintPart, (context: Context) => void>> = {
+  cover,
+  before,
+  rows,
+  large,
+  chart,
+  finish,
+  yarn,
+  proof,
+};
+
+/** A plan as a PDF with its structure. @returns its bytes, or why it cannot be planned */
+export async function printPlan({ work, maker, options }: Printed): Promise<Result<Uint8Array>> {
+  const planned = planWork(work);
+  if (!planned.ok) return { ok: false, problems: planned.problems as readonly Problem[] };
+  const plan = planned.value;
+  const { bound, yarns, gauge } = plan.prepared;
+  const sheet = new Sheet(plan.prepared.wish.title, options);
+  const context: Context = {
+    sheet,
+    plan,
+    document: planDocument(plan, maker),
+    inks: {
+      shades: yarns.map((each) => each.shade),
+      letters: bound.colours,
+      names: yarns.map((each) => each.name),
+    },
+    proportion: gauge.stitchWidth.mid / gauge.rowHeight.mid,
+    options,
+    maker,
+  };
+  for (const part of options.parts) parts[part](context);
+  return good(await sheet.end());
+}

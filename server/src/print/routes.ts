@@ -1,0 +1,27 @@
+import { usualPreferences } from '@puntada/core/records';
+import { Router } from 'express';
+import type { Database } from '../db/database.ts';
+import type { Heavy } from '../heavy/heavy.ts';
+import { accept, handler, shapedQuery } from '../http/answers.ts';
+import { fileName } from '../http/fileName.ts';
+import { readPreferences } from '../preferences/queries.ts';
+import { workOf } from '../works/find.ts';
+import { printOptions } from './options.ts';
+
+/** A project on paper, as the maker reads. */
+export function printRoutes(db: Database, heavy: Heavy): Router {
+  const router = Router();
+  router.get(
+    '/:id/print.pdf',
+    handler(async (request, response) => {
+      const { wish, begun } = await workOf(db, request);
+      const options = shapedQuery(printOptions, request);
+      const { terms, hand, manner } = (await readPreferences(db)) ?? usualPreferences;
+      const pdf = accept(await heavy.run('print', { work: { wish, begun }, maker: { terms, hand, manner }, options }));
+      response.type('application/pdf');
+      response.setHeader('content-disposition', `inline; filename="${fileName(wish.title)}.pdf"`);
+      response.end(Buffer.from(pdf));
+    }),
+  );
+  return router;
+}
