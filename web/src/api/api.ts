@@ -33,11 +33,30 @@ function unreadAnswer({ issues }: { readonly issues: readonly { readonly message
   return { status: 'CUSTOM_ERROR', error: problem.code, data: { problems: [problem] } };
 }
 
+/** What the server keeps, by what is read of it. */
+const tagTypes = [
+  'Works',
+  'Work',
+  'Bin',
+  'Preferences',
+  'Drawer',
+  'Swatches',
+  'Patterns',
+  'Binned',
+  'Drafts',
+  'Log',
+  'Former',
+  'Schedule',
+] as const;
+
+/** All that is read anew when the server is back: it was reached by its preferences. */
+export const keptCopies = tagTypes.filter((tag) => tag !== 'Preferences');
+
 /** The server's resources, and this browser's copies of them. */
 export const api = createApi({
   baseQuery: askOrKept,
   catchSchemaFailure: unreadAnswer,
-  tagTypes: ['Works', 'Work', 'Bin', 'Preferences', 'Drawer', 'Swatches', 'Drafts', 'Log', 'Former', 'Schedule'],
+  tagTypes,
   refetchOnFocus: true,
   refetchOnReconnect: true,
   endpoints: (build) => ({

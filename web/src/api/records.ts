@@ -4,6 +4,7 @@ import type {
   DrawerYarn,
   FrozenWork,
   LogEntry,
+  OwnPattern,
   RestKind,
   Swatch,
   Weighing,
@@ -11,6 +12,9 @@ import type {
   Work,
 } from '@puntada/core/records';
 import {
+  type BinKind,
+  type Binned,
+  binSchema,
   type ChangedSwatch,
   type Copy,
   changedSwatchSchema,
@@ -21,10 +25,13 @@ import {
   type FormerPlan,
   formerPlansSchema,
   ownPaceSchema,
+  patternsSchema,
   type Schedule,
+  type StoredPattern,
   type StoredSwatch,
   type StoredYarn,
   scheduleSchema,
+  storedPatternSchema,
   storedSwatchSchema,
   storedYarnSchema,
   swatchesSchema,
@@ -88,7 +95,7 @@ const records = api.injectEndpoints({
     }),
     removeYarn: build.mutation<unknown, string>({
       query: (id) => ({ url: `/drawer/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Drawer'],
+      invalidatesTags: ['Drawer', 'Binned'],
     }),
     swatches: build.query<StoredSwatch[], void>({
       responseSchema: giving(swatchesSchema),
@@ -108,7 +115,51 @@ const records = api.injectEndpoints({
     }),
     removeSwatch: build.mutation<unknown, string>({
       query: (id) => ({ url: `/swatches/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Swatches'],
+      invalidatesTags: ['Swatches', 'Binned'],
+    }),
+    patterns: build.query<StoredPattern[], void>({
+      responseSchema: giving(patternsSchema),
+      query: () => '/patterns',
+      providesTags: ['Patterns'],
+    }),
+    addPattern: build.mutation<StoredPattern, { id: string; pattern: OwnPattern }>({
+      responseSchema: giving(storedPatternSchema),
+      query: (body) => ({ url: '/patterns', method: 'POST', body }),
+      invalidatesTags: ['Patterns'],
+    }),
+    changePattern: build.mutation<StoredPattern, { id: string; revision: number; pattern: OwnPattern }>({
+      responseSchema: giving(storedPatternSchema),
+      // Kept alive, so that the last stroke before the page is closed still arrives; a browser lets no large one live on.
+      query: ({ id, ...body }) => ({
+        url: `/patterns/${id}`,
+        method: 'PUT',
+        body,
+        keepalive: body.pattern.text.length < 20_000,
+      }),
+      async onQueryStarted({ id }, { dispatch, queryFulfilled }) {
+        const answer = await queryFulfilled.catch(() => undefined);
+        if (!answer) return;
+        dispatch(
+          records.util.updateQueryData('patterns', undefined, (all) =>
+            all.map((each) => (each.id === id ? answer.data : each)),
+          ),
+        );
+      },
+    }),
+    removePattern: build.mutation<unknown, string>({
+      query: (id) => ({ url: `/patterns/${id}`, method: 'DELETE' }),
+      invalidatesTags: ['Patterns', 'Binned'],
+    }),
+    /** What lies in the bin beside projects. */
+    binned: build.query<Binned[], void>({
+      responseSchema: giving(binSchema),
+      query: () => '/bin',
+      providesTags: ['Binned'],
+    }),
+    putBackRecord: build.mutation<Binned[], { kind: BinKind; id: string }>({
+      responseSchema: giving(binSchema),
+      query: (body) => ({ url: '/bin/back', method: 'POST', body }),
+      invalidatesTags: ['Binned', 'Drawer', 'Swatches', 'Drafts', 'Patterns'],
     }),
     /** Sends an entry that waits. */
     sendEntry: build.mutation<unknown, { workId: string; entry: LogEntry }>({
@@ -219,9 +270,10 @@ const records = api.injectEndpoints({
       query: ({ id, ...body }) => ({ url: `/drafts/${id}`, method: 'PUT', body, keepalive: true }),
       invalidatesTags: ['Drafts'],
     }),
-    removeDraft: build.mutation<unknown, string>({
-      query: (id) => ({ url: `/drafts/${id}`, method: 'DELETE' }),
-      invalidatesTags: ['Drafts'],
+    /** Into the bin; one that became a project is simply done with. */
+    removeDraft: build.mutation<unknown, { id: string; done: boolean }>({
+      query: ({ id, done }) => ({ url: `/drafts/${id}${done ? '?done=true' : ''}`, method: 'DELETE' }),
+      invalidatesTags: ['Drafts', 'Binned'],
     }),
   }),
 });
@@ -237,6 +289,12 @@ export const {
   useAddSwatchMutation,
   useChangeSwatchMutation,
   useRemoveSwatchMutation,
+  usePatternsQuery,
+  useAddPatternMutation,
+  useChangePatternMutation,
+  useRemovePatternMutation,
+  useBinnedQuery,
+  usePutBackRecordMutation,
   useWeighingsQuery,
   useAddEntryMutation,
   useCorrectEntryMutation,

@@ -1,4 +1,4 @@
-import type { ButtonHTMLAttributes, KeyboardEvent, ReactNode } from 'react';
+import type { AnchorHTMLAttributes, ButtonHTMLAttributes, KeyboardEvent, ReactNode } from 'react';
 import { Link } from 'react-router';
 
 type Kind = 'next' | 'plain' | 'quiet';
@@ -47,6 +47,20 @@ export function ButtonLink({
     <Link to={to} className={`${base} ${looks[kind]} ${className}`}>
       {children}
     </Link>
+  );
+}
+
+/** A file of the server, looked like a button: it opens or is saved. */
+export function FileLink({
+  kind = 'plain',
+  className = '',
+  children,
+  ...rest
+}: AnchorHTMLAttributes<HTMLAnchorElement> & { readonly kind?: Kind }) {
+  return (
+    <a className={`${base} ${looks[kind]} ${className}`} {...rest}>
+      {children}
+    </a>
   );
 }
 

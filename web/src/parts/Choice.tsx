@@ -13,11 +13,13 @@ interface Props<T extends string> {
   readonly options: readonly Option<T>[];
   readonly onChange: (value: T) => void;
   readonly small?: boolean;
+  /** What stands over it, for those who see it; its label says it to the others. */
+  readonly above?: string;
 }
 
 /** One of a few: all of them in sight, the chosen one told by ink, weight and a line under it. */
-export function Choice<T extends string>({ label, value, options, onChange, small = false }: Props<T>) {
-  return (
+export function Choice<T extends string>({ label, value, options, onChange, small = false, above }: Props<T>) {
+  const choice = (
     <ToggleGroup.Root
       onKeyDownCapture={arrowsAtOnce}
       type="single"
@@ -36,5 +38,14 @@ export function Choice<T extends string>({ label, value, options, onChange, smal
         </ToggleGroup.Item>
       ))}
     </ToggleGroup.Root>
+  );
+  if (above === undefined) return choice;
+  return (
+    <div>
+      <p aria-hidden className="label">
+        {above}
+      </p>
+      {choice}
+    </div>
   );
 }

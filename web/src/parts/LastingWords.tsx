@@ -1,4 +1,4 @@
-import { shortText } from '@puntada/core/words';
+import { type LastingOn, shortText } from '@puntada/core/words';
 import { isShort, type Lasting } from '@puntada/core/work';
 import { Link } from 'react-router';
 
@@ -6,12 +6,11 @@ interface Props {
   readonly workId: string;
   readonly told: readonly Lasting[];
   readonly sure: number;
-  /** Rows of the whole piece. */
-  readonly rows: number;
+  readonly on: LastingOn;
 }
 
 /** Whether the yarn of a work lasts, in a few words; nothing where it is not known what there is. */
-export function LastingWords({ workId, told, sure, rows }: Props) {
+export function LastingWords({ workId, told, sure, on }: Props) {
   if (!told.length) return null;
   const short = told.filter((each) => isShort(each, { sure }));
   if (!short.length) {
@@ -26,7 +25,7 @@ export function LastingWords({ workId, told, sure, rows }: Props) {
       <span aria-hidden className="pr-1.5">
         ✕
       </span>
-      {shortText(short, rows)}
+      {shortText(short, on)}
     </Link>
   );
 }

@@ -37,8 +37,17 @@ export function NotesOf({ notes }: { notes: readonly Note[] | undefined }) {
   );
 }
 
+interface NoteAt {
+  readonly workId: string;
+  /** Of the cloth in hand, from 1. */
+  readonly row: number;
+  /** Units of the whole before its first row. */
+  readonly before: number;
+  readonly word: string;
+}
+
 /** A note at a row, to come back when it is worked; before the work is begun as well. */
-export function AddNote({ workId, row, word }: { workId: string; row: number; word: string }) {
+export function AddNote({ workId, row, before, word }: NoteAt) {
   const [add, adding] = useAddEntryMutation();
   const [text, setText] = useState('');
   const keep = async () => {
@@ -48,7 +57,7 @@ export function AddNote({ workId, row, word }: { workId: string; row: number; wo
       kind: 'note',
       id: crypto.randomUUID(),
       at: Date.now(),
-      row,
+      row: before + row,
       text: text.trim(),
     };
     const answer = await add({ id: workId, entry });

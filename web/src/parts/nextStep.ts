@@ -1,19 +1,25 @@
 import { chainsFor } from '@puntada/core/craft';
-import { type WorkedCourse, workCourse } from '@puntada/core/plan';
+import { type Sequence, standingAt, type WorkedCourse, workCourse } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
-import { courseWord, nextStepWords, runLabel, type Terms } from '@puntada/core/words';
+import { clothOf, courseWord, nextStepWords, runLabel, stepName, type Terms } from '@puntada/core/words';
 import type { WorkCloth } from './workCloth.ts';
 
 /** What is to be done next in a work, in one line. */
-export function nextStep(work: Work, cloth: WorkCloth, terms: Terms): string {
+export function nextStep(work: Work, cloth: WorkCloth, terms: Terms, sequence: Sequence | undefined): string {
   const { fabric, bound, foundation } = cloth;
   if (work.state === 'wished') {
     return work.wish.choice ? nextStepWords.start(chainsFor(foundation, fabric.count)) : nextStepWords.chooseSize;
   }
+  if (work.state === 'finished') return nextStepWords.finished;
   const { rows } = work.progress;
-  if (rows >= fabric.courses) return work.state === 'finished' ? nextStepWords.finished : nextStepWords.weaveIn;
-  const course = workCourse(fabric, bound, foundation, rows);
-  return `${courseWord(fabric.making)} ${course.number}, ${course.side}: ${runsLine(course, terms)}`;
+  const stands = sequence && standingAt(sequence, rows);
+  const which = sequence && stands ? clothOf(sequence, stands, work.wish.item) : '';
+  const before = which ? `${which}: ` : '';
+  if (stands?.unit?.kind === 'step') return before + stepName(stands.unit.step);
+  const row = stands ? stands.rows : rows;
+  if (row >= fabric.courses) return nextStepWords.allDone;
+  const course = workCourse(fabric, bound, foundation, row);
+  return `${before}${courseWord(fabric.making)} ${course.number}, ${course.side}: ${runsLine(course, terms)}`;
 }
 
 const shown = 3;

@@ -3,6 +3,8 @@ export interface UndoOffer {
   /** What was done: `Note deleted.` */
   readonly did: string;
   readonly undo: () => unknown;
+  /** The page that opens with it, where it was made on the way there: `/book`. */
+  readonly on?: string;
 }
 
 let offer: UndoOffer | undefined;
@@ -16,6 +18,11 @@ function change(next: UndoOffer | undefined): void {
 /** Offers to take back what was just done, in place of what was offered before. */
 export function offerUndo(next: UndoOffer): void {
   change(next);
+}
+
+/** Offers nothing any more once another page is open than that which opens with it. */
+export function leaveOffer(pathname: string): void {
+  if (offer?.on !== pathname) withdrawOffer();
 }
 
 /** Offers nothing any more. */

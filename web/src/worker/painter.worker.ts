@@ -1,7 +1,8 @@
 import { coursesFor, type Fabric, type LayRequest, must, techniqueOf } from '@puntada/core/craft';
-import { lay } from '@puntada/core/plan';
+import { lay, prepareWork, standingAt } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import { courseWord, type Terms } from '@puntada/core/words';
+import { sequenceOfWork } from '@puntada/core/work';
 import { expose, transfer } from 'comlink';
 import type { ClothLook } from '../parts/cloth/clothLook.ts';
 import { type CourseSpan, clothPicture } from '../parts/cloth/paintCloth.ts';
@@ -18,6 +19,12 @@ export interface Strip {
   /** What a course is called: row, round or diagonal. */
   readonly word: string;
   readonly next: string;
+  /** Rows of the cloth in hand that are worked. */
+  readonly rows: number;
+  /** Rows and steps that are left of the whole, once it is begun. */
+  readonly left: number | undefined;
+  /** Which cloth is in hand, where there are several. */
+  readonly cloths: { readonly now: number; readonly of: number } | undefined;
 }
 
 type StripRequest = Omit<StripLook, 'shades' | 'proportion'>;
@@ -37,13 +44,20 @@ function strip(work: Work, look: StripRequest, terms: Terms): Strip | undefined 
   const laid = workCloth(work);
   if (!laid) return undefined;
   const { fabric, shades, proportion } = laid;
-  const picture = paintStrip(fabric, { ...look, shades, proportion }).transferToImageBitmap();
+  const prepared = work.begun ? prepareWork(work) : undefined;
+  const sequence = prepared?.ok ? sequenceOfWork(prepared.value, laid) : undefined;
+  const stands = sequence && standingAt(sequence, work.progress.rows);
+  const rowsWorked = stands?.rows ?? look.rowsWorked;
+  const picture = paintStrip(fabric, { ...look, rowsWorked, shades, proportion }).transferToImageBitmap();
   return transfer(
     {
       picture,
       courses: fabric.courses,
       word: courseWord(fabric.making).toLowerCase(),
-      next: nextStep(work, laid, terms),
+      next: nextStep(work, laid, terms, sequence),
+      rows: rowsWorked,
+      left: sequence ? sequence.units.length - work.progress.rows : undefined,
+      cloths: sequence && stands && sequence.pieces > 1 ? { now: stands.piece + 1, of: sequence.pieces } : undefined,
     },
     [picture],
   );

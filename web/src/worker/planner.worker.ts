@@ -1,11 +1,14 @@
 import {
+  coloursOfPicture,
   type Estimate,
   type Fabric,
   findPattern,
+  isWritten,
   makingsOf,
   type Problem,
   patternBook,
   type Result,
+  sourceOf,
   type ToldUnit,
 } from '@puntada/core/craft';
 import {
@@ -16,6 +19,7 @@ import {
   type MadeWork,
   makePiece,
   measureOf,
+  mendsFor,
   type PatternFacts,
   type PieceWorkings,
   patternFacts,
@@ -25,7 +29,9 @@ import {
   prepare,
   prepareWork,
   type SearchStep,
+  type Sequence,
   searchLargest,
+  studyDrawing,
   type TubeMeasure,
   type TubeSize,
   widthsAcross,
@@ -41,13 +47,14 @@ import {
   weighingsIn,
   wishSchema,
 } from '@puntada/core/records';
-import { cautionWords, type Maker, planDocument } from '@puntada/core/words';
+import { cautionWords, type Maker, planDocument, readWritten } from '@puntada/core/words';
 import {
   colourQuestions,
   compareStrips,
-  costsOfWork,
+  costsOfProject,
   type Lasting,
   lasting,
+  type ProjectCosts,
   paceOfSessions,
   planFigures,
   type RestPlan,
@@ -56,12 +63,12 @@ import {
   sessionsOfWork,
   swatchGauge,
   type Tick,
-  type WorkCosts,
   withSwatch,
 } from '@puntada/core/work';
 import { expose } from 'comlink';
 import { z } from 'zod';
 import { workCloth } from '../parts/workCloth.ts';
+import { planFile } from './planFile.ts';
 import { swatchReadings, swatchWork } from './swatchWork.ts';
 
 /** The figures of one size, without its stitches. */
@@ -169,6 +176,11 @@ async function largestOf(
   return { ok: true, value: { stitches: width.stitches, rows: height.rows, chance } };
 }
 
+/** A pattern as a wish holds it. @param source its key in the book, or all of it in the notation */
+function named(source: string, key: string): { key: string; text?: string } {
+  return isWritten(source) ? { key, text: source } : { key };
+}
+
 /** The same wish in other patterns: the best size of each, in figures. A pattern that it cannot be made in is left out. */
 function comparePatterns(wish: unknown, keys: readonly string[]): PatternFigures[] {
   const read = readShape(wishSchema, wish);
@@ -179,9 +191,12 @@ function comparePatterns(wish: unknown, keys: readonly string[]): PatternFigures
     // In rounds if it is in rounds and the pattern can be.
     const { made } = read.value.pattern;
     const own =
-      read.value.pattern.key === key
+      sourceOf(read.value.pattern) === key
         ? read.value.pattern
-        : { key, ...(made && makingsOf(pattern.value.technique).includes(made) ? { made } : {}) };
+        : {
+            ...named(key, pattern.value.key),
+            ...(made && makingsOf(pattern.value.technique).includes(made) ? { made } : {}),
+          };
     const { yarns } = read.value;
     const spare = yarns[yarns.length - 1];
     const needed = pattern.value.colours.map(
@@ -191,7 +206,7 @@ function comparePatterns(wish: unknown, keys: readonly string[]): PatternFigures
       ...read.value,
       pattern: own,
       yarns: needed,
-      foundation: read.value.pattern.key === key ? read.value.foundation : undefined,
+      foundation: sourceOf(read.value.pattern) === key ? read.value.foundation : undefined,
       choice: undefined,
     });
     const plan = asked.ok ? planWish(asked.value) : asked;
@@ -275,9 +290,13 @@ function strips(wish: unknown): Result<Strip[]> {
   return read.ok ? compareStrips(read.value, read.value.strips) : read;
 }
 
-/** What can be said of every pattern of the book beside the others. */
-function bookFacts(): PatternFacts[] {
-  return patternBook.flatMap((pattern) => {
+/** What can be said of every pattern of the book, and of some written out, beside the others. */
+function bookFacts(written: readonly string[]): PatternFacts[] {
+  const own = written.flatMap((text) => {
+    const found = findPattern(text);
+    return found.ok ? [found.value] : [];
+  });
+  return [...own, ...patternBook].flatMap((pattern) => {
     const facts = patternFacts(pattern);
     return facts.ok ? [facts.value] : [];
   });
@@ -293,7 +312,7 @@ function oneRepeat(key: string, maker: Maker): string[] {
     item: 'mat',
     width: { by: 'repeats', count: 2 },
     height: { by: 'repeats', count: 2 },
-    pattern: { key },
+    pattern: named(key, pattern.value.key),
     gauge: { from: 'typical' },
     edges: 'whole',
     ending: 'any',
@@ -306,30 +325,37 @@ function oneRepeat(key: string, maker: Maker): string[] {
 }
 
 /** What a work holds, course by course and off the hook; nothing where it cannot be laid. */
-function workCosts(work: Work): WorkCosts | undefined {
+function workCosts(work: Work): ProjectCosts | undefined {
   const cloth = workCloth(work);
   const prepared = prepareWork(work);
-  return cloth && prepared.ok ? costsOfWork(prepared.value, cloth) : undefined;
+  return cloth && prepared.ok ? costsOfProject(prepared.value, cloth) : undefined;
 }
 
-/** Whether the yarn of a begun work lasts; nothing where it is not known what there is. */
-function lastingOf(work: Work, weighings: readonly Weighing[]): Lasting[] {
+/** Whether the yarn of a begun work lasts, and on what; nothing where it is not known what there is. */
+function lastingOf(work: Work, weighings: readonly Weighing[]): { lasting: Lasting[]; sequence: Sequence } | undefined {
   const costs = work.begun ? workCosts(work) : undefined;
   const prepared = prepareWork(work);
-  return costs && prepared.ok ? lasting(colourQuestions(prepared.value, costs, weighings), work.progress) : [];
+  if (!costs || !prepared.ok) return undefined;
+  const { sequence } = costs;
+  return { lasting: lasting(colourQuestions(prepared.value, costs, weighings), work.progress), sequence };
 }
 
 /** Every way for the rest of a work; nothing while it is not begun. */
 function onward(work: Work, entries: readonly LogEntry[], ticks: readonly Tick[]): Result<RestPlan[]> | undefined {
   const cloth = workCloth(work);
   const costs = workCosts(work);
-  if (!work.begun || !cloth || !costs) return undefined;
+  // The rest is planned again as long as the first cloth is on the hook.
+  if (!work.begun || !cloth || !costs || work.progress.rows > cloth.fabric.courses) return undefined;
   const pace = paceOfSessions(sessionsOfWork(cloth, costs, ticks, marksIn(entries)), work.wish.pace);
   const measures = entries.filter((entry) => entry.kind === 'measure');
   return restPlans({ wish: work.wish, cloth, stands: work.progress, weighings: weighingsIn(entries), measures, pace });
 }
 
 const planner = {
+  readWritten,
+  coloursOfPicture,
+  studyDrawing,
+  mendsFor,
   onward,
   planFigures,
   workCosts,
@@ -346,6 +372,7 @@ const planner = {
   endsOf,
   figuresOfWork,
   planWhole,
+  planFile,
   largestOf,
   comparePatterns,
 };

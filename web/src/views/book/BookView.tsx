@@ -1,21 +1,22 @@
-import { must, patternBook, type StitchPattern, techniqueNamed, techniques } from '@puntada/core/craft';
+import { patternBook, type StitchPattern, techniqueNamed, techniques } from '@puntada/core/craft';
 import type { PatternFacts } from '@puntada/core/plan';
 import { type BookEntry, bookEntry, techniqueWords } from '@puntada/core/words';
-import { useMemo, useState } from 'react';
+import { useCallback, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
 import { Missing } from '../../app/Missing.tsx';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { useBookShades } from '../../parts/bookShades.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { useGrowing } from '../../parts/useGrowing.ts';
+import { type ShelfPattern, useShelf } from '../../parts/useShelf.ts';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
-import { useBookShades } from './bookShades.ts';
 import { PatternPage } from './PatternPage.tsx';
 
 /** What a look through the book is after. */
@@ -40,11 +41,11 @@ const measuredOrders = {
   ends: (facts: PatternFacts) => facts.ends,
 } as const;
 
-const askFacts = () => planner.bookFacts();
-
 /** What was measured of every pattern; empty until the worker has done it. */
-function useFacts(): ReadonlyMap<string, PatternFacts> {
-  const found = useAnswer(askFacts);
+function useFacts(own: readonly ShelfPattern[]): ReadonlyMap<string, PatternFacts> {
+  const written = JSON.stringify(own.map(({ source }) => source));
+  const ask = useCallback(() => planner.bookFacts(JSON.parse(written)), [written]);
+  const found = useAnswer(ask);
   return useMemo(() => new Map(found?.map((each) => [each.key, each])), [found]);
 }
 
@@ -66,13 +67,20 @@ export default function BookView() {
   const [reversible, setReversible] = useState(query.get('faces') === 'both');
   const told = useCraftWords();
   const { terms } = usePreferences();
-  const facts = useFacts();
+  const shelf = useShelf();
+  const facts = useFacts(shelf.own);
   const shadesOf = useBookShades();
   const technique = query.get('in') ?? '';
   const entries = useMemo(
-    () => patternBook.map((pattern) => ({ pattern, entry: must(bookEntry(pattern, {}, terms)) })),
-    [terms],
+    () =>
+      shelf.all.flatMap((each) => {
+        const entry = bookEntry(each.pattern, {}, terms);
+        return entry.ok ? [{ ...each, entry: entry.value }] : [];
+      }),
+    [terms, shelf],
   );
+  // What is still being drawn may not be a pattern yet: it is opened on the desk.
+  const unfinished = shelf.own.filter(({ pattern }) => !entries.some((each) => each.pattern.key === pattern.key));
   const change = (name: string, value: string) => {
     const next = new URLSearchParams(query);
     if (value) next.set(name, value);
@@ -81,15 +89,16 @@ export default function BookView() {
   };
   const words = text.trim().toLowerCase();
   const shown = entries
-    .filter(({ pattern }) => hasLook(pattern, look) && (!technique || pattern.technique === technique))
+    .filter(({ pattern }) => hasLook(pattern, look))
+    .filter(({ pattern, stored }) => !technique || (technique === 'own' ? stored : pattern.technique === technique))
     .filter(({ entry }) => `${entry.name} ${entry.about} ${entry.technique}`.toLowerCase().includes(words))
     .filter(({ pattern }) => !reversible || facts.get(pattern.key)?.reversible)
     .sort((a, b) => compare(order, facts, a.entry, b.entry));
   const drawn = useGrowing(shown.length, 8);
   const open = entries.find(({ pattern }) => pattern.key === key);
-  if (key && !open) {
+  if (key && !open && shelf.known) {
     return (
-      <Missing what="There is no such pattern in the book.">
+      <Missing what="There is no such pattern in the book, or it was deleted.">
         <ButtonLink to="/book">Open the pattern book</ButtonLink>
       </Missing>
     );
@@ -99,11 +108,27 @@ export default function BookView() {
       <Head
         title="Pattern book"
         page={open && `${open.entry.name}, Pattern book`}
-        under={`${patternBook.length} stitch patterns in ${techniques.length} techniques`}
-      />
+        under={`${patternBook.length} stitch patterns in ${techniques.length} techniques${shelf.own.length ? `, and ${shelf.own.length} of your own` : ''}`}
+      >
+        <ButtonLink to="/desk">Make a pattern</ButtonLink>
+      </Head>
       <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-4 pb-10">
         {open ? <PatternPage {...open} shades={shadesOf(open.pattern)} facts={facts.get(open.pattern.key)} /> : null}
+        {unfinished.length ? (
+          <p className="mb-4 text-[15px]">
+            Not finished yet:{' '}
+            {unfinished.map(({ pattern, stored }) => (
+              <Link
+                key={pattern.key}
+                to={`/desk/${stored?.id}`}
+                className="mr-3 inline-flex min-h-11 items-center underline"
+              >
+                {pattern.name}
+              </Link>
+            ))}
+          </p>
+        ) : null}
         <div className="flex flex-wrap items-end gap-x-5 gap-y-3 border-b border-rule pb-4">
           <div className="w-[220px]">
             <label htmlFor="find" className="label">
@@ -114,6 +139,7 @@ export default function BookView() {
           <div className="w-[240px]">
             <SelectField label="Technique" value={technique} onChange={(key) => change('in', key)}>
               <option value="">any</option>
+              {shelf.own.length ? <option value="own">my own patterns</option> : null}
               {techniques.map((each) => (
                 <option key={each.key} value={each.key}>
                   {told(techniqueWords(each.key).name)}
@@ -121,27 +147,25 @@ export default function BookView() {
               ))}
             </SelectField>
           </div>
-          <Labelled label="Look">
-            <Choice
-              small
-              label="Look"
-              value={look}
-              options={looks.map((value) => ({ value, words: value }))}
-              onChange={(value) => change('look', value === 'any' ? '' : value)}
-            />
-          </Labelled>
-          <Labelled label="Sort by">
-            <Choice
-              small
-              label="Sort by"
-              value={order}
-              options={[...Object.keys(orders), ...Object.keys(measuredOrders)].map((value) => ({
-                value,
-                words: value,
-              }))}
-              onChange={(value) => change('by', value === 'book' ? '' : value)}
-            />
-          </Labelled>
+          <Choice
+            above="Look"
+            small
+            label="Look"
+            value={look}
+            options={looks.map((value) => ({ value, words: value }))}
+            onChange={(value) => change('look', value === 'any' ? '' : value)}
+          />
+          <Choice
+            above="Sort by"
+            small
+            label="Sort by"
+            value={order}
+            options={[...Object.keys(orders), ...Object.keys(measuredOrders)].map((value) => ({
+              value,
+              words: value,
+            }))}
+            onChange={(value) => change('by', value === 'book' ? '' : value)}
+          />
         </div>
         <label className="flex min-h-11 w-fit cursor-pointer items-center gap-2 pt-2 text-[15px]">
           <input
@@ -156,21 +180,22 @@ export default function BookView() {
           Reversible only
         </label>
         <ul className="grid grid-cols-[repeat(auto-fill,minmax(258px,1fr))] gap-x-5 gap-y-6 pt-5">
-          {shown.slice(0, drawn).map(({ pattern, entry }) => (
+          {shown.slice(0, drawn).map(({ source, pattern, entry, stored }) => (
             <li
               key={pattern.key}
               className="-m-1.5 min-w-0 p-1.5 [contain-intrinsic-block-size:auto_390px] [content-visibility:auto]"
             >
               <Link to={`/book/${pattern.key}?${query}`} className="group block rounded-md no-underline">
-                <PatternPicture pattern={pattern.key} shades={shadesOf(pattern)} side={258} />
-                <span className="mt-2 block font-display text-[19px] font-semibold group-hover:underline">
+                <PatternPicture pattern={source} shades={shadesOf(pattern)} side={258} />
+                <span className="mt-2 block font-display text-[19px] font-semibold wrap-anywhere group-hover:underline">
                   {entry.name}
                 </span>
               </Link>
-              <p className="text-[14px] leading-snug text-soft">{entry.about}</p>
+              <p className="text-[14px] leading-snug text-soft">{stored?.pattern.note || entry.about}</p>
               <p className="mt-1 text-[14px]">
                 {entry.technique},{' '}
                 {entry.colours.replaceAll(' ', '').length > 3 ? 'several' : entry.colours.split(' ').length} colours
+                {stored ? ', your own' : ''}
               </p>
             </li>
           ))}
@@ -180,16 +205,5 @@ export default function BookView() {
         )}
       </main>
     </>
-  );
-}
-
-function Labelled({ label, children }: { label: string; children: React.ReactNode }) {
-  return (
-    <div>
-      <p aria-hidden className="label">
-        {label}
-      </p>
-      {children}
-    </div>
   );
 }

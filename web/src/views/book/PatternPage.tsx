@@ -1,4 +1,4 @@
-import { printPattern, type StitchPattern, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { printPattern, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { PatternFacts } from '@puntada/core/plan';
 import type { BookEntry } from '@puntada/core/words';
 import { useCallback } from 'react';
@@ -7,22 +7,25 @@ import { ButtonLink } from '../../parts/Button.tsx';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
+import type { ShelfPattern } from '../../parts/useShelf.ts';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
+import { OwnActs } from './OwnActs.tsx';
 
 /** One pattern opened: what it can be worked on, how it begins and ends, and the notation it is kept in. */
 export function PatternPage({
+  source,
+  stored,
   pattern,
   entry,
   facts,
   shades,
-}: {
-  pattern: StitchPattern;
+}: ShelfPattern & {
   entry: BookEntry;
   facts: PatternFacts | undefined;
   shades: readonly string[];
 }) {
-  const repeat = useOneRepeat(pattern.key);
+  const repeat = useOneRepeat(source);
   const { works, alike } = entry.multiples;
   const same = works.stitches === alike.stitches;
   return (
@@ -30,9 +33,9 @@ export function PatternPage({
       aria-label={entry.name}
       className="mb-6 grid gap-x-8 gap-y-4 border-b border-ink pb-6 lg:grid-cols-[330px_minmax(0,1fr)]"
     >
-      <PatternPicture pattern={pattern.key} shades={shades} side={330} />
+      <PatternPicture pattern={source} shades={shades} side={330} />
       <div className="min-w-0">
-        <h2 className="text-[30px]">{entry.name}</h2>
+        <h2 className="text-[30px] wrap-anywhere">{entry.name}</h2>
         <p className="max-w-[62ch] text-[17px]">{entry.about}</p>
         <dl className="mt-3 grid gap-x-6 sm:grid-cols-[150px_minmax(0,1fr)]">
           <Fact term="Stitch multiple">
@@ -71,16 +74,20 @@ export function PatternPage({
           <Fact term="Colour change">{entry.change}</Fact>
           <Fact term="Idle yarn">{entry.idle}</Fact>
           <Fact term="Check as you go">{entry.lookOver}</Fact>
-          <Fact term="Good places to end">{entry.ends}</Fact>
-          <Fact term="Watch out">
-            <span aria-hidden>△ </span>
-            {entry.careful}
-          </Fact>
+          {entry.ends ? <Fact term="Good places to end">{entry.ends}</Fact> : null}
+          {entry.careful ? (
+            <Fact term="Watch out">
+              <span aria-hidden>△ </span>
+              {entry.careful}
+            </Fact>
+          ) : null}
+          {stored?.pattern.note ? <Fact term="Your note">{stored.pattern.note}</Fact> : null}
         </dl>
         <div className="mt-4 flex flex-wrap items-center gap-4">
           <ButtonLink to={`/wish?pattern=${pattern.key}`} kind="next">
             Start a project with it
           </ButtonLink>
+          <OwnActs pattern={pattern} stored={stored} />
           {repeat.length ? (
             <details className="min-w-0">
               <summary className="min-h-11 cursor-pointer py-2.5 text-[15px] underline underline-offset-4">

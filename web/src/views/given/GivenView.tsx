@@ -99,8 +99,8 @@ function AsGiven() {
         {verdict ? <Verdict verdict={verdict} words={words} /> : null}
         {problems.length ? <p className="text-[18px]">Mend what is marked, and it is checked again.</p> : null}
         <p className="mt-5 max-w-[58ch] text-[15px] text-soft">
-          If it is one of the patterns in the book, start a project with its chain. Otherwise write it in the notation
-          shown on each pattern’s page.
+          If it is one of the patterns in the book, start a project with its chain. Otherwise paste its rows at the
+          chart desk, as they are written: each line is read or pointed at, and the cloth is drawn.
         </p>
         <div className="mt-3 flex flex-wrap gap-3">
           {verdict?.stitches ? (
@@ -110,6 +110,7 @@ function AsGiven() {
               Start a project with {chain.trim()} chains
             </Button>
           ) : null}
+          <ButtonLink to="/desk">Paste rows at the chart desk</ButtonLink>
           <ButtonLink to="/book">Open the pattern book</ButtonLink>
         </div>
       </section>

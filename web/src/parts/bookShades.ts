@@ -1,6 +1,6 @@
 import { lightnessOf, type StitchPattern } from '@puntada/core/craft';
 import { useMemo } from 'react';
-import { useDrawerQuery } from '../../api/records.ts';
+import { useDrawerQuery } from '../api/records.ts';
 
 const usual = ['#e9dfc4', '#24476b', '#c08a4a', '#2f5a45'];
 

@@ -1,0 +1,50 @@
+import type { Drawing } from '@puntada/core/craft';
+import type { StoredPattern } from '@puntada/core/records';
+import { useMemo } from 'react';
+import { useParams } from 'react-router';
+import { problemsOf } from '../../api/api.ts';
+import { usePatternsQuery } from '../../api/records.ts';
+import { Missing } from '../../app/Missing.tsx';
+import { Head } from '../../app/Shell.tsx';
+import { ButtonLink } from '../../parts/Button.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { Waiting } from '../../parts/Waiting.tsx';
+import { Desk } from './Desk.tsx';
+import { NewPattern } from './NewPattern.tsx';
+import { drawnFrom } from './useDesk.ts';
+import { WrittenOnly } from './WrittenOnly.tsx';
+
+/** The chart desk: a new pattern, or one of the maker's own. */
+export default function DeskView() {
+  const { id } = useParams();
+  const { data, error } = usePatternsQuery();
+  if (!id) return <NewPattern />;
+  if (!data) {
+    return (
+      <>
+        <Head title="Chart desk" />
+        <main id="main" className="p-6">
+          {error ? <Problems problems={problemsOf(error)} /> : <Waiting words="Opening the pattern…" />}
+        </main>
+      </>
+    );
+  }
+  const stored = data.find((each) => each.id === id);
+  if (!stored) {
+    return (
+      <Missing what="There is no such pattern of your own, or it was deleted.">
+        <ButtonLink to="/book">Open the pattern book</ButtonLink>
+      </Missing>
+    );
+  }
+  return <Opened key={id} stored={stored} />;
+}
+
+function Opened({ stored }: { stored: StoredPattern }) {
+  // What it was when it was opened: what is drawn meanwhile is newer than what comes back from the server.
+  const { id } = stored;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each pattern
+  const first = useMemo(() => drawnFrom(stored.pattern), [id]);
+  if (!first.ok) return <WrittenOnly stored={stored} />;
+  return <Desk stored={stored} first={first.value as Drawing} />;
+}
