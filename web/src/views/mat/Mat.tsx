@@ -8,10 +8,12 @@ import {
   type ThawedWork,
   type WidthOffer,
 } from '@puntada/core/plan';
+import type { Wish } from '@puntada/core/records';
 import { lengthText, tubeText } from '@puntada/core/words';
 import { type KeyboardEvent, memo, useEffect, useLayoutEffect, useMemo, useRef } from 'react';
 import { useBox } from '../../parts/useWidth.ts';
 import { Edge } from './Edge.tsx';
+import { FigureOnMat } from './FigureOnMat.tsx';
 import { lyingWidth, type MatGeometry, matGeometry, nearestNotch, stepNotch } from './matGeometry.ts';
 import { type ClothOnMat, paintClothOnMat, paintMat } from './paintMat.ts';
 import { Tape, tapeThickness } from './Tape.tsx';
@@ -27,6 +29,8 @@ interface Props {
   readonly cloth: ThawedWork | undefined;
   readonly onWidth: (offer: WidthOffer) => void;
   readonly onHeight: (offer: HeightOffer) => void;
+  /** Moves what is put on it once; absent where nothing can be moved any more. */
+  readonly onPlaced: ((placed: NonNullable<Wish['placed']>) => void) | undefined;
 }
 
 /** The cloth on the cutting mat: drag an edge or press arrow keys, and it goes from notch to notch. */
@@ -131,6 +135,16 @@ export function Mat(props: Props) {
               </p>
             ) : null}
             <WishLabel mat={mat} prepared={prepared} width={width} height={height} units={units} />
+            {props.onPlaced
+              ? prepared.bound.placed?.map((figure, i) => (
+                  <FigureOnMat
+                    // biome-ignore lint/suspicious/noArrayIndexKey: the order of figures is what they are
+                    key={`${i} ${figure.rows.length}`}
+                    {...{ prepared, width, height, mat, index: i }}
+                    onPlaced={props.onPlaced as NonNullable<Props['onPlaced']>}
+                  />
+                ))
+              : null}
             <Edge
               label="Width"
               text={`${width.stitches} ${prepared.technique.width.word}, ${widthText(prepared, width, units)}`}

@@ -14,7 +14,7 @@ import {
   type WidthOffer,
 } from '@puntada/core/plan';
 import type { Wish, Work } from '@puntada/core/records';
-import { finishedFigure, goOnWords, stateWord, techniqueWords } from '@puntada/core/words';
+import { finishedFigure, goOnWords, placedWords, stateWord, techniqueWords } from '@puntada/core/words';
 import { useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
@@ -160,7 +160,7 @@ interface ChooserProps {
 
 function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: ChooserProps) {
   const navigate = useNavigate();
-  const { told: units } = usePreferences();
+  const { told: units, hand } = usePreferences();
   const [begin, beginning] = useBeginWorkMutation();
   const { width, height } = useMemo(() => chosenOffers(prepared, wish, sizes), [prepared, wish, sizes]);
   const chosen = { stitches: width.stitches, rows: height.rows };
@@ -228,7 +228,13 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
             cloth={cloth}
             onWidth={(offer) => choose({ stitches: offer.stitches })}
             onHeight={(offer) => choose({ rows: offer.rows })}
+            onPlaced={settled ? undefined : (placed) => draft.change({ placed })}
           />
+          {placedWords(prepared, width.stitches, height.rows, hand).map((line) => (
+            <p key={line} className="mt-2 text-[15px]">
+              {line}
+            </p>
+          ))}
           {settled ? null : (
             <p className="mt-2 text-[14px] text-soft">
               Drag an edge, tap a mark on its ruler, or use the arrow keys on it. At a long mark{' '}

@@ -31,7 +31,12 @@ export function useClothPicture(props: ClothOnOffer): DrawnCloth | undefined {
   const { hand } = usePreferences();
   const { bound, foundation, technique, wish, finished, yarns, increases } = prepared;
   const shades = yarns.map((yarn) => yarn.shade).join();
-  const anew = cloth !== undefined || wish.edges === 'centred' || isTube(prepared) || !technique.nested;
+  const anew =
+    cloth !== undefined ||
+    wish.edges === 'centred' ||
+    isTube(prepared) ||
+    !technique.nested ||
+    Boolean(bound.placed?.length);
   const fabric = cloth?.fabric;
   const most = Math.max(...sizes.across.offers.map((offer) => offer.stitches), width.stitches);
   const stitches = anew ? width.stitches : most;

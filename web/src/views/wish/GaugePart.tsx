@@ -1,4 +1,4 @@
-import { findPattern, type LengthUnit, readNumber } from '@puntada/core/craft';
+import { findPattern, isSamePattern, type LengthUnit, readNumber, sourceOf } from '@puntada/core/craft';
 import type { HookAdvice } from '@puntada/core/plan';
 import type { StoredSwatch, Swatch } from '@puntada/core/records';
 import { hookWords } from '@puntada/core/words';
@@ -108,7 +108,7 @@ function FromSwatch({ counted }: { counted: readonly StoredSwatch[] }) {
   const { taken } = gauge;
   const { units } = usePreferences();
   if (!counted.length) return <p className="text-[15px] text-soft">No swatch has been counted yet.</p>;
-  const same = (each: StoredSwatch) => Number(each.swatch.pattern.key === pattern.key);
+  const same = (each: StoredSwatch) => Number(isSamePattern(sourceOf(each.swatch.pattern), pattern.key));
   const sorted = [...counted].sort((a, b) => same(b) - same(a));
   const chosen = sorted.find((each) => each.id === taken?.swatch);
   return (
@@ -144,7 +144,8 @@ function swatchWords(swatch: Swatch, units: LengthUnit): string {
 
 /** What the swatch was made in otherwise than the wish will be. */
 function Mismatch({ swatch, pattern, hook }: { swatch: Swatch; pattern: string; hook: string }) {
-  const other = swatch.pattern.key !== pattern && swatch.pattern.key ? findPattern(swatch.pattern.key) : undefined;
+  const own = sourceOf(swatch.pattern);
+  const other = own && !isSamePattern(own, pattern) ? findPattern(own) : undefined;
   const typed = readNumber(hook);
   const words = [
     other?.ok ? `This swatch is in ${other.value.name}. Another pattern has another gauge.` : '',

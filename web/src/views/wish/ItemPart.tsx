@@ -1,4 +1,4 @@
-import { patternBook } from '@puntada/core/craft';
+import { findPattern, patternBook } from '@puntada/core/craft';
 import { itemKinds, itemNamed, techniquesFor } from '@puntada/core/plan';
 import type { Item } from '@puntada/core/records';
 import { itemName } from '@puntada/core/words';
@@ -23,7 +23,8 @@ export function ItemPart() {
     setValue('border.rounds', usual.border.rounds);
     setValue('closing', usual.closing);
     setValue('finish', usual.finish);
-    const pattern = patternBook.find((each) => each.key === watch('pattern.key'));
+    const found = findPattern(watch('pattern.key'));
+    const pattern = found.ok ? found.value : undefined;
     const technique = pattern?.technique;
     const offered = techniquesFor(item);
     if (!technique || !offered.includes(technique)) {

@@ -1,4 +1,4 @@
-import { patternBook, type StitchPattern, techniques } from '@puntada/core/craft';
+import { findPattern, type StitchPattern, techniques } from '@puntada/core/craft';
 import { techniquesFor } from '@puntada/core/plan';
 import { techniqueWords } from '@puntada/core/words';
 import { Dialog, ToggleGroup } from 'radix-ui';
@@ -9,10 +9,12 @@ import { Button } from '../../parts/Button.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
+import { ownPrefix, type ShelfPattern, useShelf } from '../../parts/useShelf.ts';
 import { useSmallScreen } from '../../parts/useSmallScreen.ts';
 import { FieldError } from './Field.tsx';
 import { MorePart } from './More.tsx';
 import { PatternNumbers } from './PatternNumbers.tsx';
+import { PlacedPart } from './PlacedPart.tsx';
 import { takePattern } from './takePattern.ts';
 import { usualYarn } from './usual.ts';
 import type { WishFormValues } from './wishForm.ts';
@@ -26,7 +28,8 @@ export function PatternPart({ settled }: { settled: boolean }) {
   const { key } = watch('pattern');
   const small = useSmallScreen();
   const [open, setOpen] = useState(false);
-  const pattern = patternBook.find((each) => each.key === key);
+  const found = findPattern(key);
+  const pattern = found.ok ? found.value : undefined;
   return (
     <MorePart
       name="pattern"
@@ -66,9 +69,28 @@ export function PatternPart({ settled }: { settled: boolean }) {
       ) : (
         <PatternList settled={settled} className="max-h-[560px] overflow-y-auto sm:grid-cols-2" />
       )}
+      {settled ? null : <ChangedSince source={key} />}
       <FieldError name="pattern.key" />
       {pattern ? <PatternNumbers pattern={pattern} /> : null}
+      <PlacedPart />
     </MorePart>
+  );
+}
+
+/** A pattern of the maker's own that was changed after this project took it: the project keeps its own until it is asked. */
+function ChangedSince({ source }: { source: string }) {
+  const { watch, setValue } = useFormContext<WishFormValues>();
+  const { own } = useShelf();
+  const found = findPattern(source);
+  const now = found.ok ? own.find(({ pattern }) => pattern.key === found.value.key) : undefined;
+  if (!now || now.source === source) return null;
+  return (
+    <div className="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-ochre-pale px-3 py-2">
+      <p className="flex-1 text-[15px]">
+        You changed “{now.pattern.name}” since this project took it. The project still has it as it was.
+      </p>
+      <Button onClick={() => takePattern({ setValue, watch }, now.source)}>Take the change</Button>
+    </div>
   );
 }
 
@@ -81,7 +103,7 @@ function PatternSummary({ pattern }: { pattern: StitchPattern }) {
   return (
     <>
       <PatternPicture
-        pattern={pattern.key}
+        pattern={chosen.key}
         numbers={chosen.numbers}
         stitch={chosen.stitch}
         shades={yarns.map(({ shade }) => shade)}
@@ -93,6 +115,11 @@ function PatternSummary({ pattern }: { pattern: StitchPattern }) {
       </span>
     </>
   );
+}
+
+/** Whether a pattern is the maker's own, by its key. */
+function isOwn({ key }: StitchPattern): boolean {
+  return key.startsWith(ownPrefix);
 }
 
 interface ListProps {
@@ -108,11 +135,22 @@ function PatternList({ settled, className = '', onTaken }: ListProps) {
   const { key, stitch, numbers } = chosen;
   const [technique, setTechnique] = useState('offered');
   const offered = techniquesFor(item);
-  const shown = patternBook.filter(
-    (each) =>
-      each.key === key ||
-      (!settled && (technique === 'offered' ? offered.includes(each.technique) : each.technique === technique)),
+  const shelf = useShelf();
+  const chosenFound = findPattern(key);
+  const others = shelf.all.filter(
+    ({ source, pattern: each }) =>
+      source === key ||
+      (!settled &&
+        (technique === 'own'
+          ? isOwn(each)
+          : technique === 'offered'
+            ? offered.includes(each.technique)
+            : each.technique === technique)),
   );
+  // What the project has of a pattern that was changed or deleted since stays its own.
+  const left = chosenFound.ok && !others.some(({ source }) => source === key);
+  const shown: readonly ShelfPattern[] =
+    left && chosenFound.ok ? [{ source: key, pattern: chosenFound.value }, ...others] : others;
   const told = useCraftWords();
   const take = (next: string) => {
     takePattern({ setValue, watch }, next);
@@ -123,6 +161,7 @@ function PatternList({ settled, className = '', onTaken }: ListProps) {
       <div className="mb-3 max-w-[340px]">
         <SelectField label="Technique" value={technique} onChange={setTechnique}>
           <option value="offered">all that suit</option>
+          {shelf.own.length ? <option value="own">my own patterns</option> : null}
           {techniques.map((each) => (
             <option key={each.key} value={each.key}>
               {told(techniqueWords(each.key).name)}
@@ -138,23 +177,25 @@ function PatternList({ settled, className = '', onTaken }: ListProps) {
         aria-label="Stitch pattern"
         className={`grid gap-3 p-1 ${className}`}
       >
-        {shown.map((each) => (
+        {shown.map(({ source, pattern: each, stored }) => (
           <ToggleGroup.Item
-            key={each.key}
-            value={each.key}
+            key={stored?.id ?? source}
+            value={source}
             className="flex items-center gap-4 rounded-md border border-edge bg-field p-2 [contain-intrinsic-block-size:auto_122px] [content-visibility:auto] text-left hover:bg-sheet data-[state=on]:border-ink data-[state=on]:outline-2 data-[state=on]:outline-ink"
           >
             <PatternPicture
-              pattern={each.key}
-              numbers={each.key === key ? numbers : {}}
-              stitch={each.key === key ? stitch : undefined}
+              pattern={source}
+              numbers={source === key ? numbers : {}}
+              stitch={source === key ? stitch : undefined}
               shades={each.colours.map(
                 (letter) => (yarns.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)).shade,
               )}
             />
             <span className="min-w-0">
               <span className="block font-display text-[17px] font-semibold">{each.name}</span>
-              <span className="block text-[14px] leading-snug text-soft">{told(each.about)}</span>
+              <span className="block text-[14px] leading-snug text-soft">
+                {told(each.about) || (stored ? 'Your own pattern' : '')}
+              </span>
             </span>
           </ToggleGroup.Item>
         ))}

@@ -1,4 +1,4 @@
-import { bindPattern, inRounds, patternBook, techniqueOf } from '@puntada/core/craft';
+import { bindPattern, findPattern, inRounds, techniqueOf } from '@puntada/core/craft';
 import { itemNamed, measureOf } from '@puntada/core/plan';
 import { courseWord, upper } from '@puntada/core/words';
 import { useFormContext } from 'react-hook-form';
@@ -49,7 +49,8 @@ export function SizePart() {
   const change = useChangePreferences();
   const { units, item, pattern: chosen, width, height, ending } = watch();
   const { key, made } = chosen;
-  const pattern = patternBook.find((each) => each.key === key);
+  const found = findPattern(key);
+  const pattern = found.ok ? found.value : undefined;
   const blocks = pattern?.across.word ?? 'repeats';
   const bands = pattern?.up.word ?? 'repeats';
   const [usualWidth, usualHeight] = usualSize(item, units);

@@ -20,6 +20,7 @@ import type { SaveState } from '../../parts/saver.ts';
 import { UndoRedo } from '../../parts/UndoRedo.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useOwnId } from '../../parts/useOwnId.ts';
+import { ownPrefix, useShelf } from '../../parts/useShelf.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { usePreview } from '../../worker/usePreview.ts';
 import { ColoursPart } from './ColoursPart.tsx';
@@ -43,7 +44,10 @@ export default function WishView() {
   const { units } = usePreferences();
   const [query] = useSearchParams();
   const given = (useLocation().state as { form?: unknown } | null)?.form;
-  const ready = useArrived((!id || work) && (drafts || draftsAway) ? true : undefined);
+  const asked = query.get('pattern') ?? undefined;
+  const shelf = useShelf();
+  const mine = asked?.startsWith(ownPrefix);
+  const ready = useArrived((!id || work) && (drafts || draftsAway) && (!mine || shelf.known) ? true : undefined);
   if (!ready) {
     return (
       <>
@@ -64,7 +68,9 @@ export default function WishView() {
       </Missing>
     );
   }
-  const usual = work ? toForm(work.wish) : newWish(units, query.get('pattern') ?? undefined);
+  const usual = work
+    ? toForm(work.wish)
+    : newWish(units, mine ? shelf.own.find(({ pattern }) => pattern.key === asked)?.source : asked);
   const typed = draft && readShape(anyVersion(draftRecord), draft.form);
   if (typed && !typed.ok) {
     return (
@@ -221,7 +227,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
       ? await change({ id: work.id, revision: work.revision, wish })
       : await add({ id: ownId, wish, due });
     if (!saved.data) return;
-    await kept.drop();
+    await kept.drop(true);
     // Back leads to this project, and not to an empty form that would make a second one.
     if (!work) navigate(`/works/${saved.data.id}/wish`, { replace: true });
     navigate(`/works/${saved.data.id}/size`);

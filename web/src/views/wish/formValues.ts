@@ -11,6 +11,15 @@ export interface SizeValues<By extends string> {
   count: string;
 }
 
+type Standing = NonNullable<Wish['placed']>[number]['across'];
+
+/** A figure as the form holds it. */
+export interface PlacedValues {
+  text: string;
+  across: Standing;
+  up: Standing;
+}
+
 /**
  * A wish as its form holds it: the fields stand at the paths of the wish, so that what is wrong with it finds its field.
  * Every number is still a text as typed.
@@ -35,6 +44,8 @@ export interface WishFormValues {
     loops: NonNullable<Wish['pattern']['loops']>;
     numbers: Record<string, string>;
   };
+  /** Figures put on the pattern once. */
+  placed: PlacedValues[];
   foundation: string;
   /** What the width of a tube means; empty as the item is usually measured. */
   across: '' | NonNullable<Wish['across']>;

@@ -1,4 +1,4 @@
-import { findPattern } from '@puntada/core/craft';
+import { findPattern, takesFigures, techniqueNamed } from '@puntada/core/craft';
 import type { UseFormReturn } from 'react-hook-form';
 import { usualMade, usualNumbers, usualYarn } from './usual.ts';
 import type { WishFormValues } from './wishForm.ts';
@@ -18,8 +18,18 @@ export function takePattern(
   setValue('pattern.loops', 'both');
   setValue('foundation', '');
   setValue('pattern.numbers', usualNumbers(watch('item'), found.value));
+  // What is put on the pattern keeps its yarns, where the new one takes it as well.
+  const technique = techniqueNamed(found.value.technique);
+  const placed = technique && takesFigures(technique) ? watch('placed') : [];
+  setValue('placed', placed);
+  const own = placed.flatMap(({ text }) => {
+    const figure = findPattern(text);
+    return figure.ok ? figure.value.colours : [];
+  });
   setValue(
     'yarns',
-    colours.map((letter) => kept.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)),
+    [...new Set([...colours, ...own])]
+      .sort()
+      .map((letter) => kept.find((yarn) => yarn.letter === letter) ?? usualYarn(letter)),
   );
 }

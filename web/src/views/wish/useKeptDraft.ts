@@ -13,7 +13,7 @@ const again = 4000;
 interface Kept {
   readonly state: KeptState;
   /** Takes the half-typed wish away: it has become a work, or is given up. */
-  readonly drop: () => Promise<void>;
+  readonly drop: (became?: boolean) => Promise<void>;
 }
 
 /**
@@ -64,12 +64,15 @@ export function useKeptDraft({ watch, getValues }: UseFormReturn<WishFormValues>
     };
   }, [watch, send]);
 
-  const drop = useCallback(async () => {
-    clearTimeout(timer.current);
-    timer.current = undefined;
-    if (own.current) await remove(own.current);
-    own.current = undefined;
-    setState('untouched');
-  }, [remove]);
+  const drop = useCallback(
+    async (became = false) => {
+      clearTimeout(timer.current);
+      timer.current = undefined;
+      if (own.current) await remove({ id: own.current, done: became });
+      own.current = undefined;
+      setState('untouched');
+    },
+    [remove],
+  );
   return { state, drop };
 }

@@ -7,6 +7,7 @@ import {
   gramsOrText,
   hookOrText,
   isRoundMaking,
+  isWritten,
   lettersIn,
   mainFibre,
   numberOrText,
@@ -14,6 +15,7 @@ import {
   readBlend,
   readOrder,
   type StitchPattern,
+  sourceOf,
   techniqueNamed,
   techniqueOf,
 } from '@puntada/core/craft';
@@ -37,6 +39,7 @@ export function newWish(units: Wish['units'], patternKey?: string): WishFormValu
     width: { by: 'length', length: width, count: '' },
     height: { by: 'length', length: height, count: '' },
     pattern: { key: 'block-check', stitch: 'sc', made: '', order: '', loops: 'both', numbers: { b: '4', r: '4' } },
+    placed: [],
     foundation: '',
     across: '',
     into: 'one loop',
@@ -163,6 +166,7 @@ export function toWish(typed: WishFormValues, stored?: Wish): unknown {
     wash: _wash,
     hook: _hook,
     across: _across,
+    placed: _placed,
     increases: _increases,
     weaving: _weaving,
     ...kept
@@ -183,10 +187,11 @@ export function toWish(typed: WishFormValues, stored?: Wish): unknown {
     width: wishedSize(form.width),
     height: wishedSize(form.height),
     pattern: dropEmpty(
-      before?.pattern.text === undefined
-        ? { key: form.pattern.key, stitch, numbers, ...chosen }
-        : { ...before.pattern, ...chosen },
+      isWritten(form.pattern.key)
+        ? { key: known?.key, text: form.pattern.key, stitch, numbers, ...chosen }
+        : { key: form.pattern.key, stitch, numbers, ...chosen },
     ),
+    placed: form.placed.length ? form.placed : undefined,
     foundation: form.foundation || undefined,
     into: form.into,
     increases: isOnCircle(form) ? numberOrText(form.increases) : undefined,
@@ -289,7 +294,7 @@ export function toForm(wish: Wish): WishFormValues {
     width: sizeForm(width, usual.width),
     height: sizeForm(height, usual.height),
     pattern: {
-      key: wish.pattern.key ?? usual.pattern.key,
+      key: sourceOf(wish.pattern) || usual.pattern.key,
       stitch: wish.pattern.stitch ?? usual.pattern.stitch,
       made: wish.pattern.made ?? '',
       order: wish.pattern.order ?? '',
@@ -298,6 +303,7 @@ export function toForm(wish: Wish): WishFormValues {
         Object.entries(wish.pattern.numbers ?? usual.pattern.numbers).map(([name, n]) => [name, String(n)]),
       ),
     },
+    placed: wish.placed ?? [],
     foundation: wish.foundation ?? '',
     across: wish.across ?? '',
     into: wish.into,
