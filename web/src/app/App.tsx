@@ -8,6 +8,7 @@ import { WorkGate } from './WorkGate.tsx';
 type Load = () => Promise<{ readonly default: ComponentType }>;
 
 const wish: Load = () => import('../views/wish/WishView.tsx');
+const desk: Load = () => import('../views/desk/DeskView.tsx');
 const book: Load = () => import('../views/book/BookView.tsx');
 
 /** Every view by its address, taken in when it is first looked at. */
@@ -15,6 +16,8 @@ const views: readonly (readonly [path: string, load: Load])[] = [
   ['/', () => import('../views/bench/BenchView.tsx')],
   ['/book', book],
   ['/book/:key', book],
+  ['/desk', desk],
+  ['/desk/:id', desk],
   ['/drawer', () => import('../views/drawer/DrawerView.tsx')],
   ['/swatches', () => import('../views/swatches/SwatchBook.tsx')],
   ['/swatches/new', () => import('../views/swatches/NewSwatch.tsx')],
@@ -29,6 +32,7 @@ const views: readonly (readonly [path: string, load: Load])[] = [
   ['/works/:id/wish', wish],
   ['/works/:id/size', () => import('../views/mat/MatView.tsx')],
   ['/works/:id/rows', () => import('../views/rows/RowsView.tsx')],
+  ['/works/:id/print', () => import('../views/print/PrintView.tsx')],
   ['/works/:id/yarn', () => import('../views/need/NeedView.tsx')],
   ['/works/:id/log', () => import('../views/log/LogView.tsx')],
   ['/works/:id/onward', () => import('../views/onward/OnwardView.tsx')],

@@ -1,6 +1,6 @@
 import { CloudOff } from 'lucide-react';
 import { useEffect } from 'react';
-import { api } from '../api/api.ts';
+import { api, keptCopies } from '../api/api.ts';
 import { useAway } from '../api/away.ts';
 import { queue, useQueue } from '../api/queue/browserQueue.ts';
 import { courierBy } from '../api/queue/courier.ts';
@@ -32,7 +32,7 @@ function useDelivery(away: boolean): void {
     return () => {
       clearInterval(timer);
       // It is back: what was shown from kept copies is read anew.
-      dispatch(api.util.invalidateTags(['Works', 'Work', 'Drawer', 'Swatches', 'Drafts', 'Log', 'Former', 'Schedule']));
+      dispatch(api.util.invalidateTags(keptCopies));
     };
   }, [away, dispatch]);
 }

@@ -8,6 +8,7 @@ import { PageShape } from './PageShape.tsx';
 import { Preferences } from './Preferences.tsx';
 import { Title } from './Title.tsx';
 import { UndoBand } from './UndoBand.tsx';
+import { usePrintKey } from './usePrintKey.ts';
 
 /** The way home, in a word where there is room for it. */
 export function HomeLink() {
@@ -32,6 +33,7 @@ function Mark() {
 export function Shell() {
   // Until it is known how the maker reads, nothing is written: it would be planned twice, and told in other words first.
   const { isLoading } = usePreferencesQuery();
+  usePrintKey();
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-paper focus:p-3">

@@ -6,6 +6,7 @@ const pages: Readonly<Record<string, string>> = {
   wish: 'Idea',
   size: 'Size',
   rows: 'Rows',
+  print: 'Print',
   yarn: 'Yarn',
   strips: 'Test strips',
   finish: 'Finishing',

@@ -1,15 +1,19 @@
 import { X } from 'lucide-react';
 import { useEffect, useRef, useSyncExternalStore } from 'react';
 import { useLocation } from 'react-router';
-import { undoOffer, withdrawOffer } from '../parts/undoOffer.ts';
+import { leaveOffer, undoOffer, withdrawOffer } from '../parts/undoOffer.ts';
 
 /** What was just deleted or undone at a stroke, and the way back; it stays until something else is done. */
 export function UndoBand() {
   const offer = useSyncExternalStore(undoOffer.subscribe, undoOffer.now);
   const button = useRef<HTMLButtonElement>(null);
   const { pathname } = useLocation();
-  // biome-ignore lint/correctness/useExhaustiveDependencies: it belongs to the page on which it was made
-  useEffect(() => withdrawOffer, [pathname]);
+  const before = useRef(pathname);
+  // It belongs to the page on which it was made. A page that is still on its way has not opened yet.
+  useEffect(() => {
+    if (before.current !== pathname) leaveOffer(pathname);
+    before.current = pathname;
+  }, [pathname]);
   useEffect(() => {
     // What had the focus is gone; it stays with what was done.
     if (offer) button.current?.focus();

@@ -9,6 +9,7 @@ import { Shelves } from '../../app/Shelves.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { Skeleton } from '../../parts/Skeleton.tsx';
+import { TextField } from '../../parts/TextField.tsx';
 import { Unread } from '../../parts/Unread.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useGrowing } from '../../parts/useGrowing.ts';
@@ -16,14 +17,20 @@ import { BinList } from './BinList.tsx';
 import { FirstUse } from './FirstUse.tsx';
 import { WorkRow } from './WorkRow.tsx';
 
+/** Projects among which one is found at a glance. */
+const fewProjects = 12;
+
 /** Every work on the go as a strip of its own cloth, and where to start another. */
 export default function BenchView() {
   const { data, error, isLoading } = useWorksQuery();
   const works = useArrived(data);
   const { data: drafts } = useDraftsQuery();
   const [awayShown, setAwayShown] = useState(false);
-  const here = works?.filter((work) => !work.archived) ?? [];
-  const away = works?.filter((work) => work.archived) ?? [];
+  const [find, setFind] = useState('');
+  const wanted = find.trim().toLowerCase();
+  const found = works?.filter(({ wish }) => wish.title.toLowerCase().includes(wanted)) ?? [];
+  const here = found.filter((work) => !work.archived);
+  const away = found.filter((work) => work.archived);
   // What is due comes first, the soonest before the others; then what was worked at last.
   const byNeed = (a: WorkSummary, b: WorkSummary) => (a.due ?? '9999').localeCompare(b.due ?? '9999');
   const begun = here.filter((work) => work.state === 'begun').sort(byNeed);
@@ -66,6 +73,14 @@ export default function BenchView() {
             <Skeleton rows={4} height={144} />
           </>
         ) : null}
+        {works && works.length > fewProjects ? (
+          <div className="mt-4 max-w-[340px]">
+            <TextField label="Find a project" value={find} onChange={setFind} />
+          </div>
+        ) : null}
+        {works?.length && !found.length ? (
+          <p className="pt-6 text-soft">No project has “{find.trim()}” in its name.</p>
+        ) : null}
         <Group title="In progress" works={firstOf(begun, drawn)} first />
         {works && drawn >= begun.length ? <HalfDone drafts={half} /> : null}
         <Group title="Planned" works={firstOf(wished, drawn - begun.length)} first={begun.length === 0} />
@@ -77,7 +92,7 @@ export default function BenchView() {
             <Button kind="quiet" aria-expanded={awayShown} onClick={() => setAwayShown(!awayShown)} className="-ml-4">
               {awayShown ? 'Hide the archive' : `Show the archive (${away.length})`}
             </Button>
-            {awayShown ? <Group title="Archive" works={away} first={false} /> : null}
+            {awayShown || wanted ? <Group title="Archive" works={away} first={false} /> : null}
           </div>
         ) : null}
         <BinList />

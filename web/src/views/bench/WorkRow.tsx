@@ -1,5 +1,5 @@
 import type { Wish, WorkSummary } from '@puntada/core/records';
-import { goOnWords } from '@puntada/core/words';
+import { clothName, goOnWords } from '@puntada/core/words';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useAddWorkMutation, useArchiveWorkMutation, useBinWorkMutation, useWorkQuery } from '../../api/api.ts';
@@ -82,10 +82,12 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
   const [width, setWidth] = useState(0);
   const strip = useStrip(work, width);
   const { progress, size, state, wish } = summary;
-  const left = size ? size.rows - progress.rows : undefined;
+  const rows = Math.min(strip?.rows ?? progress.rows, size?.rows ?? progress.rows);
+  const left = size ? size.rows - rows : undefined;
   const word = strip?.word ?? 'row';
   const place = state === 'wished' ? 'size' : 'work';
-  const action = state === 'wished' ? 'Choose a size' : goOnWords(summary, word);
+  const action =
+    state === 'wished' ? 'Choose a size' : goOnWords({ ...summary, progress: { ...progress, rows } }, word);
   return (
     <li className="[contain-intrinsic-block-size:auto_150px] [content-visibility:auto] grid grid-cols-[minmax(0,1fr)] items-center gap-x-6 gap-y-3 border-b border-rule py-4 sm:grid-cols-[minmax(0,1fr)_auto] lg:grid-cols-[300px_minmax(0,1fr)_176px]">
       <div className="min-w-0">
@@ -123,7 +125,7 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
         <WorkStrip
           strip={strip}
           onWidth={setWidth}
-          label={`${wish.title}: ${progress.rows} of ${strip?.courses ?? size?.rows ?? 'some'} ${word}s worked`}
+          label={`${wish.title}: ${rows} of ${strip?.courses ?? size?.rows ?? 'some'} ${word}s worked`}
         />
       </div>
       <div className="flex flex-col gap-1.5 sm:items-end">
@@ -131,6 +133,12 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
           <p className="text-[15px] text-soft">
             <span className="count text-[22px] text-ink">{left}</span> {word}
             {left === 1 ? '' : 's'} left of <span className="count text-[15px] font-medium">{size.rows}</span>
+            {strip?.cloths && state === 'begun' ? (
+              <span className="block">
+                {clothName(wish.item)} <b className="count">{strip.cloths.now}</b> of{' '}
+                <span className="count">{strip.cloths.of}</span>
+              </span>
+            ) : null}
           </p>
         ) : null}
         <ButtonLink

@@ -9,7 +9,7 @@ import { useAnswer } from '../../worker/useAnswer.ts';
 export function YarnSureness({ work }: { work: Work }) {
   const { data } = useWeighingsQuery(work.id);
   const told = useAnswer(useMemo(() => data && (() => planner.lasting(work, data)), [work, data]));
-  return told && work.size ? (
-    <LastingWords workId={work.id} told={told} sure={work.wish.sure} rows={work.size.rows} />
-  ) : null;
+  if (!told || !work.size) return null;
+  const on = { rows: work.size.rows, sequence: told.sequence, item: work.wish.item };
+  return <LastingWords workId={work.id} told={told.lasting} sure={work.wish.sure} on={on} />;
 }

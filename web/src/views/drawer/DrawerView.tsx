@@ -5,7 +5,13 @@ import { freeOf, metresInDrawer, setAside } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, usePreferences, useWorksQuery } from '../../api/api.ts';
-import { useAddYarnMutation, useChangeYarnMutation, useDrawerQuery, useRemoveYarnMutation } from '../../api/records.ts';
+import {
+  useAddYarnMutation,
+  useChangeYarnMutation,
+  useDrawerQuery,
+  usePutBackRecordMutation,
+  useRemoveYarnMutation,
+} from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { announce, toFirstField } from '../../parts/announce.ts';
@@ -57,6 +63,7 @@ export default function DrawerView() {
   const [ownId, another] = useOwnId();
   const [change, changing] = useChangeYarnMutation();
   const [remove, removing] = useRemoveYarnMutation();
+  const [putBack] = usePutBackRecordMutation();
   const refusal = problemsOf(adding.error ?? changing.error ?? removing.error);
   const save = async (yarn: DrawerYarn) => {
     const saved = open ? await change({ id: open.id, revision: open.revision, yarn }) : await add({ id: ownId, yarn });
@@ -113,7 +120,7 @@ export default function DrawerView() {
                   const answer = await remove(stored.id);
                   if (answer.error) return;
                   const { yarn } = stored;
-                  offerUndo({ did: `${yarn.name} is deleted.`, undo: () => add({ id: crypto.randomUUID(), yarn }) });
+                  offerUndo({ did: `${yarn.name} is deleted.`, undo: () => putBack({ kind: 'yarn', id: stored.id }) });
                 }}
               />
             ))}

@@ -1,9 +1,9 @@
 import type { Estimate } from '@puntada/core/craft';
-import { type OwnPace, secondsBy, unknownPace } from '@puntada/core/plan';
+import { type OwnPace, secondsBy, standingAt, unknownPace } from '@puntada/core/plan';
 import { marksIn } from '@puntada/core/records';
-import { goOnWords, hoursText, timeWords } from '@puntada/core/words';
+import { clothOf, goOnWords, hoursText, placeName, timeWords } from '@puntada/core/words';
 import {
-  cellsWorked,
+  cellsInHand,
   foretoldHours,
   handworkOfRows,
   paceOfSessions,
@@ -49,6 +49,7 @@ export default function LogView() {
     <>
       <Head title={work?.wish.title ?? 'Log'} under="Log: time, yarn, size and what to change next time">
         {work?.state === 'begun' ? <ButtonLink to={`/works/${id}/onward`}>Plan the rest again</ButtonLink> : null}
+        {work ? <ButtonLink to={`/works/${id}/print`}>Print</ButtonLink> : null}
         {work ? <ButtonLink to={`/works/${id}/work`}>{goOnWords(work)}</ButtonLink> : null}
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1280px] px-6 pt-5 pb-12">
@@ -59,7 +60,7 @@ export default function LogView() {
             <p className="text-[17px]">
               Nothing made yet: <Link to={`/works/${id}/size`}>choose a size and start</Link>.
             </p>
-            {log ? <Notes work={work} log={log} /> : null}
+            {log ? <Notes work={work} log={log} placeOf={(row) => `row ${row}`} /> : null}
           </div>
         ) : null}
         {work && log && cloth && costs && work.state !== 'wished' ? (
@@ -72,12 +73,15 @@ export default function LogView() {
   );
 }
 
-function Log({ work, log, cloth, costs }: LogProps) {
+function Log({ work, log, cloth, costs }: Omit<LogProps, 'placeOf'>) {
   const { fabric } = cloth;
   const sessions = useMemo(() => sessionsOfWork(cloth, costs, log.ticks, marksIn(log.entries)), [cloth, costs, log]);
   const pace = useMemo(() => paceOfSessions(sessions, work.wish.pace), [sessions, work.wish.pace]);
   const { rows } = work.progress;
-  const done = cellsWorked(cloth, work.progress);
+  const { sequence } = costs;
+  const stands = standingAt(sequence, rows);
+  const placeOf = (units: number) => placeName(sequence, units, work.wish.item);
+  const done = cellsInHand(cloth, costs, work.progress);
   const foretold = useMemo(() => foretoldHours(costs, work.wish.pace ?? unknownPace), [costs, work.wish.pace]);
   const left = secondsBy(pace, handworkOfRows(costs, work.progress, done));
   return (
@@ -85,14 +89,21 @@ function Log({ work, log, cloth, costs }: LogProps) {
       <div className="grid min-w-0 content-start gap-9">
         <section aria-label="Time" className="min-w-0">
           <h2 className="border-b border-ink pb-1 text-[19px]">Time</h2>
-          <Figures sessions={sessions} pace={pace} left={left} rows={rows} of={fabric.courses} />
+          <Figures
+            sessions={sessions}
+            pace={pace}
+            left={left}
+            rows={stands.rows}
+            of={fabric.courses}
+            cloth={clothOf(sequence, stands, work.wish.item)}
+          />
           <ProgressChart ticks={log.ticks} sessions={sessions} foretold={foretold} left={left} />
           <PaceChart sessions={sessions} pace={pace} />
           <HandTable pace={pace} />
           <Sessions workId={work.id} sessions={sessions} log={log} />
         </section>
-        <Notes work={work} log={log} />
-        <Photos work={work} log={log} />
+        <Notes work={work} log={log} placeOf={placeOf} />
+        <Photos work={work} log={log} sequence={sequence} placeOf={placeOf} />
       </div>
       <div className="grid min-w-0 content-start gap-9">
         <YarnOnTheScale
@@ -101,8 +112,9 @@ function Log({ work, log, cloth, costs }: LogProps) {
           cloth={cloth}
           costs={costs}
           part={partWorked(costs, work.progress, done)}
+          placeOf={placeOf}
         />
-        <Measures work={work} log={log} cloth={cloth} />
+        <Measures work={work} log={log} cloth={cloth} sequence={sequence} placeOf={placeOf} />
         <AtTheEnd work={work} log={log} cloth={cloth} pace={pace} />
         <section aria-label="Share this project">
           <h2 className="border-b border-ink pb-1 text-[19px]">Share this project</h2>
@@ -124,19 +136,22 @@ function Figures({
   left,
   rows,
   of,
+  cloth,
 }: {
   sessions: readonly Session[];
   pace: OwnPace;
   left: Estimate;
   rows: number;
   of: number;
+  /** Which one it is, where there are several. */
+  cloth: string;
 }) {
   const worked = sessions.reduce((sum, each) => sum + each.seconds, 0);
   const own = Math.round((pace.ratio - 1) * 100);
   const against = own === 0 ? 'average' : `${Math.abs(own)} % ${own > 0 ? 'slower' : 'quicker'}`;
   return (
     <dl className="grid grid-cols-2 gap-x-8 gap-y-3 py-3 sm:grid-cols-4">
-      <Big term="Rows done" value={`${rows} of ${of}`} />
+      <Big term={cloth ? `Rows done, ${cloth}` : 'Rows done'} value={`${rows} of ${of}`} />
       <Big term="Time so far" value={timeWords(worked)} />
       <Big term="Your pace" value={sessions.length ? against : 'not known yet'} small />
       <Big term="Time left" value={left.mid > 30 ? hoursText(left) : 'nothing'} />

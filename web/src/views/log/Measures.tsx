@@ -1,5 +1,5 @@
 import { type LengthUnit, lengthNumber, type Problem, parseLength, unitWord, withUnit } from '@puntada/core/craft';
-import { prepareCloth } from '@puntada/core/plan';
+import { prepareCloth, type Sequence, standingAt } from '@puntada/core/plan';
 import type { Measuring } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
 import { clothAsWorked, driftOf, impossibleIn, isDrifting, type Planned, unlikelyMeasure } from '@puntada/core/work';
@@ -19,7 +19,13 @@ import { useEntry } from './useEntry.ts';
 const shown = 4;
 
 /** Width and height on the way, and what the piece will end up as. */
-export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | 'cloth'>) {
+export function Measures({
+  work,
+  log,
+  cloth,
+  sequence,
+  placeOf,
+}: Pick<LogProps, 'work' | 'log' | 'cloth' | 'placeOf'> & { sequence: Sequence }) {
   const [add, adding] = useAddEntryMutation();
   const [all, setAll] = useState(false);
   const place = useRef<HTMLFormElement>(null);
@@ -29,7 +35,7 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
     return prepared.ok ? clothAsWorked(prepared.value, cloth.fabric) : undefined;
   }, [work.wish, cloth]);
   const measures = log.entries.filter((entry): entry is Measuring => entry.kind === 'measure').toReversed();
-  const form = useMeasureForm({ units, planned });
+  const form = useMeasureForm({ units, planned, sequence });
   const keep = async () => {
     const entry = form.read({
       ...entryLabel,
@@ -51,7 +57,14 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
       <ul>
         {measures.slice(0, all ? undefined : shown).map((each) => (
           <li key={each.id} className="border-b border-rule text-[16px]">
-            <OneMeasure measure={each} planned={planned} units={units} workId={work.id} />
+            <OneMeasure
+              measure={each}
+              planned={planned}
+              units={units}
+              sequence={sequence}
+              workId={work.id}
+              place={placeOf(each.position.rows)}
+            />
           </li>
         ))}
       </ul>
@@ -92,11 +105,17 @@ export function Measures({ work, log, cloth }: Pick<LogProps, 'work' | 'log' | '
 interface MeasureForm {
   readonly units: LengthUnit;
   readonly planned: Planned | undefined;
+  readonly sequence: Sequence;
   readonly from?: Measuring;
 }
 
+/** A measurement by the rows of the cloth that was measured: a set counts on through all of its cloths. */
+function onItsCloth(measure: Measuring, sequence: Sequence): Measuring {
+  return { ...measure, position: { ...measure.position, rows: standingAt(sequence, measure.position.rows).rows } };
+}
+
 /** The two fields of a measurement; what cannot be is refused at its field, what is unlikely is asked about once. */
-function useMeasureForm({ units, planned, from }: MeasureForm) {
+function useMeasureForm({ units, planned, sequence, from }: MeasureForm) {
   const words = useProblemWords();
   const { told } = usePreferences();
   const known = (text: string | undefined) => (text === undefined ? '' : withUnit(text, units));
@@ -130,7 +149,7 @@ function useMeasureForm({ units, planned, from }: MeasureForm) {
       const missing: Problem[] = width || height ? [] : [{ code: 'not-a-number', path: 'width', facts: { text: '' } }];
       setWrong([...impossible, ...missing]);
       if (impossible.length || missing.length) return undefined;
-      const doubts = asked.length ? [] : unlikelyMeasure(entry, planned, unitWord(told));
+      const doubts = asked.length ? [] : unlikelyMeasure(onItsCloth(entry, sequence), planned, unitWord(told));
       setAsked(doubts);
       return doubts.length ? undefined : entry;
     },
@@ -148,11 +167,18 @@ function useMeasureForm({ units, planned, from }: MeasureForm) {
   };
 }
 
-function OneMeasure({ measure, planned, units, workId }: MeasureForm & { measure: Measuring; workId: string }) {
+function OneMeasure({
+  measure,
+  planned,
+  units,
+  sequence,
+  workId,
+  place,
+}: MeasureForm & { measure: Measuring; workId: string; place: string }) {
   const { told } = usePreferences();
   const entry = useEntry(workId);
-  const form = useMeasureForm({ units, planned, from: measure });
-  const drift = planned && driftOf(measure, planned, units);
+  const form = useMeasureForm({ units, planned, sequence, from: measure });
+  const drift = planned && driftOf(onItsCloth(measure, sequence), planned, units);
   const size = (mm: number) => `${lengthNumber(mm, told)} ${unitWord(told)}`;
   /** As it was typed where it has a unit; else in the units of the maker. */
   const typed = (text: string) => {
@@ -163,7 +189,7 @@ function OneMeasure({ measure, planned, units, workId }: MeasureForm & { measure
   return (
     <>
       <EntryRow
-        name={`measurement after row ${measure.position.rows}`}
+        name={`measurement after ${place}`}
         busy={entry.busy}
         onRemove={() => void entry.remove(measure, 'Measurement deleted.')}
         onKeep={async () => {
@@ -172,7 +198,7 @@ function OneMeasure({ measure, planned, units, workId }: MeasureForm & { measure
         }}
         fields={form.fields}
       >
-        After row <b className="count">{measure.position.rows}</b>:{' '}
+        After <b className="count">{place}</b>:{' '}
         {measure.width ? `${typed(measure.width)} wide${offWords(drift?.width)}` : ''}
         {measure.width && measure.height ? '; ' : ''}
         {measure.height ? `${typed(measure.height)} high${offWords(drift?.height)}` : ''}.

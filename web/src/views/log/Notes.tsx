@@ -14,7 +14,7 @@ import { useEntry } from './useEntry.ts';
 type Note = Extract<LogEntry, { kind: 'note' }>;
 
 /** Notes, each at its row. */
-export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
+export function Notes({ work, log, placeOf }: Pick<LogProps, 'work' | 'log' | 'placeOf'>) {
   const [add, adding] = useAddEntryMutation();
   const [text, setText] = useState('');
   const form = useRef<HTMLFormElement>(null);
@@ -41,7 +41,7 @@ export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
       <ul>
         {notes.map((note) => (
           <li key={note.id} className="border-b border-rule text-[16px]">
-            <OneNote note={note} workId={work.id} />
+            <OneNote note={note} workId={work.id} place={placeOf(note.row)} />
           </li>
         ))}
       </ul>
@@ -55,7 +55,7 @@ export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
         }}
       >
         <div className="min-w-0 flex-1">
-          <TextField label={`Note at row ${work.progress.rows}`} value={text} onChange={setText} maxLength={400} />
+          <TextField label={`Note at ${placeOf(work.progress.rows)}`} value={text} onChange={setText} maxLength={400} />
         </div>
         <Button type="submit" disabled={adding.isLoading}>
           Save
@@ -66,20 +66,20 @@ export function Notes({ work, log }: Pick<LogProps, 'work' | 'log'>) {
   );
 }
 
-function OneNote({ note, workId }: { note: Note; workId: string }) {
+function OneNote({ note, workId, place }: { note: Note; workId: string; place: string }) {
   const entry = useEntry(workId);
   const [text, setText] = useState(note.text);
   return (
     <>
       <EntryRow
-        name={`note at row ${note.row}`}
+        name={`note at ${place}`}
         busy={entry.busy}
         onRemove={() => void entry.remove(note, 'Note deleted.')}
         onKeep={async () => text.trim() !== '' && entry.correct({ ...note, text: text.trim() })}
         fields={
           <div className="min-w-0 flex-1">
             <TextField
-              label={`Note at row ${note.row}`}
+              label={`Note at ${place}`}
               value={text}
               onChange={setText}
               maxLength={400}
@@ -89,7 +89,7 @@ function OneNote({ note, workId }: { note: Note; workId: string }) {
           </div>
         }
       >
-        <span className="count mr-2 text-soft">row {note.row}</span>
+        <span className="count mr-2 text-soft">{place}</span>
         {note.text}
       </EntryRow>
       <Problems problems={entry.problems} />

@@ -1,3 +1,4 @@
+import { placeOfRow, type Sequence, standingAt } from '@puntada/core/plan';
 import type { LogEntry } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
 import { useState } from 'react';
@@ -15,7 +16,12 @@ import { useEntry } from './useEntry.ts';
 type Photo = Extract<LogEntry, { kind: 'photo' }>;
 
 /** Photos of the cloth, each at its row; made small, and kept on this machine only. */
-export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
+export function Photos({
+  work,
+  log,
+  sequence,
+  placeOf,
+}: Pick<LogProps, 'work' | 'log' | 'placeOf'> & { sequence: Sequence }) {
   const [add, adding] = useAddEntryMutation();
   const [unread, setUnread] = useState('');
   const photos = log.entries.filter((entry): entry is Photo => entry.kind === 'photo').toReversed();
@@ -31,7 +37,7 @@ export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
       id: work.id,
       entry: { ...entryLabel, kind: 'photo', id: crypto.randomUUID(), at: Date.now(), row: rows, ...pictures },
     });
-    if (!answer.error) announce(`Photo at row ${rows} saved.`);
+    if (!answer.error) announce(`Photo at ${placeOf(rows)} saved.`);
   };
   return (
     <section aria-label="Photos">
@@ -40,13 +46,13 @@ export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
         <ul className="grid grid-cols-3 gap-3 pt-3">
           {photos.map((photo) => (
             <li key={photo.id}>
-              <OnePhoto photo={photo} work={work} />
+              <OnePhoto photo={photo} workId={work.id} sequence={sequence} place={placeOf(photo.row)} />
             </li>
           ))}
         </ul>
       ) : null}
       <FileField
-        label={`Add a photo at row ${rows}`}
+        label={`Add a photo at ${placeOf(rows)}`}
         accept="image/*"
         disabled={adding.isLoading}
         className="mt-2 text-[15px]"
@@ -63,20 +69,29 @@ export function Photos({ work, log }: Pick<LogProps, 'work' | 'log'>) {
   );
 }
 
-function OnePhoto({ photo, work }: { photo: Photo; work: LogProps['work'] }) {
-  const entry = useEntry(work.id);
-  const [row, setRow] = useState(String(photo.row));
-  const most = work.size?.rows ?? 0;
+interface OneProps {
+  readonly photo: Photo;
+  readonly workId: string;
+  readonly sequence: Sequence;
+  readonly place: string;
+}
+
+function OnePhoto({ photo, workId, sequence, place }: OneProps) {
+  const entry = useEntry(workId);
+  // The row is typed as it is counted on the cloth that was photographed.
+  const { piece, rows } = standingAt(sequence, photo.row);
+  const [row, setRow] = useState(String(rows));
+  const most = sequence.rows;
   const number = Number(row);
   const good = row.trim() !== '' && Number.isInteger(number) && number >= 0 && number <= most;
   return (
     <>
-      <Picture photo={photo} workId={work.id} />
+      <Picture photo={photo} workId={workId} place={place} />
       <EntryRow
-        name={`photo at row ${photo.row}`}
+        name={`photo at ${place}`}
         busy={entry.busy}
         onRemove={() => void entry.remove(photo, 'Photo deleted.')}
-        onKeep={async () => good && entry.correct({ ...photo, row: number })}
+        onKeep={async () => good && entry.correct({ ...photo, row: placeOfRow(sequence, piece, number) })}
         fields={
           <TextField
             label="Taken after row"
@@ -89,7 +104,7 @@ function OnePhoto({ photo, work }: { photo: Photo; work: LogProps['work'] }) {
           />
         }
       >
-        <span className="count text-[14px] text-soft">row {photo.row}</span>
+        <span className="count text-[14px] text-soft">{place}</span>
       </EntryRow>
       <Problems problems={entry.problems} />
     </>
@@ -97,9 +112,9 @@ function OnePhoto({ photo, work }: { photo: Photo; work: LogProps['work'] }) {
 }
 
 /** Small in the list; the whole of it, once it is with the server, a tap away. */
-function Picture({ photo, workId }: { photo: Photo; workId: string }) {
+function Picture({ photo, workId, place }: Omit<OneProps, 'sequence'>) {
   const kept = `/api/works/${workId}/photos/${photo.id}`;
-  const alt = `The project after row ${photo.row}`;
+  const alt = `The project after ${place}`;
   const image = (
     <img
       src={photo.small ?? photo.image ?? `${kept}?size=small`}

@@ -41,13 +41,13 @@ export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
     (_, row) => y(row),
   )(foretold);
   const cone = [`${x(last.hours)},${y(last.row)}`, ...ends.map((hours) => `${x(hours)},${y(rows)}`)].join(' ');
-  const label = `${last.row} of ${rows} rows after ${last.hours.toFixed(1)} hours`;
+  const label = `${last.row} of ${rows} rows and steps after ${last.hours.toFixed(1)} hours`;
   return (
     <div ref={ref}>
       {width > 0 ? (
         <svg width={width} height={height} role="img" aria-label={label}>
           <text x={2} y={12} className="fill-soft text-[12px]">
-            rows
+            rows and steps
           </text>
           {y.ticks(4).map((row) => (
             <g key={row}>
@@ -69,8 +69,9 @@ export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
         </svg>
       ) : null}
       <p className="text-[14px] text-soft">
-        Line: rows done, without pauses. Dashes: what the plan expected, {timeWords((foretold[last.row] ?? 0) * 3600)}{' '}
-        up to row {last.row}.{ends.length ? ' Band: when it will be done, at your pace.' : ''}
+        Line: rows and steps done, without pauses. Dashes: what the plan expected,{' '}
+        {timeWords((foretold[last.row] ?? 0) * 3600)} up to here.
+        {ends.length ? ' Band: when it will be done, at your pace.' : ''}
       </p>
     </div>
   );

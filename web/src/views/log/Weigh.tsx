@@ -32,8 +32,17 @@ function useDoubts(log: WorkLog) {
 
 const none = { wrong: [], asked: [] };
 
-export function OneWeighing({ weighing, log, workId }: { weighing: Weighing; log: WorkLog; workId: string }) {
-  const { letter, ball, position } = weighing;
+interface OneProps {
+  readonly weighing: Weighing;
+  readonly log: WorkLog;
+  readonly workId: string;
+  /** `row 5`, `dishcloth 2, row 5`. */
+  readonly place: string;
+}
+
+/** A weighing as it was kept, to be corrected or deleted. */
+export function OneWeighing({ weighing, log, workId, place }: OneProps) {
+  const { letter, ball } = weighing;
   const entry = useEntry(workId);
   const doubts = useDoubts(log);
   const [before, setBefore] = useState(String(weighing.before));
@@ -49,7 +58,7 @@ export function OneWeighing({ weighing, log, workId }: { weighing: Weighing; log
   return (
     <>
       <EntryRow
-        name={`weighing of ball ${ball} of ${letter} after row ${position.rows}`}
+        name={`weighing of ball ${ball} of ${letter} after ${place}`}
         busy={entry.busy}
         onRemove={() => void entry.remove(weighing, 'Weighing deleted.')}
         onKeep={keep}
@@ -78,7 +87,7 @@ export function OneWeighing({ weighing, log, workId }: { weighing: Weighing; log
           </>
         }
       >
-        After row <b className="count">{position.rows}</b>, ball {ball}:{' '}
+        After <b className="count">{place}</b>, ball {ball}:{' '}
         <span className="count">
           {weighing.before} → {weighing.after} g
         </span>

@@ -1,7 +1,7 @@
 import { type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import { prepareCloth } from '@puntada/core/plan';
 import { weighingsIn } from '@puntada/core/records';
-import { endsAtText, enoughText } from '@puntada/core/words';
+import { endsAtText, enoughText, type LastingOn } from '@puntada/core/words';
 import { type ColourNow, colourNow, colourQuestions, narrowing } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
@@ -19,7 +19,8 @@ export function YarnOnTheScale({
   cloth,
   costs,
   part,
-}: Pick<LogProps, 'work' | 'log' | 'cloth' | 'costs'> & { part: number }) {
+  placeOf,
+}: Pick<LogProps, 'work' | 'log' | 'cloth' | 'costs' | 'placeOf'> & { part: number }) {
   const { wish, progress } = work;
   const { told } = usePreferences();
   const questions = useMemo(() => {
@@ -34,7 +35,11 @@ export function YarnOnTheScale({
           <li key={question.yarn.letter} className="border-b border-rule py-3">
             <div className="flex gap-3">
               <YarnChip letter={question.yarn.letter} shade={question.yarn.shade} size={36} />
-              <Told id={work.id} rows={cloth.fabric.courses} found={colourNow({ ...question, now: progress, part })} />
+              <Told
+                id={work.id}
+                on={{ rows: cloth.fabric.courses, sequence: costs.sequence, item: wish.item }}
+                found={colourNow({ ...question, now: progress, part })}
+              />
             </div>
             <ul>
               {weighingsIn(log.entries)
@@ -42,7 +47,12 @@ export function YarnOnTheScale({
                 .toReversed()
                 .map((weighing) => (
                   <li key={weighing.id} className="border-t border-rule text-[15px]">
-                    <OneWeighing weighing={weighing} log={log} workId={work.id} />
+                    <OneWeighing
+                      weighing={weighing}
+                      log={log}
+                      workId={work.id}
+                      place={placeOf(weighing.position.rows)}
+                    />
                   </li>
                 ))}
             </ul>
@@ -55,7 +65,7 @@ export function YarnOnTheScale({
   );
 }
 
-function Told({ id, rows, found }: { id: string; rows: number; found: Result<ColourNow> }) {
+function Told({ id, on, found }: { id: string; on: LastingOn; found: Result<ColourNow> }) {
   const { told } = usePreferences();
   const metres = (value: number) => `${yarnLengthNumber(value, told)} ${yarnLengthUnit(told)}`;
   if (!found.ok) return <Problems problems={found.problems} kind="warning" />;
@@ -99,7 +109,7 @@ function Told({ id, rows, found }: { id: string; rows: number; found: Result<Col
       {endsAt && (chance ?? 1) < 0.95 ? (
         <p className="text-brick">
           <span aria-hidden>✕ </span>
-          It ends {endsAtText(endsAt, rows)}.{' '}
+          It ends {endsAtText(endsAt, on)}.{' '}
           <Link to={`/works/${id}/onward`} className="underline underline-offset-4">
             Plan the rest again
           </Link>

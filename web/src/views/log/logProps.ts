@@ -1,5 +1,5 @@
 import type { Work, WorkLog } from '@puntada/core/records';
-import type { WorkCosts } from '@puntada/core/work';
+import type { ProjectCosts } from '@puntada/core/work';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 
 /** What every part of the log is made from. */
@@ -7,5 +7,7 @@ export interface LogProps {
   readonly work: Work;
   readonly log: WorkLog;
   readonly cloth: WorkCloth;
-  readonly costs: WorkCosts;
+  readonly costs: ProjectCosts;
+  /** Where an entry stands, by the units that were done: `row 5`, `dishcloth 2, row 5`. */
+  readonly placeOf: (done: number) => string;
 }

@@ -1,28 +1,30 @@
-import { patternBook } from '@puntada/core/craft';
+import { findPattern, sourceOf } from '@puntada/core/craft';
 import type { Wish } from '@puntada/core/records';
 import { sizeText } from '@puntada/core/words';
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
+import { useShelf } from '../../parts/useShelf.ts';
 import { planner } from '../../worker/planner.ts';
 import type { PatternFigures } from '../../worker/planner.worker.ts';
 
 /** The same wish in one or two other patterns, side by side: what each takes more or less. */
 export function Beside({ wish }: { wish: Wish }) {
   const { told } = usePreferences();
-  const own = wish.pattern.key ?? '';
+  const own = sourceOf(wish.pattern);
+  const shelf = useShelf();
   const [others, setOthers] = useState<readonly string[]>(['', '']);
   const [figures, setFigures] = useState<readonly PatternFigures[]>([]);
   const [busy, setBusy] = useState(false);
   const keys = [own, ...others.filter((key) => key && key !== own)];
-  const asked = keys.length > 1 ? keys.join() : '';
+  const asked = keys.length > 1 ? JSON.stringify(keys) : '';
   const wishKey = JSON.stringify(wish);
   useEffect(() => {
     if (!asked) return setFigures([]);
     let current = true;
     setBusy(true);
-    void planner.comparePatterns(JSON.parse(wishKey), asked.split(',')).then((found) => {
+    void planner.comparePatterns(JSON.parse(wishKey), JSON.parse(asked)).then((found) => {
       if (!current) return;
       setFigures(found);
       setBusy(false);
@@ -44,8 +46,8 @@ export function Beside({ wish }: { wish: Wish }) {
               onChange={(next) => setOthers(others.with(i, next))}
             >
               <option value="">nothing</option>
-              {patternBook.map((pattern) => (
-                <option key={pattern.key} value={pattern.key}>
+              {shelf.all.map(({ source, pattern, stored }) => (
+                <option key={stored?.id ?? source} value={source}>
                   {pattern.name}
                 </option>
               ))}
@@ -69,16 +71,22 @@ export function Beside({ wish }: { wish: Wish }) {
       ) : null}
       {missing.length ? (
         <p className="pt-2 text-[15px] text-soft">
-          {missing.map((key) => patternBook.find((pattern) => pattern.key === key)?.name).join(' and ')} doesn’t suit
-          this project: its repeat, the item or the way of working doesn’t fit.
+          {missing.map(nameOf).join(' and ')} doesn’t suit this project: its repeat, the item or the way of working
+          doesn’t fit.
         </p>
       ) : null}
     </div>
   );
 }
 
+function nameOf(source: string): string {
+  const found = findPattern(source);
+  return found.ok ? found.value.name : source;
+}
+
 function shadesFor(wish: Wish, key: string): string[] {
-  const colours = patternBook.find((pattern) => pattern.key === key)?.colours ?? [];
+  const found = findPattern(key);
+  const colours = found.ok ? found.value.colours : [];
   return colours.map(
     (letter, i) =>
       (wish.yarns.find((yarn) => yarn.letter === letter) ?? wish.yarns[i % wish.yarns.length])?.shade ?? '#888888',

@@ -2,6 +2,7 @@ import type { StrandBook } from '@puntada/core/plan';
 import type { Hand } from '@puntada/core/words';
 import { type MouseEvent, useCallback, useEffect, useRef } from 'react';
 import { faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
+import { fitCanvas } from '../../parts/fitCanvas.ts';
 import { useBox } from '../../parts/useWidth.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 import { footer, gutter } from './chartLook.ts';
@@ -37,10 +38,7 @@ export function Chart({ cloth, hand, selected, inHand, onSelect, zoom, onCell, h
     const [element, frame] = [canvas.current, box.ref.current];
     const ctx = element?.getContext('2d');
     if (!element || !frame || !ctx || !box.width) return;
-    const dpr = window.devicePixelRatio || 1;
-    const [width, height] = [Math.round(box.width * dpr), Math.round(box.height * dpr)];
-    if (element.width !== width) element.width = width;
-    if (element.height !== height) element.height = height;
+    const dpr = fitCanvas(element, box.width, box.height);
     const view = { left: frame.scrollLeft, top: frame.scrollTop, width: box.width, height: box.height };
     const look = {
       shades,

@@ -1,8 +1,9 @@
 import { type BoundPattern, chainsFor, type Fabric, must, stitchKind, techniqueOf } from '@puntada/core/craft';
-import { StrandBook } from '@puntada/core/plan';
+import { placeOfRow, type Sequence, StrandBook, standingAt } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import {
   type AdviceRequest,
+  clothOf,
   courseWord,
   explainCourse,
   foundationWords,
@@ -11,7 +12,7 @@ import {
 } from '@puntada/core/words';
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
-import { useParams } from 'react-router';
+import { Link, useParams } from 'react-router';
 import { problemsOf, useChangePreferences, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
@@ -23,6 +24,7 @@ import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
+import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { Chart } from './Chart.tsx';
 import { WrittenRows } from './WrittenRows.tsx';
 
@@ -32,7 +34,10 @@ export default function RowsView() {
   const { data, error } = useWorkQuery(id);
   const work = useArrived(data);
   const cloth = useWorkCloth(work);
-  if (work && cloth) return <Rows key={work.id} work={work} cloth={cloth} />;
+  const costs = useWorkCosts(work?.begun ? work : undefined);
+  // Of a set, the cloth in hand is told once the whole is counted.
+  const waits = work?.begun && work.wish.pieces > 1 && !costs;
+  if (work && cloth && !waits) return <Rows key={work.id} work={work} cloth={cloth} sequence={costs?.sequence} />;
   return (
     <>
       <Head title="Rows">{work ? <Stages work={work} here="rows" /> : null}</Head>
@@ -49,14 +54,20 @@ export default function RowsView() {
   );
 }
 
-function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
+function Rows({ work, cloth, sequence }: { work: Work; cloth: WorkCloth; sequence: Sequence | undefined }) {
   const changePreferences = useChangePreferences();
   const { terms, hand, manner } = usePreferences();
   const { fabric, bound, foundation } = cloth;
   const notes = useNotes(work.id);
   const begun = work.state !== 'wished';
-  const inHand = begun && work.progress.rows < fabric.courses ? work.progress.rows + 1 : undefined;
-  const [selected, setSelected] = useState(inHand ?? 1);
+  // The chart is of one cloth: of that which is in hand.
+  const stands = sequence && begun ? standingAt(sequence, work.progress.rows) : { piece: 0, rows: work.progress.rows };
+  const inHand = begun && stands.rows < fabric.courses ? stands.rows + 1 : undefined;
+  const before = sequence ? placeOfRow(sequence, stands.piece, 0) : 0;
+  const which = sequence ? clothOf(sequence, stands, work.wish.item) : '';
+  // Until another row is chosen the row in hand is, also when it moves on: what waits to be sent may be found late.
+  const [chosen, setSelected] = useState<number>();
+  const selected = chosen ?? inHand ?? 1;
   const [zoom, setZoom] = useState<number>();
   // The words come a moment after the chart: both at once would hold the page up.
   const after = useDeferredValue(true, false);
@@ -74,7 +85,10 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   }, [fabric, bound, foundation, cloth.strands, terms, hand, manner, work.wish.into]);
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
-      <Head title={work.wish.title} under={beginsWith(cloth)}>
+      <Head title={work.wish.title} under={which ? `${which}; ${beginsWith(cloth)}` : beginsWith(cloth)}>
+        <Link to={`/works/${work.id}/print`} className="inline-flex min-h-11 items-center px-2">
+          Print
+        </Link>
         <Stages work={work} here="rows" />
       </Head>
       <main id="main" className="mx-auto flex min-h-0 w-full max-w-[1440px] flex-1 flex-col px-6 pt-3 pb-5">
@@ -170,13 +184,19 @@ function Rows({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             hanging={hangs ? request.strands : undefined}
           />
           {after ? (
-            <WrittenRows request={request} selected={selected} inHand={inHand} onSelect={setSelected} notes={notes} />
+            <WrittenRows
+              request={request}
+              selected={selected}
+              inHand={inHand}
+              onSelect={setSelected}
+              notesAt={(row) => notes.get(before + row)}
+            />
           ) : (
             <div />
           )}
         </div>
         <div className="flex flex-wrap items-start justify-between gap-x-8">
-          <AddNote workId={work.id} row={selected} word={courseWord(fabric.making).toLowerCase()} />
+          <AddNote workId={work.id} row={selected} before={before} word={courseWord(fabric.making).toLowerCase()} />
           <Legend fabric={fabric} terms={terms} />
           <Why fabric={fabric} bound={bound} number={selected} terms={terms} />
         </div>

@@ -2,18 +2,19 @@ import { type AdviceRequest, beginningAdvice, rowAdvice, upper, writeRow } from 
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
 import { useCraftWords } from '../../parts/Craft.tsx';
-import { NotesOf, type useNotes } from '../../parts/RowNotes.tsx';
+import { NotesOf } from '../../parts/RowNotes.tsx';
 
 interface Props {
   readonly request: AdviceRequest;
   readonly selected: number;
   readonly inHand: number | undefined;
   readonly onSelect: (row: number) => void;
-  readonly notes: ReturnType<typeof useNotes>;
+  /** Notes at a row, from 1. */
+  readonly notesAt: (row: number) => Parameters<typeof NotesOf>[0]['notes'];
 }
 
 /** Every row in words. Only the rows in sight are written. */
-export function WrittenRows({ request, selected, inHand, onSelect, notes }: Props) {
+export function WrittenRows({ request, selected, inHand, onSelect, notesAt }: Props) {
   const frame = useRef<HTMLDivElement>(null);
   const count = request.fabric.courses;
   const list = useVirtualizer({
@@ -59,7 +60,7 @@ export function WrittenRows({ request, selected, inHand, onSelect, notes }: Prop
               selected={item.index + 1 === selected}
               inHand={item.index + 1 === inHand}
               onSelect={onSelect}
-              notes={notes.get(item.index + 1)}
+              notes={notesAt(item.index + 1)}
             />
           </div>
         ))}

@@ -2,9 +2,9 @@ import { baseCourses, cellsIn, type Fabric, runsForward, sidesOf, stitchKind } f
 import type { Hand } from '@puntada/core/words';
 import { faceOf, placeOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { onShade } from '../../parts/cloth/shades.ts';
+import { stitchSign } from '../../parts/stitchSign.ts';
 import { type ChartLook, footer, gutter, letterSize } from './chartLook.ts';
 import { diagonalAt, paintBlockChart, paintRoundChart, roundAt } from './paintWholeChart.ts';
-import { stitchSign } from './stitchSign.ts';
 
 export interface Viewport {
   readonly left: number;

@@ -2,10 +2,12 @@ import {
   fibreWords,
   findPattern,
   hookOrText,
+  isWritten,
   type Policy,
   patternBook,
   policies,
   printLength,
+  sourceOf,
 } from '@puntada/core/craft';
 import { leastSide, readShape, type Swatch, swatchSchema } from '@puntada/core/records';
 import { policyNames, problemText } from '@puntada/core/words';
@@ -22,6 +24,7 @@ import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { useOwnId } from '../../parts/useOwnId.ts';
+import { useShelf } from '../../parts/useShelf.ts';
 import { YarnPicker } from '../../parts/YarnPicker.tsx';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
@@ -42,8 +45,9 @@ export default function NewSwatch() {
   const given = (useLocation().state as { swatch?: Partial<Swatch> } | null)?.swatch ?? {};
   const [add, adding] = useAddSwatchMutation();
   const [ownId] = useOwnId();
+  const shelf = useShelf();
   const [title, setTitle] = useState(given.title ?? '');
-  const [key, setKey] = useState(given.pattern?.key ?? 'block-check');
+  const [key, setKey] = useState((given.pattern && sourceOf(given.pattern)) || 'block-check');
   const [stitch, setStitch] = useState(given.pattern?.stitch ?? '');
   const [hook, setHook] = useState(given.hook ? String(given.hook) : '5');
   const [policy, setPolicy] = useState<Policy>(given.policy ?? 'carry-always');
@@ -61,9 +65,9 @@ export default function NewSwatch() {
         title: title || `${pattern?.name}, ${hook} mm`,
         units,
         pattern: {
-          key,
+          ...(isWritten(key) ? { key: pattern?.key, text: key } : { key }),
           ...(pattern?.stitches.includes(stitch) ? { stitch } : {}),
-          ...(given.pattern?.key === key && given.pattern.numbers ? { numbers: given.pattern.numbers } : {}),
+          ...(given.pattern?.numbers && sourceOf(given.pattern) === key ? { numbers: given.pattern.numbers } : {}),
         },
         hook: hookOrText(hook),
         policy,
@@ -105,8 +109,8 @@ export default function NewSwatch() {
           />
           <div className="grid gap-4 sm:grid-cols-[minmax(0,1fr)_120px_130px]">
             <SelectField label="Pattern" value={key} onChange={setKey}>
-              {patternBook.map((each) => (
-                <option key={each.key} value={each.key}>
+              {shelf.all.map(({ source, pattern: each, stored }) => (
+                <option key={stored?.id ?? source} value={source}>
                   {each.name}
                 </option>
               ))}

@@ -1,4 +1,4 @@
-import { findPattern, readNumber } from '@puntada/core/craft';
+import { findPattern, readNumber, sourceOf } from '@puntada/core/craft';
 import type { StoredSwatch, Swatch } from '@puntada/core/records';
 import { policyNames } from '@puntada/core/words';
 import { hookFor, swatchFigures } from '@puntada/core/work';
@@ -90,8 +90,8 @@ export default function SwatchBook() {
 }
 
 function patternName({ pattern }: Swatch): string {
-  const found = pattern.key ? findPattern(pattern.key) : undefined;
-  return found?.ok ? found.value.name : 'own pattern';
+  const found = findPattern(sourceOf(pattern));
+  return found.ok ? found.value.name : 'own pattern';
 }
 
 function SwatchRow({ stored, reading, span }: { stored: StoredSwatch; reading: SwatchWork['reading']; span: number }) {
@@ -104,7 +104,7 @@ function SwatchRow({ stored, reading, span }: { stored: StoredSwatch; reading: S
       <td className="py-2.5 pr-4">
         <span className="flex items-center gap-4">
           <PatternPicture
-            pattern={swatch.pattern.key ?? 'block-check'}
+            pattern={sourceOf(swatch.pattern) || 'block-check'}
             stitch={swatch.pattern.stitch}
             shades={swatch.yarns.map((yarn) => yarn.shade)}
             side={56}

@@ -1,10 +1,16 @@
+import { isSamePattern, sourceOf } from '@puntada/core/craft';
 import type { ChangedSwatch, StoredSwatch, Swatch, SwatchCount, WorkSummary } from '@puntada/core/records';
 import { metresText, policyNames } from '@puntada/core/words';
 import { swatchFigures } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
 import { problemsOf, useChangeWorkMutation, usePreferences, useWorksQuery } from '../../api/api.ts';
-import { useChangeSwatchMutation, useRemoveSwatchMutation, useSwatchesQuery } from '../../api/records.ts';
+import {
+  useChangeSwatchMutation,
+  usePutBackRecordMutation,
+  useRemoveSwatchMutation,
+  useSwatchesQuery,
+} from '../../api/records.ts';
 import { Missing } from '../../app/Missing.tsx';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
@@ -53,6 +59,7 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
   const { id } = stored;
   const [change] = useChangeSwatchMutation();
   const [remove, removing] = useRemoveSwatchMutation();
+  const [putBack] = usePutBackRecordMutation();
   const [moved, setMoved] = useState<ChangedSwatch['plans']>([]);
   const [sure, setSure] = useState(false);
   const [saved, saver] = useSaver(
@@ -73,7 +80,9 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
   const throwAway = async () => {
     saver.leave();
     const answer = await remove(id);
-    if (!answer.error) navigate('/swatches');
+    if (answer.error) return;
+    navigate('/swatches');
+    offerUndo({ did: `${swatch.title} is deleted.`, undo: () => putBack({ kind: 'swatch', id }), on: '/swatches' });
   };
   const { terms, hand, manner } = usePreferences();
   const made = useAnswer(
@@ -231,7 +240,7 @@ function HowToMake({ swatch, plan }: { swatch: Swatch; plan: SwatchWork['plan'] 
       <h2 className="border-b border-ink pb-1 text-[19px]">How to make it</h2>
       <div className="mt-3 flex gap-4">
         <PatternPicture
-          pattern={swatch.pattern.key ?? 'block-check'}
+          pattern={sourceOf(swatch.pattern) || 'block-check'}
           stitch={swatch.pattern.stitch}
           shades={swatch.yarns.map((yarn) => yarn.shade)}
           side={120}
@@ -267,7 +276,10 @@ function PlansOf({ stored, reading }: { stored: StoredSwatch; reading: SwatchWor
   const using = works?.filter(goesBy) ?? [];
   const fitting =
     works?.filter(
-      (work) => work.state === 'wished' && !goesBy(work) && work.wish.pattern.key === stored.swatch.pattern.key,
+      (work) =>
+        work.state === 'wished' &&
+        !goesBy(work) &&
+        isSamePattern(sourceOf(work.wish.pattern), sourceOf(stored.swatch.pattern)),
     ) ?? [];
   const use = async (work: WorkSummary) => {
     const wish = await planner.withSwatch(work.wish, stored.id, stored.swatch);

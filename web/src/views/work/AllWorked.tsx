@@ -1,15 +1,30 @@
 import { workCourse } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import { courseWord } from '@puntada/core/words';
-import { useEffect, useState } from 'react';
+import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, useFinishWorkMutation } from '../../api/api.ts';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 
-/** What is done when the last row is worked. @param waiting steps that are not stored yet: it is finished when they are */
-export function AllWorked({ work, cloth, waiting }: { work: Work; cloth: WorkCloth; waiting: number }) {
+interface Props {
+  readonly work: Work;
+  readonly cloth: WorkCloth;
+  /** Steps that are not stored yet: it is finished when they are. */
+  readonly waiting: number;
+  /** Which cloth it is, where there are several. */
+  readonly which: string;
+  /** No row is left, of any cloth. */
+  readonly last: boolean;
+  /** There are steps still to be done. */
+  readonly open: boolean;
+  /** The step in hand. */
+  readonly children: ReactNode;
+}
+
+/** What is done when the last row of a cloth is worked: its steps, and when none is left the whole is finished. */
+export function AllWorked({ work, cloth, waiting, which, last: isLast, open, children }: Props) {
   const [finish, finishing] = useFinishWorkMutation();
   const navigate = useNavigate();
   const last = workCourse(cloth.fabric, cloth.bound, cloth.foundation, cloth.fabric.courses - 1);
@@ -22,11 +37,12 @@ export function AllWorked({ work, cloth, waiting }: { work: Work; cloth: WorkClo
     void finish({ id, revision }).then(({ data }) => data && navigate('/'));
   }, [wanted, waiting, finish, id, revision, navigate]);
   return (
-    <section className="grid max-w-[60ch] content-start gap-4 p-6 text-[19px]">
-      <h2 className="text-[34px]">
-        All {cloth.fabric.courses} {word}s done
+    <section className="grid max-w-[70ch] content-start gap-4 p-6 text-[19px]">
+      <h2 className={open ? 'text-[24px]' : 'text-[34px]'}>
+        {isLast ? '' : which ? `${which}: ` : ''}All {cloth.fabric.courses} {word}s done
       </h2>
-      <p>
+      {children}
+      <p className={open ? 'text-[17px] text-soft' : ''}>
         {last.stitches} stitches in the last {word}. Fasten off: cut the yarn, leaving 15 cm, and pull the end through
         the last loop. Weave in each end inside its own colour.
       </p>
@@ -34,13 +50,14 @@ export function AllWorked({ work, cloth, waiting }: { work: Work; cloth: WorkClo
         <ButtonLink to={`/works/${id}/finish`}>See the finishing steps</ButtonLink>
         <ButtonLink to={`/works/${id}/log`}>Note how it turned out</ButtonLink>
       </p>
-      {work.state === 'begun' ? (
-        <Button kind="next" onClick={() => setWanted(true)} className="justify-self-start">
+      {isLast ? null : <p>The next one begins with its chain, as soon as these steps are done.</p>}
+      {work.state === 'begun' && isLast ? (
+        <Button kind={open ? 'plain' : 'next'} onClick={() => setWanted(true)} className="justify-self-start">
           Mark as finished
         </Button>
-      ) : (
+      ) : work.state === 'finished' ? (
         <p className="text-verdigris">✓ Finished.</p>
-      )}
+      ) : null}
       {finishing.error ? <Problems problems={problemsOf(finishing.error)} /> : null}
     </section>
   );

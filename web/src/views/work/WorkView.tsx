@@ -1,6 +1,8 @@
+import { nextRow, placeOfRow, standingAt } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
-import { courseWord, spokenRun, tugWords } from '@puntada/core/words';
-import { useEffect } from 'react';
+import { clothOf, courseWord, placeName, spokenRun, stepName, stepRunWords, tugWords } from '@puntada/core/words';
+import type { Position } from '@puntada/core/work';
+import { useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { useQueue } from '../../api/queue/browserQueue.ts';
@@ -25,6 +27,7 @@ import { RowHead } from './RowHead.tsx';
 import { RunWords } from './RunWords.tsx';
 import { Sitting } from './Sitting.tsx';
 import { StepButtons } from './StepButtons.tsx';
+import { StepInHand } from './StepInHand.tsx';
 import { speakerOf } from './speaker.ts';
 import { useCounter } from './useCounter.ts';
 import { useLasting } from './useLasting.ts';
@@ -70,23 +73,44 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const { position } = counter;
   const { fabric } = cloth;
   const word = courseWord(fabric.making);
-  const row = useRowInHand(cloth, position, terms);
-  const steps = useSteps(cloth, counter);
   const costs = useWorkCosts(work);
+  const sequence = costs?.sequence;
+  // Until the whole is counted the rows of the first cloth are all that is known of it.
+  const stands = sequence ? standingAt(sequence, position.rows) : { unit: undefined, piece: 0, rows: position.rows };
+  const unit = stands.unit;
+  const local = useMemo(() => {
+    const inRow = unit?.kind === 'row' || !sequence;
+    return { rows: inRow ? stands.rows : fabric.courses, runs: inRow ? position.runs : 0 };
+  }, [unit, sequence, stands.rows, fabric.courses, position.runs]);
+  const row = useRowInHand(cloth, local, terms);
+  const steps = useSteps(cloth, counter, sequence);
+  const which = sequence ? clothOf(sequence, stands, work.wish.item) : '';
   const { data: log } = useLog(work.id, true);
   const lasts = useLasting(work.wish, cloth, costs, log, position.rows);
   const notes = useNotes(work.id);
   const [reading, changeReading] = useReading();
   useRoom(reading.dark);
   useAwake(reading.awake);
-  const spoken = row ? spokenRun(row.course, row.run, terms) : '';
+  const stepNow = unit?.kind === 'step' ? unit.step : undefined;
+  const stepRun = stepNow?.runs[position.runs];
+  const spoken = row
+    ? spokenRun(row.course, row.run, terms)
+    : stepNow && stepRun
+      ? `${stepName(stepNow)}: ${stepRunWords(stepRun, stepNow, terms)}`
+      : '';
   const said = row?.at === 0 ? `${spoken}, ${word} ${row.course.number}` : spoken;
-  const heard = row ? `${spoken}; ${word.toLowerCase()} ${row.course.number} of ${fabric.courses}` : '';
+  const place = row ? `; ${word.toLowerCase()} ${row.course.number} of ${fabric.courses}` : '';
+  const heard = spoken ? `${spoken}${place}${which ? `; ${which}` : ''}` : '';
   useEffect(() => {
     if (reading.aloud && said) speaker.say(said);
   }, [reading.aloud, said]);
   const shadeOf = (letter: string) => work.wish.yarns.find((yarn) => yarn.letter === letter)?.shade ?? '#888888';
   const done = row ? row.run.from - 1 : 0;
+  // A row of the cloth in hand, as a place of the whole.
+  const goTo = (to: Position) =>
+    steps.go(sequence ? { rows: placeOfRow(sequence, stands.piece, to.rows), runs: to.runs } : to);
+  const placeWords = (rows: number) =>
+    sequence ? placeName(sequence, rows + 1, work.wish.item, word.toLowerCase()) : `${word.toLowerCase()} ${rows + 1}`;
   return (
     <div
       style={reading.big ? { zoom: 1.2 } : undefined}
@@ -102,12 +126,18 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
         {row ? (
           <>
             <section className="px-6 pt-4 pb-2">
+              {which ? <p className="pb-1 text-[19px] font-semibold">{which}</p> : null}
               <RowHead row={row} cloth={cloth} hand={hand}>
-                <LastingWords workId={work.id} told={lasts} sure={work.wish.sure} rows={fabric.courses} />
+                <LastingWords
+                  workId={work.id}
+                  told={lasts}
+                  sure={work.wish.sure}
+                  on={{ rows: fabric.courses, sequence, item: work.wish.item }}
+                />
                 {log ? <Sitting workId={work.id} log={log} step={`${position.rows} ${position.runs}`} /> : null}
               </RowHead>
-              {work.wish.open && costs && row.at === 0 ? (
-                <OpenEndBand work={work} cloth={cloth} costs={costs} rows={position.rows} />
+              {work.wish.open && costs && row.at === 0 && stands.piece === 0 ? (
+                <OpenEndBand work={work} cloth={cloth} costs={costs.cloth} rows={local.rows} />
               ) : null}
               <Ribbon
                 course={row.course}
@@ -118,9 +148,9 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 shadeOf={shadeOf}
                 onDone={lettingGo(steps.run)}
               />
-              <NotesOf notes={notes.get(row.course.number)} />
+              <NotesOf notes={notes.get(position.rows + 1)} />
               <RunWords
-                key={`${row.course.number} ${row.at}`}
+                key={`${stands.piece} ${row.course.number} ${row.at}`}
                 terms={terms}
                 row={row}
                 word={word}
@@ -133,7 +163,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 shades={cloth.shades}
                 hand={hand}
                 proportion={cloth.proportion}
-                rows={position.rows}
+                rows={local.rows}
                 ahead={reading.ahead}
                 stitchesDone={done}
                 stitchesInHand={row.run.count}
@@ -142,18 +172,38 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             </section>
           </>
         ) : (
-          <AllWorked work={work} cloth={cloth} waiting={counter.waiting} />
+          <AllWorked
+            work={work}
+            cloth={cloth}
+            waiting={counter.waiting}
+            which={which}
+            last={!sequence || !nextRow(sequence, position.rows)}
+            open={stepNow !== undefined}
+          >
+            {stepNow ? (
+              <StepInHand
+                key={position.rows}
+                workId={work.id}
+                step={stepNow}
+                at={position.runs}
+                rows={position.rows}
+                letters={cloth.bound.colours}
+                shadeOf={shadeOf}
+                onSkip={steps.row}
+              />
+            ) : null}
+          </AllWorked>
         )}
       </main>
-      <StepButtons steps={steps} row={row} word={word} hand={hand}>
+      <StepButtons steps={steps} row={row} step={stepNow} word={word} hand={hand} placeWords={placeWords}>
         <HelpAtRow
           work={work}
           cloth={cloth}
-          position={position}
+          position={local}
           done={done}
-          costs={costs}
+          costs={costs?.cloth}
           terms={terms}
-          onGo={steps.go}
+          onGo={goTo}
         />
       </StepButtons>
     </div>

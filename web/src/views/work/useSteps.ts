@@ -1,4 +1,4 @@
-import { workCourse } from '@puntada/core/plan';
+import { type Sequence, workCourse } from '@puntada/core/plan';
 import { afterRow, afterRun, backRun, comparePositions, type Position } from '@puntada/core/work';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { switchChannel, switchDriver } from '../../parts/switchDriver.ts';
@@ -34,12 +34,18 @@ const steppingKeys: Readonly<Record<string, 'run' | 'row' | 'back'>> = {
 };
 
 /** The steps of the counter, by button and by key. */
-export function useSteps(cloth: WorkCloth, counter: Counter): Steps {
+export function useSteps(cloth: WorkCloth, counter: Counter, sequence: Sequence | undefined): Steps {
   const { fabric, bound, foundation } = cloth;
   const { position, step } = counter;
+  const total = sequence?.units.length ?? fabric.courses;
   const runsIn = useCallback(
-    (row: number) => workCourse(fabric, bound, foundation, row).runs.length,
-    [fabric, bound, foundation],
+    (at: number) => {
+      const unit = sequence?.units[at];
+      if (unit?.kind === 'step') return unit.step.runs.length;
+      const course = unit?.row ?? at;
+      return course < fabric.courses ? workCourse(fabric, bound, foundation, course).runs.length : 1;
+    },
+    [fabric, bound, foundation, sequence],
   );
   // What was done in one act since this page was opened, to be taken back in one; by the step and where it led.
   const acts = useRef<Act[]>([]);
@@ -55,10 +61,10 @@ export function useSteps(cloth: WorkCloth, counter: Counter): Steps {
     [step],
   );
   const run = useCallback(
-    () => act((at) => (at.rows < fabric.courses ? afterRun(at, runsIn(at.rows), fabric.courses) : undefined)),
-    [fabric, runsIn, act],
+    () => act((at) => (at.rows < total ? afterRun(at, runsIn(at.rows), total) : undefined)),
+    [total, runsIn, act],
   );
-  const row = useCallback(() => act((at) => afterRow(at, fabric.courses)), [fabric, act]);
+  const row = useCallback(() => act((at) => afterRow(at, total)), [total, act]);
   const go = useCallback((to: Position) => act(() => to, true), [act]);
   const back = useCallback(() => {
     const one = acts.current.pop();
@@ -74,7 +80,7 @@ export function useSteps(cloth: WorkCloth, counter: Counter): Steps {
   const worked = position.rows > 0 || position.runs > 0;
   // Keys and the driver live as long as the view, so that a press told twice is still known after the step it made.
   const latest = useRef({ run, row, back, more: true, worked });
-  latest.current = { run, row, back, more: position.rows < fabric.courses, worked };
+  latest.current = { run, row, back, more: position.rows < total, worked };
   useEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.ctrlKey || event.metaKey || event.altKey) return;

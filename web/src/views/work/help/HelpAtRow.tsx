@@ -4,6 +4,7 @@ import { LifeBuoy } from 'lucide-react';
 import { Dialog, Tabs } from 'radix-ui';
 import { useState } from 'react';
 import { Button } from '../../../parts/Button.tsx';
+import { TabBar } from '../../../parts/TabBar.tsx';
 import { CountOff } from './CountOff.tsx';
 import { FindRow } from './FindRow.tsx';
 import type { HelpProps } from './helpProps.ts';
@@ -43,17 +44,7 @@ export function HelpAtRow(given: Omit<HelpProps, 'close' | 'counted'>) {
             </Dialog.Close>
           </div>
           <Tabs.Root defaultValue="row" className="mt-3 flex min-h-0 flex-col">
-            <Tabs.List aria-label="What happened" className="flex flex-wrap border-b border-ink">
-              {tabs.map(([value, words]) => (
-                <Tabs.Trigger
-                  key={value}
-                  value={value}
-                  className="min-h-11 border-b-[3px] border-transparent px-3 text-[16px] data-[state=active]:border-ink data-[state=active]:font-semibold"
-                >
-                  {words}
-                </Tabs.Trigger>
-              ))}
-            </Tabs.List>
+            <TabBar label="What happened" tabs={tabs} />
             <div className="-mx-1.5 min-h-0 overflow-y-auto px-1.5 pt-4 pb-1.5">
               <Tabs.Content value="row">
                 <FindRow {...props} close={close} />
