@@ -186,10 +186,9 @@ test('rip back and find my row are taken back as one act, and the keys work the 
   await expect(help).toBeHidden();
 });
 
-test('what was added to a swatch while the server is away stays, is told as not saved, and arrives', async ({
-  page,
-  ownServer: server,
-}) => {
+test('what was added to a swatch while the server is away stays, is told as not saved, and arrives', {
+  tag: '@long',
+}, async ({ page, ownServer: server }) => {
   const id = await weighedSwatch(server);
   await page.goto(server.address);
   await page.getByRole('link', { name: 'Swatch book' }).click();
@@ -214,7 +213,10 @@ test('what was added to a swatch while the server is away stays, is told as not 
   expect([note, counts?.at(-1)?.count]).toEqual(['Soft, drapes well', 17]);
 });
 
-test('Back leads to the project that was made, and never makes a second one', async ({ page, server }) => {
+test('Back leads to the project that was made, and never makes a second one', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   await page.goto(server.address);
   await page.getByRole('link', { name: 'New project' }).click();
   await page.getByLabel('Project name').fill('Made once');
@@ -242,7 +244,7 @@ test('two tabs: what was changed here can be put over what was changed there', a
   await expect(page.getByText('✓ Saved')).toBeVisible();
 });
 
-test('inches: the size that was typed stays, and every number is read in the maker’s units', async ({
+test('inches: the size that was typed stays, and every number is read in the maker’s units', { tag: '@long' }, async ({
   page,
   server,
 }) => {

@@ -22,10 +22,10 @@ async function countOnSwatch(page: Page, stitches: string, rows: string): Promis
   await page.getByLabel('Rows', { exact: true }).fill(rows);
 }
 
-const long = 'long: the core holds the same figures in every run, and the others of this file go the same way';
-
-test('a bordered blanket: the border is counted, and taken off the wish', async ({ page, server }) => {
-  test.skip(!process.env.PUNTADA_LONG, long);
+test('a bordered blanket: the border is counted, and taken off the wish', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   await wishFor(page, server.address, 'Blanket');
   await countOnSwatch(page, '14', '16');
   await expect(page.getByLabel('Border, rounds of sc')).toHaveValue('3');
@@ -57,8 +57,10 @@ test('a bag of two panels with a strap: joined at three sides, the strap shorter
   await expect(page.getByText(/keep eyelets smaller than the knot/)).toBeVisible();
 });
 
-test('a double-thick potholder: a tube around a chain, and never of acrylic', async ({ page, server }) => {
-  test.skip(!process.env.PUNTADA_LONG, long);
+test('a double-thick potholder: a tube around a chain, and never of acrylic', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   await wishFor(page, server.address, 'Potholder');
   await countOnSwatch(page, '17', '19');
   await page.getByLabel('Fibre').first().selectOption('acrylic');
@@ -76,8 +78,7 @@ test('a double-thick potholder: a tube around a chain, and never of acrylic', as
   await expect(page.getByRole('heading', { name: 'Hanging ring' })).toBeVisible();
 });
 
-test('a cushion cover is sized by its insert', async ({ page, server }) => {
-  test.skip(!process.env.PUNTADA_LONG, long);
+test('a cushion cover is sized by its insert', { tag: '@long' }, async ({ page, server }) => {
   await wishFor(page, server.address, 'Cushion cover');
   await page.getByLabel('Insert, cm').fill('45');
   await page.getByRole('button', { name: 'Make it 4 % smaller' }).click();
@@ -87,7 +88,10 @@ test('a cushion cover is sized by its insert', async ({ page, server }) => {
   await expect(page.getByText(/Close the top through both tops/)).toBeVisible();
 });
 
-test('a round mat: rounds for notches, and a word where it would not lie flat', async ({ page, server }) => {
+test('a round mat: rounds for notches, and a word where it would not lie flat', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   await wishFor(page, server.address, 'Round mat');
   await countOnSwatch(page, '14', '7.7');
   // A circle is asked for one size only.
@@ -109,7 +113,7 @@ test('a round mat: rounds for notches, and a word where it would not lie flat', 
   await expect(page.getByText('tails: 4 ends in a piece')).toBeVisible();
 });
 
-test('a set of twelve cloths shares its balls', async ({ page, server }) => {
+test('a set of twelve cloths shares its balls', { tag: '@long' }, async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await page.getByLabel('How many').fill('12');
   await countOnSwatch(page, '16', '18');
@@ -126,7 +130,10 @@ test('a set of twelve cloths shares its balls', async ({ page, server }) => {
   await expect(page.getByText('Paper band around all 12')).toBeVisible();
 });
 
-test('the book: find a pattern, read what it states, and wish for something in it', async ({ page, server }) => {
+test('the book: find a pattern, read what it states, and wish for something in it', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   await page.goto(`${server.address}/book`);
   await page.getByLabel('Find').fill('tide');
   await page.getByRole('link', { name: 'Tide marks' }).click();

@@ -133,7 +133,10 @@ test('a work is handed over as one file, and merged where it is known', async ({
   await expect(page.getByTestId('row-number')).toHaveText('Row 7');
 });
 
-test('by taste: the rows to come in sight, told to tug; and what a wrong count costs', async ({ page, server }) => {
+test('by taste: the rows to come in sight, told to tug; and what a wrong count costs', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   const id = await begunCloth(server, { title: 'Cloth by taste' });
   await workedTo(server, id, 8);
   await page.goto(`${server.address}/works/${id}/work`);
@@ -193,7 +196,10 @@ test('a photo is made small and kept at its row; what is no picture is told', as
   await expect(page.getByRole('img', { name: 'The project after row 4' })).toBeVisible();
 });
 
-test('an open end: at each good place what it is by now, and it is ended there', async ({ page, server }) => {
+test('an open end: at each good place what it is by now, and it is ended there', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   await page.goto(`${server.address}/wish`);
   await page.getByLabel('Project name').fill('Strip as far as it goes');
   await page.getByLabel(/^Stop anywhere/).check();
@@ -217,10 +223,9 @@ test('an open end: at each good place what it is by now, and it is ended there',
   await expect(page.getByRole('heading', { name: 'All 8 rows done' })).toBeVisible();
 });
 
-test('blocks on the diagonal, open: where they could begin to shrink it is told, and there they do', async ({
-  page,
-  server,
-}) => {
+test('blocks on the diagonal, open: where they could begin to shrink it is told, and there they do', {
+  tag: '@long',
+}, async ({ page, server }) => {
   const id = await begunCloth(server, {
     title: 'Corner of flags',
     pattern: { key: 'signal-flag' },

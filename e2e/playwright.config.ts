@@ -9,6 +9,8 @@ export default defineConfig({
   testMatch: '*.spec.ts',
   // With `PUNTADA_LONG=1` all of them: every run stays under a quarter of an hour.
   testIgnore: process.env.PUNTADA_LONG ? [] : long,
+  // Single ones of that kind say so themselves.
+  ...(process.env.PUNTADA_LONG ? {} : { grepInvert: /@long/ }),
   globalSetup: './template.ts',
   workers: 2,
   fullyParallel: true,

@@ -30,7 +30,7 @@ test('the drawer: a label in one line, counted in metres, out as a table and in 
   await expect(page.getByRole('heading', { name: 'Skerry cotton, Kelp' })).toBeVisible();
 });
 
-test('among many yarns one is found by its words', async ({ page, server }) => {
+test('among many yarns one is found by its words', { tag: '@long' }, async ({ page, server }) => {
   const yarn = { line: 'Skerry', shade: '#24476b', weight: 4, fibre: 'cotton', balls: 1 };
   const yarns = Array.from({ length: 130 }, (_, n) => ({ ...yarn, name: `Shade ${n}`, lot: `lot ${n % 7}` }));
   await server.post('/drawer/many', { yarns });
@@ -46,7 +46,7 @@ test('among many yarns one is found by its words', async ({ page, server }) => {
   await expect(rows).toHaveCount(0);
 });
 
-test('a wish takes its yarns out of the drawer and sets them aside', async ({ page, server }) => {
+test('a wish takes its yarns out of the drawer and sets them aside', { tag: '@long' }, async ({ page, server }) => {
   await putIn(page, server, 'Foam', '50 g = 85 m', '6');
   await page.goto(`${server.address}/wish`);
   await page.getByLabel('A from the drawer').selectOption({ label: 'Skerry cotton, Foam: 6 balls' });
@@ -116,7 +116,7 @@ test('a half-typed wish is kept, taken back, found again, and given up', async (
   await expect(page.getByRole('link', { name: 'Cloth for the bell' })).toHaveCount(0);
 });
 
-test('a work is put away and taken out again', async ({ page, server }) => {
+test('a work is put away and taken out again', { tag: '@long' }, async ({ page, server }) => {
   const title = 'Cloth for the boat shed';
   await wishedCloth(server, { title });
   await page.goto(server.address);
@@ -127,7 +127,7 @@ test('a work is put away and taken out again', async ({ page, server }) => {
   await expect(page.getByRole('button', { name: `Archive: ${title}` })).toBeVisible();
 });
 
-test('test strips are weighed, and the way of one is taken', async ({ page, server }) => {
+test('test strips are weighed, and the way of one is taken', { tag: '@long' }, async ({ page, server }) => {
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/yarn`);
   await page.getByRole('link', { name: 'Compare them on test strips' }).click();
@@ -139,7 +139,7 @@ test('test strips are weighed, and the way of one is taken', async ({ page, serv
   await expect(cut.getByText('used in this plan')).toBeVisible();
 });
 
-test('a way taken on the yarn view is taken back, there and on the mat', async ({ page, server }) => {
+test('a way taken on the yarn view is taken back, there and on the mat', { tag: '@long' }, async ({ page, server }) => {
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/yarn`);
   const way = (name: string) => page.getByRole('button', { name, exact: true });
@@ -157,7 +157,7 @@ test('a way taken on the yarn view is taken back, there and on the mat', async (
     .toBe('as-needed');
 });
 
-test('a wish begins from a finished piece, and comes to its counts', async ({ page, server }) => {
+test('a wish begins from a finished piece, and comes to its counts', { tag: '@long' }, async ({ page, server }) => {
   await page.goto(`${server.address}/given?from=piece`);
   await page.getByRole('button', { name: 'Start a project from it' }).click();
   await expect(page.getByRole('alert').first()).toContainText('on one piece.');
@@ -172,10 +172,9 @@ test('a wish begins from a finished piece, and comes to its counts', async ({ pa
   await expect(page.getByRole('region', { name: 'What you get' }).getByText('22.5 × 24.4 cm')).toBeVisible();
 });
 
-test('a row is explained, its strands are hung on the chart, and a term is told where it stands', async ({
-  page,
-  server,
-}) => {
+test('a row is explained, its strands are hung on the chart, and a term is told where it stands', {
+  tag: '@long',
+}, async ({ page, server }) => {
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/rows`);
   await page.getByRole('button', { name: 'Why does row 1 change colour where it does?' }).click();
@@ -186,7 +185,7 @@ test('a row is explained, its strands are hung on the chart, and a term is told 
   await expect(page.getByRole('dialog')).toContainText('to weave in');
 });
 
-test('which face is outside is asked before a seam, and settled', async ({ page, server }) => {
+test('which face is outside is asked before a seam, and settled', { tag: '@long' }, async ({ page, server }) => {
   const id = await wishedCloth(server, { item: 'bag', pieces: 2, finish: { seam: 'sc' } });
   await page.goto(`${server.address}/works/${id}/finish`);
   await expect(page.getByText('First decide which face goes outside.')).toBeVisible();
@@ -194,7 +193,7 @@ test('which face is outside is asked before a seam, and settled', async ({ page,
   await expect(page.getByText('hold the panels with their right sides together')).toBeVisible();
 });
 
-test('inches are told in quarters or in decimals, everywhere at once', async ({ page, server }) => {
+test('inches are told in quarters or in decimals, everywhere at once', { tag: '@long' }, async ({ page, server }) => {
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/size`);
   await expect(page.getByRole('slider', { name: 'Width' })).toBeVisible();

@@ -54,7 +54,10 @@ test('what is begun with two presses begins once', async ({ page, server }) => {
   expect((await server.get<{ revision: number }>(`/works/${id}`)).revision).toBe(2);
 });
 
-test('a note is written before the work is begun, and comes back at its row', async ({ page, server }) => {
+test('a note is written before the work is begun, and comes back at its row', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   const id = await wishedCloth(server, { title: 'Noted before' });
   await page.goto(`${server.address}/works/${id}/rows`);
   await page.getByRole('listbox').focus();
@@ -71,7 +74,10 @@ test('a note is written before the work is begun, and comes back at its row', as
   await expect(page.getByText('Loosely here: the edge drew in last time.')).toBeVisible();
 });
 
-test('refused rows offer their neighbours and to end anywhere, where they are asked for', async ({ page, server }) => {
+test('refused rows offer their neighbours and to end anywhere, where they are asked for', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'Rows', exact: true }).click();
   await page.getByLabel('Rows', { exact: true }).first().fill('42');
@@ -84,7 +90,7 @@ test('refused rows offer their neighbours and to end anywhere, where they are as
   await expect(preview).toContainText('42 rows');
 });
 
-test('yarns take one another’s letters: what they are stays with them', async ({ page, server }) => {
+test('yarns take one another’s letters: what they are stays with them', { tag: '@long' }, async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await page.getByLabel('Name of A').fill('Oat of the first lot');
   await page.getByLabel('Letter').first().selectOption('B');
@@ -124,13 +130,16 @@ test('what this version cannot read stands on the bench with why, and everything
   await expect(page.getByRole('heading', { name: 'Still here' })).toBeVisible();
 });
 
-test('what the last one taught stands over the wish of the next', async ({ page, server }) => {
+test('what the last one taught stands over the wish of the next', { tag: '@long' }, async ({ page, server }) => {
   const id = await wishedCloth(server, { title: 'Galley cloth, again', lessons: ['Half a millimetre up.'] });
   await page.goto(`${server.address}/works/${id}/wish`);
   await expect(page.getByRole('region', { name: 'Your note from last time' })).toContainText('Half a millimetre up.');
 });
 
-test('a hook moves a typical size, and how a special stitch is made is a tap away', async ({ page, server }) => {
+test('a hook moves a typical size, and how a special stitch is made is a tap away', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   await page.goto(`${server.address}/wish`);
   await expect(page.getByText('5 mm is the usual hook for this weight.', { exact: false })).toBeVisible();
   await page.getByLabel('Hook (mm)').fill('6');

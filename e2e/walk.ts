@@ -30,6 +30,8 @@ export async function visit(page: Page, address: string): Promise<void> {
   await page.goto(address);
   await page.getByRole('main').waitFor();
   await page.waitForLoadState('networkidle');
+  // What is worked out in the browser is no request.
+  await page.waitForFunction(() => !document.querySelector('main [aria-busy="true"]'), undefined, { timeout: 30_000 });
 }
 
 /**

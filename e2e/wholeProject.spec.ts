@@ -85,7 +85,10 @@ test.describe('by touch alone, on a phone', () => {
   });
 });
 
-test('by names and live texts alone: nothing is looked at but what a screen reader has', async ({ page, server }) => {
+test('by names and live texts alone: nothing is looked at but what a screen reader has', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   /** All that is heard of the page. */
   const heard = () => page.locator('body').ariaSnapshot();
   const tells = (what: RegExp) => expect.poll(heard).toMatch(what);

@@ -50,7 +50,7 @@ test('what cannot be is refused at its field and stores nothing, and is taken ba
   expect(await server.get<unknown[]>('/works')).toHaveLength(before.length);
 });
 
-test('a gauge of zero is refused at its field', async ({ page, server }) => {
+test('a gauge of zero is refused at its field', { tag: '@long' }, async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'I counted it' }).click();
   await page.getByLabel('Stitches', { exact: true }).fill('0');
@@ -58,7 +58,10 @@ test('a gauge of zero is refused at its field', async ({ page, server }) => {
   await expect(page.locator('[id="gauge.stitches.count-wrong"]')).toContainText('is too small');
 });
 
-test('inches, yarns and the foundation of hdc are kept as they were chosen', async ({ page, server }) => {
+test('inches, yarns and the foundation of hdc are kept as they were chosen', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'in', exact: true }).click();
   await page.getByLabel('Width', { exact: true }).fill('9 1/2');
@@ -87,7 +90,7 @@ test('inches, yarns and the foundation of hdc are kept as they were chosen', asy
   });
 });
 
-test('a wish can be changed later, and its form holds what was stored', async ({ page, server }) => {
+test('a wish can be changed later, and its form holds what was stored', { tag: '@long' }, async ({ page, server }) => {
   const id = await wishedCloth(server);
   await page.goto(`${server.address}/works/${id}/wish`);
   await expect(page.getByLabel('Width', { exact: true })).toHaveValue('24 cm');
@@ -101,7 +104,7 @@ test('a wish can be changed later, and its form holds what was stored', async ({
   await expect(page.getByRole('slider', { name: 'Height' })).toHaveAttribute('aria-valuetext', '36 rows, 20.0 cm');
 });
 
-test('a wish by blocks and bands comes to stitches and rows', async ({ page, server }) => {
+test('a wish by blocks and bands comes to stitches and rows', { tag: '@long' }, async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'Blocks', exact: true }).click();
   await page.getByLabel('Blocks across').fill('11');
@@ -117,10 +120,9 @@ test('a wish by blocks and bands comes to stitches and rows', async ({ page, ser
   await expect(page.getByLabel('Bands up')).toHaveValue('7');
 });
 
-test('a strap takes its length from the drop of the bag, and a wish may be due from the first', async ({
-  page,
-  server,
-}) => {
+test('a strap takes its length from the drop of the bag, and a wish may be due from the first', {
+  tag: '@long',
+}, async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'Strap', exact: true }).click();
   await page.getByRole('radio', { name: /Houndstooth/ }).click();
@@ -142,7 +144,7 @@ test('a strap takes its length from the drop of the bag, and a wish may be due f
   expect((await server.get<{ due: string | null }>(`/works/${id}`)).due).toBeNull();
 });
 
-test('a blanket for a pram is for a small child, with its cautions', async ({ page, server }) => {
+test('a blanket for a pram is for a small child, with its cautions', { tag: '@long' }, async ({ page, server }) => {
   await page.goto(`${server.address}/wish`);
   await page.getByRole('radio', { name: 'Blanket', exact: true }).click();
   await expect(page.getByRole('checkbox', { name: 'For a baby or small child' })).not.toBeChecked();

@@ -96,7 +96,10 @@ test('both widths of a tube open theirs: half the round flat, and the whole of i
   expect(round).toBeCloseTo(2 * (flat ?? Number.NaN), 6);
 });
 
-test('so do those of yarn, finishing, shopping list, evenings and the rest of a work', async ({ page, server }) => {
+test('so do those of yarn, finishing, shopping list, evenings and the rest of a work', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   const id = await labelled(server);
   const begun = await begunCloth(server, { title: 'Cloth by the window' });
   const views: [path: string, headings: readonly string[]][] = [
@@ -125,7 +128,7 @@ test('so do those of yarn, finishing, shopping list, evenings and the rest of a 
   }
 });
 
-test('what a price is made of is a tap away', async ({ page, ownServer: server }) => {
+test('what a price is made of is a tap away', { tag: '@long' }, async ({ page, ownServer: server }) => {
   const yarn = { line: 'Skerry cotton', fibre: 'cotton', weight: 4, ballMetres: 85, ballGrams: 50, balls: 0 };
   const { id: drawer } = await server.post<{ id: string }>('/drawer', {
     yarn: { ...yarn, name: 'Oat', shade: '#e9dfc4', price: 3.2 },

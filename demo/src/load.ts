@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { DrawerYarn, Swatch } from '@puntada/core/records';
 import { dayAfter, swatchGauge } from '@puntada/core/work';
+import { ownPatterns } from './patterns.ts';
 import { type DemoWork, scenario } from './scenario.ts';
 import { drawer, halfTyped, swatches } from './shelves.ts';
 
@@ -50,6 +51,7 @@ async function fillShelves(base: string): Promise<Shelves> {
     });
     made.push(await ask<StoredSwatch>(base, '/swatches', { swatch: { ...swatch, yarns: own } }));
   }
+  for (const each of ownPatterns(randomUUID)) await ask(base, '/patterns', each);
   await ask(base, `/drafts/${randomUUID()}`, halfTyped, 'PUT');
   return { yarns, swatches: made };
 }
