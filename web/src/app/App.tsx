@@ -1,3 +1,4 @@
+import { appSaid } from '@puntada/core/words';
 import { type ComponentType, lazy } from 'react';
 import { BrowserRouter, matchPath, Route, Routes } from 'react-router';
 import { PageGone } from './Broken.tsx';
@@ -75,7 +76,7 @@ export function App() {
             );
             return <Route key={path} path={path} element={view} />;
           })}
-          <Route path="*" element={<Missing what="There is no page at this address." />} />
+          <Route path="*" element={<Missing what={appSaid.thereNoPageAt} />} />
         </Route>
       </Routes>
     </BrowserRouter>

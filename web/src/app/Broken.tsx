@@ -1,3 +1,4 @@
+import { appSaid } from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import { ErrorBoundary } from 'react-error-boundary';
 import { useLocation } from 'react-router';
@@ -6,7 +7,7 @@ import { Button } from '../parts/Button.tsx';
 /** A file of the pages is not there: the program was updated, or the server is away. */
 export class PageGone extends Error {
   constructor(cause: unknown) {
-    super('a file of the pages is gone', { cause });
+    super(appSaid.filePagesGone, { cause });
     this.name = 'PageGone';
   }
 }
@@ -15,12 +16,8 @@ function Broke({ error }: { error: unknown }) {
   const gone = error instanceof PageGone;
   return (
     <main id="main" className="mx-auto grid w-full max-w-[62ch] content-start gap-5 px-6 pt-10 pb-12">
-      <h1 className="text-[26px]">{gone ? 'This page is not there any more' : 'Something broke on this page'}</h1>
-      <p className="text-[18px]">
-        {gone
-          ? 'Puntada was updated since you opened it, or its server is away. Load the page again.'
-          : 'What you saved is safe. Load the page again; if it breaks once more, go back to the bench.'}
-      </p>
+      <h1 className="text-[26px]">{gone ? appSaid.thisPageNotThere : appSaid.somethingBrokeOnThis}</h1>
+      <p className="text-[18px]">{gone ? appSaid.puntadaWasUpdatedSince : appSaid.whatYouSavedSafe}</p>
       <p className="flex flex-wrap items-center gap-4">
         <Button kind="next" onClick={() => location.reload()}>
           Load it again

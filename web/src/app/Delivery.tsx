@@ -1,3 +1,4 @@
+import { appSaid } from '@puntada/core/words';
 import { CloudOff } from 'lucide-react';
 import { useEffect } from 'react';
 import { api, keptCopies } from '../api/api.ts';
@@ -45,7 +46,7 @@ const names: Readonly<Record<string, readonly [one: string, more: string]>> = {
   measure: ['measurement', 'measurements'],
   pause: ['pause', 'pauses'],
   session: ['session', 'sessions'],
-  end: ['entry about the finished piece', 'entries about finished pieces'],
+  end: [appSaid.entryAboutFinishedPiece, 'entries about finished pieces'],
 };
 
 /** `5 steps, 1 note and 1 photo`. */
@@ -92,13 +93,13 @@ function Refused({ group }: { group: readonly Waiting[] }) {
           ✕ Not saved: {countedWords(group)}
           {note}.
         </span>{' '}
-        {message} {hint} It is kept in this browser until you decide.
+        {appSaid.itKeptInThis(message, hint)}
       </p>
       <button type="button" className={act} onClick={() => void queue.allow(ids)}>
         Try again
       </button>
       <button type="button" className={act} onClick={() => saveWaiting(group)}>
-        Save as a file
+        {appSaid.saveAsFile}
       </button>
       <button type="button" className={act} onClick={() => void queue.drop(ids)}>
         {group.length === 1 ? 'Delete it' : 'Delete them'}
@@ -115,24 +116,18 @@ export function Delivery() {
   useDelivery(away);
   const open = waiting.filter(({ refused }) => !refused);
   const refused = refusals(waiting);
-  const safe = open.length
-    ? ` ${countedWords(open)} ${open.length === 1 ? 'is' : 'are'} kept here and will be saved then.`
-    : '';
+  const safe = open.length ? appSaid.keptHereAndWill(countedWords(open), open.length) : '';
   return (
     <div role="status">
       {away || (later && open.length) ? (
         <p className="flex items-start gap-2 border-b border-ochre bg-ochre-pale px-6 py-1.5 text-[15px]">
           <CloudOff aria-hidden className="mt-1 size-4 shrink-0 text-ochre" />
-          <span>
-            {away || !later
-              ? `Puntada’s server is away. You can go on counting, weighing and noting; plans can be changed when it is back.${safe} If it was stopped, start it again.`
-              : `${words(later).message}${safe}`}
-          </span>
+          <span>{away || !later ? appSaid.puntadasServerAwayYou(safe) : `${words(later).message}${safe}`}</span>
         </p>
       ) : null}
       {unsafe && open.length ? (
         <p className="border-b border-brick bg-paper px-6 py-1.5 text-[15px] text-brick">
-          ✕ This browser keeps nothing of what waits. Leave this page open until all is saved.
+          {appSaid.thisBrowserKeepsNothing}
         </p>
       ) : null}
       {refused.length ? (

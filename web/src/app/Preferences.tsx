@@ -1,3 +1,4 @@
+import { appSaid } from '@puntada/core/words';
 import { SlidersHorizontal } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { memo } from 'react';
@@ -21,7 +22,7 @@ export const Preferences = memo(function Preferences() {
         <Popover.Content
           align="end"
           sideOffset={6}
-          aria-label="How you read: units, stitch names, hand"
+          aria-label={appSaid.howYouReadUnits}
           className="z-20 grid gap-3 rounded-md border border-ink bg-paper p-4 shadow-[0_6px_18px_rgb(43_27_48/0.16)]"
         >
           <Row label="Units">
@@ -36,9 +37,9 @@ export const Preferences = memo(function Preferences() {
             />
           </Row>
           {units === 'in' ? (
-            <Row label="Fractions of an inch">
+            <Row label={appSaid.fractionsInch}>
               <Choice
-                label="Fractions of an inch"
+                label={appSaid.fractionsInch}
                 value={fractions}
                 options={[
                   { value: 'quarters', words: '9 1/2' },
@@ -70,9 +71,9 @@ export const Preferences = memo(function Preferences() {
               onChange={(next) => change({ hand: next })}
             />
           </Row>
-          <Row label="How rows are written">
+          <Row label={appSaid.howRowsWritten}>
             <Choice
-              label="How rows are written"
+              label={appSaid.howRowsWritten}
               value={manner}
               options={[
                 { value: 'compact', words: 'Short' },
@@ -83,7 +84,7 @@ export const Preferences = memo(function Preferences() {
           </Row>
           <div className="border-t border-rule pt-2">
             <Link to="/copies" className="inline-flex min-h-11 items-center text-[15px] font-semibold">
-              Back up, open a file, put a copy back
+              {appSaid.backUpOpenFile}
             </Link>
           </div>
         </Popover.Content>

@@ -1,3 +1,4 @@
+import { appSaid } from '@puntada/core/words';
 import { Suspense } from 'react';
 import { Link, Outlet } from 'react-router';
 import { usePreferencesQuery } from '../api/api.ts';
@@ -37,7 +38,7 @@ export function Shell() {
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-paper focus:p-3">
-        Skip to the content
+        {appSaid.skipToContent}
       </a>
       <Delivery />
       <UndoBand />

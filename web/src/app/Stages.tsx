@@ -1,4 +1,5 @@
 import type { Work } from '@puntada/core/records';
+import { appSaid } from '@puntada/core/words';
 import { memo } from 'react';
 import { NavLink } from 'react-router';
 
@@ -17,7 +18,7 @@ const words: Readonly<Record<Stage, string>> = {
 export const Stages = memo(function Stages({ work, here }: { work: Work; here: Stage }) {
   const settled = work.state === 'wished' ? 1 : 5;
   return (
-    <nav aria-label="Stages of this project" className="max-sm:basis-full">
+    <nav aria-label={appSaid.stagesThisProject} className="max-sm:basis-full">
       <ol className="flex max-[360px]:-mx-4">
         {stages.map((stage, i) => {
           const current = stage === here;
@@ -46,7 +47,7 @@ export const Stages = memo(function Stages({ work, here }: { work: Work; here: S
                   {inside}
                 </NavLink>
               ) : (
-                <span className={look} title="Start the project first">
+                <span className={look} title={appSaid.startProjectFirst}>
                   {inside}
                 </span>
               )}

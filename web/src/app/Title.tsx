@@ -1,3 +1,4 @@
+import { appSaid } from '@puntada/core/words';
 import { useEffect, useRef } from 'react';
 import { useLocation, useNavigationType } from 'react-router';
 
@@ -12,7 +13,7 @@ const pages: Readonly<Record<string, string>> = {
   finish: 'Finishing',
   work: 'Make',
   log: 'Log',
-  onward: 'Plan the rest again',
+  onward: appSaid.planRestAgain,
 };
 
 /** The view that was opened last, and whether its heading was given the focus: the first of a visit leaves it alone. */

@@ -1,4 +1,5 @@
 import type { Work } from '@puntada/core/records';
+import { appSaid } from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import { useParams } from 'react-router';
 import { useBinWorkMutation, useWorkQuery } from '../api/api.ts';
@@ -10,9 +11,7 @@ export function WorkGate({ children }: { children: ReactNode }) {
   const { id = '' } = useParams();
   const { data, error } = useWorkQuery(id);
   if ((error as { status?: unknown } | undefined)?.status === 404) {
-    return (
-      <Missing what="There is no such project here. If you deleted it, it may still be in the bin on the bench." />
-    );
+    return <Missing what={appSaid.thereNoSuchProject} />;
   }
   return (
     <>
@@ -26,7 +25,7 @@ function InBin({ work: { id, revision } }: { work: Work }) {
   const [bin, binning] = useBinWorkMutation();
   return (
     <div role="status" className="flex flex-wrap items-center gap-4 bg-ochre-pale px-6 py-2 text-[16px] text-ochre">
-      <p>This project is in the bin.</p>
+      <p>{appSaid.thisProjectInBin}</p>
       <Button onClick={() => void bin({ id, revision, deleted: false })} disabled={binning.isLoading}>
         Put it back
       </Button>

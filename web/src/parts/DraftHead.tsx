@@ -1,4 +1,5 @@
 import type { Problem } from '@puntada/core/craft';
+import { partsSaid } from '@puntada/core/words';
 import { Button } from './Button.tsx';
 import { Problems } from './Problems.tsx';
 import type { SaveState } from './saver.ts';
@@ -47,8 +48,8 @@ export function DraftProblems({ draft: { state, problems, keepMine } }: { draft:
   return (
     <div className="mb-3 flex flex-wrap items-center gap-3">
       <Problems problems={problems} />
-      {state === 'stale' ? <Button onClick={() => location.reload()}>Show the latest version</Button> : null}
-      {overtaken ? <Button onClick={keepMine}>Keep what I have here</Button> : null}
+      {state === 'stale' ? <Button onClick={() => location.reload()}>{partsSaid.showLatestVersion}</Button> : null}
+      {overtaken ? <Button onClick={keepMine}>{partsSaid.keepWhatIHave}</Button> : null}
     </div>
   );
 }

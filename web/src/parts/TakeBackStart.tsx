@@ -1,4 +1,5 @@
 import type { Work } from '@puntada/core/records';
+import { partsSaid } from '@puntada/core/words';
 import { useNavigate } from 'react-router';
 import { problemsOf, useUnbeginWorkMutation } from '../api/api.ts';
 import { Button } from './Button.tsx';
@@ -21,7 +22,7 @@ export function TakeBackStart({ work }: { work: Work }) {
   return (
     <>
       <Button kind="quiet" onClick={take} disabled={going.isLoading} className="px-2 font-normal">
-        Take the start back
+        {partsSaid.takeStartBack}
       </Button>
       <Problems problems={problemsOf(going.error)} />
     </>

@@ -1,4 +1,5 @@
 import type { UnreadDocument } from '@puntada/core/records';
+import { partsSaid } from '@puntada/core/words';
 import { FileWarning } from 'lucide-react';
 import { useUnreadQuery } from '../api/records.ts';
 import { useProblemWords } from './Craft.tsx';
@@ -17,7 +18,7 @@ export function Unread({ kind, work }: Props) {
   const own = work === undefined ? all : all.filter((each) => each.work === work);
   if (!own.length) return null;
   return (
-    <section aria-label="Could not be read">
+    <section aria-label={partsSaid.couldNotBeRead}>
       <h2 className="mt-7 border-b border-ink pb-1 text-[17px]">Cannot be read</h2>
       <ul>
         {own

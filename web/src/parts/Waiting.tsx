@@ -1,3 +1,4 @@
+import { partsSaid } from '@puntada/core/words';
 import { useEffect, useState } from 'react';
 import { askAgain, stopWorkers } from '../worker/hired.ts';
 import { Button } from './Button.tsx';
@@ -38,7 +39,7 @@ export function Waiting({ words, rows = 4, height = 96, workedOut = false }: Awa
   if (stopped) {
     return (
       <div role="status" className="flex flex-wrap items-center gap-x-4 gap-y-2 py-4 text-[17px]">
-        <p>Stopped. A smaller size is worked out sooner.</p>
+        <p>{partsSaid.stoppedSmallerSizeWorked}</p>
         <Button onClick={tryAgain}>Try again</Button>
       </div>
     );

@@ -1,4 +1,5 @@
 import type { PrintedWorking } from '@puntada/core/records';
+import { partsSaid } from '@puntada/core/words';
 import { Popover } from 'radix-ui';
 import type { ReactNode } from 'react';
 
@@ -43,7 +44,7 @@ export function Worked({ working, children, className = '' }: Props) {
   );
 }
 
-const ends: Readonly<Record<PrintedWorking['by'], string>> = { sum: 'together', chance: 'so the chance is' };
+const ends: Readonly<Record<PrintedWorking['by'], string>> = { sum: 'together', chance: partsSaid.soChance };
 
 function Sum({ working: { heading, by, parts, total } }: { working: PrintedWorking }) {
   const told = parts.some(({ from }) => from);

@@ -1,4 +1,5 @@
 import type { DrawerYarn, StoredYarn } from '@puntada/core/records';
+import { partsSaid } from '@puntada/core/words';
 import { useDrawerQuery } from '../api/records.ts';
 import { SelectField } from './SelectField.tsx';
 
@@ -20,7 +21,7 @@ export function YarnPicker({
       value={value ?? ''}
       onChange={(id) => onPick(yarns.find((each) => each.id === id))}
     >
-      <option value="">not from the drawer</option>
+      <option value="">{partsSaid.notFromDrawer}</option>
       {yarns.map(({ id, yarn }) => (
         <option key={id} value={id}>
           {pickerWords(yarn)}

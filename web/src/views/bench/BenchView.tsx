@@ -1,4 +1,5 @@
 import type { DraftWish, WorkSummary } from '@puntada/core/records';
+import { benchSaid } from '@puntada/core/words';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -45,7 +46,7 @@ export default function BenchView() {
         title="Bench"
         under={
           empty
-            ? 'Your projects will stand here'
+            ? benchSaid.yourProjectsWillStand
             : works
               ? count(begun.length, wished.length, finished.length)
               : '\u00a0'
@@ -79,7 +80,7 @@ export default function BenchView() {
           </div>
         ) : null}
         {works?.length && !found.length ? (
-          <p className="pt-6 text-soft">No project has “{find.trim()}” in its name.</p>
+          <p className="pt-6 text-soft">{benchSaid.noProjectHasIn(find.trim())}</p>
         ) : null}
         <Group title="In progress" works={firstOf(begun, drawn)} first />
         {works && drawn >= begun.length ? <HalfDone drafts={half} /> : null}

@@ -1,4 +1,5 @@
 import type { BinKind } from '@puntada/core/records';
+import { benchSaid } from '@puntada/core/words';
 import { useState } from 'react';
 import { problemsOf, useBinQuery, useBinWorkMutation } from '../../api/api.ts';
 import { useBinnedQuery, usePutBackRecordMutation } from '../../api/records.ts';
@@ -7,10 +8,10 @@ import { dates } from '../../parts/dates.ts';
 import { Problems } from '../../parts/Problems.tsx';
 
 const kinds: Readonly<Record<BinKind, string>> = {
-  yarn: 'a yarn of the drawer',
+  yarn: benchSaid.yarnDrawer,
   swatch: 'a swatch',
   draft: 'a half-typed project',
-  pattern: 'a pattern of your own',
+  pattern: benchSaid.patternYourOwn,
 };
 
 /** What was deleted in the last 30 days, projects first, each to be put back. */
@@ -30,7 +31,7 @@ export function BinList() {
       {open ? (
         <section>
           <h2 className="mt-4 border-b border-ink pb-1 text-[17px]">Bin</h2>
-          <p className="pt-2 text-[15px] text-soft">What is here is deleted for good after 30 days.</p>
+          <p className="pt-2 text-[15px] text-soft">{benchSaid.whatHereDeletedFor}</p>
           <ul>
             {data?.map(({ id, revision, wish, deletedAt }) => (
               <li key={id} className="flex flex-wrap items-center justify-between gap-x-4 border-b border-rule py-3">

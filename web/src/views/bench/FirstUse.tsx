@@ -1,4 +1,5 @@
 import { type WishInput, wishSchema } from '@puntada/core/records';
+import { benchSaid } from '@puntada/core/words';
 import { useNavigate } from 'react-router';
 import { problemsOf, useAddWorkMutation, usePreferences } from '../../api/api.ts';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
@@ -7,7 +8,7 @@ import { useOwnId } from '../../parts/useOwnId.ts';
 
 /** A small whole project to look round in. */
 const example: WishInput = {
-  title: 'Example: a checked dishcloth',
+  title: benchSaid.exampleCheckedDishcloth,
   item: 'dishcloth',
   width: { by: 'length', length: '24 cm' },
   height: { by: 'length', length: '24 cm' },
@@ -45,10 +46,7 @@ export function FirstUse() {
   };
   return (
     <section aria-label="To begin" className="grid max-w-[68ch] gap-6 py-8">
-      <p className="text-[21px] leading-snug">
-        Say what you want to crochet in two or more colours and how big, and Puntada works out the chains, the rows,
-        every colour change and the yarn. Then it keeps your place while you make it.
-      </p>
+      <p className="text-[21px] leading-snug">{benchSaid.sayWhatYouWant}</p>
       <ul className="grid gap-4">
         <Way
           act={
@@ -57,25 +55,25 @@ export function FirstUse() {
             </ButtonLink>
           }
         >
-          Two questions: what it is, and how big. The rest has a usual answer that you can change.
+          {benchSaid.twoQuestionsWhatIt}
         </Way>
         <Way
           act={
             <Button onClick={look} disabled={adding.isLoading} className="w-full">
-              Look at an example
+              {benchSaid.lookAtExample}
             </Button>
           }
         >
-          A small dishcloth to look round in. Delete it whenever you like.
+          {benchSaid.smallDishclothToLook}
         </Way>
         <Way
           act={
             <ButtonLink to="/drawer" className="w-full">
-              Add yarn from a label
+              {benchSaid.addYarnFromLabel}
             </ButtonLink>
           }
         >
-          With its metres and grams you also learn how many balls to use.
+          {benchSaid.withItsMetresAnd}
         </Way>
       </ul>
       <Problems problems={problemsOf(adding.error)} />

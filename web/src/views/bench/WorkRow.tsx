@@ -1,5 +1,5 @@
 import type { Wish, WorkSummary } from '@puntada/core/records';
-import { clothName, goOnWords } from '@puntada/core/words';
+import { benchSaid, clothName, goOnWords } from '@puntada/core/words';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import { useAddWorkMutation, useArchiveWorkMutation, useBinWorkMutation, useWorkQuery } from '../../api/api.ts';
@@ -40,7 +40,7 @@ function CopyWish({ wish }: { wish: Wish }) {
 /** Out of sight on the bench, or back on it. */
 function PutAway({ work: { id, revision, archived, wish } }: { work: WorkSummary }) {
   const [archive, archiving] = useArchiveWorkMutation();
-  const words = archived ? 'Back to the bench' : 'Archive';
+  const words = archived ? benchSaid.backToBench : 'Archive';
   return (
     <button
       type="button"
@@ -61,7 +61,7 @@ function Bin({ work: { id, revision, wish } }: { work: WorkSummary }) {
     const answer = await bin({ id, revision, deleted: true });
     if (!answer.data) return;
     const now = answer.data.revision;
-    offerUndo({ did: `“${wish.title}” is in the bin.`, undo: () => bin({ id, revision: now, deleted: false }) });
+    offerUndo({ did: benchSaid.inBin(wish.title), undo: () => bin({ id, revision: now, deleted: false }) });
   };
   return (
     <button

@@ -1,6 +1,6 @@
 import { patternBook, type StitchPattern, techniqueNamed, techniques } from '@puntada/core/craft';
 import type { PatternFacts } from '@puntada/core/plan';
-import { type BookEntry, bookEntry, techniqueWords } from '@puntada/core/words';
+import { type BookEntry, bookEntry, bookSaid, techniqueWords } from '@puntada/core/words';
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
@@ -98,8 +98,8 @@ export default function BookView() {
   const open = entries.find(({ pattern }) => pattern.key === key);
   if (key && !open && shelf.known) {
     return (
-      <Missing what="There is no such pattern in the book, or it was deleted.">
-        <ButtonLink to="/book">Open the pattern book</ButtonLink>
+      <Missing what={bookSaid.thereNoSuchPattern}>
+        <ButtonLink to="/book">{bookSaid.openPatternBook}</ButtonLink>
       </Missing>
     );
   }
@@ -108,7 +108,7 @@ export default function BookView() {
       <Head
         title="Pattern book"
         page={open && `${open.entry.name}, Pattern book`}
-        under={`${patternBook.length} stitch patterns in ${techniques.length} techniques${shelf.own.length ? `, and ${shelf.own.length} of your own` : ''}`}
+        under={bookSaid.stitchPatternsInTechniques(patternBook.length, techniques.length, shelf.own.length)}
       >
         <ButtonLink to="/desk">Make a pattern</ButtonLink>
       </Head>
@@ -200,9 +200,7 @@ export default function BookView() {
             </li>
           ))}
         </ul>
-        {shown.length ? null : (
-          <p className="pt-6 text-soft">No pattern matches. Clear the search or choose any technique.</p>
-        )}
+        {shown.length ? null : <p className="pt-6 text-soft">{bookSaid.noPatternMatchesClear}</p>}
       </main>
     </>
   );

@@ -1,5 +1,6 @@
 import { drawingOf, type StitchPattern } from '@puntada/core/craft';
 import type { StoredPattern } from '@puntada/core/records';
+import { bookSaid } from '@puntada/core/words';
 import { useNavigate } from 'react-router';
 import { problemsOf } from '../../api/api.ts';
 import { useAddPatternMutation } from '../../api/records.ts';
@@ -24,7 +25,7 @@ export function OwnActs({ pattern, stored }: { pattern: StitchPattern; stored: S
     <>
       {stored ? <ButtonLink to={`/desk/${stored.id}`}>Change it</ButtonLink> : null}
       <Button onClick={() => void copy()} disabled={adding.isLoading}>
-        {drawn.ok || stored ? 'Make a copy to change' : 'Make a copy to rewrite'}
+        {drawn.ok || stored ? bookSaid.makeCopyToChange : bookSaid.makeCopyToRewrite}
       </Button>
       {stored ? (
         <Button kind="quiet" onClick={() => void discard(stored.id, pattern.name)} disabled={removing.isLoading}>

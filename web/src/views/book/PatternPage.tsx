@@ -1,6 +1,7 @@
 import { printPattern, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { PatternFacts } from '@puntada/core/plan';
 import type { BookEntry } from '@puntada/core/words';
+import { bookSaid } from '@puntada/core/words';
 import { useCallback } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
@@ -47,13 +48,13 @@ export function PatternPage({
             </Fact>
           )}
           <Fact term={<Term name="true repeat">True repeat</Term>}>
-            <b className="count">{entry.trueRepeat}</b> rows before stitch, colour and direction all repeat
+            <b className="count">{entry.trueRepeat}</b> {bookSaid.rowsBeforeStitchColour}
           </Fact>
           <Fact term="Rows">
             <b className="count">{entry.rows.works}</b>
             {entry.rows.alike === entry.rows.works ? null : (
               <>
-                ; for the same first and last <b className="count">{entry.rows.alike}</b>
+                {bookSaid.forSameFirstAnd} <b className="count">{entry.rows.alike}</b>
               </>
             )}
           </Fact>
@@ -73,8 +74,8 @@ export function PatternPage({
           <Fact term="Edges">{entry.edges}</Fact>
           <Fact term="Colour change">{entry.change}</Fact>
           <Fact term="Idle yarn">{entry.idle}</Fact>
-          <Fact term="Check as you go">{entry.lookOver}</Fact>
-          {entry.ends ? <Fact term="Good places to end">{entry.ends}</Fact> : null}
+          <Fact term={bookSaid.checkAsYouGo}>{entry.lookOver}</Fact>
+          {entry.ends ? <Fact term={bookSaid.goodPlacesToEnd}>{entry.ends}</Fact> : null}
           {entry.careful ? (
             <Fact term="Watch out">
               <span aria-hidden>△ </span>
@@ -85,13 +86,13 @@ export function PatternPage({
         </dl>
         <div className="mt-4 flex flex-wrap items-center gap-4">
           <ButtonLink to={`/wish?pattern=${pattern.key}`} kind="next">
-            Start a project with it
+            {bookSaid.startProjectWithIt}
           </ButtonLink>
           <OwnActs pattern={pattern} stored={stored} />
           {repeat.length ? (
             <details className="min-w-0">
               <summary className="min-h-11 cursor-pointer py-2.5 text-[15px] underline underline-offset-4">
-                How to work one repeat
+                {bookSaid.howToWorkOne}
               </summary>
               <ol className="max-w-[72ch] border-l-4 border-rule bg-sheet px-3 py-1 text-[15px]">
                 {repeat.map((line) => (

@@ -1,6 +1,6 @@
 import type { Copy } from '@puntada/core/records';
 import { lookedIntoSchema } from '@puntada/core/records';
-import { holdsWords } from '@puntada/core/words';
+import { copiesSaid, holdsWords } from '@puntada/core/words';
 import { useState } from 'react';
 import { z } from 'zod';
 import { problemsOf } from '../../api/api.ts';
@@ -20,10 +20,10 @@ import { Progress } from './Progress.tsx';
 const made = z.object({ name: z.string() });
 
 const reasonWords: Readonly<Record<Copy['reason'], string>> = {
-  asked: 'You asked for it',
-  day: 'Copy of the day',
-  'before-restore': 'Before a copy was put back',
-  'before-import': 'Before a table was read in',
+  asked: copiesSaid.youAskedForIt,
+  day: copiesSaid.copyDay,
+  'before-restore': copiesSaid.beforeCopyWasPut,
+  'before-import': copiesSaid.beforeTableWasRead,
 };
 
 /** `412 kB`, `3.4 MB`. */
@@ -36,15 +36,15 @@ export default function CopiesView() {
   const { data: copies, error, refetch } = useCopiesQuery();
   const jobs = useJobs();
   const save = async () => {
-    const copy = await jobs.run('Making the copy and reading it back…', '/copies', made);
+    const copy = await jobs.run(copiesSaid.makingCopyAndReading, '/copies', made);
     if (!copy) return;
     void refetch();
     location.assign(`/api/copies/${encodeURIComponent(copy.name)}`);
-    announce('The copy is whole and is being saved.');
+    announce(copiesSaid.copyWholeAndBeing);
   };
   return (
     <>
-      <Head title="Safe copies" under="Back up everything, open a file, put a copy back" />
+      <Head title="Safe copies" under={copiesSaid.backUpEverythingOpen} />
       <Shelves />
       <main
         id="main"
@@ -53,28 +53,21 @@ export default function CopiesView() {
         <div className="grid content-start gap-9">
           <section aria-label="Back up">
             <h2 className="border-b border-ink pb-1 text-[19px]">Back up</h2>
-            <p className="py-3 text-[16px]">
-              One file with every project, row, note, photo, yarn and swatch. Keep it on another disk.
-            </p>
+            <p className="py-3 text-[16px]">{copiesSaid.oneFileWithEvery}</p>
             <Button kind="next" disabled={jobs.going !== undefined} onClick={() => void save()}>
-              Back up everything to a file
+              {copiesSaid.backUpEverythingTo}
             </Button>
           </section>
           <OpenFile jobs={jobs} />
           <Progress jobs={jobs} />
           <Problems problems={jobs.problems} />
         </div>
-        <section aria-label="Copies kept on this computer" className="min-w-0">
-          <h2 className="border-b border-ink pb-1 text-[19px]">Copies kept on this computer</h2>
-          <p className="pt-3 text-[15px] text-soft">
-            Puntada makes one on each day you use it, and before anything is replaced. It keeps the last seven days and
-            one a month for a year; those from before something was replaced, for 30 days.
-          </p>
+        <section aria-label={copiesSaid.copiesKeptOnThis} className="min-w-0">
+          <h2 className="border-b border-ink pb-1 text-[19px]">{copiesSaid.copiesKeptOnThis}</h2>
+          <p className="pt-3 text-[15px] text-soft">{copiesSaid.puntadaMakesOneOn}</p>
           {error ? <Problems problems={problemsOf(error)} /> : null}
           {copies || error ? null : <Waiting words="Looking for copies…" rows={3} height={64} />}
-          {copies && !copies.length ? (
-            <Empty>Your first copy will lie here once there is something to keep.</Empty>
-          ) : null}
+          {copies && !copies.length ? <Empty>{copiesSaid.yourFirstCopyWill}</Empty> : null}
           <ul>
             {copies?.map((copy) => (
               <CopyRow key={copy.name} copy={copy} jobs={jobs} />
@@ -94,12 +87,12 @@ function CopyRow({ copy, jobs }: { copy: Copy; jobs: Jobs }) {
   const at = `/copies/${encodeURIComponent(copy.name)}`;
   const check = async () => {
     setTold('');
-    const found = await jobs.run('Reading the copy through…', `${at}/check`, lookedIntoSchema);
+    const found = await jobs.run(copiesSaid.readingCopyThrough, `${at}/check`, lookedIntoSchema);
     if (found) setTold(`✓ Whole: ${holdsWords(found)}.`);
   };
   const putBack = async () => {
     setSure(false);
-    const done = await jobs.run('Putting the copy back…', `${at}/restore`, z.looseObject({ works: z.number() }));
+    const done = await jobs.run(copiesSaid.puttingCopyBack, `${at}/restore`, z.looseObject({ works: z.number() }));
     if (done) location.assign('/');
   };
   return (
@@ -120,10 +113,10 @@ function CopyRow({ copy, jobs }: { copy: Copy; jobs: Jobs }) {
         <a
           href={`/api${at}`}
           download
-          aria-label={`Save as a file: ${when}`}
+          aria-label={copiesSaid.saveAsFile(when)}
           className="inline-flex min-h-11 items-center text-[15px] underline underline-offset-4"
         >
-          Save as a file
+          {copiesSaid.saveAsFileShort}
         </a>
       </div>
       <p role="status" className="text-[15px] text-verdigris empty:hidden">
@@ -131,12 +124,9 @@ function CopyRow({ copy, jobs }: { copy: Copy; jobs: Jobs }) {
       </p>
       {sure ? (
         <div className="border-l-4 border-ochre bg-ochre-pale px-3 py-2">
-          <p className="text-[15px]">
-            This replaces everything on your bench with the copy. What is there now is kept as a copy of its own for 30
-            days.
-          </p>
+          <p className="text-[15px]">{copiesSaid.thisReplacesEverythingOn}</p>
           <div className="mt-2 flex gap-3">
-            <Button onClick={() => void putBack()}>Replace everything with it</Button>
+            <Button onClick={() => void putBack()}>{copiesSaid.replaceEverythingWithIt}</Button>
             <Button kind="quiet" onClick={() => setSure(false)}>
               Cancel
             </Button>

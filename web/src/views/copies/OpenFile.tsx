@@ -1,5 +1,5 @@
 import { type LookedInto, lookedIntoSchema, takenOverSchema } from '@puntada/core/records';
-import { holdsWords } from '@puntada/core/words';
+import { copiesSaid, holdsWords } from '@puntada/core/words';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { z } from 'zod';
@@ -9,9 +9,9 @@ import { dates } from '../../parts/dates.ts';
 import { FileField } from '../../parts/FileField.tsx';
 
 const takenWords = {
-  new: '✓ Opened: it’s on your bench, where the other maker left off.',
-  merged: '✓ You had this project already; rows and log of both copies are now together.',
-  beside: '✓ Your copy follows another plan, so this one is on the bench beside it.',
+  new: copiesSaid.openedItsOnYour,
+  merged: copiesSaid.youHadThisProject,
+  beside: copiesSaid.yourCopyFollowsAnother,
 } as const;
 
 interface Given {
@@ -49,9 +49,9 @@ export function OpenFile({ jobs }: { jobs: Jobs }) {
   return (
     <section aria-label="Open a file">
       <h2 className="border-b border-ink pb-1 text-[19px]">Open a file</h2>
-      <p className="pt-3 text-[16px]">A backup of a whole bench, or a project that another maker has shared.</p>
+      <p className="pt-3 text-[16px]">{copiesSaid.backupWholeBenchOr}</p>
       <FileField
-        label="Open a backup or a project file"
+        label={copiesSaid.openBackupOrProject}
         accept=".zip,application/zip,.json,application/json"
         disabled={jobs.going !== undefined}
         className="mt-3 rounded-md border border-ink px-4 text-[16px] font-semibold no-underline! hover:bg-sheet"
@@ -66,19 +66,17 @@ export function OpenFile({ jobs }: { jobs: Jobs }) {
       </p>
       {given?.found.holds === 'project' ? (
         <Question onLeave={() => leave(given)} action="Open this project" onDo={() => void takeIn(given)}>
-          {given.name} holds one project: {given.found.titles.join(', ')}. Opening it changes nothing else on your
-          bench.
+          {copiesSaid.holdsOneProjectOpening(given.name, given.found.titles.join(', '))}
         </Question>
       ) : null}
       {given?.found.holds === 'bench' ? (
         <Question
           grave
           onLeave={() => leave(given)}
-          action="Replace everything with it"
+          action={copiesSaid.replaceEverythingWithIt}
           onDo={() => void putBack(given)}
         >
-          {given.name} was made on {dates.date(Date.parse(given.found.madeAt))} and holds {holdsWords(given.found)}. It
-          replaces everything on your bench now; what is there is kept as a copy for 30 days.
+          {copiesSaid.wasMadeOnAnd(given.name, dates.date(Date.parse(given.found.madeAt)), holdsWords(given.found))}
         </Question>
       ) : null}
     </section>

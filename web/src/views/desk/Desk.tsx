@@ -17,7 +17,7 @@ import {
   shadeSeen,
 } from '@puntada/core/craft';
 import type { StoredPattern } from '@puntada/core/records';
-import { markName, placeWords } from '@puntada/core/words';
+import { deskSaid, markName, placeWords } from '@puntada/core/words';
 import { Tabs } from 'radix-ui';
 import { type KeyboardEvent, useCallback, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -110,7 +110,7 @@ export function Desk({ stored, first }: { stored: StoredPattern; first: Drawing 
   const copy = () => {
     if (!selection) return;
     clipped = cutOut(drawing, selection);
-    announce(`${selection.wide} by ${selection.high} cells are copied.`);
+    announce(deskSaid.byCellsCopied(selection.wide, selection.high));
   };
   const clear = () => {
     if (selection) desk.change(marked(drawing, placesOfRegion(selection, true), groundOf(drawing)));
@@ -160,10 +160,10 @@ export function Desk({ stored, first }: { stored: StoredPattern; first: Drawing 
   };
   return (
     <>
-      <Head title={drawing.name} page="Chart desk" under="Chart desk: draw it, and read beside it what it comes to">
+      <Head title={drawing.name} page="Chart desk" under={deskSaid.chartDeskDrawIt}>
         <UndoRedo undo={desk.undo} redo={desk.redo} />
         <SavedWords state={desk.state} />
-        <ButtonLink to={`/book/${keyOfOwn(stored.id)}`}>To the pattern book</ButtonLink>
+        <ButtonLink to={`/book/${keyOfOwn(stored.id)}`}>{deskSaid.toPatternBook}</ButtonLink>
       </Head>
       <main
         id="main"

@@ -8,7 +8,7 @@ import {
   rowLetters,
 } from '@puntada/core/craft';
 import type { Study } from '@puntada/core/plan';
-import { type Hand, markName, placeWords } from '@puntada/core/words';
+import { deskSaid, type Hand, markName, placeWords } from '@puntada/core/words';
 import {
   type KeyboardEvent,
   type PointerEvent,
@@ -251,7 +251,7 @@ export function DeskCanvas(props: Props) {
           ref={canvas}
           role="application"
           aria-roledescription="chart"
-          aria-label={`Chart of ${drawing.rows.length} rows, row ${cursor.row + 1}, cell ${cursor.cell + 1}. Arrows go from cell to cell, letters or numbers mark a cell.`}
+          aria-label={deskSaid.chartRowsRowCell(drawing.rows.length, cursor.row + 1, cursor.cell + 1)}
           tabIndex={0}
           className="sticky top-0 left-0 block outline-none"
           style={{

@@ -1,5 +1,6 @@
 import type { Drawing } from '@puntada/core/craft';
 import type { StoredPattern } from '@puntada/core/records';
+import { deskSaid } from '@puntada/core/words';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf } from '../../api/api.ts';
@@ -32,8 +33,8 @@ export default function DeskView() {
   const stored = data.find((each) => each.id === id);
   if (!stored) {
     return (
-      <Missing what="There is no such pattern of your own, or it was deleted.">
-        <ButtonLink to="/book">Open the pattern book</ButtonLink>
+      <Missing what={deskSaid.thereNoSuchPattern}>
+        <ButtonLink to="/book">{deskSaid.openPatternBook}</ButtonLink>
       </Missing>
     );
   }

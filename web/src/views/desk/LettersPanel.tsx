@@ -12,6 +12,7 @@ import {
   techniqueNamed,
   widthOf,
 } from '@puntada/core/craft';
+import { deskSaid } from '@puntada/core/words';
 import { useId, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -69,7 +70,7 @@ export function LettersPanel({ drawing, mark, cursor, onChange }: Props) {
     <div className="grid gap-3">
       <div>
         <label htmlFor={id} className="label">
-          Words, a line for each line
+          {deskSaid.wordsLineForEach}
         </label>
         <textarea
           id={id}
@@ -94,21 +95,19 @@ export function LettersPanel({ drawing, mark, cursor, onChange }: Props) {
       />
       {strokeOf[alphabet] < least ? (
         <p className="text-[15px] text-ochre">
-          <span aria-hidden>△ </span>Rows lie half a stitch on here: strokes of two stitches stay upright. Take the wide
-          alphabet.
+          <span aria-hidden>△ </span>
+          {deskSaid.rowsLieHalfStitch}
         </p>
       ) : null}
       <p className="text-[15px] text-soft">
-        {set?.ok
-          ? `${wide} cells wide, ${high} rows high, in the pen you hold.`
-          : 'The words are set in the pen you hold.'}
+        {set?.ok ? deskSaid.cellsWideRowsHigh(wide, high) : deskSaid.wordsSetInPen}
       </p>
       <div className="flex flex-wrap gap-2">
         <Button onClick={() => lay('middle')} disabled={!set?.ok}>
-          Set in the middle
+          {deskSaid.setInMiddle}
         </Button>
         <Button onClick={() => lay('cursor')} disabled={!set?.ok}>
-          Set from the cursor
+          {deskSaid.setFromCursor}
         </Button>
       </div>
     </div>

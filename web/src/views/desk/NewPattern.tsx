@@ -1,5 +1,5 @@
 import { beginDrawing, isDrawn, numberOrText, type Problem, patternOf, techniques } from '@puntada/core/craft';
-import { techniqueWords } from '@puntada/core/words';
+import { deskSaid, techniqueWords } from '@puntada/core/words';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { problemsOf } from '../../api/api.ts';
@@ -43,7 +43,7 @@ export function NewPattern() {
   };
   return (
     <>
-      <Head title="Make a pattern" under="Draw a chart of your own, or bring one in; it stays among your patterns" />
+      <Head title="Make a pattern" under={deskSaid.drawChartYourOwn} />
       <Shelves />
       <main id="main" className="mx-auto grid w-full max-w-[1180px] gap-6 px-6 pt-6 pb-12">
         <Choice
@@ -61,14 +61,11 @@ export function NewPattern() {
         {way === 'file' ? (
           <div className="grid gap-3">
             <FileField
-              label="Open a pattern: text, JSON or CSV"
+              label={deskSaid.openPatternTextJson}
               accept=".txt,.json,.csv,text/plain,application/json,text/csv"
               onFile={(file) => void take(file)}
             />
-            <p className="max-w-[62ch] text-[15px] text-soft">
-              A table has a line for each row, the last worked row on top, and a letter in each cell. For a photo or a
-              drawing begin a chart, and open it there under Picture.
-            </p>
+            <p className="max-w-[62ch] text-[15px] text-soft">{deskSaid.tableHasLineFor}</p>
             <Problems problems={problems} />
           </div>
         ) : null}
@@ -138,7 +135,7 @@ function DrawNew({ busy, keep }: { busy: boolean; keep: Keep }) {
           value={wide}
           onChange={setWide}
           disabled={settled}
-          wrong={good(cells) ? undefined : 'A whole number from 1 to 1000.'}
+          wrong={good(cells) ? undefined : deskSaid.wholeNumberFrom1}
         />
         <TextField
           label="Rows"
@@ -147,14 +144,10 @@ function DrawNew({ busy, keep }: { busy: boolean; keep: Keep }) {
           value={high}
           onChange={setHigh}
           disabled={settled}
-          wrong={good(rows) ? undefined : 'A whole number from 1 to 1000.'}
+          wrong={good(rows) ? undefined : deskSaid.wholeNumberFrom1}
         />
       </div>
-      {settled ? (
-        <p className="text-[15px] text-soft">
-          In this technique a cell is a stitch: it begins with rows that can be worked, and is changed on the chart.
-        </p>
-      ) : null}
+      {settled ? <p className="text-[15px] text-soft">{deskSaid.inThisTechniqueCell}</p> : null}
       <Button kind="next" type="submit" disabled={busy || !good(cells) || !good(rows)} className="justify-self-start">
         Open the chart
       </Button>

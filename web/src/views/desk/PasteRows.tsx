@@ -1,5 +1,6 @@
 import { patternOf, printPattern } from '@puntada/core/craft';
 import type { Terms, Written, WrittenLine } from '@puntada/core/words';
+import { deskSaid } from '@puntada/core/words';
 import { startTransition, useEffect, useId, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
@@ -16,9 +17,7 @@ import type { Keep } from './keep.ts';
 /** ms without a change before a text is read. */
 const rest = 250;
 
-const example = `Ch 21
-Row 1 (RS): 4 A, *3 B, 3 A; rep from * to last 4 sts, 4 A. (20 sts)
-Row 2 (WS): 20 A`;
+const example = deskSaid.exampleOfRows;
 
 /** Rows as somebody wrote them, pasted whole: read line by line, checked against each other, drawn beside. */
 export function PasteRows({ busy, keep }: { busy: boolean; keep: Keep }) {
@@ -51,7 +50,7 @@ export function PasteRows({ busy, keep }: { busy: boolean; keep: Keep }) {
       <div className="grid content-start gap-4">
         <div>
           <label htmlFor={id} className="label">
-            Rows, one or more lines
+            {deskSaid.rowsOneOrMore}
           </label>
           <textarea
             id={id}
@@ -79,17 +78,13 @@ export function PasteRows({ busy, keep }: { busy: boolean; keep: Keep }) {
         </div>
       </div>
       <section aria-label="What was read" aria-live="polite" className="grid content-start gap-3">
-        {read ? (
-          <Reading read={read} />
-        ) : (
-          <p className="text-[17px] text-soft">Paste rows, and read here how they were understood.</p>
-        )}
+        {read ? <Reading read={read} /> : <p className="text-[17px] text-soft">{deskSaid.pasteRowsAndRead}</p>}
         {pattern ? (
           <div className="flex flex-wrap items-start gap-4">
             <PatternPicture pattern={printPattern(pattern)} shades={shadesOf(pattern)} side={220} />
             <div className="grid gap-2">
               <Button kind="next" disabled={busy} onClick={() => void keep(pattern)}>
-                Open it on the desk
+                {deskSaid.openItOnDesk}
               </Button>
               <Button
                 disabled={busy}
@@ -101,7 +96,7 @@ export function PasteRows({ busy, keep }: { busy: boolean; keep: Keep }) {
                   });
                 }}
               >
-                Start a project on it
+                {deskSaid.startProjectOnIt}
               </Button>
             </div>
           </div>

@@ -10,6 +10,7 @@ import {
   takesPictures,
   widthOf,
 } from '@puntada/core/craft';
+import { deskSaid } from '@puntada/core/words';
 import { useEffect, useRef, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -60,7 +61,7 @@ export function PicturePanel({ drawing, shades, proportion, onChange }: Props) {
     ctx.fillRect(canvas.width - right, y, right, canvas.height - y - bottom);
   }, [picture, crop]);
   if (!takesPictures(drawing)) {
-    return <p className="text-[15px]">Pictures are made in techniques whose cells are colours. Choose one of those.</p>;
+    return <p className="text-[15px]">{deskSaid.picturesMadeInTechniques}</p>;
   }
   const take = async (file: File) => {
     setBusy(true);
@@ -92,7 +93,7 @@ export function PicturePanel({ drawing, shades, proportion, onChange }: Props) {
   return (
     <div className="grid gap-3" aria-busy={busy}>
       <FileField
-        label={picture ? 'Take another picture' : 'Take a picture from this device'}
+        label={picture ? 'Take another picture' : deskSaid.takePictureFromThis}
         accept="image/png,image/jpeg,image/webp"
         disabled={busy}
         onFile={(file) => void take(file)}
@@ -100,7 +101,7 @@ export function PicturePanel({ drawing, shades, proportion, onChange }: Props) {
       <Problems problems={problems} />
       {picture ? (
         <>
-          <canvas ref={shown} role="img" aria-label="The picture, darker where it is cut off" className="max-w-full" />
+          <canvas ref={shown} role="img" aria-label={deskSaid.pictureDarkerWhereIt} className="max-w-full" />
           <div className="grid grid-cols-2 gap-x-3">
             {edges.map((edge) => (
               <label key={edge} className="text-[14px]">
@@ -128,7 +129,7 @@ export function PicturePanel({ drawing, shades, proportion, onChange }: Props) {
               className="count"
               value={wide}
               onChange={setWide}
-              wrong={good ? undefined : 'A whole number from 2 to 300.'}
+              wrong={good ? undefined : deskSaid.wholeNumberFrom2}
               after={good ? `× ${rows} rows` : undefined}
             />
             <SelectField label="Smooth" value={smoothing} onChange={(next) => setSmoothing(next as Smoothing)}>
@@ -150,14 +151,11 @@ export function PicturePanel({ drawing, shades, proportion, onChange }: Props) {
             onChange={setMatch}
           />
           <Button onClick={() => void make()} disabled={!good || busy} className="justify-self-start">
-            Make it into stitches
+            {deskSaid.makeItIntoStitches}
           </Button>
         </>
       ) : (
-        <p className="text-[15px] text-soft">
-          It is reduced to the yarns of this pattern, {drawing.colours.join(', ')}, and stays on this machine. Add yarns
-          under Size first if it needs more.
-        </p>
+        <p className="text-[15px] text-soft">{deskSaid.itReducedToYarns(drawing.colours.join(', '))}</p>
       )}
     </div>
   );

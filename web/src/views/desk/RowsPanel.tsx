@@ -1,4 +1,5 @@
 import { type Drawing, readRowsText, rowsText } from '@puntada/core/craft';
+import { deskSaid } from '@puntada/core/words';
 import { useId, useMemo, useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
@@ -45,9 +46,10 @@ export function RowsPanel({ drawing, onChange }: { drawing: Drawing; onChange: (
         )}
       </div>
       <p className="text-[15px] text-soft">
-        A count and a colour or stitch for each run: <span className="font-mono">3A 2B</span>. What repeats may stand
-        between bars: <span className="font-mono">2A | 3B 3A | 2A</span>. Begin a line with{' '}
-        <span className="font-mono">first:</span> or <span className="font-mono">last:</span> where it is worked once.
+        {deskSaid.countAndColourOr} <span className="font-mono">3A 2B</span>. What repeats may stand between bars:{' '}
+        <span className="font-mono">2A | 3B 3A | 2A</span>
+        {deskSaid.beginLineWith} <span className="font-mono">first:</span> or <span className="font-mono">last:</span>{' '}
+        {deskSaid.whereItWorkedOnce}
       </p>
     </div>
   );

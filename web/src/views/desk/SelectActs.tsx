@@ -8,6 +8,7 @@ import {
   tiled,
   turned,
 } from '@puntada/core/craft';
+import { deskSaid } from '@puntada/core/words';
 import { Button } from '../../parts/Button.tsx';
 import { replaced } from './deskTools.ts';
 
@@ -56,7 +57,7 @@ export function SelectActs({ drawing, selection, onChange, onSelection, onCopy, 
       <Button onClick={onClear} disabled={none} title="Delete">
         Clear
       </Button>
-      {none ? <p className="text-[15px] text-soft">Drag over cells, or hold Shift and use the arrows.</p> : null}
+      {none ? <p className="text-[15px] text-soft">{deskSaid.dragOverCellsOr}</p> : null}
     </div>
   );
 }

@@ -15,6 +15,7 @@ import {
   widthOf,
   withColours,
 } from '@puntada/core/craft';
+import { deskSaid } from '@puntada/core/words';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
@@ -57,12 +58,16 @@ export function SizePanel({ desk, cursor, shades }: Props) {
           onCount={(n) => change(resized(drawing, width, n, groundOf(drawing)))}
         />
         <CountField
-          label="Cells before the repeat"
+          label={deskSaid.cellsBeforeRepeat}
           value={before}
           least={0}
           onCount={(n) => change(repeatOver(drawing, n, unit))}
         />
-        <CountField label="Cells in the repeat" value={unit} onCount={(n) => change(repeatOver(drawing, before, n))} />
+        <CountField
+          label={deskSaid.cellsInRepeat}
+          value={unit}
+          onCount={(n) => change(repeatOver(drawing, before, n))}
+        />
       </div>
       <fieldset>
         <legend className="label">Yarns</legend>
@@ -89,23 +94,23 @@ export function SizePanel({ desk, cursor, shades }: Props) {
           )}
         </div>
       </fieldset>
-      <section aria-label="Row and column of the cursor" className="grid gap-2 border-t border-rule pt-3">
+      <section aria-label={deskSaid.rowAndColumnCursor} className="grid gap-2 border-t border-rule pt-3">
         <h3 className="text-[16px]">
           Row {cursor.row + 1}, cell {cursor.cell + 1}
         </h3>
         <div className="flex flex-wrap gap-2">
-          <Button onClick={() => change(rowInserted(drawing, cursor.row))}>Add a row above</Button>
+          <Button onClick={() => change(rowInserted(drawing, cursor.row))}>{deskSaid.addRowAbove}</Button>
           <Button onClick={() => change(rowsDeleted(drawing, cursor.row))}>Delete the row</Button>
           <Button onClick={() => change(columnInserted(drawing, cursor.cell))}>Add a column</Button>
           <Button onClick={() => change(columnDeleted(drawing, cursor.cell))}>Delete the column</Button>
         </div>
         {row && coloursRows(drawing) ? (
           <SelectField
-            label="Colour of the row"
+            label={deskSaid.colourRow}
             value={row.colour ?? 'A'}
             onChange={(colour) => change(rowInColour(drawing, cursor.row, colour))}
           >
-            <option value="*">the next in turn</option>
+            <option value="*">{deskSaid.nextInTurn}</option>
             {colours.map((letter) => (
               <option key={letter} value={letter}>
                 {letter}
@@ -114,9 +119,9 @@ export function SizePanel({ desk, cursor, shades }: Props) {
           </SelectField>
         ) : null}
         <Choice
-          above="This row is worked"
+          above={deskSaid.thisRowWorked}
           small
-          label="This row is worked"
+          label={deskSaid.thisRowWorked}
           value={row?.role ?? 'row'}
           options={[
             { value: 'setup', words: 'once, first' },
@@ -157,7 +162,7 @@ function CountField({ label, value, least = 1, onCount }: CountProps) {
       inputMode="numeric"
       className="count"
       value={typed ?? String(value)}
-      wrong={good ? undefined : `A whole number from ${least} to 1000.`}
+      wrong={good ? undefined : deskSaid.wholeNumberFromTo(least)}
       onChange={setTyped}
       onBlur={() => {
         if (good && read !== value) onCount(read);

@@ -1,6 +1,6 @@
 import type { Drawing, Place } from '@puntada/core/craft';
 import type { Mend, Study } from '@puntada/core/plan';
-import { costWords, likelySlipWords, mendWords, refusedWords, widthWords } from '@puntada/core/words';
+import { costWords, deskSaid, likelySlipWords, mendWords, refusedWords, widthWords } from '@puntada/core/words';
 import { useCallback, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -82,7 +82,7 @@ export function Told({ drawing, study, onShow, onMend }: Props) {
       </ul>
       {lone.length ? (
         <Button kind="quiet" className="justify-self-start" onClick={() => onShow(lone[0] as Place)}>
-          Show the first lone stitch
+          {deskSaid.showFirstLoneStitch}
         </Button>
       ) : null}
     </div>

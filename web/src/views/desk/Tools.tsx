@@ -1,5 +1,5 @@
 import { colourOf, type Drawing, type Mark, type Mirrors, pensOf, stitchOf } from '@puntada/core/craft';
-import { markName } from '@puntada/core/words';
+import { deskSaid, markName } from '@puntada/core/words';
 import {
   FlipHorizontal2,
   FlipVertical2,
@@ -28,9 +28,9 @@ const looks: Readonly<Record<Tool, { readonly words: string; readonly key: strin
 };
 
 const mirrorLooks: Readonly<Record<keyof Mirrors, { readonly words: string; readonly icon: LucideIcon }>> = {
-  across: { words: 'Mirror left and right', icon: FlipVertical2 },
-  up: { words: 'Mirror up and down', icon: FlipHorizontal2 },
-  halfDrop: { words: 'Repeat half a drop on', icon: SquareStack },
+  across: { words: deskSaid.mirrorLeftAndRight, icon: FlipVertical2 },
+  up: { words: deskSaid.mirrorUpAndDown, icon: FlipHorizontal2 },
+  halfDrop: { words: deskSaid.repeatHalfDropOn, icon: SquareStack },
 };
 
 /** The tool of a key. */

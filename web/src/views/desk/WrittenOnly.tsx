@@ -1,5 +1,6 @@
 import { findPattern, readPattern } from '@puntada/core/craft';
 import type { StoredPattern } from '@puntada/core/records';
+import { deskSaid } from '@puntada/core/words';
 import { useId, useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useChangePatternMutation } from '../../api/records.ts';
@@ -30,8 +31,8 @@ export function WrittenOnly({ stored }: { stored: StoredPattern }) {
   };
   return (
     <>
-      <Head title={name} page="Chart desk" under="This pattern grows from round to round: it is written, not drawn">
-        <ButtonLink to={`/book/${keyOfOwn(stored.id)}`}>To the pattern book</ButtonLink>
+      <Head title={name} page="Chart desk" under={deskSaid.thisPatternGrowsFrom}>
+        <ButtonLink to={`/book/${keyOfOwn(stored.id)}`}>{deskSaid.toPatternBook}</ButtonLink>
       </Head>
       <main
         id="main"

@@ -1,6 +1,6 @@
 import { fibreWords, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { DrawerYarn, StoredYarn, WorkSummary } from '@puntada/core/records';
-import { weightName } from '@puntada/core/words';
+import { drawerSaid, weightName } from '@puntada/core/words';
 import { freeOf, metresInDrawer, setAside } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -71,7 +71,7 @@ export default function DrawerView() {
     another();
     setOpen(undefined);
     setFresh(fresh + 1);
-    announce(open ? `${yarn.name}: changes saved.` : `${yarn.name} is in the drawer.`);
+    announce(open ? `${yarn.name}: changes saved.` : drawerSaid.inDrawer(yarn.name));
     // The form is made anew for the next yarn.
     requestAnimationFrame(() => toFirstField(document.querySelector('aside form *')));
   };
@@ -89,12 +89,7 @@ export default function DrawerView() {
           {error ? <Problems problems={problemsOf(error)} /> : null}
           {isLoading ? <Waiting words="Opening the drawer…" /> : null}
           <Unread kind="yarns" />
-          {yarns && !yarns.length ? (
-            <Empty>
-              Your yarn will lie here, with what is left of each. Type what stands on a label, here beside, or import a
-              table (CSV).
-            </Empty>
-          ) : null}
+          {yarns && !yarns.length ? <Empty>{drawerSaid.yourYarnWillLie}</Empty> : null}
           {yarns && yarns.length > few ? (
             <div className="max-w-[420px] pb-3">
               <TextField label="Find a yarn" value={sought} onChange={setSought} />
@@ -136,7 +131,7 @@ export default function DrawerView() {
             key={open ? `${open.id}.${open.revision}` : `new ${fresh}`}
             start={open ? toValues(open.yarn, units) : emptyYarn}
             title={open ? `Edit ${open.yarn.line}, ${open.yarn.name}` : 'Add yarn'}
-            save={open ? 'Save changes' : 'Add to the drawer'}
+            save={open ? 'Save changes' : drawerSaid.addToDrawer}
             busy={adding.isLoading || changing.isLoading}
             onSave={save}
             onCancel={open ? () => setOpen(undefined) : undefined}
@@ -151,7 +146,7 @@ export default function DrawerView() {
 function drawerLine(yarns: readonly StoredYarn[]): string {
   const balls = yarns.reduce((sum, { yarn }) => sum + yarn.balls, 0);
   const parts = yarns.reduce((sum, { yarn }) => sum + yarn.parts.length, 0);
-  return `${yarns.length} yarns · ${balls} balls and ${parts} opened`;
+  return drawerSaid.yarnsBallsAndOpened(yarns.length, balls, parts);
 }
 
 interface RowProps {
@@ -235,7 +230,7 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
       </div>
       <div className="flex items-start max-md:col-start-2">
         <Step
-          label={`One ball less of ${yarn.name}`}
+          label={drawerSaid.oneBallLess(yarn.name)}
           disabled={yarn.balls === 0}
           onClick={() => onBalls(yarn.balls - 1)}
         >
@@ -245,7 +240,7 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
           <span className="count text-[26px]">{yarn.balls}</span>
           <span className="block text-[13px] text-soft">{yarn.balls === 1 ? 'ball' : 'balls'}</span>
         </p>
-        <Step label={`One ball more of ${yarn.name}`} onClick={() => onBalls(yarn.balls + 1)}>
+        <Step label={drawerSaid.oneBallMore(yarn.name)} onClick={() => onBalls(yarn.balls + 1)}>
           +
         </Step>
       </div>
@@ -260,7 +255,7 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
         {yarn.parts.length ? <span className="block text-soft">plus {yarn.parts.join(' g + ')} g opened</span> : null}
         {aside.length ? (
           <span className={`block ${free.balls < 0 ? 'text-brick' : 'text-verdigris'}`}>
-            {free.balls < 0 ? `✕ ${-free.balls} more set aside than you have` : `${free.balls} free`}
+            {free.balls < 0 ? drawerSaid.moreSetAsideThan(-free.balls) : `${free.balls} free`}
           </span>
         ) : null}
       </p>

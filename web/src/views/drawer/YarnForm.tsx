@@ -1,6 +1,6 @@
 import { fibres, parseLabel, weightClasses, yarnLengthUnit } from '@puntada/core/craft';
 import type { DrawerYarn } from '@puntada/core/records';
-import { fibreName, weightName } from '@puntada/core/words';
+import { drawerSaid, fibreName, weightName } from '@puntada/core/words';
 import { useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -61,7 +61,7 @@ export function YarnForm({ start, title, save, busy, onSave, onCancel }: Props) 
         <TextField {...field('shade', 'Colour')} type="color" className="px-1" />
       </div>
       <TextField
-        label="Label in one line"
+        label={drawerSaid.labelInOneLine}
         value={label}
         onChange={takeLabel}
         placeholder="100 g = 210 m"

@@ -1,5 +1,5 @@
 import type { Schedule } from '@puntada/core/records';
-import { chanceText, hoursText, printedWorking } from '@puntada/core/words';
+import { chanceText, eveningsSaid, hoursText, printedWorking } from '@puntada/core/words';
 import {
   type Day,
   evening,
@@ -40,7 +40,7 @@ export default function EveningsView() {
   const schedule = useArrived(data);
   return (
     <>
-      <Head title="Evenings" under="What to make this evening, and when each project will be finished" />
+      <Head title="Evenings" under={eveningsSaid.whatToMakeThis} />
       <Shelves />
       <main
         id="main"
@@ -59,15 +59,15 @@ export default function EveningsView() {
                 <h2 className="border-b border-ink pb-1 text-[19px]">Calendar</h2>
                 <p className="py-2 text-[15px]">
                   <a href="/api/schedule/evenings.ics" download className="font-semibold">
-                    Save as a calendar
+                    {eveningsSaid.saveAsCalendar}
                   </a>
-                  : four weeks of evenings, likely finishing days and due dates.
+                  {eveningsSaid.fourWeeksEveningsLikely}
                 </p>
               </section>
             </aside>
           </>
         ) : error ? null : (
-          <Waiting words="Adding up the hours…" />
+          <Waiting words={eveningsSaid.addingUpHours} />
         )}
       </main>
     </>
@@ -111,17 +111,12 @@ function ThisEvening({ works, week }: { works: Schedule['works']; week: Week }) 
         </ul>
       ) : (
         <Empty acts={works.length ? null : <ButtonLink to="/wish">New project</ButtonLink>}>
-          {works.length
-            ? 'No time set aside for today. Enjoy the rest.'
-            : 'What to make on each evening will stand here, and when it will be finished. No project is waiting now.'}
+          {works.length ? eveningsSaid.noTimeSetAside : eveningsSaid.whatToMakeOn}
         </Empty>
       )}
       {sittings.length ? (
         <p className="pt-2 text-[15px] text-soft">
-          {pauses
-            ? `Rest your hands ${restFor} minutes after every ${restAfter}: ${pauses} ${pauses === 1 ? 'pause' : 'pauses'}. `
-            : ''}
-          If pain stays, stop and see a doctor or physiotherapist.
+          {eveningsSaid.ifPainStaysStop(pauses ? eveningsSaid.restYourHandsMinutes(restFor, restAfter, pauses) : '')}
         </p>
       ) : null}
     </section>
@@ -134,10 +129,7 @@ function Works({ works, week }: { works: Schedule['works']; week: Week }) {
   return (
     <section aria-label="When they will be finished">
       <h2 className="border-b border-ink pb-1 text-[19px]">When they will be finished</h2>
-      <p className="py-2 text-[15px] text-soft">
-        One project after another, earliest due date first. Bar: the range, right 9 times in 10. Line: the likely day.
-        Flag: the due date.
-      </p>
+      <p className="py-2 text-[15px] text-soft">{eveningsSaid.oneProjectAfterAnother}</p>
       <RuleOfDays scale={scale} />
       <ul>
         {found.map((finish) => {
@@ -180,7 +172,7 @@ function OneWork({ work, finish, scale }: OneWorkProps) {
               {late ? dates.day(late) : 'no date yet'}
             </>
           ) : (
-            'With these minutes there is no finishing date.'
+            eveningsSaid.withTheseMinutesThere
           )}
           {chance !== undefined && work.due ? (
             <span className={`ml-3 ${sure ? 'text-verdigris' : 'text-brick'}`}>
@@ -221,7 +213,7 @@ function DueWish({ works }: { works: readonly Pending[] }) {
   return (
     <div className="flex flex-wrap items-end gap-4 pt-4">
       <div className="w-[300px] max-w-full">
-        <SelectField label="Add a planned project" value={id} onChange={setId}>
+        <SelectField label={eveningsSaid.addPlannedProject} value={id} onChange={setId}>
           <option value="">choose a project</option>
           {wishes.map((each) => (
             <option key={each.id} value={each.id}>

@@ -1,4 +1,5 @@
 import { readNumber } from '@puntada/core/craft';
+import { eveningsSaid } from '@puntada/core/words';
 import type { Week } from '@puntada/core/work';
 import { useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
@@ -20,7 +21,7 @@ export function WeekOfMinutes({ minutes }: { minutes: Week }) {
   const hours = read.reduce<number>((sum, each, i) => sum + (wrong[i] ? 0 : (each ?? 0)), 0) / 60;
   return (
     <form
-      aria-label="Minutes of the week"
+      aria-label={eveningsSaid.minutesWeek}
       noValidate
       onSubmit={(event) => {
         event.preventDefault();
@@ -41,7 +42,7 @@ export function WeekOfMinutes({ minutes }: { minutes: Week }) {
               inputMode="numeric"
               after="min"
               className="count"
-              wrong={(tried || text !== String(minutes[i])) && wrong[i] ? 'Type whole minutes, 0 to 1440.' : undefined}
+              wrong={(tried || text !== String(minutes[i])) && wrong[i] ? eveningsSaid.typeWholeMinutes0 : undefined}
             />
           );
         })}

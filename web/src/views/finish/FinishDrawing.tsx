@@ -2,6 +2,7 @@ import { findFoundation, parseLength, tubeBegins } from '@puntada/core/craft';
 import { itemNamed } from '@puntada/core/plan';
 import type { PlanDocument, Wish } from '@puntada/core/records';
 import type { Hand } from '@puntada/core/words';
+import { finishSaid } from '@puntada/core/words';
 import { usePreferences } from '../../api/api.ts';
 
 const box = { width: 400, height: 330, room: 56 };
@@ -83,7 +84,7 @@ export function FinishDrawing({ document, wish }: { document: PlanDocument; wish
         ) : null}
         {ends.length ? (
           <Label x={x + w / 2} y={y + h + 42}>
-            {`tails: ${ends.length} ends in a piece${behind ? '; ring: behind' : ''}`}
+            {finishSaid.tailsEndsInPiece(ends.length, behind ? '; ring: behind' : '')}
           </Label>
         ) : null}
         {has('seam') ? (
@@ -115,7 +116,7 @@ function seamPath(
 function footOf({ size, foundation }: PlanDocument, hand: Hand): string {
   if (size.tube) return foundation.circle ? 'on its circle' : 'round 1';
   if (size.shape === 'circle') return 'last round';
-  return size.shape === 'diagonal' ? `starts in the ${hand} corner` : 'row 1';
+  return size.shape === 'diagonal' ? finishSaid.startsInCorner(hand) : 'row 1';
 }
 
 /** More of them than this would run together as thick lines. */

@@ -1,6 +1,6 @@
 import { itemNamed } from '@puntada/core/plan';
 import type { Item, PlanDocument, Work } from '@puntada/core/records';
-import { upper } from '@puntada/core/words';
+import { finishSaid, upper } from '@puntada/core/words';
 import { useParams } from 'react-router';
 import { problemsOf, useFaceWorkMutation, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -22,7 +22,7 @@ export default function FinishView() {
   const { document, problems } = usePlanDocument(work);
   return (
     <>
-      <Head title={work?.wish.title ?? 'Finishing'} under="After the last row: closing row, border, seams, ends">
+      <Head title={work?.wish.title ?? 'Finishing'} under={finishSaid.afterLastRowClosing}>
         {work ? <Stages work={work} here="finish" /> : null}
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-5 pb-10">
@@ -36,7 +36,9 @@ export default function FinishView() {
             </aside>
           </div>
         ) : null}
-        {!document && !problems.length && !error ? <Waiting words="Counting the finishing steps…" workedOut /> : null}
+        {!document && !problems.length && !error ? (
+          <Waiting words={finishSaid.countingFinishingSteps} workedOut />
+        ) : null}
       </main>
     </>
   );
@@ -49,8 +51,8 @@ function Steps({ document, work }: { document: PlanDocument; work: Work }) {
     <div>
       <ol>
         <Step title="Last row" note="">
-          <p>{pattern.ends || 'Fasten off after the last row.'}</p>
-          <p>Fasten off: cut the yarn and pull the end through the last loop.</p>
+          <p>{pattern.ends || finishSaid.fastenOffAfterLast}</p>
+          <p>{finishSaid.fastenOffCutYarn}</p>
         </Step>
         {document.finish.map((part) => (
           <Step key={part.name} title={upper(part.name)} note={`${part.stitches} stitches in ${part.colour}`}>
@@ -62,10 +64,7 @@ function Steps({ document, work }: { document: PlanDocument; work: Work }) {
         ))}
         <Step title="Ends" note={<Worked working={document.workings.ends}>{`${ends} to weave in`}</Worked>}>
           <p>{document.colours.map((colour) => `${colour.ends} in ${colour.letter} (${colour.name})`).join(', ')}.</p>
-          <p>
-            Weave each end inside its own colour, three passes, changing direction each time. Knot first or not, as you
-            prefer. Leave no needle in the work.
-          </p>
+          <p>{finishSaid.weaveEachEndInside}</p>
         </Step>
       </ol>
       {document.cautions.length ? (

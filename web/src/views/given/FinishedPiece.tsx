@@ -1,7 +1,7 @@
 import { findPattern, type Problem, patternBook } from '@puntada/core/craft';
 import { itemKinds, wishFromPiece } from '@puntada/core/plan';
 import type { Item } from '@puntada/core/records';
-import { itemName } from '@puntada/core/words';
+import { givenSaid, itemName } from '@puntada/core/words';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
@@ -121,16 +121,12 @@ export function FinishedPiece() {
           wrong={[wrong('up'), wrong('height')]}
         />
         <p className="max-w-[60ch] text-[15px] text-soft">
-          <Craft>
-            {
-              'Count and measure it without its border. Its size and counts become the {gauge}, so the next one turns out like it. You choose the yarn next.'
-            }
-          </Craft>
+          <Craft>{givenSaid.countAndMeasureIt}</Craft>
         </p>
         <Problems problems={problems.filter((each) => !/^(across|up|width|height)/.test(each.path))} />
         <div>
           <Button kind="next" type="submit">
-            Start a project from it
+            {givenSaid.startProjectFromIt}
           </Button>
         </div>
       </form>

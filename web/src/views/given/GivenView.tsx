@@ -1,5 +1,5 @@
 import { checkGiven, findFoundation, type GivenVerdict, type Problem, readMultiple } from '@puntada/core/craft';
-import { foundationWords, givenWords } from '@puntada/core/words';
+import { foundationWords, givenSaid, givenWords } from '@puntada/core/words';
 import { useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Head } from '../../app/Shell.tsx';
@@ -19,7 +19,7 @@ export default function GivenView() {
   const from = query.get('from') === 'piece' ? 'piece' : 'pattern';
   return (
     <>
-      <Head title="Check a pattern" under="Check a written pattern, or start from a piece you have finished" />
+      <Head title="Check a pattern" under={givenSaid.checkWrittenPatternOr} />
       <Shelves />
       <main id="main" className="mx-auto grid w-full max-w-[1180px] gap-y-6 px-6 pt-6 pb-12">
         <div>
@@ -83,7 +83,7 @@ function AsGiven() {
           </SelectField>
         </div>
         <TextField
-          label="One row, with the repeat between two bars"
+          label={givenSaid.oneRowWithRepeat}
           value={row}
           onChange={setRow}
           className="font-mono text-[17px]"
@@ -91,27 +91,25 @@ function AsGiven() {
           wrong={wrongAt('row')}
         />
         <p className="text-[15px] text-soft">
-          Write colours as counts: <span className="font-mono">6A 3B 6A</span>, or with the repeat between bars:{' '}
-          <span className="font-mono">2A | 4B 4A | 2A</span>. Leave any field empty if you like.
+          Write colours as counts: <span className="font-mono">6A 3B 6A</span>
+          {givenSaid.orWithRepeatBetween} <span className="font-mono">2A | 4B 4A | 2A</span>
+          {givenSaid.leaveAnyFieldEmpty}
         </p>
       </div>
       <section aria-label="Result" aria-live="polite" className="content-start">
         {verdict ? <Verdict verdict={verdict} words={words} /> : null}
-        {problems.length ? <p className="text-[18px]">Mend what is marked, and it is checked again.</p> : null}
-        <p className="mt-5 max-w-[58ch] text-[15px] text-soft">
-          If it is one of the patterns in the book, start a project with its chain. Otherwise paste its rows at the
-          chart desk, as they are written: each line is read or pointed at, and the cloth is drawn.
-        </p>
+        {problems.length ? <p className="text-[18px]">{givenSaid.mendWhatMarkedAnd}</p> : null}
+        <p className="mt-5 max-w-[58ch] text-[15px] text-soft">{givenSaid.ifItOnePatterns}</p>
         <div className="mt-3 flex flex-wrap gap-3">
           {verdict?.stitches ? (
             <Button
               onClick={() => navigate('/wish', { state: { form: { width: { by: 'chain', count: chain.trim() } } } })}
             >
-              Start a project with {chain.trim()} chains
+              {givenSaid.startProjectWithChains(chain.trim())}
             </Button>
           ) : null}
-          <ButtonLink to="/desk">Paste rows at the chart desk</ButtonLink>
-          <ButtonLink to="/book">Open the pattern book</ButtonLink>
+          <ButtonLink to="/desk">{givenSaid.pasteRowsAtChart}</ButtonLink>
+          <ButtonLink to="/book">{givenSaid.openPatternBook}</ButtonLink>
         </div>
       </section>
     </div>
@@ -130,7 +128,7 @@ function Verdict({ verdict, words }: { verdict: GivenVerdict; words: readonly st
           {told(line)}
         </p>
       ))}
-      {words.length ? null : <p className="text-[18px]">Type a chain or a row to check.</p>}
+      {words.length ? null : <p className="text-[18px]">{givenSaid.typeChainOrRow}</p>}
     </div>
   );
 }

@@ -2,6 +2,7 @@ import { parseMass, unitWord, withUnit } from '@puntada/core/craft';
 import type { OwnPace } from '@puntada/core/plan';
 import type { Work, WorkLog } from '@puntada/core/records';
 import { entryLabel, type LogEntry, weighingsIn } from '@puntada/core/records';
+import { logSaid } from '@puntada/core/words';
 import { impossibleIn, wishAgain } from '@puntada/core/work';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -63,16 +64,16 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
     navigate(`/works/${saved.data.id}/wish`);
   };
   return (
-    <section aria-label="How it turned out">
-      <h2 className="border-b border-ink pb-1 text-[19px]">How it turned out</h2>
+    <section aria-label={logSaid.howItTurnedOut}>
+      <h2 className="border-b border-ink pb-1 text-[19px]">{logSaid.howItTurnedOut}</h2>
       {lastStep === undefined ? null : (
         <p className="pt-2 text-[16px]">
-          Last row done on <b className="count">{dates.date(lastStep)}</b>
-          {work.state === 'finished' ? '; marked as finished.' : '; not marked as finished yet.'}
+          {logSaid.lastRowDoneOn} <b className="count">{dates.date(lastStep)}</b>
+          {work.state === 'finished' ? '; marked as finished.' : logSaid.notMarkedAsFinished}
         </p>
       )}
       <form
-        aria-label="How it turned out"
+        aria-label={logSaid.howItTurnedOut}
         noValidate
         className="mt-3 grid gap-3"
         onSubmit={(event) => {
@@ -127,9 +128,9 @@ function taughtWords(work: Work, log: WorkLog, pace: OwnPace): string {
   const measured = log.entries.some((entry) => entry.kind === 'end' && (entry.width || entry.height));
   const weighed = weighingsIn(log.entries).length > 0 && (measured || gauge.from === 'counted');
   const taught = [
-    ...(measured ? ['the size of this piece'] : []),
+    ...(measured ? [logSaid.sizeThisPiece] : []),
     ...(pace.acts.length ? ['your pace'] : []),
-    ...(weighed ? ['the yarn you really used'] : []),
+    ...(weighed ? [logSaid.yarnYouReallyUsed] : []),
   ];
-  return taught.length ? `A new one is planned from ${new Intl.ListFormat('en-GB').format(taught)}.` : '';
+  return taught.length ? logSaid.newOnePlannedFrom(new Intl.ListFormat('en-GB').format(taught)) : '';
 }

@@ -1,5 +1,5 @@
 import { type ActPace, type OwnPace, secondsEach } from '@puntada/core/plan';
-import { actWords, secondsWords } from '@puntada/core/words';
+import { actWords, logSaid, secondsWords } from '@puntada/core/words';
 import { usePreferences } from '../../api/api.ts';
 
 /** What takes less of the time than this is not told. */
@@ -11,7 +11,7 @@ export function HandTable({ pace }: { pace: OwnPace }) {
   if (!told.length) return null;
   return (
     <table className="mt-4 w-full text-left text-[15px]">
-      <caption className="sr-only">Your seconds per stitch</caption>
+      <caption className="sr-only">{logSaid.yourSecondsPerStitch}</caption>
       <thead className="text-[14px] text-soft">
         <tr>
           <th scope="col" className="py-1.5 font-semibold">

@@ -1,7 +1,7 @@
 import type { Estimate } from '@puntada/core/craft';
 import { type OwnPace, secondsBy, standingAt, unknownPace } from '@puntada/core/plan';
 import { marksIn } from '@puntada/core/records';
-import { clothOf, goOnWords, hoursText, placeName, timeWords } from '@puntada/core/words';
+import { clothOf, goOnWords, hoursText, logSaid, placeName, timeWords } from '@puntada/core/words';
 import {
   cellsInHand,
   foretoldHours,
@@ -47,8 +47,8 @@ export default function LogView() {
   const refusal = problemsOf(error ?? logError);
   return (
     <>
-      <Head title={work?.wish.title ?? 'Log'} under="Log: time, yarn, size and what to change next time">
-        {work?.state === 'begun' ? <ButtonLink to={`/works/${id}/onward`}>Plan the rest again</ButtonLink> : null}
+      <Head title={work?.wish.title ?? 'Log'} under={logSaid.logTimeYarnSize}>
+        {work?.state === 'begun' ? <ButtonLink to={`/works/${id}/onward`}>{logSaid.planRestAgain}</ButtonLink> : null}
         {work ? <ButtonLink to={`/works/${id}/print`}>Print</ButtonLink> : null}
         {work ? <ButtonLink to={`/works/${id}/work`}>{goOnWords(work)}</ButtonLink> : null}
       </Head>
@@ -58,7 +58,7 @@ export default function LogView() {
         {work && work.state === 'wished' ? (
           <div className="grid max-w-[70ch] gap-6">
             <p className="text-[17px]">
-              Nothing made yet: <Link to={`/works/${id}/size`}>choose a size and start</Link>.
+              Nothing made yet: <Link to={`/works/${id}/size`}>{logSaid.chooseSizeAndStart}</Link>.
             </p>
             {log ? <Notes work={work} log={log} placeOf={(row) => `row ${row}`} /> : null}
           </div>
@@ -120,9 +120,9 @@ function Log({ work, log, cloth, costs }: Omit<LogProps, 'placeOf'>) {
           <h2 className="border-b border-ink pb-1 text-[19px]">Share this project</h2>
           <p className="py-2 text-[16px]">
             <a href={`/api/handover/${work.id}`} download className="font-semibold">
-              Save this project as a file
+              {logSaid.saveThisProjectAs}
             </a>
-            : its plan, every row and this log. Another maker, or another computer, can carry on from it.
+            {logSaid.itsPlanEveryRow}
           </p>
         </section>
       </div>

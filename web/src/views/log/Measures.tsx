@@ -2,6 +2,7 @@ import { type LengthUnit, lengthNumber, type Problem, parseLength, unitWord, wit
 import { prepareCloth, type Sequence, standingAt } from '@puntada/core/plan';
 import type { Measuring } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
+import { logSaid } from '@puntada/core/words';
 import { clothAsWorked, driftOf, impossibleIn, isDrifting, type Planned, unlikelyMeasure } from '@puntada/core/work';
 import { useMemo, useRef, useState } from 'react';
 import { problemsOf, usePreferences } from '../../api/api.ts';
@@ -53,7 +54,7 @@ export function Measures({
   };
   return (
     <section aria-label="Measured">
-      <h2 className="border-b border-ink pb-1 text-[19px]">Measured as you go</h2>
+      <h2 className="border-b border-ink pb-1 text-[19px]">{logSaid.measuredAsYouGo}</h2>
       <ul>
         {measures.slice(0, all ? undefined : shown).map((each) => (
           <li key={each.id} className="border-b border-rule text-[16px]">
@@ -96,7 +97,7 @@ export function Measures({
         </div>
       </form>
       <Problems problems={form.asked} kind="warning" />
-      <p className="pt-1 text-[14px] text-soft">Off the hook, laid flat, without its border.</p>
+      <p className="pt-1 text-[14px] text-soft">{logSaid.offHookLaidFlat}</p>
       <Problems problems={problemsOf(adding.error)} />
     </section>
   );
@@ -205,14 +206,14 @@ function OneMeasure({
         {drift && isDrifting(drift) ? (
           <span className="block text-ochre">
             <span aria-hidden>△ </span>
-            At this rate it will end up{' '}
-            {[
-              drift.finalWidth && `${size(drift.finalWidth)} wide`,
-              drift.finalHeight && `${size(drift.finalHeight)} high`,
-            ]
-              .filter(Boolean)
-              .join(' and ')}
-            .
+            {logSaid.atThisRateIt(
+              [
+                drift.finalWidth && `${size(drift.finalWidth)} wide`,
+                drift.finalHeight && `${size(drift.finalHeight)} high`,
+              ]
+                .filter(Boolean)
+                .join(' and '),
+            )}
           </span>
         ) : null}
       </EntryRow>

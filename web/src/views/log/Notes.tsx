@@ -1,5 +1,6 @@
 import type { LogEntry } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
+import { logSaid } from '@puntada/core/words';
 import { useRef, useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
@@ -84,7 +85,7 @@ function OneNote({ note, workId, place }: { note: Note; workId: string; place: s
               onChange={setText}
               maxLength={400}
               autoFocus
-              wrong={text.trim() ? undefined : 'Type the note, or cancel and delete it.'}
+              wrong={text.trim() ? undefined : logSaid.typeNoteOrCancel}
             />
           </div>
         }

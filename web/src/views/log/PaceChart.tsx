@@ -1,5 +1,6 @@
 import { ninety } from '@puntada/core/craft';
 import type { OwnPace } from '@puntada/core/plan';
+import { logSaid } from '@puntada/core/words';
 import { type Session, sessionRatio } from '@puntada/core/work';
 import { scaleLinear, scalePoint } from 'd3-scale';
 import { line } from 'd3-shape';
@@ -41,7 +42,7 @@ export function PaceChart({ sessions, pace }: Props) {
     ({ ratio }) => y(ratio),
   )(told);
   const [first, last] = [told[0] as Told, told.at(-1) as Told];
-  const label = `Time of ${told.length} sessions compared with an average pace: ${told.map(({ ratio }) => percent(ratio)).join(', ')}`;
+  const label = logSaid.timeSessionsComparedWith(told.length, told.map(({ ratio }) => percent(ratio)).join(', '));
   return (
     <div ref={ref} className="pt-3">
       {width > 0 ? (
@@ -54,7 +55,7 @@ export function PaceChart({ sessions, pace }: Props) {
             className="fill-verdigris/20"
           />
           <text x={2} y={12} className="fill-soft text-[12px]">
-            % of an average pace
+            {logSaid.averagePace}
           </text>
           {y.ticks(3).map((ratio) => (
             <g key={ratio}>
@@ -90,9 +91,7 @@ export function PaceChart({ sessions, pace }: Props) {
           ))}
         </svg>
       ) : null}
-      <p className="text-[14px] text-soft">
-        Dots: each session’s time as a percentage of an average pace (dashes). Band: your pace, from all sessions.
-      </p>
+      <p className="text-[14px] text-soft">{logSaid.dotsEachSessionsTime}</p>
     </div>
   );
 }

@@ -1,6 +1,7 @@
 import { placeOfRow, type Sequence, standingAt } from '@puntada/core/plan';
 import type { LogEntry } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
+import { logSaid } from '@puntada/core/words';
 import { useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
@@ -30,7 +31,7 @@ export function Photos({
     setUnread('');
     const pictures = await smallPhoto(file);
     if (!pictures) {
-      setUnread(`${file.name} could not be opened as a picture. Choose a JPEG or PNG file; nothing was changed.`);
+      setUnread(logSaid.couldNotBeOpened(file.name));
       return;
     }
     const answer = await add({
@@ -52,7 +53,7 @@ export function Photos({
         </ul>
       ) : null}
       <FileField
-        label={`Add a photo at ${placeOf(rows)}`}
+        label={logSaid.addPhotoAt(placeOf(rows))}
         accept="image/*"
         disabled={adding.isLoading}
         className="mt-2 text-[15px]"
@@ -100,7 +101,7 @@ function OnePhoto({ photo, workId, sequence, place }: OneProps) {
             inputMode="numeric"
             className="count"
             autoFocus
-            wrong={good ? undefined : `Type a row from 0 to ${most}.`}
+            wrong={good ? undefined : logSaid.typeRowFrom0(most)}
           />
         }
       >

@@ -1,5 +1,5 @@
 import type { Estimate } from '@puntada/core/craft';
-import { timeWords } from '@puntada/core/words';
+import { logSaid, timeWords } from '@puntada/core/words';
 import { reached, type Session, type Tick } from '@puntada/core/work';
 import { scaleLinear } from 'd3-scale';
 import { curveStepAfter, line } from 'd3-shape';
@@ -41,7 +41,7 @@ export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
     (_, row) => y(row),
   )(foretold);
   const cone = [`${x(last.hours)},${y(last.row)}`, ...ends.map((hours) => `${x(hours)},${y(rows)}`)].join(' ');
-  const label = `${last.row} of ${rows} rows and steps after ${last.hours.toFixed(1)} hours`;
+  const label = logSaid.rowsAndStepsAfter(last.row, rows, last.hours.toFixed(1));
   return (
     <div ref={ref}>
       {width > 0 ? (
@@ -69,9 +69,10 @@ export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
         </svg>
       ) : null}
       <p className="text-[14px] text-soft">
-        Line: rows and steps done, without pauses. Dashes: what the plan expected,{' '}
-        {timeWords((foretold[last.row] ?? 0) * 3600)} up to here.
-        {ends.length ? ' Band: when it will be done, at your pace.' : ''}
+        {logSaid.lineRowsAndSteps(
+          timeWords((foretold[last.row] ?? 0) * 3600),
+          ends.length ? logSaid.bandWhenItWill : '',
+        )}
       </p>
     </div>
   );

@@ -1,5 +1,5 @@
 import { entryLabel, type LogEntry, type WorkLog } from '@puntada/core/records';
-import { timeWords } from '@puntada/core/words';
+import { logSaid, timeWords } from '@puntada/core/words';
 import type { Session } from '@puntada/core/work';
 import { Pencil } from 'lucide-react';
 import { useRef, useState } from 'react';
@@ -24,7 +24,7 @@ interface Props {
 export function Sessions({ workId, sessions, log }: Props) {
   const [all, setAll] = useState(false);
   const [editing, setEditing] = useState<number>();
-  if (!sessions.length) return <p className="py-2 text-[15px] text-soft">No rows done yet.</p>;
+  if (!sessions.length) return <p className="py-2 text-[15px] text-soft">{logSaid.noRowsDoneYet}</p>;
   const anyOut = sessions.some((each) => each.takenOut > 0);
   const columns = anyOut ? 6 : 5;
   return (
@@ -110,7 +110,7 @@ function Pen({ name, onPress }: { name: string; onPress: () => void }) {
     <button
       ref={button}
       type="button"
-      aria-label={`Correct the session of ${name}`}
+      aria-label={logSaid.correctSession(name)}
       title="Correct"
       onClick={onPress}
       className="flex size-11 items-center justify-center rounded-sm text-soft hover:bg-sheet hover:text-ink"
@@ -152,7 +152,7 @@ function Correction({
   };
   return (
     <form
-      aria-label={`Correct the session of ${dates.moment(session.from)}`}
+      aria-label={logSaid.correctSession(dates.moment(session.from))}
       noValidate
       className="flex flex-wrap items-end gap-3 py-2"
       onSubmit={(event) => {
@@ -169,24 +169,24 @@ function Correction({
           inputMode="numeric"
           className="count"
           autoFocus
-          wrong={good ? undefined : 'Type minutes from 0 to 1440.'}
+          wrong={good ? undefined : logSaid.typeMinutesFrom0}
         />
       </div>
       <Button type="submit" disabled={adding.isLoading}>
         Save
       </Button>
       <Button onClick={() => void keep(0)} disabled={adding.isLoading}>
-        Leave it out of my pace
+        {logSaid.leaveItOutMy}
       </Button>
       {own.length ? (
         <Button
           disabled={entry.busy}
           onClick={async () => {
-            for (const each of own) await entry.remove(each, 'Correction deleted: the steps tell the time again.');
+            for (const each of own) await entry.remove(each, logSaid.correctionDeletedStepsTell);
             onDone();
           }}
         >
-          As the steps tell it
+          {logSaid.asStepsTellIt}
         </Button>
       ) : null}
       <Button kind="quiet" onClick={onDone}>

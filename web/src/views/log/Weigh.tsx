@@ -1,6 +1,7 @@
 import { type Problem, parseMass } from '@puntada/core/craft';
 import type { Weighing, Work, WorkLog } from '@puntada/core/records';
 import { entryLabel, weighingsIn } from '@puntada/core/records';
+import { logSaid } from '@puntada/core/words';
 import { impossibleIn, unlikelyWeight } from '@puntada/core/work';
 import { useRef, useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
@@ -58,7 +59,7 @@ export function OneWeighing({ weighing, log, workId, place }: OneProps) {
   return (
     <>
       <EntryRow
-        name={`weighing of ball ${ball} of ${letter} after ${place}`}
+        name={logSaid.weighingBallAfter(ball, letter, place)}
         busy={entry.busy}
         onRemove={() => void entry.remove(weighing, 'Weighing deleted.')}
         onKeep={keep}
@@ -145,7 +146,7 @@ export function Weigh({ work, log }: { work: Work; log: WorkLog }) {
     if (answer.error) return;
     doubts.clear();
     setAfter('');
-    announce(`Weighing of ball ${ball} of ${letter} saved.`);
+    announce(logSaid.weighingBallSaved(ball, letter));
     toFirstField(place.current);
     setTried(false);
   };
@@ -174,7 +175,7 @@ export function Weigh({ work, log }: { work: Work; log: WorkLog }) {
           onChange={setBall}
           inputMode="numeric"
           className="count"
-          wrong={tried && !ballGood ? 'Type a whole number, such as 1.' : undefined}
+          wrong={tried && !ballGood ? logSaid.typeWholeNumberSuch : undefined}
         />
         <TextField
           label="Started at (g)"
@@ -192,7 +193,7 @@ export function Weigh({ work, log }: { work: Work; log: WorkLog }) {
           className="count"
           wrong={tried && !(now.ok && now.value >= 0) ? 'Type grams, such as 38.' : undefined}
         />
-        <SelectField label="Scale is accurate to" value={bound} onChange={setBound}>
+        <SelectField label={logSaid.scaleAccurateTo} value={bound} onChange={setBound}>
           <option value="0.1">± 0.1 g</option>
           <option value="0.5">± 0.5 g</option>
           <option value="1">± 1 g</option>
@@ -211,7 +212,7 @@ export function Weigh({ work, log }: { work: Work; log: WorkLog }) {
         </summary>
         <div className="flex flex-wrap items-end gap-3">
           <div className="w-[150px]">
-            <TextField label="On the scale (g)" value={lies} onChange={setLies} inputMode="decimal" className="count" />
+            <TextField label={logSaid.onScaleG} value={lies} onChange={setLies} inputMode="decimal" className="count" />
           </div>
           <Button
             onClick={async () => {
@@ -223,7 +224,7 @@ export function Weigh({ work, log }: { work: Work; log: WorkLog }) {
           >
             Read it
           </Button>
-          <Button onClick={() => void scale.zero(onScale)}>Set it to zero</Button>
+          <Button onClick={() => void scale.zero(onScale)}>{logSaid.setItToZero}</Button>
           <p aria-live="polite" className="pb-3 text-[14px] text-soft">
             {scale.words}
           </p>

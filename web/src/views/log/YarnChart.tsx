@@ -1,4 +1,5 @@
 import { type ToldUnit, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { logSaid } from '@puntada/core/words';
 import type { KnownAt } from '@puntada/core/work';
 import { scaleLinear } from 'd3-scale';
 import { area, line } from 'd3-shape';
@@ -41,7 +42,14 @@ function Drawn({ letter, known, metres, told, last }: Props & { last: KnownAt })
     .y0(({ total }) => y(total.low))
     .y1(({ total }) => y(total.high))([...known, { ...last, row: metres.length }]);
   const number = (value: number) => `${yarnLengthNumber(value, told)}`;
-  const label = `${letter}: expected ${number(known[0]?.total.low ?? 0)} to ${number(known[0]?.total.high ?? 0)} ${yarnLengthUnit(told)} before any weighing, ${number(last.total.low)} to ${number(last.total.high)} after the last`;
+  const label = logSaid.expectedToBeforeAny(
+    letter,
+    number(known[0]?.total.low ?? 0),
+    number(known[0]?.total.high ?? 0),
+    yarnLengthUnit(told),
+    number(last.total.low),
+    number(last.total.high),
+  );
   return (
     <div ref={ref} className="pt-1">
       {width > 0 ? (
@@ -72,9 +80,7 @@ function Drawn({ letter, known, metres, told, last }: Props & { last: KnownAt })
           )}
         </svg>
       ) : null}
-      <p className="text-[14px] text-soft">
-        Dots: weighed. Dashes: estimate. Band: the expected total, narrower with each weighing.
-      </p>
+      <p className="text-[14px] text-soft">{logSaid.dotsWeighedDashesEstimate}</p>
     </div>
   );
 }

@@ -1,7 +1,7 @@
 import { type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import { prepareCloth } from '@puntada/core/plan';
 import { weighingsIn } from '@puntada/core/records';
-import { endsAtText, enoughText, type LastingOn } from '@puntada/core/words';
+import { endsAtText, enoughText, type LastingOn, logSaid } from '@puntada/core/words';
 import { type ColourNow, colourNow, colourQuestions, narrowing } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
@@ -29,7 +29,7 @@ export function YarnOnTheScale({
   }, [wish, cloth, costs, log]);
   return (
     <section aria-label="Yarn">
-      <h2 className="border-b border-ink pb-1 text-[19px]">Yarn on the scale</h2>
+      <h2 className="border-b border-ink pb-1 text-[19px]">{logSaid.yarnOnScale}</h2>
       <ul>
         {questions.map((question) => (
           <li key={question.yarn.letter} className="border-b border-rule py-3">
@@ -76,7 +76,7 @@ function Told({ id, on, found }: { id: string; on: LastingOn; found: Result<Colo
       <p>
         {used === undefined ? (
           <>
-            Not weighed yet; estimated <b className="count">{metres(predicted)}</b> used so far.
+            {logSaid.notWeighedYetEstimated} <b className="count">{metres(predicted)}</b> used so far.
           </>
         ) : (
           <>
@@ -90,7 +90,7 @@ function Told({ id, on, found }: { id: string; on: LastingOn; found: Result<Colo
       </p>
       <p>
         {left.mid < 0.05 ? (
-          'Nothing left to use'
+          logSaid.nothingLeftToUse
         ) : (
           <>
             Still to use{' '}
@@ -101,7 +101,7 @@ function Told({ id, on, found }: { id: string; on: LastingOn; found: Result<Colo
         )}
         {chance === undefined || left.mid < 0.05 ? null : (
           <>
-            ; what you have is <b className="font-semibold">{enoughText(chance)}</b>
+            {logSaid.whatYouHave} <b className="font-semibold">{enoughText(chance)}</b>
           </>
         )}
         .
@@ -111,14 +111,14 @@ function Told({ id, on, found }: { id: string; on: LastingOn; found: Result<Colo
           <span aria-hidden>✕ </span>
           It ends {endsAtText(endsAt, on)}.{' '}
           <Link to={`/works/${id}/onward`} className="underline underline-offset-4">
-            Plan the rest again
+            {logSaid.planRestAgain}
           </Link>
         </p>
       ) : null}
       {doubtful ? (
         <p className="text-ochre">
           <span aria-hidden>△ </span>
-          This weight looks far off. Check the grams, the ball, and that it was dry.
+          {logSaid.thisWeightLooksFar}
         </p>
       ) : null}
     </div>

@@ -5,6 +5,7 @@ import {
   differenceFigure,
   finishedFigure,
   hoursFigure,
+  matSaid,
   metresFigure,
   sizeReason,
 } from '@puntada/core/words';
@@ -49,11 +50,11 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
   return (
     <div className="overflow-x-auto">
       <table className="folds w-full border-collapse text-[15px]">
-        <caption className="sr-only">Sizes close to what you asked</caption>
+        <caption className="sr-only">{matSaid.sizesCloseToWhat}</caption>
         <thead>
           <tr className="text-[14px] text-soft">
             <th scope="col" className="min-w-[200px] py-2 pl-3 text-left font-normal">
-              {typical ? 'Other sizes (from a typical gauge)' : 'Other sizes'}
+              {typical ? matSaid.otherSizesFromTypical : 'Other sizes'}
             </th>
             {heads.map((head) => (
               <th key={head} scope="col" className="px-2 py-2 text-right font-normal whitespace-nowrap">
@@ -97,7 +98,7 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
                     {sides.length ? (
                       <span className="pr-1 text-ochre">
                         <span aria-hidden>△</span>
-                        <span className="sr-only">further off than you allow:</span>
+                        <span className="sr-only">{matSaid.furtherOffThanYou}</span>
                       </span>
                     ) : null}
                     {off(width, width.width)}

@@ -1,5 +1,6 @@
 import { lengthNumber } from '@puntada/core/craft';
 import type { HeightOffer } from '@puntada/core/plan';
+import { matSaid } from '@puntada/core/words';
 import { scaleLinear } from 'd3-scale';
 import { area, curveStepBefore, line } from 'd3-shape';
 import { usePreferences } from '../../api/api.ts';
@@ -40,7 +41,7 @@ export function BallSteps({ heights, stitches, rows, figures, word, circle, onCh
   const { units, told } = usePreferences();
   const [ref, measured] = useWidth<HTMLElement>();
   const width = measured;
-  const title = circle ? 'Balls for each size' : 'Balls for each height';
+  const title = circle ? matSaid.ballsForEachSize : matSaid.ballsForEachHeight;
   const counted = heights.map((offer) => ({
     offer,
     balls: ballsOf(figures.get(sizeKey({ stitches, rows: offer.rows }))),
@@ -70,7 +71,7 @@ export function BallSteps({ heights, stitches, rows, figures, word, circle, onCh
   const named = (step: Step) => step.saves || step.offer.rows === rows || step.offer === first || step.offer === last;
   return (
     <section ref={ref} aria-label={title} className="mt-5">
-      <h2 className="text-[17px]">{circle ? title : 'Balls for each height at this width'}</h2>
+      <h2 className="text-[17px]">{circle ? title : matSaid.ballsForEachHeightAt}</h2>
       <div className="relative" style={{ height }}>
         <svg width={width} height={height} aria-hidden className="absolute inset-0">
           <path d={under(known) ?? ''} className="fill-sheet" />
@@ -110,7 +111,7 @@ export function BallSteps({ heights, stitches, rows, figures, word, circle, onCh
               key={offer.rows}
               type="button"
               aria-pressed={offer.rows === rows}
-              aria-label={`${offer.rows} ${word}, ${balls ?? 'not worked out yet'} balls${saves ? ', the largest before another ball' : ''}`}
+              aria-label={`${offer.rows} ${word}, ${balls ?? matSaid.notWorkedOutYet} balls${saves ? matSaid.largestBeforeAnotherBall : ''}`}
               onClick={() => onChoose(offer)}
               className="absolute inset-y-0 hover:bg-ink/5"
               style={{ left, width: right - left }}
@@ -119,8 +120,7 @@ export function BallSteps({ heights, stitches, rows, figures, word, circle, onCh
         })}
       </div>
       <p className="-mt-3 text-[14px] text-soft">
-        {circle ? 'Finished size' : 'Finished height'} in {units} below, balls above. A filled dot is the largest size
-        before you need another ball.
+        {matSaid.inBelowBallsAbove(circle ? 'Finished size' : 'Finished height', units)}
       </p>
     </section>
   );

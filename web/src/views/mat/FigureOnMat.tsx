@@ -1,6 +1,7 @@
 import { lyingOn } from '@puntada/core/craft';
 import type { HeightOffer, Prepared, WidthOffer } from '@puntada/core/plan';
 import type { Wish } from '@puntada/core/records';
+import { matSaid } from '@puntada/core/words';
 import { type KeyboardEvent, type PointerEvent, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import type { MatGeometry } from './matGeometry.ts';
@@ -64,7 +65,7 @@ export function FigureOnMat({ prepared, index, width, height, mat, onPlaced }: P
   return (
     <button
       type="button"
-      aria-label={`${figure.name}: ${at.cell} stitches from where row 1 begins, ${at.row} rows up. Arrow keys move it.`}
+      aria-label={matSaid.stitchesFromWhereRow(figure.name, at.cell, at.row)}
       className="absolute touch-none cursor-move rounded-sm border-2 border-dashed border-chalk/70 bg-transparent hover:border-chalk focus-visible:outline-white"
       style={{
         left: left + (drag?.dx ?? 0) - 3,

@@ -1,7 +1,7 @@
 import type { Problem } from '@puntada/core/craft';
 import type { SearchStep } from '@puntada/core/plan';
 import type { Wish } from '@puntada/core/records';
-import { chanceText } from '@puntada/core/words';
+import { chanceText, matSaid } from '@puntada/core/words';
 import { proxy } from 'comlink';
 import { useEffect, useRef, useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
@@ -65,11 +65,9 @@ export function FromDrawer({ wish, onTake }: Props) {
       )}
       <p aria-live="polite" className="text-[14px] text-soft">
         {busy && step ? `${step.tried} sizes tried; ${step.stitches} × ${step.rows} can be made…` : null}
-        {answer && 'chance' in answer
-          ? `The largest size your yarn makes (${chanceText(answer.chance)} sure to be enough).`
-          : null}
+        {answer && 'chance' in answer ? matSaid.largestSizeYourYarn(chanceText(answer.chance)) : null}
         {answer && 'problem' in answer ? sentence(answer.problem) : null}
-        {answer && 'givenUp' in answer ? 'Stopped. The size has not changed.' : null}
+        {answer && 'givenUp' in answer ? matSaid.stoppedSizeHasNot : null}
       </p>
     </div>
   );

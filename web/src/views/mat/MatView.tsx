@@ -14,7 +14,7 @@ import {
   type WidthOffer,
 } from '@puntada/core/plan';
 import type { Wish, Work } from '@puntada/core/records';
-import { finishedFigure, goOnWords, placedWords, stateWord, techniqueWords } from '@puntada/core/words';
+import { finishedFigure, goOnWords, matSaid, placedWords, stateWord, techniqueWords } from '@puntada/core/words';
 import { useMemo, useRef } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { problemsOf, useBeginWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
@@ -53,7 +53,7 @@ export default function MatView() {
     <>
       <Head title="Size" />
       <main id="main" className="p-6">
-        {error ? <Problems problems={problemsOf(error)} /> : <Waiting words="Working out the sizes…" />}
+        {error ? <Problems problems={problemsOf(error)} /> : <Waiting words={matSaid.workingOutSizes} />}
       </main>
     </>
   );
@@ -111,7 +111,7 @@ function MatOfWork({ work }: { work: Work }) {
               <ButtonLink to={`/works/${work.id}/wish`}>Change the idea</ButtonLink>
               {anywhere && !settled ? (
                 <Button onClick={() => draft.change({ ending: 'any', choice: undefined })}>
-                  Let it stop at any row
+                  {matSaid.letItStopAt}
                 </Button>
               ) : null}
             </div>
@@ -206,7 +206,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
       <div className="grid grid-cols-[minmax(0,1fr)] gap-x-8 gap-y-4 lg:grid-cols-[minmax(0,1fr)_344px] lg:grid-rows-[auto_1fr]">
         <div className="flex min-w-0 flex-col">
           {settled ? (
-            <p className="pb-3 text-[15px] text-soft">This project is {stateWord(work.state)}, so its size is fixed.</p>
+            <p className="pb-3 text-[15px] text-soft">{matSaid.thisProjectSoIts(stateWord(work.state))}</p>
           ) : (
             <Rules
               edges={prepared.wish.edges}
@@ -237,9 +237,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
           ))}
           {settled ? null : (
             <p className="mt-2 text-[14px] text-soft">
-              Drag an edge, tap a mark on its ruler, or use the arrow keys on it. At a long mark{' '}
-              {isCircle ? '' : `${isTube(prepared) ? 'each side starts a repeat' : 'both edges match'} and `}the last
-              row matches the first.
+              {matSaid.dragEdgeTapMark(isCircle ? 'circle' : isTube(prepared) ? 'tube' : 'flat')}
             </p>
           )}
         </div>
@@ -267,10 +265,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
             </div>
           )}
           {beginning.error ? <Problems problems={problemsOf(beginning.error)} /> : null}
-          <p className="text-[14px] text-soft">
-            The yarn is an estimate: 9 times in 10 it falls in this range. The balls are 95 % sure to be enough. Weigh a
-            ball as you go to narrow it.
-          </p>
+          <p className="text-[14px] text-soft">{matSaid.yarnEstimate9Times}</p>
         </div>
         <div className="min-w-0">
           {settled ? null : (
@@ -311,7 +306,7 @@ function SizeChooser({ work, prepared, sizes, wish, draft, settled, cloth }: Cho
 function StartButton({ chains, disabled, onStart }: { chains: number; disabled: boolean; onStart: () => void }) {
   return (
     <Button kind="next" onClick={onStart} disabled={disabled} className="text-[18px] lg:w-full lg:text-[19px]">
-      {chains ? `Start with ${chains} chains` : 'Start with a ring'}
+      {chains ? `Start with ${chains} chains` : matSaid.startWithRing}
     </Button>
   );
 }

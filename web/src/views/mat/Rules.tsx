@@ -10,6 +10,7 @@ import {
 } from '@puntada/core/craft';
 import { type EndRule, isTube } from '@puntada/core/plan';
 import type { Wish } from '@puntada/core/records';
+import { matSaid } from '@puntada/core/words';
 import { memo } from 'react';
 import { Choice } from '../../parts/Choice.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
@@ -35,7 +36,7 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, toleranc
   const differ = !circle && edgesDiffer(bound);
   const tube = isTube(rest);
   const edges: readonly { value: EdgeRule; words: string }[] = [
-    { value: 'mirrored', words: tube ? 'Each side starts a repeat' : 'Matching' },
+    { value: 'mirrored', words: tube ? matSaid.eachSideStartsRepeat : 'Matching' },
     { value: 'whole', words: tube ? 'Any width' : `Whole ${bound.across.word}` },
     ...(mayBeCentred(bound, technique) ? [{ value: 'centred' as const, words: 'Centred' }] : []),
   ];
@@ -46,7 +47,7 @@ export const Rules = memo(function Rules({ edges: edge, ending, policy, toleranc
   ];
   const policies: readonly { value: Policy; words: string }[] = [
     { value: 'as-needed', words: 'Carry where needed' },
-    { value: 'carry-always', words: 'Carry all the way' },
+    { value: 'carry-always', words: matSaid.carryAllWay },
     { value: 'cut-always', words: 'Cut' },
     { value: 'bobbins', words: 'Bobbins' },
     { value: 'side-only', words: 'Up the side' },

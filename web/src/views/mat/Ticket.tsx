@@ -24,6 +24,7 @@ import {
   foundationWords,
   hoursText,
   lengthFigure,
+  matSaid,
   metresFigure,
   printedWorking,
   shortMultiple,
@@ -56,16 +57,16 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
   const { made } = prepared.bound.pattern;
   const { pieces } = prepared.wish;
   const round = technique.circle === true;
-  const together = pieces > 1 ? `all ${pieces} together, as are yarn and time` : undefined;
+  const together = pieces > 1 ? matSaid.allTogetherAsYarn(pieces) : undefined;
   const off = sidesOff(prepared, { width, height });
-  const allowed = `further off than the ${printLength(prepared.tolerance ?? 0, units)} you allow`;
+  const allowed = matSaid.furtherOffThanYouAllow(printLength(prepared.tolerance ?? 0, units));
   const rowsWord = upWord(made);
   const { terms } = usePreferences();
   const print = (working: Working | undefined) => working && printedWorking(working, units, terms);
   const size = sizeWorkings({ prepared, width, height });
   const workings = figures?.workings;
   return (
-    <section aria-label="This size in figures" className="grid content-start">
+    <section aria-label={matSaid.thisSizeInFigures} className="grid content-start">
       <div className="flex items-end gap-3">
         <p
           className="font-display text-[84px] leading-[0.8] font-bold tracking-tight tabular-nums"
@@ -100,7 +101,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
           term={upper(rowsWord)}
           value={String(height.rows)}
           working={print(size.rows)}
-          note={height.asBegun ? 'last row matches the first' : undefined}
+          note={height.asBegun ? matSaid.lastRowMatchesFirst : undefined}
         />
         <Line
           term={round ? 'Diameter' : widthTerm(prepared, width)}
@@ -119,7 +120,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
         ) : null}
         {round ? null : (
           <Line
-            term={foundation.circle ? 'Height of the sides' : 'Height'}
+            term={foundation.circle ? matSaid.heightSides : 'Height'}
             value={lengthFigure(height.height, units)}
             working={print(size.height)}
             note={wishNote(prepared.height.by, height.height, height.difference, units)}
@@ -144,7 +145,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
       </ul>
       <dl>
         <Line
-          term={<Term name="end">Ends to weave in</Term>}
+          term={<Term name="end">{matSaid.endsToWeaveIn}</Term>}
           value={figures ? String(figures.ends) : '…'}
           working={print(workings?.ends)}
           note={together}
@@ -153,7 +154,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
           term="Time"
           value={figures ? hoursText(figures.time) : '…'}
           working={print(workings?.time)}
-          note={prepared.wish.pace ? 'at your pace' : 'at an average pace (yours isn’t known yet)'}
+          note={prepared.wish.pace ? 'at your pace' : matSaid.atAveragePaceYours}
         />
       </dl>
     </section>
@@ -162,7 +163,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
 
 const widthTerms: Readonly<Record<TubeMeasure, string>> = {
   flat: 'Width, lying flat',
-  around: 'All the way round',
+  around: matSaid.allWayRound,
   diameter: 'Across its circle',
 };
 
@@ -187,7 +188,7 @@ function SecondWidth({ of, measure, units, working }: SecondWidthProps) {
 function wishNote(by: string, size: WidthOffer['width'], difference: number, units: ToldUnit): string {
   if (by !== 'length') return sourceWords[size.source];
   const from = size.source === 'typical' ? '' : ` · ${sourceWords[size.source]}`;
-  return `${differenceFigure(size, difference, units).text} from what you asked${from}`;
+  return matSaid.fromWhatYouAsked(differenceFigure(size, difference, units).text, from);
 }
 
 /** The arithmetic behind the count, in a line each. */
@@ -205,7 +206,7 @@ function Why({ width, height, sizes }: Pick<Props, 'width' | 'height' | 'sizes'>
       {alike.stitches.multiple === works.stitches.multiple && alike.stitches.extra === works.stitches.extra ? null : (
         <p className="text-[14px]">
           {width.tube ? (
-            'Each side starts a repeat'
+            matSaid.eachSideStartsRepeat
           ) : (
             <>
               For{' '}
@@ -284,7 +285,7 @@ function YarnLine({ yarn, need, workings, print, stitches, of, units, each }: Ya
         </p>
         {need?.drawer ? (
           <p className="text-[14px] text-soft">
-            What you have is {enoughWords(need.drawer.chance)}{' '}
+            {matSaid.whatYouHave(enoughWords(need.drawer.chance))}{' '}
             <span className="whitespace-nowrap">
               (<Worked working={print(workings?.drawer)}>{chanceText(need.drawer.chance)}</Worked>)
             </span>

@@ -1,5 +1,6 @@
 import { type LengthUnit, parseLength, unitWord, withUnit } from '@puntada/core/craft';
 import type { Wish } from '@puntada/core/records';
+import { matSaid } from '@puntada/core/words';
 import { useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 
@@ -24,7 +25,7 @@ export function Tolerance({ tolerance, units: planned, onChange }: Props) {
   return (
     <div>
       <label htmlFor="tolerance" className="mb-0.5 flex min-h-6 items-end text-[14px] text-soft">
-        How far off may it be?
+        {matSaid.howFarOffMay}
       </label>
       <span className="flex items-center gap-2">
         <input
@@ -44,7 +45,7 @@ export function Tolerance({ tolerance, units: planned, onChange }: Props) {
       {good ? null : (
         <p id="tolerance-wrong" role="alert" className="mt-1 text-[14px] text-brick">
           <span aria-hidden>✕ </span>
-          {`“${typed}” is not a length. Type 2 ${units}, or leave it empty.`}
+          {matSaid.notLengthType2(typed, units)}
         </p>
       )}
     </div>

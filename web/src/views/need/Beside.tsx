@@ -1,6 +1,6 @@
 import { findPattern, sourceOf } from '@puntada/core/craft';
 import type { Wish } from '@puntada/core/records';
-import { sizeText } from '@puntada/core/words';
+import { needSaid, sizeText } from '@puntada/core/words';
 import { useEffect, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
@@ -71,8 +71,7 @@ export function Beside({ wish }: { wish: Wish }) {
       ) : null}
       {missing.length ? (
         <p className="pt-2 text-[15px] text-soft">
-          {missing.map(nameOf).join(' and ')} doesn’t suit this project: its repeat, the item or the way of working
-          doesn’t fit.
+          {needSaid.doesntSuitThisProject(missing.map(nameOf).join(' and '))}
         </p>
       ) : null}
     </div>
@@ -115,7 +114,7 @@ function Against({ one, base }: { one: PatternFigures; base: PatternFigures }) {
 function more(difference: number, what: string, alike: number): string {
   const size = Math.abs(difference);
   const plural = what.startsWith('m ') ? what : `${what}s`;
-  if (size <= alike) return `the same number of ${plural}`;
+  if (size <= alike) return needSaid.sameNumber(plural);
   const shown = Math.max(1, Math.round(size));
   return `${shown} ${shown === 1 ? what : plural} ${difference < 0 ? 'less' : 'more'}`;
 }

@@ -1,5 +1,5 @@
 import type { PlanDocument } from '@puntada/core/records';
-import { chanceText } from '@puntada/core/words';
+import { chanceText, needSaid } from '@puntada/core/words';
 import { Worked } from '../../parts/Worked.tsx';
 
 type Chance = PlanDocument['colours'][number]['chances'][number];
@@ -22,12 +22,9 @@ export function ChanceSteps({ chances, need, sure, workings }: Props) {
         <b className="count">
           <Worked working={workings?.balls}>{need}</Worked>
         </b>{' '}
-        (<Worked working={workings?.chance}>{percent} sure to be enough</Worked>).
+        (<Worked working={workings?.chance}>{needSaid.sureToBeEnough(percent)}</Worked>).
       </p>
-      <ol
-        className="mt-2 flex items-end gap-2 border-b border-ink"
-        aria-label="How likely each number of balls is enough"
-      >
+      <ol className="mt-2 flex items-end gap-2 border-b border-ink" aria-label={needSaid.howLikelyEachNumber}>
         {chances.map(({ balls, chance }) => {
           const enough = chance >= sure;
           return (
@@ -43,7 +40,7 @@ export function ChanceSteps({ chances, need, sure, workings }: Props) {
           );
         })}
       </ol>
-      <p className="pt-1 text-[14px] text-soft">balls; filled where they are at least {percent} sure</p>
+      <p className="pt-1 text-[14px] text-soft">{needSaid.ballsFilledWhereThey(percent)}</p>
     </div>
   );
 }

@@ -1,6 +1,6 @@
 import type { Problem } from '@puntada/core/craft';
 import type { PlanDocument, Wish, Work } from '@puntada/core/records';
-import { chanceText, enoughWords, upper, yarnPartName } from '@puntada/core/words';
+import { chanceText, enoughWords, needSaid, upper, yarnPartName } from '@puntada/core/words';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';
@@ -41,7 +41,7 @@ function NeedOfWork({ work }: { work: Work }) {
   const settled = work.state !== 'wished';
   return (
     <>
-      <Head title={work.wish.title} under="How much you need, and how sure that is">
+      <Head title={work.wish.title} under={needSaid.howMuchYouNeed}>
         <DraftHead draft={draft} settled={settled} />
         <Stages work={work} here="yarn" />
       </Head>
@@ -60,7 +60,7 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
   const planned = useMemo(() => ({ wish: begun ? work.wish : wish, begun }), [begun, work.wish, wish]);
   const { document, problems, busy } = usePlanDocument(planned);
   if (problems.length) return <Problems problems={problems} />;
-  if (!document) return <Waiting words="Working out the yarn…" workedOut />;
+  if (!document) return <Waiting words={needSaid.workingOutYarn} workedOut />;
   return (
     <div aria-busy={busy} className={busy ? 'opacity-60' : ''}>
       <ul>
@@ -74,7 +74,7 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
         ))}
       </ul>
       <section className="mt-8">
-        <h2 className="border-b border-ink pb-1 text-[19px]">What to do with the idle yarn</h2>
+        <h2 className="border-b border-ink pb-1 text-[19px]">{needSaid.whatToDoWith}</h2>
         <div className="pt-3">
           <Problems
             problems={document.warnings.filter(({ code }) => code === 'many-ends') as Problem[]}
@@ -83,7 +83,7 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
         </div>
         <Policies document={document} settled={settled} onTake={(policy) => draft.change({ policy })} />
         <div className="mt-3">
-          <ButtonLink to={`/works/${id}/strips`}>Compare them on test strips</ButtonLink>
+          <ButtonLink to={`/works/${id}/strips`}>{needSaid.compareThemOnTest}</ButtonLink>
         </div>
       </section>
       <section className="mt-8">
@@ -92,8 +92,8 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
       </section>
       <section className="mt-8 grid gap-x-10 gap-y-4 lg:grid-cols-2">
         <div>
-          <h2 className="border-b border-ink pb-1 text-[19px]">How to be more certain</h2>
-          <p className="py-2 text-[15px] text-soft">What you could measure, and how close the estimate then gets.</p>
+          <h2 className="border-b border-ink pb-1 text-[19px]">{needSaid.howToBeMore}</h2>
+          <p className="py-2 text-[15px] text-soft">{needSaid.whatYouCouldMeasure}</p>
           <ul>
             {document.measureNext.map((next) => (
               <li key={next.what} className="flex justify-between gap-4 border-b border-rule py-2 text-[16px]">
@@ -112,11 +112,9 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
               </p>
             ))
           ) : (
-            <p className="py-2 text-[15px] text-soft">One size narrower or shorter doesn’t save a whole ball.</p>
+            <p className="py-2 text-[15px] text-soft">{needSaid.oneSizeNarrowerOr}</p>
           )}
-          <p className="py-2 text-[15px] text-soft">
-            Buy it all at once, from one dye lot. If lots differ, change balls every two rows.
-          </p>
+          <p className="py-2 text-[15px] text-soft">{needSaid.buyItAllAt}</p>
         </div>
       </section>
     </div>
@@ -152,7 +150,7 @@ function ColourNeed({ colour, workings, wish }: ColourNeedProps) {
         </div>
       </div>
       <table className="w-full self-start text-[16px]">
-        <caption className="sr-only">Where the metres of {colour.letter} go</caption>
+        <caption className="sr-only">{needSaid.whereMetresGo(colour.letter)}</caption>
         <tbody>
           {Object.entries(colour.parts).map(([name, metres]) => (
             <tr key={name} className="border-b border-rule last:border-b-0">
@@ -176,13 +174,11 @@ function ColourNeed({ colour, workings, wish }: ColourNeedProps) {
         {colour.chances.length ? (
           <ChanceSteps sure={wish.sure} chances={colour.chances} need={colour.balls?.short ?? ''} workings={workings} />
         ) : (
-          <p className="text-[15px] text-soft">
-            Add grams and metres per ball on the Idea page to see how many balls to buy.
-          </p>
+          <p className="text-[15px] text-soft">{needSaid.addGramsAndMetres}</p>
         )}
         {colour.drawer ? (
           <p className="mt-2 text-[15px]">
-            What you have is <b className="font-semibold">{enoughWords(colour.drawer.chance)}</b>{' '}
+            {needSaid.whatYouHave} <b className="font-semibold">{enoughWords(colour.drawer.chance)}</b>{' '}
             <span className="whitespace-nowrap">
               (<Worked working={workings?.drawer}>{chanceText(colour.drawer.chance)}</Worked>)
             </span>
@@ -190,8 +186,8 @@ function ColourNeed({ colour, workings, wish }: ColourNeedProps) {
         ) : null}
         {colour.ballEnds.map((end) => (
           <p key={end.ball} className="mt-1 text-[15px] text-soft">
-            Ball {end.ball} ends between rows <span className="count">{end.between.join('–')}</span>; join the next
-            after row <span className="count">{end.joinAfter}</span> at the latest.
+            Ball {end.ball} ends between rows <span className="count">{end.between.join('–')}</span>
+            {needSaid.joinNextAfterRow} <span className="count">{end.joinAfter}</span> at the latest.
           </p>
         ))}
       </div>

@@ -1,5 +1,6 @@
 import { type Policy, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { PlanDocument, PrintedWorking } from '@puntada/core/records';
+import { needSaid } from '@puntada/core/words';
 import { usePreferences } from '../../api/api.ts';
 import { Term } from '../../parts/terms/Term.tsx';
 import { Worked } from '../../parts/Worked.tsx';
@@ -18,13 +19,13 @@ export function Policies({ document, settled, onTake }: Props) {
     ['Ends', 'end'],
     ['Minutes'],
     ['Stitches carried', 'carry'],
-    ['Two or more strands inside'],
-    ['Visible through the fabric'],
+    [needSaid.twoOrMoreStrands],
+    [needSaid.visibleThroughFabric],
   ] as const;
   return (
     <div className="overflow-x-auto">
       <table className="folds w-full border-collapse text-[16px]">
-        <caption className="sr-only">What to do with the idle yarn</caption>
+        <caption className="sr-only">{needSaid.whatToDoWith}</caption>
         <thead>
           <tr className="text-[14px] text-soft">
             <th scope="col" className="py-2 text-left font-normal">
@@ -69,8 +70,8 @@ export function Policies({ document, settled, onTake }: Props) {
                   about {way.minutes}
                 </Cell>
                 <Cell head="Stitches carried">{way.carriedStitches}</Cell>
-                <Cell head="Two or more strands inside">{(way.thickness[2] ?? 0) + (way.thickness[3] ?? 0)}</Cell>
-                <Cell head="Visible through the fabric">{showWords(way.showThrough, document)}</Cell>
+                <Cell head={needSaid.twoOrMoreStrands}>{(way.thickness[2] ?? 0) + (way.thickness[3] ?? 0)}</Cell>
+                <Cell head={needSaid.visibleThroughFabric}>{showWords(way.showThrough, document)}</Cell>
               </tr>
             );
           })}

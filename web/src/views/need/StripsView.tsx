@@ -1,6 +1,6 @@
 import { type Policy, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { Wish, Work } from '@puntada/core/records';
-import { hoursText, policyNames, stateWord, upper } from '@puntada/core/words';
+import { hoursText, needSaid, policyNames, stateWord, upper } from '@puntada/core/words';
 import type { Strip } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { useParams } from 'react-router';
@@ -40,7 +40,7 @@ function StripsOfWork({ work }: { work: Work }) {
   const strips = useStrips(draft.wish);
   return (
     <>
-      <Head title={work.wish.title} under="Test strips: one small cloth, three ways with the idle yarn">
+      <Head title={work.wish.title} under={needSaid.testStripsOneSmall}>
         <DraftHead draft={draft} settled={work.state !== 'wished'} />
         <Stages work={work} here="yarn" />
       </Head>
@@ -71,8 +71,8 @@ function Strips({ work, draft, strips }: { work: Work; draft: PlanDraft; strips:
       {first ? (
         <p className="max-w-[70ch] text-[17px]">
           Each strip: chain <b className="count">{first.chains}</b>, <b className="count">{first.rows}</b> rows of{' '}
-          <b className="count">{first.stitches}</b>, with your own yarn and hook. Leave the tails on, lay the strips
-          beside one another, look at both faces and feel them; weigh each to a tenth of a gram if you can.
+          <b className="count">{first.stitches}</b>
+          {needSaid.withYourOwnYarn}
         </p>
       ) : null}
       <ul className="grid gap-x-8 gap-y-6 md:grid-cols-3">
@@ -87,9 +87,7 @@ function Strips({ work, draft, strips }: { work: Work; draft: PlanDraft; strips:
           />
         ))}
       </ul>
-      {settled ? (
-        <p className="text-[15px] text-soft">This project is {stateWord(work.state)}, so this choice is fixed.</p>
-      ) : null}
+      {settled ? <p className="text-[15px] text-soft">{needSaid.thisProjectSoThis(stateWord(work.state))}</p> : null}
     </div>
   );
 }
@@ -112,14 +110,14 @@ function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
       <h2 className="text-[21px]">
         {upper(policyNames[strip.policy])}
         {chosen ? (
-          <span className="ml-2 font-sans text-[14px] font-normal text-verdigris">✓ used in this plan</span>
+          <span className="ml-2 font-sans text-[14px] font-normal text-verdigris">{needSaid.usedInThisPlan}</span>
         ) : null}
       </h2>
       <dl>
-        <TermLine term="Ends of the strip" value={String(strip.ends)} />
+        <TermLine term={needSaid.endsStrip} value={String(strip.ends)} />
         <TermLine term="Expected weight" value={`${strip.grams.toFixed(1)} g`} />
         {strip.ratio === undefined ? null : (
-          <TermLine term="Yarn compared with the estimate" value={percent(strip.ratio)} />
+          <TermLine term={needSaid.yarnComparedWithEstimate} value={percent(strip.ratio)} />
         )}
         <TermLine
           term="Whole piece, yarn"

@@ -1,6 +1,6 @@
 import { type Problem, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { Work } from '@puntada/core/records';
-import { hoursText, lengthFigure, metresText, printedWorking, restName } from '@puntada/core/words';
+import { hoursText, lengthFigure, metresText, onwardSaid, printedWorking, restName } from '@puntada/core/words';
 import type { Position, RestPlan } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
@@ -54,15 +54,11 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
   };
   const as = plan.kind === 'planned';
   return (
-    <aside aria-label="The plan you are looking at" className="grid content-start gap-3 lg:sticky lg:top-4">
+    <aside aria-label={onwardSaid.planYouLookingAt} className="grid content-start gap-3 lg:sticky lg:top-4">
       <h2 className="text-[23px]">
         <Craft>{restName(plan.kind, work.wish.closing, plan.wish.ending)}</Craft>
       </h2>
-      <WorkStrip
-        strip={strip}
-        onWidth={setWidth}
-        label={`The piece in ${plan.rows} rows, ${plan.stays} of them done`}
-      />
+      <WorkStrip strip={strip} onWidth={setWidth} label={onwardSaid.pieceInRowsThem(plan.rows, plan.stays)} />
       <ul>
         {plan.colours.map(({ letter, left, leftWorking, chance }) => {
           const yarn = work.wish.yarns.find((each) => each.letter === letter);
@@ -103,7 +99,7 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
           working={printedWorking(plan.sizeWorkings.height, told, terms)}
         />
         <TermLine
-          term="Ends to weave in"
+          term={onwardSaid.endsToWeaveIn}
           value={String(plan.ends)}
           working={printedWorking(plan.endsWorking, told, terms)}
         />
@@ -115,23 +111,19 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
         {plan.rip ? (
           <TermLine
             term="Rip back"
-            value={`${plan.rip.cells} stitches, about ${Math.max(1, Math.round(plan.rip.seconds / 60))} min of work`}
+            value={onwardSaid.stitchesAboutMinWork(plan.rip.cells, Math.max(1, Math.round(plan.rip.seconds / 60)))}
           />
         ) : null}
       </dl>
       {as ? (
-        <p className="text-[15px] text-soft">
-          This is your current plan. Look at the others and switch if one suits you better.
-        </p>
+        <p className="text-[15px] text-soft">{onwardSaid.thisYourCurrentPlan}</p>
       ) : (
         <>
           <Button kind="next" onClick={take} disabled={going.isLoading || ripping === 'going' || waiting > 0}>
-            Switch to this plan
+            {onwardSaid.switchToThisPlan}
           </Button>
           <p className="text-[14px] text-soft">
-            {waiting > 0
-              ? 'Some steps are still being saved. Wait a moment, then switch.'
-              : 'Your current plan is kept below, so you can look at it again.'}
+            {waiting > 0 ? onwardSaid.someStepsStillBeing : onwardSaid.yourCurrentPlanKept}
           </p>
         </>
       )}

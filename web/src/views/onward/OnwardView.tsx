@@ -1,6 +1,6 @@
 import type { Result } from '@puntada/core/craft';
 import type { Work, WorkLog } from '@puntada/core/records';
-import { courseWord, goOnWords } from '@puntada/core/words';
+import { courseWord, goOnWords, onwardSaid } from '@puntada/core/words';
 import type { RestPlan } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -26,7 +26,7 @@ export default function OnwardView() {
   const refusal = problemsOf(error ?? logError);
   return (
     <>
-      <Head title={work?.wish.title ?? 'The rest'} under="Plan the rest again: what you have made stays">
+      <Head title={work?.wish.title ?? 'The rest'} under={onwardSaid.planRestAgainWhat}>
         {work ? <ButtonLink to={`/works/${id}/work`}>{goOnWords(work)}</ButtonLink> : null}
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1360px] px-6 pt-5 pb-12">
@@ -38,7 +38,7 @@ export default function OnwardView() {
                 Nothing made yet: <Link to={`/works/${id}/size`}>choose a size</Link>.
               </>
             ) : (
-              'This project is finished: nothing is left to plan.'
+              onwardSaid.thisProjectFinishedNothing
             )}
           </p>
         ) : null}
@@ -56,7 +56,7 @@ function useRest(work: Work, log: WorkLog): Result<RestPlan[]> | undefined {
 function Rest({ work, log }: { work: Work; log: WorkLog }) {
   const found = useRest(work, log);
   const [taken, setTaken] = useState(0);
-  if (!found) return <Waiting words="Working out the ways to go on…" workedOut />;
+  if (!found) return <Waiting words={onwardSaid.workingOutWaysTo} workedOut />;
   if (!found.ok) return <Problems problems={found.problems} />;
   const plans = found.value;
   const word = courseWord(plans[0]?.making ?? 'flat');
@@ -68,13 +68,12 @@ function Rest({ work, log }: { work: Work; log: WorkLog }) {
         <p className="pb-3 text-[17px]">
           <b className="count">{rows}</b> of <b className="count">{work.size?.rows}</b> {word.toLowerCase()}s are done
           {runs ? `; ${word.toLowerCase()} ${rows + 1}, already started, will be finished` : ''}.
-          {plans[0]?.measured ? ' Sizes use what you measured.' : ''}
+          {plans[0]?.measured ? onwardSaid.sizesUseWhatYou : ''}
         </p>
         <Ways plans={plans} taken={taken} work={work} onTake={setTaken} />
         {plans[0]?.chance === undefined ? (
           <p className="pt-2 text-[14px] text-soft">
-            To see whether the yarn lasts, add the balls you have on the Idea page; a ball weighed in the{' '}
-            <Link to={`/works/${work.id}/log`}>log</Link> gives a better answer.
+            {onwardSaid.toSeeWhetherYarn} <Link to={`/works/${work.id}/log`}>log</Link> {onwardSaid.givesBetterAnswer}
           </p>
         ) : null}
         <Former work={work} />

@@ -1,6 +1,6 @@
 import { unitWord } from '@puntada/core/craft';
 import type { Work } from '@puntada/core/records';
-import { finishedFigure, hoursText, metresText, restName } from '@puntada/core/words';
+import { finishedFigure, hoursText, metresText, onwardSaid, restName } from '@puntada/core/words';
 import type { RestPlan } from '@puntada/core/work';
 import { usePreferences } from '../../api/api.ts';
 import { Craft } from '../../parts/Craft.tsx';
@@ -22,7 +22,7 @@ export function Ways({ plans, taken, work, onTake }: WaysProps) {
   return (
     <div className="overflow-x-auto">
       <table className="folds w-full border-collapse text-[15px]">
-        <caption className="sr-only">Ways to finish this project</caption>
+        <caption className="sr-only">{onwardSaid.waysToFinishThis}</caption>
         <thead>
           <tr className="text-[14px] text-soft">
             <th scope="col" className="min-w-[180px] py-2 pl-3 text-left font-normal">

@@ -1,5 +1,6 @@
 import type { Problem } from '@puntada/core/craft';
 import type { MadeWork } from '@puntada/core/plan';
+import { printSaid } from '@puntada/core/words';
 import { useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
@@ -12,7 +13,7 @@ import { planner } from '../../worker/planner.ts';
 const files: readonly (readonly [kind: PlanFile, words: string, type: string])[] = [
   ['rows.txt', 'Rows as text', 'text/plain'],
   ['rows.md', 'Rows as Markdown', 'text/markdown'],
-  ['runs.csv', 'Runs as a table', 'text/csv'],
+  ['runs.csv', printSaid.runsAsTable, 'text/csv'],
   ['pattern.txt', 'Pattern as text', 'text/plain'],
   ['plan.json', 'Plan as JSON', 'application/json'],
 ];

@@ -1,4 +1,5 @@
 import type { Problem } from '@puntada/core/craft';
+import { printSaid } from '@puntada/core/words';
 import { GlobalWorkerOptions, getDocument, type PDFDocumentProxy, type PDFPageProxy } from 'pdfjs-dist';
 import { useEffect, useRef, useState } from 'react';
 import { Problems } from '../../parts/Problems.tsx';
@@ -60,7 +61,7 @@ export function Pages({ address }: { address: string }) {
   return (
     <section aria-label="Pages" aria-busy={busy} className={busy ? 'opacity-60' : ''}>
       <p role="status" className="pb-3 text-[15px] text-soft">
-        {busy ? 'Setting the pages anew…' : pdf.numPages === 1 ? '1 page' : `${pdf.numPages} pages`}
+        {busy ? printSaid.settingPagesAnew : pdf.numPages === 1 ? '1 page' : `${pdf.numPages} pages`}
       </p>
       <ol className="flex flex-wrap gap-5">
         {Array.from({ length: pdf.numPages }, (_, i) => (

@@ -1,4 +1,4 @@
-import { type PrintPart, printPartNames, printParts } from '@puntada/core/words';
+import { type PrintPart, printPartNames, printParts, printSaid } from '@puntada/core/words';
 import { useId, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';
@@ -44,12 +44,8 @@ export default function PrintView() {
   }, [id, parts, paper, way, chart, boxes, strands, grouped, point]);
   return (
     <>
-      <Head
-        title={work?.wish.title ?? 'Print'}
-        page="Print"
-        under="Print: choose what goes on paper, and look at each page"
-      >
-        <ButtonLink to={`/works/${id}/rows`}>Back to the rows</ButtonLink>
+      <Head title={work?.wish.title ?? 'Print'} page="Print" under={printSaid.printChooseWhatGoes}>
+        <ButtonLink to={`/works/${id}/rows`}>{printSaid.backToRows}</ButtonLink>
       </Head>
       <main
         id="main"
@@ -107,27 +103,27 @@ export default function PrintView() {
               {parts.includes('rows') ? (
                 <fieldset>
                   <legend className="label">Rows</legend>
-                  <Tick label="A box to tick at each row" on={boxes} onChange={setBoxes} />
+                  <Tick label={printSaid.boxToTickAt} on={boxes} onChange={setBoxes} />
                   <Tick label="Rows that come again told once" on={grouped} onChange={setGrouped} />
-                  {grouped ? null : <Tick label="With the orders of the strands" on={strands} onChange={setStrands} />}
+                  {grouped ? null : <Tick label={printSaid.withOrdersStrands} on={strands} onChange={setStrands} />}
                 </fieldset>
               ) : null}
               {parts.includes('chart') ? (
                 <Choice
                   above="Chart"
                   small
-                  label="How the chart is printed"
+                  label={printSaid.howChartPrinted}
                   value={chart}
                   options={[
                     { value: 'colours', words: 'In colours' },
-                    { value: 'letters', words: 'For a black printer' },
+                    { value: 'letters', words: printSaid.forBlackPrinter },
                   ]}
                   onChange={setChart}
                 />
               ) : null}
               {parts.includes('large') ? (
                 <SelectField
-                  label="Size of the large print"
+                  label={printSaid.sizeLargePrint}
                   value={String(point)}
                   onChange={(size) => setPoint(Number(size))}
                 >

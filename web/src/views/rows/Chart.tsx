@@ -1,5 +1,6 @@
 import type { StrandBook } from '@puntada/core/plan';
 import type { Hand } from '@puntada/core/words';
+import { rowsSaid } from '@puntada/core/words';
 import { type MouseEvent, useCallback, useEffect, useRef } from 'react';
 import { faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { fitCanvas } from '../../parts/fitCanvas.ts';
@@ -93,7 +94,7 @@ export function Chart({ cloth, hand, selected, inHand, onSelect, zoom, onCell, h
           <canvas
             ref={canvas}
             role="img"
-            aria-label={`Chart of ${fabric.courses} rows by ${fabric.stitches} stitches, row ${selected} selected`}
+            aria-label={rowsSaid.chartRowsByStitches(fabric.courses, fabric.stitches, selected)}
             className="sticky top-0 left-0 block"
             style={{ width: box.width, height: box.height }}
           />

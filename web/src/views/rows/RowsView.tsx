@@ -8,6 +8,7 @@ import {
   explainCourse,
   foundationWords,
   legend,
+  rowsSaid,
   type Terms,
 } from '@puntada/core/words';
 import { ZoomIn, ZoomOut } from 'lucide-react';
@@ -45,7 +46,7 @@ export default function RowsView() {
         {error ? (
           <Problems problems={problemsOf(error)} />
         ) : cloth === null ? (
-          <p className="text-soft">No size fits this idea yet.</p>
+          <p className="text-soft">{rowsSaid.noSizeFitsThis}</p>
         ) : (
           <Waiting words="Writing the rows…" workedOut />
         )}
@@ -115,7 +116,7 @@ function Rows({ work, cloth, sequence }: { work: Work; cloth: WorkCloth; sequenc
           />
           <Choice
             small
-            label="How rows are written"
+            label={rowsSaid.howRowsWritten}
             value={manner}
             options={[
               { value: 'compact', words: 'Short' },
@@ -149,7 +150,7 @@ function Rows({ work, cloth, sequence }: { work: Work; cloth: WorkCloth; sequenc
                 checked={swapped}
                 onChange={(event) => setSwapped(event.target.checked)}
               />
-              Swap A and B
+              {rowsSaid.swapAndB}
             </label>
           ) : null}
           {shapeOf(fabric) === 'grid' ? (
@@ -217,7 +218,7 @@ function Why({ fabric, bound, number, terms }: { fabric: Fabric; bound: BoundPat
         onClick={() => setOpen(!open)}
         className="min-h-11 text-[15px] underline underline-offset-4"
       >
-        Why does {word} {number} change colour where it does?
+        {rowsSaid.whyDoesChangeColour(word, number)}
       </button>
       {open ? (
         <div aria-live="polite" className="border-l-4 border-verdigris bg-verdigris-pale px-3 py-1.5 text-[15px]">
@@ -257,7 +258,7 @@ function Legend({ fabric, terms }: { fabric: Fabric; terms: Terms }) {
           onClick={() => setOpen(!open)}
           className="min-h-11 text-[15px] underline underline-offset-4"
         >
-          How to make the stitches
+          {rowsSaid.howToMakeStitches}
         </button>
       ) : null}
     </div>

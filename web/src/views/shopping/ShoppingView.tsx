@@ -1,6 +1,6 @@
 import type { Working } from '@puntada/core/plan';
 import type { PlanDocument, PrintedWorking, WorkSummary } from '@puntada/core/records';
-import { printedWorking } from '@puntada/core/words';
+import { printedWorking, shoppingSaid } from '@puntada/core/words';
 import { ballsToBuy, buyingWorking, priceWorking, type ShoppingNeed } from '@puntada/core/work';
 import { useEffect, useMemo, useState } from 'react';
 import { usePreferences, useWorksQuery } from '../../api/api.ts';
@@ -53,14 +53,14 @@ export default function ShoppingView() {
   const waiting = (wished?.length ?? 0) - counted;
   return (
     <>
-      <Head title="Shopping list" under="Yarn for every planned project you have not started" />
+      <Head title="Shopping list" under={shoppingSaid.yarnForEveryPlanned} />
       <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-4 pb-12">
         <p aria-live="polite" className="text-[15px] text-soft">
           {wished && plans && waiting === 0
             ? `For ${wished.length === 1 ? '1 planned project' : `${wished.length} planned projects`}.`
             : waiting > 0
-              ? `${waiting === 1 ? '1 project' : `${waiting} projects`} still to be counted…`
+              ? shoppingSaid.stillToBeCounted(waiting)
               : 'Opening your projects…'}
         </p>
         {plans ? null : <Skeleton rows={4} height={96} />}
@@ -105,16 +105,9 @@ export default function ShoppingView() {
           ))}
         </ul>
         {!wished || wished.length ? null : (
-          <Empty acts={<ButtonLink to="/wish">New project</ButtonLink>}>
-            What you have to buy for your planned projects will stand here, yarn by yarn. None is planned now.
-          </Empty>
+          <Empty acts={<ButtonLink to="/wish">New project</ButtonLink>}>{shoppingSaid.whatYouHaveTo}</Empty>
         )}
-        {plans ? (
-          <p className="max-w-[70ch] py-4 text-[15px] text-soft">
-            Whole balls for each project, added up; projects that share a yarn may share a ball too. Buy one dye lot,
-            all at once.
-          </p>
-        ) : null}
+        {plans ? <p className="max-w-[70ch] py-4 text-[15px] text-soft">{shoppingSaid.wholeBallsForEach}</p> : null}
       </main>
     </>
   );

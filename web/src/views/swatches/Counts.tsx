@@ -1,5 +1,6 @@
 import { type LengthUnit, parseLength, readNumber } from '@puntada/core/craft';
 import type { SwatchCount } from '@puntada/core/records';
+import { swatchesSaid } from '@puntada/core/words';
 import { Trash2 } from 'lucide-react';
 import { useState } from 'react';
 import { announce } from '../../parts/announce.ts';
@@ -118,7 +119,7 @@ function NextCount({ units, onAdd }: { units: LengthUnit; onAdd: (count: SwatchC
           onChange={setCount}
           inputMode="decimal"
           className="count text-[18px]"
-          wrong={tried && countWrong ? 'Type a count such as 16 or 16.5.' : undefined}
+          wrong={tried && countWrong ? swatchesSaid.typeCountSuchAs : undefined}
         />
       </div>
       <div className="w-[120px]">
@@ -127,7 +128,7 @@ function NextCount({ units, onAdd }: { units: LengthUnit; onAdd: (count: SwatchC
           value={over}
           onChange={setOver}
           className="count text-[18px]"
-          wrong={tried && overWrong ? 'Type a span of 1 cm to 1 m, such as 10 cm.' : undefined}
+          wrong={tried && overWrong ? swatchesSaid.typeSpan1Cm : undefined}
         />
       </div>
       <div>

@@ -10,7 +10,7 @@ import {
   sourceOf,
 } from '@puntada/core/craft';
 import { leastSide, readShape, type Swatch, swatchSchema } from '@puntada/core/records';
-import { policyNames, problemText } from '@puntada/core/words';
+import { policyNames, problemText, swatchesSaid } from '@puntada/core/words';
 import { useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
 import { problemsOf, usePreferences } from '../../api/api.ts';
@@ -93,7 +93,7 @@ export default function NewSwatch() {
   };
   return (
     <>
-      <Head title="A new swatch" under="A small piece in the pattern, with the idle yarn handled as in your project" />
+      <Head title="A new swatch" under={swatchesSaid.smallPieceInPattern} />
       <Shelves />
       <main
         id="main"
@@ -170,10 +170,7 @@ export default function NewSwatch() {
               </div>
             ))}
           </div>
-          <p className="max-w-[62ch] text-[15px] text-soft">
-            Carried yarn makes the fabric a little stiffer and wider. Some makers go up a hook size for a softer piece;
-            others go down one so the yarn doesn’t show between tall stitches. Swatch with the hook you mean to use.
-          </p>
+          <p className="max-w-[62ch] text-[15px] text-soft">{swatchesSaid.carriedYarnMakesFabric}</p>
         </div>
         <aside className="grid content-start gap-4">
           <PatternPicture
@@ -185,8 +182,8 @@ export default function NewSwatch() {
           {plan?.ok ? (
             <p className="text-[17px]">
               <b className="count">{plan.value.across.count}</b> {plan.value.across.word},{' '}
-              <b className="count">{plan.value.up.count}</b> {plan.value.up.word}: {printLength(leastSide, told)} each
-              way at least, and {plan.value.repeats === 1 ? 'one repeat' : `${plan.value.repeats} repeats`}.
+              <b className="count">{plan.value.up.count}</b>{' '}
+              {swatchesSaid.eachWayAtLeast(plan.value.up.word, printLength(leastSide, told), plan.value.repeats)}
             </p>
           ) : null}
           {plan && !plan.ok ? <Problems problems={plan.problems} /> : null}

@@ -1,6 +1,6 @@
 import { findPattern, readNumber, sourceOf } from '@puntada/core/craft';
 import type { StoredSwatch, Swatch } from '@puntada/core/records';
-import { policyNames } from '@puntada/core/words';
+import { policyNames, swatchesSaid } from '@puntada/core/words';
 import { hookFor, swatchFigures } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link } from 'react-router';
@@ -31,7 +31,7 @@ export default function SwatchBook() {
   const readings = useAnswer(ask);
   return (
     <>
-      <Head title="Swatch book" under="Counts, weights and hooks: how you crochet each pattern">
+      <Head title="Swatch book" under={swatchesSaid.countsWeightsAndHooks}>
         <ButtonLink to="/swatches/new" kind="next">
           Plan a swatch
         </ButtonLink>
@@ -41,8 +41,7 @@ export default function SwatchBook() {
         {error ? <Problems problems={problemsOf(error)} /> : null}
         {swatches && !swatches.length ? (
           <Empty acts={<ButtonLink to="/swatches/new">Plan a swatch</ButtonLink>}>
-            Your swatches will stand here. A small piece of the pattern, counted and weighed, makes every size and yarn
-            figure your own.
+            {swatchesSaid.yourSwatchesWillStand}
           </Empty>
         ) : null}
         {swatches?.length ? (
@@ -159,12 +158,12 @@ function WhichHook({ swatches, over, span }: { swatches: readonly StoredSwatch[]
       <div className="mt-3 flex flex-wrap items-start gap-6">
         <div className="w-[230px]">
           <TextField
-            label={`Stitches you want in ${over}`}
+            label={swatchesSaid.stitchesYouWantIn(over)}
             value={wanted}
             onChange={setWanted}
             inputMode="decimal"
             className="count text-[18px]"
-            wrong={wanted.trim() && !good ? 'Type a count such as 15.' : undefined}
+            wrong={wanted.trim() && !good ? swatchesSaid.typeCountSuchAs15 : undefined}
           />
         </div>
         {good ? (
@@ -183,9 +182,7 @@ function WhichHook({ swatches, over, span }: { swatches: readonly StoredSwatch[]
           </ul>
         ) : null}
       </div>
-      <p className="mt-2 text-[14px] text-soft">
-        Half a millimetre changes a stitch by 4 to 7 % at 4 to 6 mm. It is only a starting point: make another swatch.
-      </p>
+      <p className="mt-2 text-[14px] text-soft">{swatchesSaid.halfMillimetreChangesStitch}</p>
     </section>
   );
 }

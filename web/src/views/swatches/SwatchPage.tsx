@@ -1,6 +1,6 @@
 import { isSamePattern, sourceOf } from '@puntada/core/craft';
 import type { ChangedSwatch, StoredSwatch, Swatch, SwatchCount, WorkSummary } from '@puntada/core/records';
-import { metresText, policyNames } from '@puntada/core/words';
+import { metresText, policyNames, swatchesSaid } from '@puntada/core/words';
 import { swatchFigures } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { Link, useNavigate, useParams } from 'react-router';
@@ -38,8 +38,8 @@ export default function SwatchPage() {
   if (stored) return <OpenSwatch key={stored.id} stored={stored} />;
   if (swatches) {
     return (
-      <Missing what="This swatch is not in the book.">
-        <ButtonLink to="/swatches">Open the swatch book</ButtonLink>
+      <Missing what={swatchesSaid.thisSwatchNotIn}>
+        <ButtonLink to="/swatches">{swatchesSaid.openSwatchBook}</ButtonLink>
       </Missing>
     );
   }
@@ -150,10 +150,7 @@ function Moved({ plans }: { plans: ChangedSwatch['plans'] }) {
   if (!plans.length) return null;
   return (
     <div role="status" className="border-l-4 border-verdigris bg-verdigris-pale px-4 py-3">
-      <p className="font-semibold">
-        {plans.length === 1 ? 'One project uses' : `${plans.length} projects use`} this swatch and now follow the new
-        figures:
-      </p>
+      <p className="font-semibold">{swatchesSaid.thisSwatchAndNow(plans.length)}</p>
       <ul>
         {plans.map((plan) => (
           <li key={plan.id} className="py-0.5 text-[15px]">
@@ -175,11 +172,7 @@ function Figures({ swatch }: { swatch: Swatch }) {
   const washed = swatch.counts.some((count) => count.washed) ? swatchFigures(swatch, true) : undefined;
   const { words: over, of10cm: span } = gaugeSpan(units);
   if (!worked) {
-    return (
-      <p className="text-[18px]">
-        Make it and lay it flat. Count stitches and rows at least 2 from any edge, over {over} or more.
-      </p>
-    );
+    return <p className="text-[18px]">{swatchesSaid.makeItAndLay(over)}</p>;
   }
   return (
     <dl className="grid grid-cols-2 gap-x-8 gap-y-3 border-b border-rule pb-5 sm:grid-cols-4">
@@ -217,13 +210,7 @@ function Big({ term, value, quiet = false }: { term: string; value: string; quie
 
 function Note({ note, onChange }: { note: string; onChange: (note: string) => void }) {
   return (
-    <TextField
-      label="Note"
-      value={note}
-      onChange={onChange}
-      maxLength={400}
-      placeholder="How it feels, how it drapes, what to change"
-    />
+    <TextField label="Note" value={note} onChange={onChange} maxLength={400} placeholder={swatchesSaid.howItFeelsHow} />
   );
 }
 
@@ -236,8 +223,8 @@ function HowToMake({ swatch, plan }: { swatch: Swatch; plan: SwatchWork['plan'] 
   const blocks = up.word === 'blocks up';
   const metres = plan.value.yarn.map((need) => `${need.letter} ${metresText(need.metres, told)}`).join(', ');
   return (
-    <section aria-label="How to make it">
-      <h2 className="border-b border-ink pb-1 text-[19px]">How to make it</h2>
+    <section aria-label={swatchesSaid.howToMakeIt}>
+      <h2 className="border-b border-ink pb-1 text-[19px]">{swatchesSaid.howToMakeIt}</h2>
       <div className="mt-3 flex gap-4">
         <PatternPicture
           pattern={sourceOf(swatch.pattern) || 'block-check'}
@@ -304,7 +291,7 @@ function PlansOf({ stored, reading }: { stored: StoredSwatch; reading: SwatchWor
       {reading && !reading.ok ? <Problems problems={reading.problems} kind="warning" /> : null}
       {counted && fitting.length ? (
         <div className="mt-3 grid gap-2">
-          <p className="text-[15px] text-soft">Planned in the same pattern:</p>
+          <p className="text-[15px] text-soft">{swatchesSaid.plannedInSamePattern}</p>
           {fitting.map((work) => (
             <Button
               key={work.id}

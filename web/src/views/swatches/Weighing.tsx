@@ -1,6 +1,6 @@
 import { firstBelief, isDoubtful } from '@puntada/core/craft';
 import type { Swatch } from '@puntada/core/records';
-import { problemText } from '@puntada/core/words';
+import { problemText, swatchesSaid } from '@puntada/core/words';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { GramsField } from '../../parts/GramsField.tsx';
@@ -41,7 +41,7 @@ export function Weighing({ swatch, reading, onChange }: Props) {
           <GramsField typed={typed} tried={tried} like="13.2" />
         </div>
         <div className="w-[170px]">
-          <SelectField label="The scale reads to" value={scale} onChange={setScale}>
+          <SelectField label={swatchesSaid.scaleReadsTo} value={scale} onChange={setScale}>
             <option value="0.05">± 0.05 g</option>
             <option value="0.1">± 0.1 g</option>
             <option value="0.5">± 0.5 g</option>
@@ -68,14 +68,12 @@ export function Weighing({ swatch, reading, onChange }: Props) {
 }
 
 function weightWords(swatch: Swatch, reading: SwatchWork['reading']): string {
-  if (!swatch.weight) return 'Weigh it dry, before washing, with its tails on. The weight shows how much yarn you use.';
+  if (!swatch.weight) return swatchesSaid.weighItDryBefore;
   if (!reading) return 'Counting…';
   if (!reading.ok) return reading.problems[0] ? problemText(reading.problems[0]) : '';
   const percent = Math.round((Math.exp(reading.value.ratio) - 1) * 100);
   const sure = Math.round(reading.value.error * 1.6449 * 100);
   const than = percent === 0 ? 'as much yarn as' : `${Math.abs(percent)} % ${percent > 0 ? 'more' : 'less'} yarn than`;
-  const doubt = isDoubtful(firstBelief('measured'), reading.value)
-    ? ' This looks far off. Check the grams and the label, and that it was dry and made with one strand.'
-    : '';
-  return `You use ${than} estimated, accurate to ± ${sure} %. Projects using this swatch take that into account.${doubt}`;
+  const doubt = isDoubtful(firstBelief('measured'), reading.value) ? swatchesSaid.thisLooksFarOff : '';
+  return swatchesSaid.youUseEstimatedAccurate(than, sure, doubt);
 }

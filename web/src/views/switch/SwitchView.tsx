@@ -1,3 +1,4 @@
+import { switchSaid } from '@puntada/core/words';
 import { useEffect, useRef, useState } from 'react';
 import { Head } from '../../app/Shell.tsx';
 import { type Signal, type SwitchStep, switchChannel } from '../../parts/switchDriver.ts';
@@ -26,10 +27,7 @@ export default function SwitchView() {
   };
   return (
     <>
-      <Head
-        title="Practice clicker and foot switch"
-        under="They step through the row open in another window of this browser"
-      />
+      <Head title={switchSaid.practiceClickerAndFoot} under={switchSaid.theyStepThroughRow} />
       <main id="main" className="grid gap-4 p-6 sm:grid-cols-3">
         {pads.map(({ device, step, words }) => (
           <button

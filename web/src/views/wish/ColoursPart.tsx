@@ -9,7 +9,7 @@ import {
   yarnLengthUnit,
 } from '@puntada/core/craft';
 import type { StoredYarn } from '@puntada/core/records';
-import { fibreName, weightName } from '@puntada/core/words';
+import { fibreName, weightName, wishSaid } from '@puntada/core/words';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { useProblemWords } from '../../parts/Craft.tsx';
@@ -55,12 +55,7 @@ export function ColoursPart() {
     setValue('yarns', dealt, { shouldDirty: true });
   };
   return (
-    <MorePart
-      name="yarns"
-      title="Yarns"
-      hint="Make A the lighter yarn. No label? Leave the lengths empty."
-      summary={<YarnSummary yarns={yarns} />}
-    >
+    <MorePart name="yarns" title="Yarns" hint={wishSaid.makeLighterYarnNo} summary={<YarnSummary yarns={yarns} />}>
       <div className="grid gap-6">
         {yarns.map((yarn, i) => (
           <div key={yarn.letter} className="grid grid-cols-[44px_minmax(0,1fr)] gap-3">
@@ -80,7 +75,7 @@ export function ColoursPart() {
                 {yarn.drawer ? null : <LabelLine index={i} />}
               </div>
               <YarnPicker letter={yarn.letter} value={yarn.drawer} onPick={(stored) => pick(i, stored)} />
-              <More name="label" words={`Weight, fibre, metres and balls of ${yarn.letter}`}>
+              <More name="label" words={wishSaid.weightFibreMetresAnd(yarn.letter)}>
                 <div className="grid gap-3 sm:grid-cols-[145px_104px_94px_94px]">
                   <SelectOf name={`yarns.${i}.weight`} label="Weight">
                     {weightClasses.map((weight) => (
@@ -158,7 +153,7 @@ function YarnSummary({ yarns }: { yarns: WishFormValues['yarns'] }) {
           {name}
         </span>
       ))}
-      <span>{labelled ? '' : 'no label yet: yarn in metres, no balls'}</span>
+      <span>{labelled ? '' : wishSaid.noLabelYetYarn}</span>
     </span>
   );
 }
@@ -192,7 +187,7 @@ function LabelLine({ index }: { index: number }) {
   return (
     <div className="min-w-0">
       <label htmlFor={`label-${index}`} className="label">
-        Label of {letter}, in one line
+        {wishSaid.labelInOneLine(letter ?? '')}
       </label>
       <input
         id={`label-${index}`}

@@ -1,5 +1,5 @@
 import { type Eyes, readShades, shadeSeen } from '@puntada/core/craft';
-import { shadeWords } from '@puntada/core/words';
+import { shadeWords, wishSaid } from '@puntada/core/words';
 import { yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
 import type { WishFormValues } from './wishForm.ts';
 
@@ -30,11 +30,11 @@ export function Contrast({ yarns, run }: { yarns: WishFormValues['yarns']; run: 
     })),
   ];
   return (
-    <section aria-label="Contrast of A and B" className="grid gap-3">
+    <section aria-label={wishSaid.contrastAndB} className="grid gap-3">
       <p className={`text-[16px] ${looks[reading.verdict]}`}>
         <span aria-hidden>{signs[reading.verdict]} </span>
         {shadeWords(reading)}
-        {lighter ? ' Here B is the lighter yarn; usually that is A.' : ''}
+        {lighter ? wishSaid.hereBLighterYarn : ''}
       </p>
       <ul className="flex flex-wrap gap-x-4 gap-y-3">
         {pairs.map((pair) => (

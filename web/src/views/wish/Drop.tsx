@@ -1,5 +1,6 @@
 import { parseLength, printLength } from '@puntada/core/craft';
 import { strapAcross, strapJoining, strapWanted } from '@puntada/core/plan';
+import { wishSaid } from '@puntada/core/words';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { usePreferences } from '../../api/api.ts';
@@ -32,16 +33,16 @@ export function Drop() {
           className="count text-[18px]"
           value={typed}
           onChange={setTyped}
-          wrong={typed.trim() && !good ? `Type a length such as 30 ${units}.` : undefined}
+          wrong={typed.trim() && !good ? wishSaid.typeDropSuchAs(units) : undefined}
         />
       </div>
       <Button disabled={!good} onClick={take}>
-        {good ? `Make the strap ${printLength(make, told)} long` : 'Use this length'}
+        {good ? wishSaid.makeStrapLong(printLength(make, told)) : 'Use this length'}
       </Button>
       <p className="basis-full text-[14px] text-soft" aria-live="polite">
         {good
-          ? `Twice the drop plus ${printLength(strapJoining, told)} to sew or knot makes ${printLength(strapWanted(drop.value), told)} with the bag full. The strap stretches to that.`
-          : 'From the shoulder or hand down to the top of the bag.'}
+          ? wishSaid.twiceDropPlusTo(printLength(strapJoining, told), printLength(strapWanted(drop.value), told))
+          : wishSaid.fromShoulderOrHand}
       </p>
     </div>
   );

@@ -1,6 +1,6 @@
 import { findFoundation } from '@puntada/core/craft';
 import { itemNamed, type Question } from '@puntada/core/plan';
-import { joinLabel, openSides } from '@puntada/core/words';
+import { joinLabel, openSides, wishSaid } from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
@@ -19,18 +19,13 @@ export function FinishPart() {
   const { asks } = itemNamed(item);
   const shows = (question: Question) => asks.includes(question);
   return (
-    <MorePart
-      name="finish"
-      title="Finishing"
-      hint="Finishing adds size, yarn and time, so plan it now."
-      summary={<FinishSummary />}
-    >
+    <MorePart name="finish" title="Finishing" hint={wishSaid.finishingAddsSizeYarn} summary={<FinishSummary />}>
       <div className="flex flex-wrap items-start gap-x-5 gap-y-4">
         {shows('border') ? (
           <div className="w-[136px]">
             <Field
               name="border.rounds"
-              label={told('Border, rounds of {sc}')}
+              label={told(wishSaid.borderRoundsSc)}
               inputMode="numeric"
               className="count text-[18px]"
             />
@@ -61,7 +56,7 @@ export function FinishPart() {
               <option value="sc across">{told('{sc} across')}</option>
               <option value="hdc">{told('{hdc}')}</option>
               <option value="dc">{told('{dc}')}</option>
-              <option value="bought">a cord you buy or make</option>
+              <option value="bought">{wishSaid.cordYouBuyOr}</option>
             </SelectOf>
           </div>
         ) : null}
@@ -90,7 +85,7 @@ export function FinishPart() {
           <div className="w-[150px]">
             <Field
               name="finish.flap"
-              label="Flap (if made in one piece)"
+              label={wishSaid.flapIfMadeIn}
               placeholder={units === 'cm' ? '10 cm' : '4 in'}
               className="count text-[18px]"
             />
@@ -116,24 +111,22 @@ export function FinishPart() {
           </p>
         ) : null}
         <div className="basis-full">
-          <p className="label">How do you feel about weaving in ends?</p>
+          <p className="label">{wishSaid.howDoYouFeel}</p>
           <Choice
-            label="How do you feel about weaving in ends?"
+            label={wishSaid.howDoYouFeel}
             value={weaving}
             options={[
-              { value: 'hate', words: 'I’d rather avoid it' },
+              { value: 'hate', words: wishSaid.idRatherAvoidIt },
               { value: 'usual', words: 'I don’t mind' },
               { value: 'easy', words: 'I like it' },
             ]}
             onChange={(next) => setValue('weaving', next, { shouldDirty: true })}
           />
-          <p className="mt-1 text-[14px] text-soft">
-            The fewer ends you want, the more yarn is carried instead of cut.
-          </p>
+          <p className="mt-1 text-[14px] text-soft">{wishSaid.fewerEndsYouWant}</p>
         </div>
         <div className="flex basis-full flex-wrap gap-x-8 gap-y-2">
-          <Tick name="closing">{told('A plain closing row of {sc}')}</Tick>
-          <Tick name="smallChildren">For a baby or small child</Tick>
+          <Tick name="closing">{told(wishSaid.plainClosingRowSc)}</Tick>
+          <Tick name="smallChildren">{wishSaid.forBabyOrSmall}</Tick>
         </div>
       </div>
     </MorePart>
@@ -153,9 +146,9 @@ function FinishSummary() {
     asks.includes('ring') && finish.ring.trim() ? 'a hanging ring' : '',
     asks.includes('seam') && finish.seam ? 'seams' : '',
     wash ? 'a first wash' : '',
-    smallChildren ? 'for a baby or small child' : '',
+    smallChildren ? wishSaid.forBabyOrSmallChild : '',
   ].filter(Boolean);
-  return <span>{parts.length ? parts.join(', ') : 'only the ends to weave in'}</span>;
+  return <span>{parts.length ? parts.join(', ') : wishSaid.onlyEndsToWeave}</span>;
 }
 
 function Tick({ name, children }: { name: 'closing' | 'smallChildren'; children: ReactNode }) {

@@ -1,7 +1,7 @@
 import { findPattern, isSamePattern, type LengthUnit, readNumber, sourceOf } from '@puntada/core/craft';
 import type { HookAdvice } from '@puntada/core/plan';
 import type { StoredSwatch, Swatch } from '@puntada/core/records';
-import { hookWords } from '@puntada/core/words';
+import { hookWords, wishSaid } from '@puntada/core/words';
 import { swatchFigures } from '@puntada/core/work';
 import { useFormContext } from 'react-hook-form';
 import { useNavigate } from 'react-router';
@@ -32,7 +32,7 @@ export function GaugePart({ advice }: { advice: HookAdvice | undefined }) {
       name="gauge"
       title={craft('Hook and {gauge}')}
       summary={<GaugeSummary />}
-      hint="Count in this pattern with both colours, at least 2 stitches from any edge."
+      hint={wishSaid.countInThisPattern}
     >
       <div className="grid gap-4">
         <div className="flex flex-wrap items-end gap-x-6 gap-y-4">
@@ -43,7 +43,7 @@ export function GaugePart({ advice }: { advice: HookAdvice | undefined }) {
             label={craft('Gauge')}
             value={from}
             options={[
-              { value: 'typical', words: 'Typical for this yarn' },
+              { value: 'typical', words: wishSaid.typicalForThisYarn },
               { value: 'counted', words: 'I counted it' },
               { value: 'swatch', words: 'From a swatch' },
             ]}
@@ -65,7 +65,7 @@ export function GaugePart({ advice }: { advice: HookAdvice | undefined }) {
         {from === 'typical' ? (
           <p className="max-w-[62ch] text-[15px] text-ochre">
             <span aria-hidden>≈ </span>
-            Typical figures, not yet yours, so sizes and yarn are given as ranges. A swatch narrows them.
+            {wishSaid.typicalFiguresNotYet}
           </p>
         ) : null}
         <PlanASwatch />
@@ -81,9 +81,9 @@ function GaugeSummary() {
   const { from, stitches, rows } = gauge;
   const words =
     from === 'typical'
-      ? 'typical for this yarn, until you count'
+      ? wishSaid.typicalForThisYarnUntil
       : from === 'counted'
-        ? `${stitches.count} stitches in ${stitches.over}, ${rows.count} rows in ${rows.over}`
+        ? wishSaid.stitchesInRowsIn(stitches.count, stitches.over, rows.count, rows.over)
         : 'from a swatch';
   return (
     <span>
@@ -107,7 +107,7 @@ function FromSwatch({ counted }: { counted: readonly StoredSwatch[] }) {
   const { pattern, gauge, hook } = watch();
   const { taken } = gauge;
   const { units } = usePreferences();
-  if (!counted.length) return <p className="text-[15px] text-soft">No swatch has been counted yet.</p>;
+  if (!counted.length) return <p className="text-[15px] text-soft">{wishSaid.noSwatchHasBeen}</p>;
   const same = (each: StoredSwatch) => Number(isSamePattern(sourceOf(each.swatch.pattern), pattern.key));
   const sorted = [...counted].sort((a, b) => same(b) - same(a));
   const chosen = sorted.find((each) => each.id === taken?.swatch);
@@ -148,10 +148,8 @@ function Mismatch({ swatch, pattern, hook }: { swatch: Swatch; pattern: string; 
   const other = own && !isSamePattern(own, pattern) ? findPattern(own) : undefined;
   const typed = readNumber(hook);
   const words = [
-    other?.ok ? `This swatch is in ${other.value.name}. Another pattern has another gauge.` : '',
-    swatch.hook && typed && typed !== swatch.hook
-      ? `This swatch was made with a ${swatch.hook} mm hook. Make another for a different hook.`
-      : '',
+    other?.ok ? wishSaid.thisSwatchInAnother(other.value.name) : '',
+    swatch.hook && typed && typed !== swatch.hook ? wishSaid.thisSwatchWasMade(swatch.hook) : '',
   ].filter(Boolean);
   if (!words.length) return null;
   return (
@@ -176,7 +174,7 @@ function PlanASwatch() {
   return (
     <div>
       <Button kind="quiet" onClick={start} className="-ml-4">
-        Plan a swatch for this project
+        {wishSaid.planSwatchForThis}
       </Button>
     </div>
   );

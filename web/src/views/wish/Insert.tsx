@@ -1,5 +1,6 @@
 import { lengthNumber, parseLength } from '@puntada/core/craft';
 import { coverFor } from '@puntada/core/plan';
+import { wishSaid } from '@puntada/core/words';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { Button } from '../../parts/Button.tsx';
@@ -28,7 +29,7 @@ export function Insert() {
           className="count text-[18px]"
           value={insert}
           onChange={setInsert}
-          wrong={insert.trim() && !good ? `Type a length such as 40 ${units}.` : undefined}
+          wrong={insert.trim() && !good ? wishSaid.typeInsertSuchAs(units) : undefined}
         />
       </div>
       <Button disabled={!good} onClick={take}>

@@ -1,7 +1,7 @@
 import { findPattern, patternBook } from '@puntada/core/craft';
 import { itemKinds, itemNamed, techniquesFor } from '@puntada/core/plan';
 import type { Item } from '@puntada/core/records';
-import { itemName } from '@puntada/core/words';
+import { itemName, wishSaid } from '@puntada/core/words';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
@@ -47,15 +47,15 @@ export function ItemPart() {
     setValue('height.length', height);
   };
   return (
-    <Part title="What are you making?">
+    <Part title={wishSaid.whatYouMaking}>
       <div className="grid gap-4">
         <Choice
-          label="What are you making?"
+          label={wishSaid.whatYouMaking}
           value={watch('item')}
           options={itemKinds.map(({ item }) => ({ value: item, words: itemName(item) }))}
           onChange={choose}
         />
-        <More name="about" words={`Name, number and date: “${watch('title')}”`}>
+        <More name="about" words={wishSaid.nameNumberAndDate(watch('title'))}>
           <div className="grid max-w-[620px] grid-cols-[minmax(0,1fr)_110px] gap-4 sm:grid-cols-[minmax(0,1fr)_110px_170px]">
             <div>
               <Field name="title" label="Project name" />

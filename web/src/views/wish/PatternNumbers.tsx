@@ -12,7 +12,7 @@ import {
   techniqueOf,
 } from '@puntada/core/craft';
 import { waysOf } from '@puntada/core/plan';
-import { beginningWords, upper } from '@puntada/core/words';
+import { beginningWords, upper, wishSaid } from '@puntada/core/words';
 import { useEffect } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
@@ -35,7 +35,7 @@ function boundOf(pattern: StitchPattern, { stitch, made }: WishFormValues['patte
 
 const makingWords: Readonly<Partial<Record<StitchPattern['made'], string>>> = {
   flat: 'rows, turning',
-  'right-side': 'rows, always from the right side',
+  'right-side': wishSaid.rowsAlwaysFromRight,
   'turned-rounds': 'rounds, turning',
   rounds: 'rounds, not turning',
 };
@@ -86,12 +86,12 @@ function OrderOfRows() {
     <div className="w-[420px] max-w-full">
       <Field
         name="pattern.order"
-        label="Your own stripe order"
-        placeholder="A A A | B A | A A"
+        label={wishSaid.yourOwnStripeOrder}
+        placeholder={wishSaid.exampleOfStripes}
         autoComplete="off"
         className="count"
       />
-      <p className="mt-1 text-[14px] text-soft">One letter per row: start | repeat | end. Or just the repeat.</p>
+      <p className="mt-1 text-[14px] text-soft">{wishSaid.oneLetterPerRow}</p>
     </div>
   );
 }
@@ -185,7 +185,7 @@ export function PatternNumbers({ pattern }: { pattern: StitchPattern }) {
       ) : null}
       {beginsOnChain(values.foundation || ways[0]) ? (
         <div className="w-[200px]">
-          <SelectOf name="into" label="Work into the chain’s">
+          <SelectOf name="into" label={wishSaid.workIntoChains}>
             <option value="one loop">one loop</option>
             <option value="two loops">two loops</option>
             <option value="back bump">back bump</option>
@@ -194,7 +194,7 @@ export function PatternNumbers({ pattern }: { pattern: StitchPattern }) {
       ) : null}
       {technique.ok && technique.value.loops ? (
         <div className="w-[200px]">
-          <SelectOf name="pattern.loops" label="Work into the row below’s">
+          <SelectOf name="pattern.loops" label={wishSaid.workIntoRowBelows}>
             <option value="both">both loops</option>
             <option value="back">back loop only</option>
             <option value="front">front loop only</option>

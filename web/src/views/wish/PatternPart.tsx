@@ -1,6 +1,6 @@
 import { findPattern, type StitchPattern, techniques } from '@puntada/core/craft';
 import { techniquesFor } from '@puntada/core/plan';
-import { techniqueWords } from '@puntada/core/words';
+import { techniqueWords, wishSaid } from '@puntada/core/words';
 import { Dialog, ToggleGroup } from 'radix-ui';
 import { useState } from 'react';
 import { useFormContext } from 'react-hook-form';
@@ -34,7 +34,7 @@ export function PatternPart({ settled }: { settled: boolean }) {
     <MorePart
       name="pattern"
       title="Pattern"
-      hint="Shown in your colours, in true proportion."
+      hint={wishSaid.shownInYourColours}
       summary={pattern ? <PatternSummary pattern={pattern} /> : null}
     >
       {small ? (
@@ -86,9 +86,7 @@ function ChangedSince({ source }: { source: string }) {
   if (!now || now.source === source) return null;
   return (
     <div className="mb-3 flex flex-wrap items-center gap-3 border-l-4 border-ochre bg-ochre-pale px-3 py-2">
-      <p className="flex-1 text-[15px]">
-        You changed “{now.pattern.name}” since this project took it. The project still has it as it was.
-      </p>
+      <p className="flex-1 text-[15px]">{wishSaid.youChangedSinceThis(now.pattern.name)}</p>
       <Button onClick={() => takePattern({ setValue, watch }, now.source)}>Take the change</Button>
     </div>
   );

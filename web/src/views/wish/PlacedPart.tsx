@@ -1,4 +1,5 @@
 import { findPattern, takesFigures, techniqueNamed } from '@puntada/core/craft';
+import { wishSaid } from '@puntada/core/words';
 import { useFormContext } from 'react-hook-form';
 import { Link } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
@@ -42,11 +43,10 @@ export function PlacedPart() {
   };
   if (!ground || !takesFigures(ground) || (!figures.length && !placed.length)) return null;
   return (
-    <section aria-label="Put on it once" className="mt-4 border-t border-rule pt-3">
-      <h3 className="text-[17px]">Put on it once</h3>
+    <section aria-label={wishSaid.putOnItOnce} className="mt-4 border-t border-rule pt-3">
+      <h3 className="text-[17px]">{wishSaid.putOnItOnce}</h3>
       <p className="max-w-[62ch] text-[15px] text-soft">
-        A word or figure of your own stands at its margins; the widths are those of the pattern below it.{' '}
-        <Link to="/desk">Make one</Link>
+        {wishSaid.wordOrFigureYour} <Link to="/desk">Make one</Link>
       </p>
       <ul className="grid gap-3 pt-2">
         {placed.map((figure, i) => (
@@ -67,7 +67,7 @@ export function PlacedPart() {
               put([...placed, { text, across: { from: 'middle', margin }, up: { from: 'middle', margin } }]);
             }}
           >
-            <option value="">choose one of your patterns</option>
+            <option value="">{wishSaid.chooseOneYourPatterns}</option>
             {figures.map(({ source, pattern: each, stored }) => (
               <option key={stored?.id ?? source} value={source}>
                 {each.name}

@@ -1,5 +1,5 @@
 import { type Problem, type Result, sidesOf } from '@puntada/core/craft';
-import { courseWord, finishedFigure, tubeText } from '@puntada/core/words';
+import { courseWord, finishedFigure, tubeText, wishSaid } from '@puntada/core/words';
 import { useEffect, useRef } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { usePreferences } from '../../api/api.ts';
@@ -79,9 +79,7 @@ export function Preview({ answer, values, begun }: Props) {
       <div className="mt-3 min-h-[74px]" aria-live="polite">
         {plan ? (
           <>
-            <p className="text-[15px] text-soft">
-              {begun ? 'What is on the hook' : 'The closest size this pattern allows'}
-            </p>
+            <p className="text-[15px] text-soft">{begun ? wishSaid.whatOnHook : wishSaid.closestSizeThisPattern}</p>
             <p className="mt-0.5 leading-tight">
               <Figure of={finishedFigure(plan.width, plan.height, told, plan.round)} className="text-[21px]" />
             </p>
@@ -137,7 +135,7 @@ export function PreviewLine({ answer, values }: Pick<Props, 'answer' | 'values'>
         {plan ? (
           <>
             <Figure of={finishedFigure(plan.width, plan.height, told, plan.round)} className="text-[16px]" />
-            <span className="block text-soft">{plan.chains ? `${plan.chains} chains` : 'begins with a ring'}</span>
+            <span className="block text-soft">{plan.chains ? `${plan.chains} chains` : wishSaid.beginsWithRing}</span>
           </>
         ) : answer ? (
           <span className="text-brick">✕ not possible yet</span>
@@ -169,7 +167,7 @@ function WayOut({ problem }: { problem: Problem }) {
       ))}
       {up && anywhere !== undefined ? (
         <Button kind="quiet" onClick={() => setValue('ending', 'any', { shouldDirty: true })}>
-          Let it stop at any row
+          {wishSaid.letItStopAt}
         </Button>
       ) : null}
     </div>

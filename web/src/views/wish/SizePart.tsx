@@ -1,6 +1,6 @@
 import { bindPattern, findPattern, inRounds, techniqueOf } from '@puntada/core/craft';
 import { itemNamed, measureOf } from '@puntada/core/plan';
-import { courseWord, upper } from '@puntada/core/words';
+import { courseWord, upper, wishSaid } from '@puntada/core/words';
 import { useFormContext } from 'react-hook-form';
 import { useChangePreferences } from '../../api/api.ts';
 import { Choice } from '../../parts/Choice.tsx';
@@ -13,14 +13,14 @@ import { isCircle, isTubeForm, typedSize, type WishFormValues } from './wishForm
 
 const measureWords = {
   flat: 'laid flat',
-  round: 'all the way round',
+  round: wishSaid.allWayRound,
   diameter: 'across its circle',
 } as const;
 type TubeWidth = keyof typeof measureWords;
 
 const endWords = {
-  'as-begun': 'Same colour as the first',
-  whole: 'With a whole repeat',
+  'as-begun': wishSaid.sameColourAsFirst,
+  whole: wishSaid.withWholeRepeat,
   any: 'Anywhere',
 } as const;
 
@@ -32,9 +32,9 @@ function TubeMeasure() {
   const now: TubeWidth = across || (usual === 'around' ? 'round' : usual);
   return (
     <div>
-      <p className="label">Worked in rounds: the width is measured</p>
+      <p className="label">{wishSaid.workedInRoundsWidth}</p>
       <Choice
-        label="The width is measured"
+        label={wishSaid.widthMeasured}
         value={now}
         options={(Object.keys(measureWords) as TubeWidth[]).map((value) => ({ value, words: measureWords[value] }))}
         onChange={(next) => setValue('across', next, { shouldDirty: true })}
@@ -78,16 +78,16 @@ export function SizePart() {
   // A unit that was typed needs no second one behind it.
   const after = (by: string, text: string, words: string) => (by === 'length' && /[a-z"”]/i.test(text) ? '' : words);
   return (
-    <Part title="How big?" hint="A rough size will do. Next you see the sizes this pattern allows.">
+    <Part title="How big?" hint={wishSaid.roughSizeWillDo}>
       <div className="grid gap-4">
         {itemNamed(item).asks.includes('insert') ? <Insert /> : null}
         {tube && width.by === 'length' ? <TubeMeasure /> : null}
         {itemNamed(item).asks.includes('drop') ? <Drop /> : null}
         {itemNamed(item).asks.includes('bed') && width.by === 'length' && height.by === 'length' ? (
           <div>
-            <p className="label">Where it will lie</p>
+            <p className="label">{wishSaid.whereItWillLie}</p>
             <Choice
-              label="Where it will lie"
+              label={wishSaid.whereItWillLie}
               value={bedOf(units, width.length, height.length)}
               options={beds
                 .filter(({ bed }) => !itemNamed(item).wish.smallChildren || forSmallChildren.includes(bed))
@@ -146,7 +146,7 @@ export function SizePart() {
             />
           </div>
         </div>
-        <More name="size" words="Count in stitches, rows or repeats; where it may end">
+        <More name="size" words={wishSaid.countInStitchesRows}>
           <div className="grid gap-4">
             <div className="flex flex-wrap gap-x-6 gap-y-3">
               {round ? null : (
@@ -157,7 +157,7 @@ export function SizePart() {
                     { value: 'length', words: 'Width' },
                     ...(cornered && width.by !== 'chain'
                       ? []
-                      : [{ value: 'chain' as const, words: 'I already have a chain' }]),
+                      : [{ value: 'chain' as const, words: wishSaid.iAlreadyHaveChain }]),
                     { value: 'stitches', words: upper(counted) },
                     // Where a repeat is called as what is counted, one of them is enough.
                     ...(blocks === counted ? [] : [{ value: 'repeats' as const, words: upper(blocks) }]),
@@ -192,7 +192,7 @@ export function SizePart() {
             <div>
               <p className="label">The last {course} ends</p>
               <Choice
-                label="Where it may end"
+                label={wishSaid.whereItMayEnd}
                 value={ending}
                 options={(Object.keys(endWords) as (keyof typeof endWords)[]).map((value) => ({
                   value,
@@ -203,7 +203,7 @@ export function SizePart() {
             </div>
             <label className="flex min-h-11 w-fit cursor-pointer items-center gap-2.5 text-[16px]">
               <input type="checkbox" className="size-5 accent-ink" {...register('open')} />
-              Stop anywhere: treat this as the largest size; I’ll decide as I go
+              {wishSaid.stopAnywhereTreatThis}
             </label>
           </div>
         </More>

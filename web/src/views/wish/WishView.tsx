@@ -1,7 +1,7 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { Work } from '@puntada/core/records';
 import { anyVersion, draftRecord, readShape } from '@puntada/core/records';
-import { stateWord } from '@puntada/core/words';
+import { stateWord, wishSaid } from '@puntada/core/words';
 import { useDeferredValue, useEffect } from 'react';
 import { FormProvider, type Resolver, set, useForm } from 'react-hook-form';
 import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
@@ -63,8 +63,8 @@ export default function WishView() {
   // A half-typed wish that has become a project, or was given up: an empty form in its place would make another.
   if (!id && draftId && drafts && !draft) {
     return (
-      <Missing what="This draft is not here any more: it became a project, or was deleted.">
-        <ButtonLink to="/wish">Start a new project</ButtonLink>
+      <Missing what={wishSaid.thisDraftNotHere}>
+        <ButtonLink to="/wish">{wishSaid.startNewProject}</ButtonLink>
       </Missing>
     );
   }
@@ -109,10 +109,10 @@ function Lessons({ of }: { of: readonly string[] }) {
   if (!of.length) return null;
   return (
     <section
-      aria-label="Your note from last time"
+      aria-label={wishSaid.yourNoteFromLast}
       className="mt-5 border-l-4 border-ochre bg-ochre-pale px-3 py-2 text-[15px]"
     >
-      <h2 className="text-[16px] font-semibold">You noted on the last one: change this</h2>
+      <h2 className="text-[16px] font-semibold">{wishSaid.youNotedOnLast}</h2>
       <ul className="mt-1 list-disc pl-5">
         {of.map((lesson) => (
           <li key={lesson}>{lesson}</li>
@@ -243,10 +243,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
   return (
     <FormProvider {...form}>
       <OpenedParts value={opened}>
-        <Head
-          title={work ? work.wish.title : 'New project'}
-          under="Choose what to make, roughly how big, the pattern and the yarns"
-        >
+        <Head title={work ? work.wish.title : 'New project'} under={wishSaid.chooseWhatToMake}>
           {frozen ? null : <UndoRedo {...steps} />}
           {savedAs ? <SavedWords state={savedAs} /> : null}
           {work ? <Stages work={work} here="wish" /> : null}
@@ -275,9 +272,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
             <Preview answer={answer} values={values} begun={frozen} />
             <div className="mt-4 grid gap-3">
               {frozen ? (
-                <p className="text-[15px] text-soft">
-                  This project is {stateWord(work.state)}, so its plan no longer changes.
-                </p>
+                <p className="text-[15px] text-soft">{wishSaid.thisProjectSoIts(stateWord(work.state))}</p>
               ) : (
                 <Button
                   kind="next"
@@ -295,7 +290,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
               ) : null}
               <Problems problems={refusal} />
               {refusal.some(({ code }) => code === 'stale') ? (
-                <Button onClick={() => location.reload()}>Show the latest version</Button>
+                <Button onClick={() => location.reload()}>{wishSaid.showLatestVersion}</Button>
               ) : null}
             </div>
           </aside>

@@ -1,5 +1,5 @@
 import { type StitchKey, stitchKinds, techniques } from '@puntada/core/craft';
-import { glossary, stitchWord, type Terms, techniqueWords } from '@puntada/core/words';
+import { glossary, stitchWord, type Terms, techniqueWords, wordsSaid } from '@puntada/core/words';
 import { type ReactNode, useEffect, useRef } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -15,10 +15,10 @@ export default function WordsView() {
   const other = own === 'US' ? 'UK' : 'US';
   return (
     <>
-      <Head title="Glossary" under="Stitch names in US and UK terms, and what each word means" />
+      <Head title="Glossary" under={wordsSaid.stitchNamesInUs} />
       <Shelves />
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-5 pb-12">
-        <h2 className="border-b border-ink pb-1 text-[19px]">Stitches and where to work them</h2>
+        <h2 className="border-b border-ink pb-1 text-[19px]">{wordsSaid.stitchesAndWhereTo}</h2>
         <ul className="grid gap-x-8 md:grid-cols-2">
           {stitchKinds.map((kind) => (
             <li

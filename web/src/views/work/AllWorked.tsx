@@ -1,6 +1,6 @@
 import { workCourse } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
-import { courseWord } from '@puntada/core/words';
+import { courseWord, workSaid } from '@puntada/core/words';
 import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, useFinishWorkMutation } from '../../api/api.ts';
@@ -42,15 +42,12 @@ export function AllWorked({ work, cloth, waiting, which, last: isLast, open, chi
         {isLast ? '' : which ? `${which}: ` : ''}All {cloth.fabric.courses} {word}s done
       </h2>
       {children}
-      <p className={open ? 'text-[17px] text-soft' : ''}>
-        {last.stitches} stitches in the last {word}. Fasten off: cut the yarn, leaving 15 cm, and pull the end through
-        the last loop. Weave in each end inside its own colour.
-      </p>
+      <p className={open ? 'text-[17px] text-soft' : ''}>{workSaid.stitchesInLastFasten(last.stitches, word)}</p>
       <p className="flex flex-wrap gap-3">
-        <ButtonLink to={`/works/${id}/finish`}>See the finishing steps</ButtonLink>
-        <ButtonLink to={`/works/${id}/log`}>Note how it turned out</ButtonLink>
+        <ButtonLink to={`/works/${id}/finish`}>{workSaid.seeFinishingSteps}</ButtonLink>
+        <ButtonLink to={`/works/${id}/log`}>{workSaid.noteHowItTurned}</ButtonLink>
       </p>
-      {isLast ? null : <p>The next one begins with its chain, as soon as these steps are done.</p>}
+      {isLast ? null : <p>{workSaid.nextOneBeginsWith}</p>}
       {work.state === 'begun' && isLast ? (
         <Button kind={open ? 'plain' : 'next'} onClick={() => setWanted(true)} className="justify-self-start">
           Mark as finished

@@ -1,7 +1,7 @@
 import { prepareCloth } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import { weighingsIn } from '@puntada/core/records';
-import { chanceText, courseWord, finishedText } from '@puntada/core/words';
+import { chanceText, courseWord, finishedText, workSaid } from '@puntada/core/words';
 import { openEnd, type WorkCosts } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
@@ -32,17 +32,25 @@ export function OpenEndBand({ work, cloth, costs, rows }: Props) {
   const known = end.lasts.filter((each) => each.chance !== undefined);
   return (
     <section
-      aria-label="You can stop here"
+      aria-label={workSaid.youCanStopHere}
       className="mb-2 border-l-4 border-verdigris bg-verdigris-pale px-3 py-2 text-[17px]"
     >
-      {fabric.making === 'diagonals' ? 'You can start decreasing here for ' : 'You can stop here: '}
+      {fabric.making === 'diagonals' ? workSaid.youCanStartDecreasing : workSaid.youCanStopHereFor}
       <b className="count">{finishedText(end.width, end.height, told, end.circle)}</b>
       {fabric.making === 'diagonals' ? '. ' : ' so far. '}
       {end.next === undefined
-        ? 'It has reached the largest size you set.'
-        : `The next good place to stop is ${word} ${end.next}${known.length ? `; the yarn will last that far: ${known.map(({ letter, chance }) => `${letter} ${chanceText(chance ?? 0)}`).join(', ')}` : ''}.`}{' '}
+        ? workSaid.itHasReachedLargest
+        : workSaid.nextGoodPlaceTo(
+            word,
+            end.next,
+            known.length
+              ? workSaid.yarnWillLastThat(
+                  known.map(({ letter, chance }) => `${letter} ${chanceText(chance ?? 0)}`).join(', '),
+                )
+              : '',
+          )}{' '}
       <Link to={`/works/${work.id}/onward`} className="underline underline-offset-4">
-        Stop here, or see the other ways to go on
+        {workSaid.stopHereOrSee}
       </Link>
     </section>
   );

@@ -1,4 +1,4 @@
-import { type Tug, tugs } from '@puntada/core/words';
+import { type Tug, tugs, workSaid } from '@puntada/core/words';
 import { Settings2 } from 'lucide-react';
 import { Popover } from 'radix-ui';
 import { Link } from 'react-router';
@@ -8,16 +8,16 @@ import type { Flag, Reading } from './useReading.ts';
 const tugWords: Readonly<Record<Tug, string>> = {
   never: 'don’t remind me',
   change: 'at each colour change',
-  row: 'at the end of each row',
-  loosely: 'never: I lay it in loosely',
+  row: workSaid.atEndEachRow,
+  loosely: workSaid.neverILayIt,
 };
 
 const words: Readonly<Record<Flag, string>> = {
   big: 'Bigger',
   dark: 'Dark screen',
   aloud: 'Read each step aloud',
-  awake: 'Keep the screen awake',
-  ahead: 'Hide finished rows and show those to come',
+  awake: workSaid.keepScreenAwake,
+  ahead: workSaid.hideFinishedRowsAnd,
 };
 
 /** How the row is read on this device. */
@@ -53,7 +53,7 @@ export function ReadingSettings({
             </label>
           ))}
           <SelectField
-            label="Remind me to pull the idle yarn snug"
+            label={workSaid.remindMeToPull}
             value={reading.tug}
             onChange={(tug) => onChange({ tug: tug as Tug })}
           >
@@ -64,10 +64,9 @@ export function ReadingSettings({
             ))}
           </SelectField>
           <p className="mt-2 max-w-[300px] border-t border-rule pt-2 text-[14px] text-soft">
-            Keys: Space or Page Down for the next step, Enter to finish the row, Backspace or Page Up for one back. A
-            clicker sends the same keys.{' '}
+            {workSaid.keysSpaceOrPage}{' '}
             <Link to="/switch" target="_blank">
-              Practice clicker and foot switch
+              {workSaid.practiceClickerAndFoot}
             </Link>
           </p>
         </Popover.Content>

@@ -7,6 +7,7 @@ import {
   summedStitch,
   type Terms,
   upper,
+  workSaid,
 } from '@puntada/core/words';
 import type { RowInHand } from './useRowInHand.ts';
 
@@ -28,12 +29,10 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
   const kinds = course.byKind.length > 1 || counted === 'clusters';
   return (
     <aside
-      aria-label={`At the end of ${word} ${course.number}`}
+      aria-label={workSaid.atEnd(word, course.number)}
       className="border-t border-rule px-6 pt-2 pb-1 lg:border-t-0 lg:border-l"
     >
-      <h2 className="pb-1 text-[17px]">
-        At the end of {word} {course.number}
-      </h2>
+      <h2 className="pb-1 text-[17px]">{workSaid.atEnd(word, course.number)}</h2>
       <dl className="text-[16px]">
         <Line term={counted === 'blocks' ? 'Blocks' : 'Stitches'} value={String(course.stitches)} big />
         {kinds ? (
@@ -56,7 +55,7 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
         {turn ? (
           <>
             <Line term="Turn" value={`${turn}, ${twists % 2 ? '1 half-twist' : 'no twist'}`} />
-            <Line term="Balls, left to right" value={strands.balls(at, hand).join(' ')} />
+            <Line term={workSaid.ballsLeftToRight} value={strands.balls(at, hand).join(' ')} />
           </>
         ) : null}
         {strands

@@ -1,4 +1,4 @@
-import { courseWord, type Hand } from '@puntada/core/words';
+import { courseWord, type Hand, workSaid } from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 import type { RowInHand } from './useRowInHand.ts';
@@ -21,7 +21,9 @@ export function RowHead({ row: { course, at, begins }, cloth: { fabric }, hand, 
       <span className="count text-[22px] font-medium text-soft">of {fabric.courses}</span>
       <span className="rounded-sm border-2 border-ink px-2 text-[19px] font-semibold">
         <span aria-hidden>{course.side}</span>
-        <span className="sr-only">{course.side === 'RS' ? 'right side facing you' : 'wrong side facing you'}</span>
+        <span className="sr-only">
+          {course.side === 'RS' ? workSaid.rightSideFacingYou : workSaid.wrongSideFacingYou}
+        </span>
       </span>
       <span className="text-[22px]">{hand === 'right' ? '← right to left' : 'left to right →'}</span>
       {at === 0 ? <span className="text-[22px] text-soft">{begins}</span> : null}

@@ -1,6 +1,6 @@
 import type { WorkLog } from '@puntada/core/records';
 import { entryLabel, pausesIn } from '@puntada/core/records';
-import { clockWords } from '@puntada/core/words';
+import { clockWords, workSaid } from '@puntada/core/words';
 import { restAfter, restFor, sittingSince } from '@puntada/core/work';
 import { Pause } from 'lucide-react';
 import { useEffect, useRef, useState } from 'react';
@@ -41,7 +41,7 @@ export function Sitting({ workId, log, step }: Props) {
   const problem = problemsOf(adding.error)[0];
   if (since === undefined) {
     const laidDown = (pauses.at(-1) ?? 0) > (steps.at(-1) ?? Infinity);
-    return laidDown ? <span className="text-soft">Paused; the next step carries on</span> : null;
+    return laidDown ? <span className="text-soft">{workSaid.pausedNextStepCarries}</span> : null;
   }
   const minutes = Math.floor((at - since) / minute);
   const pause = () => {
@@ -51,7 +51,7 @@ export function Sitting({ workId, log, step }: Props) {
     <span className="inline-flex flex-wrap items-center gap-x-3">
       <span className={minutes >= restAfter ? 'text-ochre' : 'text-soft'}>
         <b className="count">{clockWords(minutes)}</b> in this session
-        {minutes >= restAfter ? `: rest your hands for ${restFor} min` : ''}
+        {minutes >= restAfter ? workSaid.restYourHandsFor(restFor) : ''}
       </span>
       <button
         type="button"
@@ -62,7 +62,7 @@ export function Sitting({ workId, log, step }: Props) {
         <Pause aria-hidden className="size-4" />
         Pause
       </button>
-      {problem ? <span className="text-brick">✕ The pause wasn’t saved: {words(problem).message}</span> : null}
+      {problem ? <span className="text-brick">{workSaid.pauseWasntSaved(words(problem).message)}</span> : null}
     </span>
   );
 }

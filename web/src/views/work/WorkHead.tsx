@@ -1,4 +1,5 @@
 import type { Work } from '@puntada/core/records';
+import { workSaid } from '@puntada/core/words';
 import { CloudOff } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -20,11 +21,11 @@ export function WorkHead({ work, counter, children }: { work: Work; counter: Cou
       {/* What is to be worked next is told instead; that a step is kept is only told where it is not. */}
       <p role={counter.refused ? 'alert' : undefined} className="flex items-center gap-2 text-[15px] text-soft">
         {counter.refused ? (
-          <span className="text-brick">✕ Not saved: see the note at the top</span>
+          <span className="text-brick">{workSaid.notSavedSeeNote}</span>
         ) : counter.waiting && away ? (
           <span className="flex items-center gap-2 text-ochre">
             <CloudOff aria-hidden className="size-4" />
-            {counter.waiting === 1 ? '1 step is' : `${counter.waiting} steps are`} safe in this browser
+            {workSaid.safeInThisBrowser(counter.waiting)}
           </span>
         ) : counter.waiting ? (
           'Saving…'

@@ -1,6 +1,15 @@
 import { nextRow, placeOfRow, standingAt } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
-import { clothOf, courseWord, placeName, spokenRun, stepName, stepRunWords, tugWords } from '@puntada/core/words';
+import {
+  clothOf,
+  courseWord,
+  placeName,
+  spokenRun,
+  stepName,
+  stepRunWords,
+  tugWords,
+  workSaid,
+} from '@puntada/core/words';
 import type { Position } from '@puntada/core/work';
 import { useEffect, useMemo } from 'react';
 import { useParams } from 'react-router';
@@ -55,7 +64,7 @@ export default function WorkView() {
         {error ? <Problems problems={problemsOf(error)} /> : null}
         {work?.state === 'wished' ? (
           <>
-            <p>This project isn’t started yet. Choose a size first.</p>
+            <p>{workSaid.thisProjectIsntStarted}</p>
             <ButtonLink to={`/works/${id}/size`} kind="next">
               Choose a size
             </ButtonLink>

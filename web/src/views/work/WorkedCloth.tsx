@@ -1,5 +1,6 @@
 import { baseCourses, cellsIn, type Fabric, facesRight, runsForward, sidesOf } from '@puntada/core/craft';
 import type { Hand } from '@puntada/core/words';
+import { workSaid } from '@puntada/core/words';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { type ClothShape, faceOf, shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { type CourseSpan, paintCloth } from '../../parts/cloth/paintCloth.ts';
@@ -81,7 +82,7 @@ export function WorkedCloth(whole: Props) {
       <canvas
         ref={canvas}
         role="img"
-        aria-label={`${wholeRows} of ${wholeFabric.courses} rows worked; ${ahead ? 'they are' : 'the rest is'} covered`}
+        aria-label={workSaid.rowsWorkedCovered(wholeRows, wholeFabric.courses, ahead)}
         className="absolute inset-0"
         style={{ width, height }}
       />

@@ -1,4 +1,4 @@
-import { causeWords } from '@puntada/core/words';
+import { causeWords, workSaid } from '@puntada/core/words';
 import { oneOff } from '@puntada/core/work';
 import { useState } from 'react';
 import { TextField } from '../../../parts/TextField.tsx';
@@ -19,7 +19,7 @@ export function CountOff(props: HelpProps) {
       <div className="flex items-end gap-4">
         <div className="w-[190px]">
           <TextField
-            label={`Stitches you count in row ${row}`}
+            label={workSaid.stitchesYouCountIn(row)}
             value={counted}
             onChange={setCounted}
             inputMode="numeric"

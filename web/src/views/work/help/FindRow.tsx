@@ -1,5 +1,5 @@
 import type { Problem } from '@puntada/core/craft';
-import { differenceWords } from '@puntada/core/words';
+import { differenceWords, workSaid } from '@puntada/core/words';
 import { findRow, readSeenRow, runsToTap } from '@puntada/core/work';
 import { Delete } from 'lucide-react';
 import { useMemo, useState } from 'react';
@@ -21,7 +21,7 @@ export function FindRow({ work, cloth, position, onGo, close }: HelpProps) {
   const [below, setBelow] = useState('');
   const [found, setFound] = useState<ReturnType<typeof findRow>>();
   const [problems, setProblems] = useState<readonly Problem[]>([]);
-  const [a, b = a] = bound.colours;
+  const [a = '', b = a] = bound.colours;
   const look = () => {
     const top = readSeenRow(last, fabric.count, bound.colours);
     const under = below.trim() ? readSeenRow(below, fabric.count, bound.colours) : undefined;
@@ -43,26 +43,24 @@ export function FindRow({ work, cloth, position, onGo, close }: HelpProps) {
         look();
       }}
     >
-      <p className="text-[15px] text-soft">
-        Tap or type what you see in your last row, from where it starts: {`4${a} 4${b}`}, as many as you can see.
-      </p>
+      <p className="text-[15px] text-soft">{workSaid.tapOrTypeWhat(a, b)}</p>
       <div className="grid gap-x-6 gap-y-4 sm:grid-cols-2">
         <SeenRow label="Your last row" text={last} onText={setLast} work={work} cloth={cloth} />
-        <SeenRow label="The row under it" text={below} onText={setBelow} work={work} cloth={cloth} />
+        <SeenRow label={workSaid.rowUnderIt} text={below} onText={setBelow} work={work} cloth={cloth} />
       </div>
       <Button type="submit" className="justify-self-start">
-        Which row is it?
+        {workSaid.whichRowIt}
       </Button>
       <Problems problems={problems} />
       <div aria-live="polite">
-        {found && !found.length ? <p>No row of this project matches. Check the first few stitches again.</p> : null}
+        {found && !found.length ? <p>{workSaid.noRowThisProject}</p> : null}
         {found?.length ? (
           <ul>
             {found.slice(0, shown).map((each) => (
               <li key={each.row} className="flex flex-wrap items-center gap-x-4 gap-y-1 border-b border-rule py-2">
                 <b className="count text-[22px]">Row {each.row}</b>
                 <span className="min-w-0 flex-1 text-[15px] text-soft">
-                  {each.row === position.rows ? <b className="text-ink">where your counter stands. </b> : null}
+                  {each.row === position.rows ? <b className="text-ink">{workSaid.whereYourCounterStands} </b> : null}
                   {each.tells ? differenceWords(each.tells) : ''}
                 </span>
                 <Button
@@ -78,10 +76,7 @@ export function FindRow({ work, cloth, position, onGo, close }: HelpProps) {
           </ul>
         ) : null}
         {found && found.length > shown ? (
-          <p className="pt-2">
-            and {found.length - shown} more, farther from where your counter stands. More of the row, or the row under
-            it, tells them apart.
-          </p>
+          <p className="pt-2">{workSaid.andMoreFartherFrom(found.length - shown)}</p>
         ) : null}
       </div>
     </form>
@@ -119,7 +114,7 @@ function SeenRow({ label, text, onText, work, cloth }: SeenRowProps) {
         ))}
         <button
           type="button"
-          aria-label={`${label}: delete the last one`}
+          aria-label={workSaid.deleteLastOne(label)}
           disabled={!text.trim()}
           onClick={() => onText(text.trim().split(/\s+/).slice(0, -1).join(' '))}
           className="inline-flex min-h-11 min-w-11 items-center justify-center rounded-sm border border-edge hover:bg-sheet disabled:text-edge"

@@ -1,5 +1,5 @@
 import { countedIn, workCourse } from '@puntada/core/plan';
-import { slips } from '@puntada/core/words';
+import { slips, workSaid } from '@puntada/core/words';
 import { LifeBuoy } from 'lucide-react';
 import { Dialog, Tabs } from 'radix-ui';
 import { useState } from 'react';
@@ -12,9 +12,9 @@ import { Rip } from './Rip.tsx';
 
 const tabs = [
   ['row', 'Find my row'],
-  ['count', 'My count is wrong'],
+  ['count', workSaid.myCountWrong],
   ['rip', 'Rip back'],
-  ['slips', 'Common slips and how to mend them'],
+  ['slips', workSaid.commonSlipsAndHow],
 ] as const;
 
 /** When something is wrong: which row it is, what a count means, how far to go back, and what is done about slips. */
@@ -40,7 +40,7 @@ export function HelpAtRow(given: Omit<HelpProps, 'close' | 'counted'>) {
           <div className="flex items-center justify-between gap-4">
             <Dialog.Title className="text-[24px]">Something is wrong</Dialog.Title>
             <Dialog.Close asChild>
-              <Button>Back to the row</Button>
+              <Button>{workSaid.backToRow}</Button>
             </Dialog.Close>
           </div>
           <Tabs.Root defaultValue="row" className="mt-3 flex min-h-0 flex-col">

@@ -1,6 +1,6 @@
 import { lengthNumber, unitWord, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import { prepareCloth } from '@puntada/core/plan';
-import { upper } from '@puntada/core/words';
+import { upper, workSaid } from '@puntada/core/words';
 import { endSooner, type RipCost, ripBack, type WorkCosts } from '@puntada/core/work';
 import { type ReactNode, useMemo } from 'react';
 import { Link } from 'react-router';
@@ -39,7 +39,7 @@ export function Rescue({ work, cloth, position, done, counted, costs, row }: Pro
           <thead className="text-[14px] text-soft">
             <tr>
               <th scope="col" className="py-1.5 font-normal">
-                What you can do
+                {workSaid.whatYouCanDo}
               </th>
               <Heading>{upper(counted)} out</Heading>
               <Heading>Min to redo</Heading>
@@ -48,12 +48,12 @@ export function Rescue({ work, cloth, position, done, counted, costs, row }: Pro
           </thead>
           <tbody>
             <tr className="border-t border-rule">
-              <Name>Undo row {row} as far as you have got</Name>
+              <Name>{workSaid.undoRowAsFar(row)}</Name>
               {taken(undo)}
             </tr>
             <tr className="border-t border-rule">
               <Name>
-                Leave it<span className="block text-[14px] text-soft">the note above says how far it shows</span>
+                Leave it<span className="block text-[14px] text-soft">{workSaid.noteAboveSaysHow}</span>
               </Name>
               <Cell>0</Cell>
               <Cell>0</Cell>
@@ -64,8 +64,13 @@ export function Rescue({ work, cloth, position, done, counted, costs, row }: Pro
                 <Name>
                   Stop after row {sooner.rows}
                   <span className="block text-[14px] text-soft">
-                    {lengthNumber(sooner.shorter, told)} {unitWord(told)} shorter; saves{' '}
-                    {minutesText(sooner.spared.seconds)} min and {metres(sooner.spared.metres)} {yarnLengthUnit(told)}
+                    {workSaid.shorterSavesMinAnd(
+                      lengthNumber(sooner.shorter, told),
+                      unitWord(told),
+                      minutesText(sooner.spared.seconds),
+                      metres(sooner.spared.metres),
+                      yarnLengthUnit(told),
+                    )}
                   </span>
                 </Name>
                 <Cell>{sooner.out.cells}</Cell>
@@ -77,7 +82,7 @@ export function Rescue({ work, cloth, position, done, counted, costs, row }: Pro
         </table>
       </div>
       <p className="pt-2 text-[15px]">
-        <Link to={`/works/${work.id}/onward`}>See all ways to go on</Link>
+        <Link to={`/works/${work.id}/onward`}>{workSaid.seeAllWaysTo}</Link>
       </p>
     </section>
   );

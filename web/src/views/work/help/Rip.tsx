@@ -1,4 +1,5 @@
 import { yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { workSaid } from '@puntada/core/words';
 import { ripBack } from '@puntada/core/work';
 import { useState } from 'react';
 import { usePreferences } from '../../../api/api.ts';
@@ -28,12 +29,12 @@ export function Rip({ cloth, position, done, counted, costs, onGo, close }: Help
     >
       <div className="w-[230px]">
         <TextField
-          label="Last row to keep"
+          label={workSaid.lastRowToKeep}
           value={to}
           onChange={setTo}
           inputMode="numeric"
           className="count text-[20px]"
-          wrong={good ? undefined : `Type a row from 0 to ${position.rows}.`}
+          wrong={good ? undefined : workSaid.typeRowFrom0(position.rows)}
         />
       </div>
       {cost ? (
@@ -49,9 +50,9 @@ export function Rip({ cloth, position, done, counted, costs, onGo, close }: Help
           <Line term="To redo it">about {Math.max(1, Math.round(cost.seconds / 60))} min</Line>
         </dl>
       ) : null}
-      <p className="text-[15px] text-soft">The log keeps these rows; only the row counter goes back.</p>
+      <p className="text-[15px] text-soft">{workSaid.logKeepsTheseRows}</p>
       <Button type="submit" disabled={!good} className="justify-self-start">
-        Rip back to row {good ? row : '…'}
+        {workSaid.ripBackToRow(good ? row : '…')}
       </Button>
     </form>
   );

@@ -1,0 +1,29 @@
+import type { Told } from './told.ts';
+
+/** What the screens of `app` say. */
+export const appSaid = {
+  thereNoPageAt: 'There is no page at this address.',
+  filePagesGone: 'a file of the pages is gone',
+  thisPageNotThere: 'This page is not there any more',
+  somethingBrokeOnThis: 'Something broke on this page',
+  puntadaWasUpdatedSince: 'Puntada was updated since you opened it, or its server is away. Load the page again.',
+  whatYouSavedSafe: 'What you saved is safe. Load the page again; if it breaks once more, go back to the bench.',
+  entryAboutFinishedPiece: 'entry about the finished piece',
+  itKeptInThis: (message: Told, hint: Told) => `${message} ${hint} It is kept in this browser until you decide.`,
+  saveAsFile: 'Save as a file',
+  keptHereAndWill: (what: string, count: number) =>
+    ` ${what} ${count === 1 ? 'is' : 'are'} kept here and will be saved then.`,
+  puntadasServerAwayYou: (safe: Told) =>
+    `Puntada’s server is away. You can go on counting, weighing and noting; plans can be changed when it is back.${safe} If it was stopped, start it again.`,
+  thisBrowserKeepsNothing: '✕ This browser keeps nothing of what waits. Leave this page open until all is saved.',
+  howYouReadUnits: 'How you read: units, stitch names, hand',
+  fractionsInch: 'Fractions of an inch',
+  howRowsWritten: 'How rows are written',
+  backUpOpenFile: 'Back up, open a file, put a copy back',
+  skipToContent: 'Skip to the content',
+  stagesThisProject: 'Stages of this project',
+  startProjectFirst: 'Start the project first',
+  planRestAgain: 'Plan the rest again',
+  thereNoSuchProject: 'There is no such project here. If you deleted it, it may still be in the bin on the bench.',
+  thisProjectInBin: 'This project is in the bin.',
+} as const;

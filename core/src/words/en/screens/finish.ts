@@ -1,0 +1,13 @@
+import type { Told } from './told.ts';
+
+/** What the screens of `finish` say. */
+export const finishSaid = {
+  tailsEndsInPiece: (ends: Told, ring: Told) => `tails: ${ends} ends in a piece${ring}`,
+  startsInCorner: (hand: Told) => `starts in the ${hand} corner`,
+  afterLastRowClosing: 'After the last row: closing row, border, seams, ends',
+  countingFinishingSteps: 'Counting the finishing steps…',
+  fastenOffAfterLast: 'Fasten off after the last row.',
+  fastenOffCutYarn: 'Fasten off: cut the yarn and pull the end through the last loop.',
+  weaveEachEndInside:
+    'Weave each end inside its own colour, three passes, changing direction each time. Knot first or not, as you prefer. Leave no needle in the work.',
+} as const;

@@ -1,0 +1,11 @@
+/** What the screens of `parts` say. */
+export const partsSaid = {
+  whatItComesTo: 'What it comes to, and what is next',
+  showLatestVersion: 'Show the latest version',
+  keepWhatIHave: 'Keep what I have here',
+  takeStartBack: 'Take the start back',
+  couldNotBeRead: 'Could not be read',
+  stoppedSmallerSizeWorked: 'Stopped. A smaller size is worked out sooner.',
+  soChance: 'so the chance is',
+  notFromDrawer: 'not from the drawer',
+} as const;
