@@ -30,5 +30,6 @@ export { type HangingStrand, StrandBook, type StrandOrder } from './steps/strand
 export { cautionsFor } from './wish/cautions.ts';
 export { type Prepared, prepare, waysOf } from './wish/prepare.ts';
 export { secondsWorking } from './workings/handWorkings.ts';
+export { rowsLeftWorking } from './workings/sizeWorkings.ts';
 export type { Working } from './workings/working.ts';
 export { type PieceWorkings, pieceWorkings, sizeWorkings, type YarnWorkings } from './workings/workings.ts';

@@ -74,6 +74,7 @@ export {
   lengthText,
   metresFigure,
   metresText,
+  sizeNumbers,
   sizeText,
   sourceWords,
   tubeText,

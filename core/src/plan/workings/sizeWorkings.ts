@@ -159,3 +159,9 @@ export function heightWorking(prepared: Prepared, height: HeightOffer): Working 
     : [];
   return { of: 'height', unit: 'mm', by: 'sum', parts: [cloth, ...rest], total: amountOf(height.height) };
 }
+
+/** Rows or rounds still to be worked of so many. */
+export function rowsLeftWorking(rows: number, done: number): Working {
+  const parts = [...counted('rows-all', rows, {}), ...counted('rows-done', -done, {})];
+  return { of: 'rows-left', unit: 'count', by: 'sum', parts, total: exactly(rows - done) };
+}

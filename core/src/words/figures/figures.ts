@@ -44,12 +44,18 @@ export function tubeText(tube: TubeWidths, measure: keyof TubeWidths, units: Tol
   return `${first.text}, ${markedText(lengthFigure(tube[second], units, tubeWords[second]))}`;
 }
 
-/** Width × height with one unit: `22.5 × 24.4 cm`. */
-export function sizeFigure(width: Estimate, height: Estimate, units: ToldUnit): Printed {
+/** Width and height without their unit, both as ranges where one of them is typical: `22.5` and `24.4`. */
+export function sizeNumbers(width: Estimate, height: Estimate, units: ToldUnit): [width: string, height: string] {
   const write = (mm: number) => lengthNumber(mm, units);
   const typical = width.source === 'typical' || height.source === 'typical';
   const one = ({ mid, low, high }: Estimate) => (typical ? printRange(low, high, write) : write(mid));
-  const bare = `${one(width)} × ${one(height)}`;
+  return [one(width), one(height)];
+}
+
+/** Width × height with one unit: `22.5 × 24.4 cm`. */
+export function sizeFigure(width: Estimate, height: Estimate, units: ToldUnit): Printed {
+  const typical = width.source === 'typical' || height.source === 'typical';
+  const bare = sizeNumbers(width, height, units).join(' × ');
   return { text: `${bare} ${unitWord(units)}`, bare, typical };
 }
 

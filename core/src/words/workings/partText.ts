@@ -19,6 +19,9 @@ export const workingNames: Readonly<Record<string, string>> = {
   height: 'How high',
   metres: 'How much yarn',
   left: 'How much yarn to go',
+  used: 'How much yarn so far',
+  'so-far': 'How long so far',
+  'rows-left': 'How many are left',
   extra: 'Yarn that is in no stitch',
   grams: 'How heavy',
   balls: 'How many balls',
@@ -115,6 +118,13 @@ const table: Readonly<Record<string, Tell>> = {
   'strand-act': (f) => `${strandActs[String(f.does)]}, ${counted(Number(f.count), 'time')} at ${f.each} s`,
   'as-measured': (f) =>
     `as planned, and ${Math.abs(Math.round(1000 * (Number(f.drift) - 1)) / 10)} % ${Number(f.drift) > 1 ? 'more' : 'less'}, as you measured`,
+  'rows-all': () => 'in the whole piece',
+  'rows-done': () => 'done',
+  'used-rows': (f) => `${counted(Number(f.rows), 'row')} done, by the plan`,
+  'used-in-hand': () => 'the row in hand, by the plan',
+  'used-ball': (f, units) =>
+    `ball ${f.ball}: ${f.before} g less ${f.after} g, at ${metres(f.metresPerGram, units)} to a gram`,
+  session: (f) => `session ${f.number}${f.corrected ? ', corrected by you' : ''}`,
   'left-rows': (f, units) => `rows to come, ${metres(f.planned, units)} by the plan`,
   'left-finish': (f, units) => `finishing, ${metres(f.planned, units)} by the plan`,
   'balls-for': (f) =>

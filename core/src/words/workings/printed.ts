@@ -6,6 +6,7 @@ import { pieceWorkings, sizeWorkings } from '../../plan/workings/workings.ts';
 import type { PlanDocument, PrintedWorking } from '../../records/planDocument.ts';
 import { chanceText, gramsFigure, hoursText, lengthFigure, metresFigure, sourceWords } from '../figures/figures.ts';
 import type { Terms } from '../terms/termed.ts';
+import { timeWords } from '../work/pace.ts';
 import { workingNames, workingPartText } from './partText.ts';
 
 /** An amount without the mark of where it comes from. */
@@ -15,11 +16,12 @@ function amountText(amount: Amount, unit: WorkingUnit, source: Source, units: To
     case 'mm':
       return lengthFigure(estimate, units).text;
     case 'm':
-      return `${source === 'typical' && amount.low === amount.high ? 'about ' : ''}${metresFigure(estimate, units).text}`;
+      return metresFigure(estimate, units).text;
     case 'g':
       return gramsFigure(estimate, units).text;
     case 's':
-      return hoursText(estimate);
+      // What a clock has told is no estimate.
+      return source !== 'typical' && amount.low === amount.high ? timeWords(amount.mid) : hoursText(estimate);
     case 'balls':
       return `${source === 'typical' && !Number.isInteger(amount.mid) ? 'about ' : ''}${Number(amount.mid.toFixed(1))}`;
     case 'money':

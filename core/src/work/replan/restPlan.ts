@@ -19,7 +19,7 @@ import type { StrandWay } from '../../plan/route/strands.ts';
 import { sizeAt } from '../../plan/sizes/sizes.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
 import { secondsWorking } from '../../plan/workings/handWorkings.ts';
-import { type Amount, amountOf, exactly, type Working, type WorkingPart } from '../../plan/workings/working.ts';
+import { type Amount, exactly, type Working, type WorkingPart } from '../../plan/workings/working.ts';
 import { sizeWorkings } from '../../plan/workings/workings.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { Measuring, Weighing } from '../../records/logEntry.ts';
@@ -35,6 +35,7 @@ import {
   partWorked,
   type WorkCosts,
 } from '../underway/inHand.ts';
+import { leftWorking } from '../underway/logWorkings.ts';
 import { type RipCost, ripBack } from '../underway/rip.ts';
 import { colourNow } from '../underway/weighed.ts';
 import { sameCourses } from './prove.ts';
@@ -280,37 +281,6 @@ function drifted(working: Working, drift: number): Working {
     }),
   );
   return { ...working, parts, total: by(working.total) };
-}
-
-/** What is still to be used: for the rows and for the finishing, as much more or less as the balls that were weighed say. */
-function leftWorking({ metres, now, part }: UseUpTo, left: Estimate): Working | undefined {
-  const toCome = metres.slice(now.rows);
-  const all = toCome.reduce((sum, each) => sum + each, 0) - part * (toCome[0] ?? 0);
-  if (all <= 0) return undefined;
-  const finish = Math.min(all, toCome.at(-1) ?? 0);
-  const parts = [
-    { code: 'left-rows', metres: all - finish },
-    { code: 'left-finish', metres: finish },
-  ].filter((each) => each.metres > 0);
-  return {
-    of: 'left',
-    unit: 'm',
-    by: 'sum',
-    parts: parts.map(({ code, metres: m }) => ({
-      code,
-      facts: { planned: m },
-      amount: amountOf(times(left, m / all)),
-    })),
-    total: amountOf(left),
-  };
-}
-
-/** Metres course by course, the finishing last, and how far they are worked. */
-interface UseUpTo {
-  readonly metres: readonly number[];
-  readonly now: Position;
-  /** Of the course in hand, 0 to 1. */
-  readonly part: number;
 }
 
 const nothing: Estimate = { mid: 0, low: 0, high: 0, source: 'typical' };

@@ -46,7 +46,7 @@ function upTo(metres: readonly number[], position: Position, part: number): numb
 }
 
 /** The last weighing of each ball; a later one takes the place of an earlier. */
-function lastOfEach(weighings: readonly Weighing[]): Weighing[] {
+export function lastOfEach(weighings: readonly Weighing[]): Weighing[] {
   const balls = new Map<number, Weighing>();
   for (const each of [...weighings].sort((a, b) => a.at - b.at)) balls.set(each.ball, each);
   return [...balls.values()].sort((a, b) => a.ball - b.ball);

@@ -1,12 +1,20 @@
+import { rowsLeftWorking } from '@puntada/core/plan';
 import type { Wish, WorkSummary } from '@puntada/core/records';
-import { benchSaid, clothName, goOnWords } from '@puntada/core/words';
+import { benchSaid, clothName, goOnWords, printedWorking } from '@puntada/core/words';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
-import { useAddWorkMutation, useArchiveWorkMutation, useBinWorkMutation, useWorkQuery } from '../../api/api.ts';
+import {
+  useAddWorkMutation,
+  useArchiveWorkMutation,
+  useBinWorkMutation,
+  usePreferences,
+  useWorkQuery,
+} from '../../api/api.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { dates } from '../../parts/dates.ts';
 import { offerUndo } from '../../parts/undoOffer.ts';
 import { useOwnId } from '../../parts/useOwnId.ts';
+import { Worked } from '../../parts/Worked.tsx';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { YarnSureness } from './YarnSureness.tsx';
 
@@ -79,6 +87,7 @@ function Bin({ work: { id, revision, wish } }: { work: WorkSummary }) {
 /** One work on the bench: its name, its next row, and its cloth as far as it has come. */
 export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: boolean }) {
   const { data: work } = useWorkQuery(summary.id);
+  const { told, terms } = usePreferences();
   const [width, setWidth] = useState(0);
   const strip = useStrip(work, width);
   const { progress, size, state, wish } = summary;
@@ -131,7 +140,13 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
       <div className="flex flex-col gap-1.5 sm:items-end">
         {size && left !== undefined ? (
           <p className="text-[15px] text-soft">
-            <span className="count text-[22px] text-ink">{left}</span> {word}
+            <Worked
+              working={printedWorking(rowsLeftWorking(size.rows, rows), told, terms)}
+              className="count text-[22px] text-ink"
+            >
+              {left}
+            </Worked>{' '}
+            {word}
             {left === 1 ? '' : 's'} left of <span className="count text-[15px] font-medium">{size.rows}</span>
             {strip?.cloths && state === 'begun' ? (
               <span className="block">

@@ -1,7 +1,7 @@
 import type { Estimate } from '@puntada/core/craft';
-import { type OwnPace, secondsBy, standingAt, unknownPace } from '@puntada/core/plan';
+import { type OwnPace, secondsBy, secondsWorking, standingAt, unknownPace, type Working } from '@puntada/core/plan';
 import { marksIn } from '@puntada/core/records';
-import { clothOf, goOnWords, hoursText, logSaid, placeName, timeWords } from '@puntada/core/words';
+import { clothOf, goOnWords, hoursText, logSaid, placeName, printedWorking, timeWords } from '@puntada/core/words';
 import {
   cellsInHand,
   foretoldHours,
@@ -10,10 +10,11 @@ import {
   partWorked,
   type Session,
   sessionsOfWork,
+  timeSoFarWorking,
 } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
-import { problemsOf, useWorkQuery } from '../../api/api.ts';
+import { problemsOf, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { useLog } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
@@ -22,6 +23,7 @@ import { Unread } from '../../parts/Unread.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth } from '../../parts/useWorkCloth.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
+import { Worked } from '../../parts/Worked.tsx';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { AtTheEnd } from './AtTheEnd.tsx';
 import { HandTable } from './HandTable.tsx';
@@ -83,7 +85,8 @@ function Log({ work, log, cloth, costs }: Omit<LogProps, 'placeOf'>) {
   const placeOf = (units: number) => placeName(sequence, units, work.wish.item);
   const done = cellsInHand(cloth, costs, work.progress);
   const foretold = useMemo(() => foretoldHours(costs, work.wish.pace ?? unknownPace), [costs, work.wish.pace]);
-  const left = secondsBy(pace, handworkOfRows(costs, work.progress, done));
+  const toCome = handworkOfRows(costs, work.progress, done);
+  const left = secondsBy(pace, toCome);
   return (
     <div className="grid gap-x-10 gap-y-9 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
       <div className="grid min-w-0 content-start gap-9">
@@ -93,6 +96,7 @@ function Log({ work, log, cloth, costs }: Omit<LogProps, 'placeOf'>) {
             sessions={sessions}
             pace={pace}
             left={left}
+            how={secondsWorking(pace, toCome)}
             rows={stands.rows}
             of={fabric.courses}
             cloth={clothOf(sequence, stands, work.wish.item)}
@@ -134,6 +138,7 @@ function Figures({
   sessions,
   pace,
   left,
+  how,
   rows,
   of,
   cloth,
@@ -141,6 +146,8 @@ function Figures({
   sessions: readonly Session[];
   pace: OwnPace;
   left: Estimate;
+  /** How the time left comes about. */
+  how: Working;
   rows: number;
   of: number;
   /** Which one it is, where there are several. */
@@ -152,19 +159,35 @@ function Figures({
   return (
     <dl className="grid grid-cols-2 gap-x-8 gap-y-3 py-3 sm:grid-cols-4">
       <Big term={cloth ? `Rows done, ${cloth}` : 'Rows done'} value={`${rows} of ${of}`} />
-      <Big term="Time so far" value={timeWords(worked)} />
+      <Big
+        term="Time so far"
+        value={timeWords(worked)}
+        working={sessions.length ? timeSoFarWorking(sessions) : undefined}
+      />
       <Big term="Your pace" value={sessions.length ? against : 'not known yet'} small />
-      <Big term="Time left" value={left.mid > 30 ? hoursText(left) : 'nothing'} />
+      <Big
+        term="Time left"
+        value={left.mid > 30 ? hoursText(left) : 'nothing'}
+        working={left.mid > 30 ? how : undefined}
+      />
     </dl>
   );
 }
 
-function Big({ term, value, small = false }: { term: string; value: string; small?: boolean }) {
+interface BigProps {
+  readonly term: string;
+  readonly value: string;
+  readonly working?: Working | undefined;
+  readonly small?: boolean;
+}
+
+function Big({ term, value, working, small = false }: BigProps) {
+  const { told, terms } = usePreferences();
   return (
     <div>
       <dt className="text-[14px] text-soft">{term}</dt>
       <dd className={small ? 'text-[17px] leading-tight' : 'count text-[21px] leading-tight whitespace-nowrap'}>
-        {value}
+        <Worked working={working && printedWorking(working, told, terms)}>{value}</Worked>
       </dd>
     </div>
   );

@@ -1,12 +1,21 @@
-import { type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
-import { prepareCloth } from '@puntada/core/plan';
+import { yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { prepareCloth, type Working } from '@puntada/core/plan';
 import { weighingsIn } from '@puntada/core/records';
-import { endsAtText, enoughText, type LastingOn, logSaid } from '@puntada/core/words';
-import { type ColourNow, colourNow, colourQuestions, narrowing } from '@puntada/core/work';
+import { endsAtText, enoughText, type LastingOn, logSaid, printedWorking } from '@puntada/core/words';
+import {
+  type ColourQuestion,
+  colourNow,
+  colourQuestions,
+  leftWorking,
+  narrowing,
+  predictedWorking,
+  usedWorking,
+} from '@puntada/core/work';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
 import { Problems } from '../../parts/Problems.tsx';
+import { Worked } from '../../parts/Worked.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import type { LogProps } from './logProps.ts';
 import { OneWeighing, Weigh } from './Weigh.tsx';
@@ -38,7 +47,7 @@ export function YarnOnTheScale({
               <Told
                 id={work.id}
                 on={{ rows: cloth.fabric.courses, sequence: costs.sequence, item: wish.item }}
-                found={colourNow({ ...question, now: progress, part })}
+                question={{ ...question, now: progress, part }}
               />
             </div>
             <ul>
@@ -65,8 +74,10 @@ export function YarnOnTheScale({
   );
 }
 
-function Told({ id, on, found }: { id: string; on: LastingOn; found: Result<ColourNow> }) {
-  const { told } = usePreferences();
+function Told({ id, on, question }: { id: string; on: LastingOn; question: ColourQuestion }) {
+  const { told, terms } = usePreferences();
+  const print = (working: Working | undefined) => working && printedWorking(working, told, terms);
+  const found = colourNow(question);
   const metres = (value: number) => `${yarnLengthNumber(value, told)} ${yarnLengthUnit(told)}`;
   if (!found.ok) return <Problems problems={found.problems} kind="warning" />;
   const { used, usedByRule, left, chance, endsAt, doubtful, predicted } = found.value;
@@ -76,11 +87,18 @@ function Told({ id, on, found }: { id: string; on: LastingOn; found: Result<Colo
       <p>
         {used === undefined ? (
           <>
-            {logSaid.notWeighedYetEstimated} <b className="count">{metres(predicted)}</b> used so far.
+            {logSaid.notWeighedYetEstimated}{' '}
+            <b className="count">
+              <Worked working={print(predictedWorking(question))}>{metres(predicted)}</Worked>
+            </b>{' '}
+            used so far.
           </>
         ) : (
           <>
-            <b className="count">{metres(used)}</b> used
+            <b className="count">
+              <Worked working={print(usedWorking(question))}>{metres(used)}</Worked>
+            </b>{' '}
+            used
             {off === undefined || off === 0
               ? ', as expected'
               : `, ${Math.abs(off)} % ${off > 0 ? 'more' : 'less'} than expected`}
@@ -95,7 +113,9 @@ function Told({ id, on, found }: { id: string; on: LastingOn; found: Result<Colo
           <>
             Still to use{' '}
             <b className="count">
-              {yarnLengthNumber(left.low, told)}–{metres(left.high)}
+              <Worked working={print(leftWorking(question, left))}>
+                {yarnLengthNumber(left.low, told)}–{metres(left.high)}
+              </Worked>
             </b>
           </>
         )}

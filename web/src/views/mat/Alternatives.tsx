@@ -1,14 +1,18 @@
 import { isRoundMaking, type ToldUnit, unitWord } from '@puntada/core/craft';
-import { type Prepared, type SizeChoice, sidesOff } from '@puntada/core/plan';
+import { type Prepared, type SizeChoice, sidesOff, sizeWorkings, type Working } from '@puntada/core/plan';
 import {
   ballsCount,
   differenceFigure,
-  finishedFigure,
   hoursFigure,
   matSaid,
   metresFigure,
+  printedWorking,
+  sizeNumbers,
   sizeReason,
 } from '@puntada/core/words';
+import { Fragment, type ReactNode } from 'react';
+import { usePreferences } from '../../api/api.ts';
+import { Worked } from '../../parts/Worked.tsx';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
 import { sizeKey } from '../../worker/useFigures.ts';
 
@@ -28,6 +32,8 @@ function hoursOf(time: PieceFigures['time']): string {
 
 /** The best sizes near the wish, with what each costs. */
 export function Alternatives({ choices, figures, chosen, units, prepared, onChoose }: Props) {
+  const { terms } = usePreferences();
+  const print = (working: Working | undefined) => working && printedWorking(working, units, terms);
   const round = prepared.technique.circle === true;
   const rowsWord = isRoundMaking(prepared.bound.pattern.made) ? 'Rounds' : 'Rows';
   const chains = choices.some((choice) => choice.width.chains);
@@ -68,6 +74,8 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
             const { width, height, reasons } = choice;
             const size = { stitches: width.stitches, rows: height.rows };
             const own = figures.get(sizeKey(size));
+            const how = sizeWorkings({ prepared, width, height });
+            const [across, up] = sizeNumbers(width.width, height.height, units);
             const sides = sidesOff(prepared, choice);
             const here = size.stitches === chosen.stitches && size.rows === chosen.rows;
             const off = (offer: { difference: number }, estimate: SizeChoice['width']['width']) =>
@@ -90,9 +98,23 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
                       .join('; ')}
                   </button>
                 </th>
-                {chains ? <Cell head="Chains">{width.chains}</Cell> : null}
-                <Cell head={rowsWord}>{height.rows}</Cell>
-                <Cell head={sizeWord}>{finishedFigure(width.width, height.height, units, round).bare}</Cell>
+                {chains ? (
+                  <Cell head="Chains">
+                    <Worked working={print(how.chains)}>{width.chains}</Worked>
+                  </Cell>
+                ) : null}
+                <Cell head={rowsWord}>
+                  <Worked working={print(how.rows)}>{height.rows}</Worked>
+                </Cell>
+                <Cell head={sizeWord}>
+                  <Worked working={print(how.width)}>{across}</Worked>
+                  {round ? null : (
+                    <>
+                      {' × '}
+                      <Worked working={print(how.height)}>{up}</Worked>
+                    </>
+                  )}
+                </Cell>
                 {typical ? null : (
                   <Cell head="Difference">
                     {sides.length ? (
@@ -109,17 +131,32 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
                   const need = own?.yarn[i];
                   return (
                     <Cell key={letter} head={`${letter}, ${yarnUnit}`}>
-                      {need ? metresFigure(need.metres, units).bare : '…'}
+                      {need ? (
+                        <Worked working={print(own?.workings.yarn[i]?.metres)}>
+                          {metresFigure(need.metres, units).bare}
+                        </Worked>
+                      ) : (
+                        '…'
+                      )}
                     </Cell>
                   );
                 })}
                 {hasBalls ? (
                   <Cell head="Balls">
-                    {own?.yarn.map((need) => (need.balls ? ballsCount(need.balls) : '–')).join(' + ')}
+                    {own?.yarn.map((need, i) => (
+                      <Fragment key={need.letter}>
+                        {i ? ' + ' : ''}
+                        <Worked working={print(own.workings.yarn[i]?.balls)}>
+                          {need.balls ? ballsCount(need.balls) : '–'}
+                        </Worked>
+                      </Fragment>
+                    ))}
                   </Cell>
                 ) : null}
-                <Cell head="Ends">{own ? own.ends : '…'}</Cell>
-                <Cell head="Hours">{own ? hoursOf(own.time) : '…'}</Cell>
+                <Cell head="Ends">{own ? <Worked working={print(own.workings.ends)}>{own.ends}</Worked> : '…'}</Cell>
+                <Cell head="Hours">
+                  {own ? <Worked working={print(own.workings.time)}>{hoursOf(own.time)}</Worked> : '…'}
+                </Cell>
               </tr>
             );
           })}
@@ -129,7 +166,7 @@ export function Alternatives({ choices, figures, chosen, units, prepared, onChoo
   );
 }
 
-function Cell({ head, children }: { head: string; children: React.ReactNode }) {
+function Cell({ head, children }: { head: string; children: ReactNode }) {
   return (
     <td data-head={head} className="count px-2 text-right text-[14px] font-medium whitespace-nowrap">
       {children}
