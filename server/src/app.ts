@@ -2,7 +2,6 @@ import { startingWords } from '@puntada/core/words';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import staticGzip from 'express-static-gzip';
-import helmet from 'helmet';
 import type { Logger } from 'pino';
 import { binRoutes } from './bin/routes.ts';
 import type { Copies } from './copies/copies.ts';
@@ -16,6 +15,7 @@ import type { Heavy } from './heavy/heavy.ts';
 import { answerErrors, Refusal } from './http/answers.ts';
 import { ofThisBench } from './http/bench.ts';
 import { refuseDeep } from './http/depth.ts';
+import { guard } from './http/guard.ts';
 import { logRoutes } from './log/routes.ts';
 import { onwardRoutes } from './onward/routes.ts';
 import { patternRoutes } from './patterns/routes.ts';
@@ -52,12 +52,7 @@ export function createApp({ db, log, pages, heavy, copies, incoming }: AppParts)
   const broke = (error: unknown) => log.error({ err: error }, 'broke');
   const files = { db, copies, jobs: new Jobs(broke), incoming: new Incoming(incoming), now };
   app.disable('x-powered-by');
-  app.use(
-    helmet({
-      strictTransportSecurity: false,
-      contentSecurityPolicy: { directives: { 'upgrade-insecure-requests': null } },
-    }),
-  );
+  app.use(guard);
   app.use(compression());
   app.use((request, response, next) => {
     const started = performance.now();
@@ -121,7 +116,9 @@ export function createApp({ db, log, pages, heavy, copies, incoming }: AppParts)
 }
 
 function servePages(app: Express, pages: string): void {
-  const assets = { immutable: true, maxAge: '1y', fallthrough: false };
+  // What never changes needs no mark of its version.
+  const unmarked = { etag: false, lastModified: false, acceptRanges: false };
+  const assets = { immutable: true, maxAge: '1y', fallthrough: false, ...unmarked };
   app.use('/assets', staticGzip(`${pages}/assets`, { enableBrotli: true, index: false, serveStatic: assets }));
   app.use(express.static(pages, { index: false, cacheControl: false }));
   app.get('/{*path}', (_request, response) => {

@@ -1,6 +1,7 @@
 import { startTransition } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
+import { takeInWording } from '../parts/wording.ts';
 import { App } from './App.tsx';
 import { store } from './store.ts';
 
@@ -8,9 +9,9 @@ import { store } from './store.ts';
 const drawnBy = 2500;
 
 /** What most views need is taken in while nobody waits for it, one piece at a time. */
-const ahead = [() => import('./ahead/book.ts'), () => import('./ahead/wish.ts')];
+const ahead = [takeInWording, () => import('./ahead/book.ts'), () => import('./ahead/wish.ts')];
 
-function lookAhead([next, ...rest]: typeof ahead): void {
+function lookAhead([next, ...rest]: readonly (() => Promise<unknown>)[]): void {
   if (next) requestIdleCallback(() => void next().then(() => lookAhead(rest)));
 }
 

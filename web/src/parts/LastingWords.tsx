@@ -21,7 +21,7 @@ export function LastingWords({ workId, told, sure, on }: Props) {
     );
   }
   return (
-    <Link to={`/works/${workId}/log`} className="inline-flex min-h-11 items-center text-brick">
+    <Link to={`/works/${workId}/log`} className="inline-flex min-h-11 items-center text-brick sm:min-h-6">
       <span aria-hidden className="pr-1.5">
         ✕
       </span>

@@ -38,6 +38,8 @@ export default function BenchView() {
   const wished = here.filter((work) => work.state === 'wished').sort(byNeed);
   const finished = here.filter((work) => work.state === 'finished');
   const drawn = useGrowing(here.length, 3);
+  // What stands below the rows waits for them, so that nothing moves.
+  const whole = works !== undefined && drawn >= here.length;
   const half = drafts?.filter((draft) => !works?.some((work) => work.id === draft.id)) ?? [];
   const empty = works?.length === 0 && drafts !== undefined && !half.length;
   return (
@@ -86,9 +88,9 @@ export default function BenchView() {
         {works && drawn >= begun.length ? <HalfDone drafts={half} /> : null}
         <Group title="Planned" works={firstOf(wished, drawn - begun.length)} first={begun.length === 0} />
         <Group title="Finished" works={firstOf(finished, drawn - begun.length - wished.length)} first={false} />
-        {works && drawn >= here.length ? <Unread kind="works" /> : null}
+        {whole ? <Unread kind="works" /> : null}
         {empty ? <FirstUse /> : null}
-        {away.length ? (
+        {whole && away.length ? (
           <div className="mt-6">
             <Button kind="quiet" aria-expanded={awayShown} onClick={() => setAwayShown(!awayShown)} className="-ml-4">
               {awayShown ? 'Hide the archive' : `Show the archive (${away.length})`}
@@ -96,8 +98,8 @@ export default function BenchView() {
             {awayShown || wanted ? <Group title="Archive" works={away} first={false} /> : null}
           </div>
         ) : null}
-        <BinList />
-        {works ? (
+        {whole ? <BinList /> : null}
+        {whole ? (
           <p className="mt-8 text-[15px]">
             <Link to="/copies" className="inline-flex min-h-11 items-center">
               Safe copies

@@ -98,7 +98,9 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
   const action =
     state === 'wished' ? 'Choose a size' : goOnWords({ ...summary, progress: { ...progress, rows } }, word);
   return (
-    <li className="[contain-intrinsic-block-size:auto_150px] [content-visibility:auto] grid grid-cols-[minmax(0,1fr)] items-center gap-x-6 gap-y-3 border-b border-rule py-4 sm:grid-cols-[minmax(0,1fr)_auto] lg:grid-cols-[300px_minmax(0,1fr)_176px]">
+    <li
+      className={`${state === 'begun' ? '[contain-intrinsic-block-size:auto_115px]' : '[contain-intrinsic-block-size:auto_91px]'} [content-visibility:auto] grid grid-cols-[minmax(0,1fr)] items-center gap-x-6 gap-y-3 border-b border-rule py-4 sm:grid-cols-[minmax(0,1fr)_auto] lg:grid-cols-[300px_minmax(0,1fr)_176px]`}
+    >
       <div className="min-w-0">
         <h3 className={wish.title.length > 44 ? 'text-[17px]' : 'text-[20px]'}>
           <Link to={`/works/${summary.id}/${place}`} className="no-underline hover:underline">
@@ -120,7 +122,7 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
           <PutAway work={summary} />
           <Bin work={summary} />
         </p>
-        <p className="flex flex-wrap items-center gap-x-4 text-[15px]">
+        <p className={`flex flex-wrap items-center gap-x-4 text-[15px] ${state === 'begun' ? 'min-h-6' : ''}`}>
           {summary.due && state !== 'finished' ? (
             <span>
               due <b>{dates.day(summary.due)}</b>

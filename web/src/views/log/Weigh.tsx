@@ -161,7 +161,7 @@ export function Weigh({ work, log }: { work: Work; log: WorkLog }) {
         void keep();
       }}
     >
-      <div className="grid grid-cols-2 gap-3 sm:grid-cols-[90px_80px_1fr_1fr_1fr]">
+      <div className="grid grid-cols-2 gap-3 items-end sm:grid-cols-[90px_80px_1fr_1fr_1fr]">
         <SelectField label="Colour" value={letter} onChange={setLetter}>
           {work.wish.yarns.map((each) => (
             <option key={each.letter} value={each.letter}>

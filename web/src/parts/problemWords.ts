@@ -1,0 +1,1 @@
+export { problemWords } from '@puntada/core/words';
