@@ -140,3 +140,22 @@ test('a size further off the wish than is allowed is told as such, on the ticket
   await page.reload();
   await expect(allowed).toHaveValue('2 cm');
 });
+
+test.describe('where a comma stands before the tenths', () => {
+  test.use({ locale: 'de-DE' });
+
+  test('every number has it: on the ticket and beside it, and what is typed with it is read', async ({
+    page,
+    server,
+  }) => {
+    const id = await wishedCloth(server);
+    await page.goto(`${server.address}/works/${id}/size`);
+    const ticket = page.getByRole('region', { name: 'This size in figures' });
+    await expect(ticket).toContainText('22,5 cm');
+    await expect(page.locator('main')).not.toContainText(/\d\.\d/);
+    const off = page.getByLabel('How far off may it be?');
+    await off.fill('1,5');
+    await off.press('Tab');
+    await expect(page.getByRole('alert')).toHaveCount(0);
+  });
+});

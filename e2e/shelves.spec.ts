@@ -92,7 +92,7 @@ test('a swatch is planned, counted and weighed, and its counts flow into the pla
   await expect(page.getByText(/You use/)).toBeVisible();
   // Another count on the same cloth: the plan moves, and says so on its mat until it is changed.
   await count('14');
-  await expect(page.getByRole('status').filter({ hasText: 'follow the new figures' })).toContainText('is now');
+  await expect(page.getByRole('status').filter({ hasText: 'follows the new figures' })).toContainText('is now');
   await page.goto(`${server.address}/works/${id}/size`);
   await expect(page.getByRole('status').filter({ hasText: 'You changed the swatch' })).toBeVisible();
   await expect(page.getByText('your swatch').first()).toBeVisible();

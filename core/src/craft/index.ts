@@ -125,5 +125,6 @@ export {
   yarnLengthUnit,
 } from './units/yarn.ts';
 export { firstBelief, isDoubtful } from './values/belief.ts';
+export { type DecimalMark, decimal, decimalMarkOf, figure, tellDecimals } from './values/decimal.ts';
 export { type Estimate, ninety, type Printed } from './values/estimate.ts';
 export { type Facts, good, must, type Problem, type Result, refused, type Told } from './values/problem.ts';

@@ -1,17 +1,25 @@
+import type { DecimalMark } from '@puntada/core/craft';
 import { Piscina } from 'piscina';
 import { Refusal } from '../http/answers.ts';
-import { type Given, type TaskName, type Tasks, tasks } from './tasks.ts';
+import answer, { type Given, type TaskName, type Tasks } from './tasks.ts';
 
 /** Does what takes long. */
 export interface Heavy {
-  /** @throws Refusal 422 where it takes longer, or more memory, than anything a maker wants */
-  run<Name extends TaskName>(name: Name, given: Given<Name>): Promise<Awaited<ReturnType<Tasks[Name]>>>;
+  /**
+   * @param decimals how numbers are told in what comes of it; a point where nobody is to read it
+   * @throws Refusal 422 where it takes longer, or more memory, than anything a maker wants
+   */
+  run<Name extends TaskName>(
+    name: Name,
+    given: Given<Name>,
+    decimals?: DecimalMark,
+  ): Promise<Awaited<ReturnType<Tasks[Name]>>>;
   close(): Promise<void>;
 }
 
 /** In the thread that asks: for tests, and where the program runs from its sources. */
 export const inThisThread: Heavy = {
-  run: async (name, given) => (await tasks[name](given as never)) as never,
+  run: async (name, given, decimals = '.') => (await answer({ name, given, decimals })) as never,
   close: async () => undefined,
 };
 
@@ -30,10 +38,10 @@ export function inThreads(file: URL, seconds = limits.seconds): Heavy {
     resourceLimits: { maxOldGenerationSizeMb: limits.megabytes },
   });
   return {
-    async run(name, given) {
+    async run(name, given, decimals = '.') {
       const signal = AbortSignal.timeout(seconds * 1000);
       try {
-        return await pool.run({ name, given }, { signal });
+        return await pool.run({ name, given, decimals }, { signal });
       } catch (error) {
         const { code } = error as { readonly code?: unknown };
         if (!signal.aborted && code !== 'ERR_WORKER_OUT_OF_MEMORY') throw error;

@@ -1,4 +1,4 @@
-import { good, type Result } from '@puntada/core/craft';
+import { type DecimalMark, good, type Result, tellDecimals } from '@puntada/core/craft';
 import { freeze, planWish } from '@puntada/core/plan';
 import type { FrozenWork, PlanDocument, Wish } from '@puntada/core/records';
 import { planDocument } from '@puntada/core/words';
@@ -35,9 +35,12 @@ export type Given<Name extends TaskName> = Parameters<Tasks[Name]>[0];
 export interface Asked {
   readonly name: TaskName;
   readonly given: Given<TaskName>;
+  /** How numbers are told in what comes of it. */
+  readonly decimals: DecimalMark;
 }
 
 /** The thread's side. */
-export default function answer({ name, given }: Asked): ReturnType<Tasks[TaskName]> {
+export default function answer({ name, given, decimals }: Asked): ReturnType<Tasks[TaskName]> {
+  tellDecimals(decimals);
   return tasks[name](given as never);
 }

@@ -1,4 +1,4 @@
-import type { Facts, Problem, Result } from '@puntada/core/craft';
+import { type DecimalMark, decimalMarkOf, type Facts, type Problem, type Result } from '@puntada/core/craft';
 import { readShape } from '@puntada/core/records';
 import { problemWords } from '@puntada/core/words';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
@@ -23,6 +23,11 @@ export class Refusal extends Error {
 export function accept<T>(result: Result<T>, status = 422): T {
   if (result.ok) return result.value;
   throw new Refusal(status, result.problems);
+}
+
+/** How the reader of an answer writes numbers, by the first language that the browser asks for. */
+export function decimalsFor(request: Request): DecimalMark {
+  return decimalMarkOf(request.acceptsLanguages()[0] ?? 'en');
 }
 
 /** The body of a request in its declared shape. */

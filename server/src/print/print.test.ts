@@ -8,8 +8,10 @@ beforeAll(async () => {
 }, 60000);
 afterAll(() => server.close());
 
-async function printed(id: string, query = '') {
-  const response = await fetch(`http://127.0.0.1:${server.port}/api/works/${id}/print.pdf${query}`);
+async function printed(id: string, query = '', language = 'en-GB') {
+  const response = await fetch(`http://127.0.0.1:${server.port}/api/works/${id}/print.pdf${query}`, {
+    headers: { 'accept-language': language },
+  });
   const bytes = new Uint8Array(await response.arrayBuffer());
   return { status: response.status, type: response.headers.get('content-type'), bytes };
 }
@@ -60,6 +62,16 @@ describe('a project on paper', () => {
     expect(raw).toMatch(/\/Alt \(/);
     // No face is left to the reader: every one is embedded.
     expect(raw.match(/\/FontFile2/g)?.length).toBeGreaterThanOrEqual(3);
+  });
+
+  it('writes numbers as the language of the browser does', async () => {
+    const id = await begunCloth(server);
+    const cover = async (language: string) =>
+      (await pagesOf((await printed(id, '?parts=cover', language)).bytes)).join(' ');
+    // 36 stitches and 44 rows at 16 and 18 in 10 cm.
+    expect(await cover('en-GB')).toMatch(/22\.5 × 24\.4 cm/);
+    expect(await cover('de-DE,de;q=0.9,en;q=0.8')).toMatch(/22,5 × 24,4 cm/);
+    expect(await cover('*')).toMatch(/22\.5 × 24\.4 cm/);
   });
 
   it('prints only what is asked, on the paper that is asked, upright or across', async () => {

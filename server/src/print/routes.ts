@@ -2,7 +2,7 @@ import { usualPreferences } from '@puntada/core/records';
 import { Router } from 'express';
 import type { Database } from '../db/database.ts';
 import type { Heavy } from '../heavy/heavy.ts';
-import { accept, handler, shapedQuery } from '../http/answers.ts';
+import { accept, decimalsFor, handler, shapedQuery } from '../http/answers.ts';
 import { fileName } from '../http/fileName.ts';
 import { readPreferences } from '../preferences/queries.ts';
 import { workOf } from '../works/find.ts';
@@ -17,7 +17,13 @@ export function printRoutes(db: Database, heavy: Heavy): Router {
       const { wish, begun } = await workOf(db, request);
       const options = shapedQuery(printOptions, request);
       const { terms, hand, manner } = (await readPreferences(db)) ?? usualPreferences;
-      const pdf = accept(await heavy.run('print', { work: { wish, begun }, maker: { terms, hand, manner }, options }));
+      const pdf = accept(
+        await heavy.run(
+          'print',
+          { work: { wish, begun }, maker: { terms, hand, manner }, options },
+          decimalsFor(request),
+        ),
+      );
       response.type('application/pdf');
       response.setHeader('content-disposition', `inline; filename="${fileName(wish.title)}.pdf"`);
       response.end(Buffer.from(pdf));

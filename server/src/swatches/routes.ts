@@ -1,8 +1,9 @@
+import { tellDecimals } from '@puntada/core/craft';
 import { planSwatch } from '@puntada/core/work';
 import { Router } from 'express';
 import { putIntoBin } from '../bin/queries.ts';
 import type { Database } from '../db/database.ts';
-import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
+import { accept, bodyOf, decimalsFor, handler, Refusal } from '../http/answers.ts';
 import { idOf, missing, staleRecord } from '../http/records.ts';
 import { listWorks } from '../works/queries.ts';
 import { carryOver } from './flow.ts';
@@ -36,6 +37,8 @@ export function swatchRoutes(db: Database): Router {
       const id = idOf(request, 'swatch');
       const { revision, swatch } = bodyOf(changedSwatch, request);
       accept(planSwatch(swatch));
+      // What the plans say of it is for who changed it.
+      tellDecimals(decimalsFor(request));
       const plans = await db.transaction(async (tx) => {
         if (await changeSwatch(tx, id, revision, swatch)) return carryOver(tx, id, swatch);
         const stored = await findSwatch(tx, id);

@@ -1,3 +1,4 @@
+import '../parts/decimals.ts';
 import { startTransition } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';

@@ -1,3 +1,4 @@
+import { figure } from '@puntada/core/craft';
 import type { DrawerYarn, StoredYarn } from '@puntada/core/records';
 import { partsSaid } from '@puntada/core/words';
 import { useDrawerQuery } from '../api/records.ts';
@@ -32,6 +33,6 @@ export function YarnPicker({
 }
 
 function pickerWords({ line, name, lot, balls, parts }: DrawerYarn): string {
-  const begun = parts.length ? ` + ${parts.reduce((sum, grams) => sum + grams, 0)} g` : '';
+  const begun = parts.length ? ` + ${figure(parts.reduce((sum, grams) => sum + grams, 0))} g` : '';
   return `${line}, ${name}${lot ? `, lot ${lot}` : ''}: ${balls} ${balls === 1 ? 'ball' : 'balls'}${begun}`;
 }

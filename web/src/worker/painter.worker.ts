@@ -1,3 +1,4 @@
+import '../parts/decimals.ts';
 import { coursesFor, type Fabric, type LayRequest, must, techniqueOf } from '@puntada/core/craft';
 import { lay, prepareWork, standingAt } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';

@@ -1,3 +1,4 @@
+import '../parts/decimals.ts';
 import {
   coloursOfPicture,
   type Estimate,

@@ -1,3 +1,4 @@
+import { decimal } from '../values/decimal.ts';
 import { good, type Result, refused } from '../values/problem.ts';
 import { parseAmount, readNumber } from './amount.ts';
 
@@ -56,10 +57,8 @@ const quarters = ['', '1/4', '1/2', '3/4'] as const;
 
 /** A signed number without `-0`, with a true minus sign. */
 export function signless(value: number, digits: number): string {
-  const text = value.toFixed(digits);
-  const zero = Number(text) === 0;
-  if (zero) return (0).toFixed(digits);
-  return text.replace('-', '−');
+  const zero = Number(value.toFixed(digits)) === 0;
+  return decimal(zero ? 0 : value, digits).replace('-', '−');
 }
 
 /** The number of a length in the fraction people use: tenths of a centimetre, quarters or hundredths of an inch; no unit. */

@@ -1,3 +1,4 @@
+import { decimal } from '../values/decimal.ts';
 import { good, type Result, refused } from '../values/problem.ts';
 import { parseAmount, readNumber } from './amount.ts';
 import type { ToldUnit } from './length.ts';
@@ -81,7 +82,7 @@ export function hookOrText(typed: string): number | string | undefined {
 /** Metres, as the number people read: metres beside centimetres, yards beside inches; no unit. */
 export function yarnLengthNumber(metres: number, unit: ToldUnit): string {
   const value = unit === 'cm' ? metres : metres / yard;
-  return value < 10 ? value.toFixed(1) : String(Math.round(value));
+  return value < 10 ? decimal(value, 1) : String(Math.round(value));
 }
 
 export function yarnLengthUnit(unit: ToldUnit): 'm' | 'yd' {
@@ -89,8 +90,8 @@ export function yarnLengthUnit(unit: ToldUnit): 'm' | 'yd' {
 }
 
 export function massNumber(grams: number, unit: ToldUnit): string {
-  if (unit === 'cm') return grams < 10 ? grams.toFixed(1) : String(Math.round(grams));
-  return (grams / ounce).toFixed(1);
+  if (unit === 'cm') return grams < 10 ? decimal(grams, 1) : String(Math.round(grams));
+  return decimal(grams / ounce, 1);
 }
 
 export function massUnit(unit: ToldUnit): 'g' | 'oz' {

@@ -181,7 +181,7 @@ function illegal(request: AcrossRequest, count: number, rule: Progression): Prob
       pattern: bound.pattern.name,
       byChain,
       asked: byChain ? wish.count : count,
-      count: Number.isInteger(count) ? count : count.toFixed(1),
+      count: Number(count.toFixed(1)),
       chains: chainsFor(foundation, count),
       word: technique.width.word,
       step: rule.step,

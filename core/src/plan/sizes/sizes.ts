@@ -87,7 +87,7 @@ function doming({ foundation, increases, sc, finished }: Prepared): Problem[] {
     {
       code: 'bottom-lies',
       path: 'increases',
-      facts: { increases, lies, flat: flatIncrease(width, height).toFixed(1) },
+      facts: { increases, lies, flat: flatIncrease(width, height) },
     },
   ];
 }
@@ -124,7 +124,7 @@ function fitCircle(prepared: Prepared): Result<Sizes> {
   const chosen = { ...across.value.chosen, width: up.value.chosen.height, difference: up.value.chosen.difference };
   const { stitchWidth, rowHeight } = prepared.finished;
   const lies = circleLies(fullness(wedges, stitchWidth.mid, rowHeight.mid));
-  const flat = flatIncrease(stitchWidth.mid, rowHeight.mid).toFixed(1);
+  const flat = flatIncrease(stitchWidth.mid, rowHeight.mid);
   const warnings: Problem[] =
     lies === 'flat'
       ? []

@@ -51,6 +51,6 @@ function tooFar(gauge: Gauge): Problem[] {
     .map(([path, size, what]) => ({
       code: 'gauge-impossible',
       path,
-      facts: { what, size: size.toFixed(2) },
+      facts: { what, size },
     }));
 }

@@ -1,3 +1,4 @@
+import { figure } from '../../craft/values/decimal.ts';
 import type { NextMeasure } from '../../plan/measure/next.ts';
 import type { HookAdvice } from '../../plan/piece/hookAdvice.ts';
 import type { Saving } from '../../plan/piece/stash.ts';
@@ -12,11 +13,11 @@ const hookReasons = {
 
 /** What to know of the hook, a sentence each. */
 export function hookWords({ usual, used, moves, try: other }: HookAdvice): string[] {
-  const words = [`${usual} mm is the usual hook for this weight.`];
+  const words = [`${figure(usual)} mm is the usual hook for this weight.`];
   if (used !== undefined && used !== usual && moves) {
-    words.push(`Until you count a swatch, the typical size is adjusted to a ${used} mm hook.`);
+    words.push(`Until you count a swatch, the typical size is adjusted to a ${figure(used)} mm hook.`);
   }
-  if (other) words.push(`Try ${other.hook} mm: ${hookReasons[other.why]}. Make a new swatch with it.`);
+  if (other) words.push(`Try ${figure(other.hook)} mm: ${hookReasons[other.why]}. Make a new swatch with it.`);
   return words;
 }
 

@@ -1,3 +1,4 @@
+import { figure } from '../../craft/values/decimal.ts';
 import type { PlanDocument } from '../../records/planDocument.ts';
 
 /** The parts of a printed plan, in their order on paper. */
@@ -28,7 +29,7 @@ export function coverLines({ size, gauge, hook, pattern, time, strands }: PlanDo
     ...(size.pieces > 1 ? [['Pieces', String(size.pieces)] as const] : []),
     ['Stitches and rows', `${size.stitches} ${size.counts}, ${size.courses} rows`],
     ['Gauge', `one stitch ${gauge.stitchWidth.text}, one row ${gauge.rowHeight.text}`],
-    ['Hook', `${hook.used ?? hook.usual} mm`],
+    ['Hook', `${figure(hook.used ?? hook.usual)} mm`],
     ['Ends to weave in', String(strands.ends)],
     ['Time', time.text],
   ];

@@ -1,5 +1,6 @@
 import { lengthNumber, type ToldUnit, unitWord } from '../../craft/units/length.ts';
 import { massNumber, massUnit, yarnLengthNumber, yarnLengthUnit } from '../../craft/units/yarn.ts';
+import { decimal } from '../../craft/values/decimal.ts';
 import {
   type Estimate,
   markedText,
@@ -76,7 +77,7 @@ export function finishedText(width: Estimate, height: Estimate, units: ToldUnit,
 
 function signed(mm: number, units: ToldUnit): string {
   const text = lengthNumber(mm, units);
-  return mm > 0 && Number(text) !== 0 ? `+${text}` : text;
+  return mm > 0 && /[1-9]/.test(text) ? `+${text}` : text;
 }
 
 /** How far a size is from the wish: `−1.5 cm`, or typical `−3.9 to +0.6 cm`. @param offer finished size and its difference, mm */
@@ -125,7 +126,7 @@ export function hoursText(time: Estimate): string {
 /** The same, also without its unit: hours bare, minutes with theirs. @param seconds */
 export function hoursFigure({ low, high }: Estimate): Pick<Printed, 'text' | 'bare'> {
   const inHours = low >= 3600;
-  const written = (each: number, digits: number) => (each / (inHours ? 3600 : 60)).toFixed(digits);
+  const written = (each: number, digits: number) => decimal(each / (inHours ? 3600 : 60), digits);
   const word = inHours ? 'h' : 'min';
   const finest = inHours ? 1 : 0;
   for (let digits = 0; digits <= finest; digits++) {

@@ -1,4 +1,5 @@
 import type { Act } from '../../craft/stitches/acts.ts';
+import { decimal } from '../../craft/values/decimal.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
 import type { Terms } from '../terms/termed.ts';
 import { stitchWord } from '../terms/terms.ts';
@@ -14,7 +15,7 @@ export function actWords(act: Act, terms: Terms): string {
 /** `2.6–3.4 s` */
 export function secondsWords({ low, high }: Estimate): string {
   const digits = high < 10 ? 1 : 0;
-  return `${low.toFixed(digits)}–${high.toFixed(digits)} s`;
+  return `${decimal(low, digits)}–${decimal(high, digits)} s`;
 }
 
 /** `38 min` or `2 h 47 min` */

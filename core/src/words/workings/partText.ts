@@ -1,6 +1,7 @@
 import type { Act } from '../../craft/stitches/acts.ts';
 import { lengthNumber, type ToldUnit } from '../../craft/units/length.ts';
 import { yarnLengthNumber, yarnLengthUnit } from '../../craft/units/yarn.ts';
+import { figure } from '../../craft/values/decimal.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
 import type { Facts } from '../../craft/values/problem.ts';
 import type { WorkingPart } from '../../plan/workings/working.ts';
@@ -34,8 +35,8 @@ export const workingNames: Readonly<Record<string, string>> = {
 /** So many to the span that makers count over: `16 in 10 cm`, `14–18 in 10 cm`, `16.3 in 4 in`. */
 function gauge(f: Facts, units: ToldUnit): string {
   const span = units === 'cm' ? 100 : 101.6;
-  const over = `${lengthNumber(span, units).replace(/\.0$/, '')} ${units === 'cm' ? 'cm' : 'in'}`;
-  const count = (mm: unknown) => String(Number((span / Number(mm)).toFixed(1)));
+  const over = `${lengthNumber(span, units).replace(/[.,]0$/, '')} ${units === 'cm' ? 'cm' : 'in'}`;
+  const count = (mm: unknown) => figure(span / Number(mm), 1);
   return f.typical ? `${count(f.most)}–${count(f.least)} in ${over}` : `${count(f.each)} in ${over}`;
 }
 
@@ -100,7 +101,7 @@ const table: Readonly<Record<string, Tell>> = {
   'yarn-wound': (f, units) =>
     [
       Number(f.balls) ? `${counted(Number(f.balls), 'ball')} of ${metres(f.each, units)}` : '',
-      Number(f.grams) ? `an opened ball of ${f.grams} g` : '',
+      Number(f.grams) ? `an opened ball of ${figure(Number(f.grams))} g` : '',
     ]
       .filter(Boolean)
       .join(' and ') || 'no yarn',
@@ -110,12 +111,13 @@ const table: Readonly<Record<string, Tell>> = {
   'yarn-needed': () => 'most likely needed for stitches',
   'give-or-take': () => 'give or take, 2 times in 3',
   act: (f, _units, terms) =>
-    `${actWords(f.act as Act, terms)}, ${Number(f.count) === 1 ? 'once' : `${f.count} times`} at ${Number(Number(f.each).toFixed(1))} s`,
+    `${actWords(f.act as Act, terms)}, ${Number(f.count) === 1 ? 'once' : `${f.count} times`} at ${figure(Number(f.each), 1)} s`,
   'ends-cloth': (f) => `${f.letter}, ${f.name}${Number(f.pieces) > 1 ? `: ${f.ends} × ${f.pieces} pieces` : ''}`,
   'ends-finish': (f) => `${yarnPartName(String(f.part))}${Number(f.times) > 1 ? `: ${f.ends} × ${f.times}` : ''}`,
   extra: (f) =>
     f.part === 'tails' ? `tails of ${counted(Number(f.ends), 'end')}` : (extraParts[String(f.part)] ?? ''),
-  'strand-act': (f) => `${strandActs[String(f.does)]}, ${counted(Number(f.count), 'time')} at ${f.each} s`,
+  'strand-act': (f) =>
+    `${strandActs[String(f.does)]}, ${counted(Number(f.count), 'time')} at ${figure(Number(f.each))} s`,
   'as-measured': (f) =>
     `as planned, and ${Math.abs(Math.round(1000 * (Number(f.drift) - 1)) / 10)} % ${Number(f.drift) > 1 ? 'more' : 'less'}, as you measured`,
   'rows-all': () => 'in the whole piece',
@@ -123,7 +125,7 @@ const table: Readonly<Record<string, Tell>> = {
   'used-rows': (f) => `${counted(Number(f.rows), 'row')} done, by the plan`,
   'used-in-hand': () => 'the row in hand, by the plan',
   'used-ball': (f, units) =>
-    `ball ${f.ball}: ${f.before} g less ${f.after} g, at ${metres(f.metresPerGram, units)} to a gram`,
+    `ball ${f.ball}: ${figure(Number(f.before))} g less ${figure(Number(f.after))} g, at ${metres(f.metresPerGram, units)} to a gram`,
   session: (f) => `session ${f.number}${f.corrected ? ', corrected by you' : ''}`,
   'left-rows': (f, units) => `rows to come, ${metres(f.planned, units)} by the plan`,
   'left-finish': (f, units) => `finishing, ${metres(f.planned, units)} by the plan`,

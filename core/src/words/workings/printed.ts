@@ -1,4 +1,5 @@
 import type { ToldUnit } from '../../craft/units/length.ts';
+import { decimal, figure } from '../../craft/values/decimal.ts';
 import type { Estimate, Source } from '../../craft/values/estimate.ts';
 import type { Plan } from '../../plan/piece/plan.ts';
 import type { Amount, Working, WorkingPart, WorkingUnit } from '../../plan/workings/working.ts';
@@ -23,13 +24,13 @@ function amountText(amount: Amount, unit: WorkingUnit, source: Source, units: To
       // What a clock has told is no estimate.
       return source !== 'typical' && amount.low === amount.high ? timeWords(amount.mid) : hoursText(estimate);
     case 'balls':
-      return `${source === 'typical' && !Number.isInteger(amount.mid) ? 'about ' : ''}${Number(amount.mid.toFixed(1))}`;
+      return `${source === 'typical' && !Number.isInteger(amount.mid) ? 'about ' : ''}${figure(amount.mid, 1)}`;
     case 'money':
-      return amount.mid.toFixed(2);
+      return decimal(amount.mid, 2);
     case 'chance':
       return `${Math.round(100 * amount.mid)} %`;
     default:
-      return String(amount.mid);
+      return figure(amount.mid);
   }
 }
 

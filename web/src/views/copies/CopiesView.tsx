@@ -1,3 +1,4 @@
+import { decimal } from '@puntada/core/craft';
 import type { Copy } from '@puntada/core/records';
 import { lookedIntoSchema } from '@puntada/core/records';
 import { copiesSaid, holdsWords } from '@puntada/core/words';
@@ -28,7 +29,7 @@ const reasonWords: Readonly<Record<Copy['reason'], string>> = {
 
 /** `412 kB`, `3.4 MB`. */
 function sizeWords(bytes: number): string {
-  return bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${(bytes / 1_000_000).toFixed(1)} MB`;
+  return bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${decimal(bytes / 1_000_000, 1)} MB`;
 }
 
 /** Everything as one file, a file in its place again, and the copies that are kept meanwhile. */

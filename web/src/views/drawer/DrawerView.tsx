@@ -1,4 +1,4 @@
-import { fibreWords, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { decimal, fibreWords, figure, type ToldUnit, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { DrawerYarn, StoredYarn, WorkSummary } from '@puntada/core/records';
 import { drawerSaid, weightName } from '@puntada/core/words';
 import { freeOf, metresInDrawer, setAside } from '@puntada/core/work';
@@ -176,9 +176,9 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
           {yarn.line}, {yarn.name}
         </h2>
         <p className="text-[15px] text-soft">
-          {weightName(yarn.weight)} {fibreWords(yarn)} · {labelLine(yarn)}
+          {weightName(yarn.weight)} {fibreWords(yarn)} · {labelLine(yarn, told)}
           {yarn.lot ? ` · lot ${yarn.lot}` : ''}
-          {yarn.price === undefined ? '' : ` · ${yarn.price.toFixed(2)} per ball`}
+          {yarn.price === undefined ? '' : ` · ${decimal(yarn.price, 2)} per ball`}
         </p>
         {aside.map((each) => (
           <p key={each.work} className="text-[15px]">
@@ -252,7 +252,9 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
             {yarnLengthNumber(metres, told)} {yarnLengthUnit(told)}
           </span>
         )}
-        {yarn.parts.length ? <span className="block text-soft">plus {yarn.parts.join(' g + ')} g opened</span> : null}
+        {yarn.parts.length ? (
+          <span className="block text-soft">plus {yarn.parts.map((each) => figure(each)).join(' g + ')} g opened</span>
+        ) : null}
         {aside.length ? (
           <span className={`block ${free.balls < 0 ? 'text-brick' : 'text-verdigris'}`}>
             {free.balls < 0 ? drawerSaid.moreSetAsideThan(-free.balls) : `${free.balls} free`}
@@ -265,13 +267,14 @@ function YarnRow({ stored, works, onOpen, onBalls, onRemove }: RowProps) {
 
 function amount({ balls, grams }: { balls: number; grams: number }): string {
   const whole = balls ? `${balls} ${balls === 1 ? 'ball' : 'balls'}` : '';
-  const part = grams ? `${grams} g` : '';
+  const part = grams ? `${figure(grams)} g` : '';
   return [whole, part].filter(Boolean).join(' and ');
 }
 
-function labelLine({ ballMetres, ballGrams }: DrawerYarn): string {
+function labelLine({ ballMetres, ballGrams }: DrawerYarn, told: ToldUnit): string {
   if (ballMetres === undefined || ballGrams === undefined) return 'label lost';
-  return `${ballGrams} g = ${ballMetres} m`;
+  const long = told === 'cm' ? figure(ballMetres) : yarnLengthNumber(ballMetres, told);
+  return `${figure(ballGrams)} g = ${long} ${yarnLengthUnit(told)}`;
 }
 
 function Step({

@@ -1,4 +1,4 @@
-import { readNumber } from '@puntada/core/craft';
+import { figure, readNumber } from '@puntada/core/craft';
 import { eveningsSaid } from '@puntada/core/words';
 import type { Week } from '@puntada/core/work';
 import { useState } from 'react';
@@ -48,7 +48,7 @@ export function WeekOfMinutes({ minutes }: { minutes: Week }) {
         })}
       </div>
       <p className="pb-2 text-[15px] text-soft">
-        <b className="count text-ink">{Number(hours.toFixed(1))}</b> hours per week
+        <b className="count text-ink">{figure(hours, 1)}</b> hours per week
       </p>
       {changed ? (
         <Button type="submit" disabled={setting.isLoading}>

@@ -1,3 +1,4 @@
+import { decimal } from '@puntada/core/craft';
 import { type ActPace, type OwnPace, secondsEach } from '@puntada/core/plan';
 import { actWords, logSaid, secondsWords } from '@puntada/core/words';
 import { usePreferences } from '../../api/api.ts';
@@ -46,7 +47,7 @@ function Row({ pace, each }: { pace: OwnPace; each: ActPace }) {
         {actWords(each.act, terms)}
       </th>
       <td className="count pl-4 text-right whitespace-nowrap">{secondsWords(own)}</td>
-      <td className="count pl-4 text-right whitespace-nowrap text-soft">{steady.toFixed(1)} s</td>
+      <td className="count pl-4 text-right whitespace-nowrap text-soft">{decimal(steady, 1)} s</td>
       <td className="count pl-4 text-right whitespace-nowrap text-soft">{Math.round(each.share * 100)} %</td>
     </tr>
   );

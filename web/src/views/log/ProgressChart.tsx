@@ -1,4 +1,5 @@
 import type { Estimate } from '@puntada/core/craft';
+import { decimal } from '@puntada/core/craft';
 import { logSaid, timeWords } from '@puntada/core/words';
 import { reached, type Session, type Tick } from '@puntada/core/work';
 import { scaleLinear } from 'd3-scale';
@@ -41,7 +42,7 @@ export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
     (_, row) => y(row),
   )(foretold);
   const cone = [`${x(last.hours)},${y(last.row)}`, ...ends.map((hours) => `${x(hours)},${y(rows)}`)].join(' ');
-  const label = logSaid.rowsAndStepsAfter(last.row, rows, last.hours.toFixed(1));
+  const label = logSaid.rowsAndStepsAfter(last.row, rows, decimal(last.hours, 1));
   return (
     <div ref={ref}>
       {width > 0 ? (

@@ -1,4 +1,4 @@
-import { type Problem, parseMass } from '@puntada/core/craft';
+import { figure, type Problem, parseMass } from '@puntada/core/craft';
 import type { Weighing, Work, WorkLog } from '@puntada/core/records';
 import { entryLabel, weighingsIn } from '@puntada/core/records';
 import { logSaid } from '@puntada/core/words';
@@ -9,6 +9,7 @@ import { useAddEntryMutation } from '../../api/records.ts';
 import { announce, toFirstField } from '../../parts/announce.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { ReadInGrams } from '../../parts/ReadInGrams.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { EntryRow } from './EntryRow.tsx';
@@ -90,7 +91,7 @@ export function OneWeighing({ weighing, log, workId, place }: OneProps) {
       >
         After <b className="count">{place}</b>, ball {ball}:{' '}
         <span className="count">
-          {weighing.before} → {weighing.after} g
+          {figure(weighing.before)} → {figure(weighing.after)} g
         </span>
       </EntryRow>
       <Problems problems={doubts.wrong} />
@@ -204,6 +205,7 @@ export function Weigh({ work, log }: { work: Work; log: WorkLog }) {
           {doubts.asked.length ? 'Save it anyway' : 'Save weighing'}
         </Button>
       </div>
+      <ReadInGrams />
       <Problems problems={doubts.wrong} />
       <Problems problems={doubts.asked} kind="warning" />
       <details>

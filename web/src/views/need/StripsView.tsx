@@ -1,4 +1,4 @@
-import { type Policy, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
+import { decimal, type Policy, type Result, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { Wish, Work } from '@puntada/core/records';
 import { hoursText, needSaid, policyNames, stateWord, upper } from '@puntada/core/words';
 import type { Strip } from '@puntada/core/work';
@@ -115,7 +115,7 @@ function OneStrip({ strip, chosen, settled, onWeigh, onTake }: StripProps) {
       </h2>
       <dl>
         <TermLine term={needSaid.endsStrip} value={String(strip.ends)} />
-        <TermLine term="Expected weight" value={`${strip.grams.toFixed(1)} g`} />
+        <TermLine term="Expected weight" value={`${decimal(strip.grams, 1)} g`} />
         {strip.ratio === undefined ? null : (
           <TermLine term={needSaid.yarnComparedWithEstimate} value={percent(strip.ratio)} />
         )}

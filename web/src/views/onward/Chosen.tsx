@@ -134,6 +134,6 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
 
 function differs(metres: number, told: Parameters<typeof yarnLengthNumber>[1]): string {
   const text = yarnLengthNumber(Math.abs(metres), told);
-  if (Number(text) === 0) return 'the same';
+  if (!/[1-9]/.test(text)) return 'the same';
   return `${text} ${yarnLengthUnit(told)} ${metres < 0 ? 'less' : 'more'}`;
 }

@@ -1,3 +1,4 @@
+import { decimal } from '@puntada/core/craft';
 import type { Working } from '@puntada/core/plan';
 import type { PlanDocument, PrintedWorking, WorkSummary } from '@puntada/core/records';
 import { printedWorking, shoppingSaid } from '@puntada/core/words';
@@ -94,10 +95,8 @@ export default function ShoppingView() {
                 {already(needs) ? <span className="block text-[14px] text-soft">{already(needs)}</span> : null}
                 {price === undefined || !ballsToBuy(needs) ? null : (
                   <span className="block text-[14px] text-soft">
-                    <Worked working={print(priceWorking(needs, price))}>
-                      {(price * ballsToBuy(needs)).toFixed(2)}
-                    </Worked>{' '}
-                    at {price.toFixed(2)} per ball
+                    <Worked working={print(priceWorking(needs, price))}>{decimal(price * ballsToBuy(needs), 2)}</Worked>{' '}
+                    at {decimal(price, 2)} per ball
                   </span>
                 )}
               </p>

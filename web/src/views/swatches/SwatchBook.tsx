@@ -1,4 +1,4 @@
-import { findPattern, readNumber, sourceOf } from '@puntada/core/craft';
+import { decimal, figure, findPattern, readNumber, sourceOf } from '@puntada/core/craft';
 import type { StoredSwatch, Swatch } from '@puntada/core/records';
 import { policyNames, swatchesSaid } from '@puntada/core/words';
 import { hookFor, swatchFigures } from '@puntada/core/work';
@@ -97,7 +97,7 @@ function SwatchRow({ stored, reading, span }: { stored: StoredSwatch; reading: S
   const { swatch } = stored;
   const worked = swatchFigures(swatch);
   const washed = swatch.counts.some((count) => count.washed) ? swatchFigures(swatch, true) : undefined;
-  const figure = (value: number | undefined) => (value === undefined ? '–' : (value * span).toFixed(1));
+  const figure = (value: number | undefined) => (value === undefined ? '–' : decimal(value * span, 1));
   return (
     <tr className="border-b border-rule">
       <td className="py-2.5 pr-4">
@@ -119,7 +119,7 @@ function SwatchRow({ stored, reading, span }: { stored: StoredSwatch; reading: S
           </span>
         </span>
       </td>
-      <td className="count whitespace-nowrap">{swatch.hook ? `${swatch.hook} mm` : '–'}</td>
+      <td className="count whitespace-nowrap">{swatch.hook ? `${figure(swatch.hook)} mm` : '–'}</td>
       <td className="text-[15px]">{policyNames[swatch.policy]}</td>
       {worked ? (
         <>
@@ -174,7 +174,7 @@ function WhichHook({ swatches, over, span }: { swatches: readonly StoredSwatch[]
                 <li key={id} className="flex justify-between gap-4 border-b border-rule py-1.5">
                   <span>{title}</span>
                   <span>
-                    {next === hook ? 'keep the' : 'try'} <b className="count text-[18px]">{next} mm</b>
+                    {next === hook ? 'keep the' : 'try'} <b className="count text-[18px]">{figure(next)} mm</b>
                   </span>
                 </li>
               );

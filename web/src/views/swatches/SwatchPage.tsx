@@ -1,4 +1,4 @@
-import { isSamePattern, sourceOf } from '@puntada/core/craft';
+import { decimal, figure, isSamePattern, sourceOf } from '@puntada/core/craft';
 import type { ChangedSwatch, StoredSwatch, Swatch, SwatchCount, WorkSummary } from '@puntada/core/records';
 import { metresText, policyNames, swatchesSaid } from '@puntada/core/words';
 import { swatchFigures } from '@puntada/core/work';
@@ -92,7 +92,7 @@ function OpenSwatch({ stored }: { stored: StoredSwatch }) {
     <>
       <Head
         title={swatch.title}
-        under={`${swatch.hook ? `${swatch.hook} mm hook, ` : ''}${policyNames[swatch.policy]}`}
+        under={`${swatch.hook ? `${figure(swatch.hook)} mm hook, ` : ''}${policyNames[swatch.policy]}`}
       >
         <SavedWords state={saved.state} />
       </Head>
@@ -176,12 +176,12 @@ function Figures({ swatch }: { swatch: Swatch }) {
   }
   return (
     <dl className="grid grid-cols-2 gap-x-8 gap-y-3 border-b border-rule pb-5 sm:grid-cols-4">
-      <Big term={`stitches in ${over}`} value={(worked.stitches * span).toFixed(1)} />
-      <Big term={`rows in ${over}`} value={(worked.rows * span).toFixed(1)} />
+      <Big term={`stitches in ${over}`} value={decimal(worked.stitches * span, 1)} />
+      <Big term={`rows in ${over}`} value={decimal(worked.rows * span, 1)} />
       {washed ? (
         <Big
           term="washed, stitches × rows"
-          value={`${(washed.stitches * span).toFixed(1)} × ${(washed.rows * span).toFixed(1)}`}
+          value={`${decimal(washed.stitches * span, 1)} × ${decimal(washed.rows * span, 1)}`}
         />
       ) : (
         <Big term="washed" value="not counted" quiet />

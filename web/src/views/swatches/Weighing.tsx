@@ -4,6 +4,7 @@ import { problemText, swatchesSaid } from '@puntada/core/words';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { GramsField } from '../../parts/GramsField.tsx';
+import { ReadInGrams } from '../../parts/ReadInGrams.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { useGrams } from '../../parts/useGrams.ts';
 import type { SwatchWork } from '../../worker/swatchWork.ts';
@@ -60,6 +61,7 @@ export function Weighing({ swatch, reading, onChange }: Props) {
           </div>
         ) : null}
       </form>
+      <ReadInGrams />
       <p className="mt-2 max-w-[64ch] text-[15px]" aria-live="polite">
         {weightWords(swatch, reading)}
       </p>

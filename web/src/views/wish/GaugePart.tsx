@@ -1,4 +1,12 @@
-import { findPattern, isSamePattern, type LengthUnit, readNumber, sourceOf } from '@puntada/core/craft';
+import {
+  decimal,
+  figure,
+  findPattern,
+  isSamePattern,
+  type LengthUnit,
+  readNumber,
+  sourceOf,
+} from '@puntada/core/craft';
 import type { HookAdvice } from '@puntada/core/plan';
 import type { StoredSwatch, Swatch } from '@puntada/core/records';
 import { hookWords, wishSaid } from '@puntada/core/words';
@@ -137,7 +145,7 @@ function swatchWords(swatch: Swatch, units: LengthUnit): string {
   const { words, of10cm } = gaugeSpan(units);
   const figures = swatchFigures(swatch);
   const counts = figures
-    ? `${(figures.stitches * of10cm).toFixed(1)} × ${(figures.rows * of10cm).toFixed(1)} in ${words}`
+    ? `${decimal(figures.stitches * of10cm, 1)} × ${decimal(figures.rows * of10cm, 1)} in ${words}`
     : '';
   return `${swatch.title}: ${counts}`;
 }
@@ -149,7 +157,7 @@ function Mismatch({ swatch, pattern, hook }: { swatch: Swatch; pattern: string; 
   const typed = readNumber(hook);
   const words = [
     other?.ok ? wishSaid.thisSwatchInAnother(other.value.name) : '',
-    swatch.hook && typed && typed !== swatch.hook ? wishSaid.thisSwatchWasMade(swatch.hook) : '',
+    swatch.hook && typed && typed !== swatch.hook ? wishSaid.thisSwatchWasMade(figure(swatch.hook)) : '',
   ].filter(Boolean);
   if (!words.length) return null;
   return (

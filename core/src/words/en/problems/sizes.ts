@@ -1,5 +1,6 @@
 import { findFoundation } from '../../../craft/foundation/foundation.ts';
 import { printLength, type ToldUnit } from '../../../craft/units/length.ts';
+import { decimal, figure } from '../../../craft/values/decimal.ts';
 import { foundationWords } from '../foundations.ts';
 import { list, lower, upper } from '../lists.ts';
 import { length } from './helps.ts';
@@ -20,7 +21,7 @@ const lies: Readonly<Record<string, string>> = {
 /** Sizes. */
 export const sizes: Table = {
   'gauge-impossible': (f) => [
-    `This {gauge} makes one ${f.what} ${f.size} mm, which no yarn and hook give.`,
+    `This {gauge} makes one ${f.what} ${decimal(Number(f.size), 2)} mm, which no yarn and hook give.`,
     'Check the count and the span, and whether you meant cm or in.',
   ],
   'width-illegal': (f) => {
@@ -28,14 +29,14 @@ export const sizes: Table = {
     const needs = `${multipleOf(Number(f.step), Number(f.offset) % Number(f.step))} ${f.word}, ${f.least} at least`;
     return [
       f.byChain
-        ? `${f.asked} chains make ${f.count} ${f.word}, but ${name} needs ${needs}.`
-        : `${upper(name)} cannot be worked on ${f.count} ${f.word} (${f.chains} chains): it needs ${needs}.`,
+        ? `${f.asked} chains make ${figure(Number(f.count))} ${f.word}, but ${name} needs ${needs}.`
+        : `${upper(name)} cannot be worked on ${figure(Number(f.count))} ${f.word} (${f.chains} chains): it needs ${needs}.`,
       `Use ${list(f.instead, ' or ')} ${f.byChain ? 'chains' : f.word}.`,
     ];
   },
   'width-not-alike': (f) => {
     const what = f.byChain ? 'chains' : f.word;
-    const count = `${f.asked} ${what}${f.byChain ? ` (${f.count} ${f.word})` : ''}`;
+    const count = `${f.asked} ${what}${f.byChain ? ` (${figure(Number(f.count))} ${f.word})` : ''}`;
     return f.tube
       ? [
           `You can work ${count}, but the second face will not begin a repeat at its side fold.`,
@@ -81,11 +82,11 @@ export const sizes: Table = {
     'Turn the rounds where figures must be upright, or let them lean on purpose.',
   ],
   'bottom-lies': (f) => [
-    `With ${f.increases} increases per round the bottom ${lies[String(f.lies)]}: at this {gauge} it lies flat with ${f.flat}.`,
+    `With ${f.increases} increases per round the bottom ${lies[String(f.lies)]}: at this {gauge} it lies flat with ${decimal(Number(f.flat), 1)}.`,
     'Change the increases per round, or leave them to the plan.',
   ],
   'circle-lies': (f) => [
-    `With ${f.wedges} wedges it ${lies[String(f.lies)]}: at this {gauge} a flat circle needs ${f.flat} more stitches per round.`,
+    `With ${f.wedges} wedges it ${lies[String(f.lies)]}: at this {gauge} a flat circle needs ${decimal(Number(f.flat), 1)} more stitches per round.`,
     'Change the number of wedges or the height of the stitch, or add a round without increases.',
   ],
   'not-on-one-piece': (f) => [

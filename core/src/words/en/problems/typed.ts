@@ -1,4 +1,5 @@
 import { type LengthUnit, printLength } from '../../../craft/units/length.ts';
+import { figure } from '../../../craft/values/decimal.ts';
 import { list } from '../lists.ts';
 import type { Table } from './table.ts';
 
@@ -30,7 +31,7 @@ export const typed: Table = {
     ];
   },
   'ball-heavier': (f) => [
-    `Ball ${f.ball} of ${f.letter} weighed ${f.was} g last time and ${f.after} g now.`,
+    `Ball ${f.ball} of ${f.letter} weighed ${figure(Number(f.was))} g last time and ${figure(Number(f.after))} g now.`,
     'If you ripped back, save it again; if it is another ball, change its number.',
   ],
   'length-out-of-range': (f) => [

@@ -1,3 +1,4 @@
+import { figure } from '../../../craft/values/decimal.ts';
 import { counted } from '../lists.ts';
 import { techniqueWords } from '../techniques.ts';
 import type { Table } from './table.ts';
@@ -28,11 +29,11 @@ export const yarn: Table = {
     'Check the weights, and the metres per gram.',
   ],
   'too-light-for-scale': (f) => [
-    `${f.grams} g is too light for a scale that is accurate to ± ${f.scale} g.`,
-    `Weigh ${f.least} g or more, or use a finer scale.`,
+    `${figure(Number(f.grams))} g is too light for a scale that is accurate to ± ${figure(Number(f.scale))} g.`,
+    `Weigh ${figure(Number(f.least))} g or more, or use a finer scale.`,
   ],
   'ball-grew': (f) => [
-    `The ball weighs ${f.after} g now, but only ${f.before} g at the start.`,
+    `The ball weighs ${figure(Number(f.after))} g now, but only ${figure(Number(f.before))} g at the start.`,
     'Check which weight is which.',
   ],
   'swatch-unfinished': (f) => [

@@ -1,5 +1,6 @@
 /** What the screens of `parts` say. */
 export const partsSaid = {
+  scalesReadGrams: 'Scales are read in grams: an ounce is too coarse to tell yarn by. You may type 1.75 oz.',
   whatItComesTo: 'What it comes to, and what is next',
   showLatestVersion: 'Show the latest version',
   keepWhatIHave: 'Keep what I have here',
