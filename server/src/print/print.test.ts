@@ -69,9 +69,10 @@ describe('a project on paper', () => {
     const cover = async (language: string) =>
       (await pagesOf((await printed(id, '?parts=cover', language)).bytes)).join(' ');
     // 36 stitches and 44 rows at 16 and 18 in 10 cm.
-    expect(await cover('en-GB')).toMatch(/22\.5 × 24\.4 cm/);
-    expect(await cover('de-DE,de;q=0.9,en;q=0.8')).toMatch(/22,5 × 24,4 cm/);
-    expect(await cover('*')).toMatch(/22\.5 × 24\.4 cm/);
+    expect(await cover('en-GB')).toMatch(/22\.5 cm × 24\.4 cm/);
+    expect(await cover('de-DE,de;q=0.9,en;q=0.8')).toMatch(/22,5 cm × 24,4 cm/);
+    expect(await cover('en-GB')).toContain('Gauge 16 stitches and 18 rows in 10 cm');
+    expect(await cover('*')).toMatch(/22\.5 cm × 24\.4 cm/);
   });
 
   it('prints only what is asked, on the paper that is asked, upright or across', async () => {

@@ -33,7 +33,7 @@ interface Context {
   readonly maker: Maker;
 }
 
-function cover({ sheet, plan, document, inks, proportion }: Context): void {
+function cover({ sheet, plan, document, inks, proportion, maker }: Context): void {
   sheet.page();
   sheet.heading(1, plan.prepared.wish.title);
   const alt = printWords.clothAlt(plan.prepared.wish.title);
@@ -42,7 +42,7 @@ function cover({ sheet, plan, document, inks, proportion }: Context): void {
   const tall = smallCloth(sheet, plan.piece.fabric, proportion, inks, sheet.width, sheet.height * 0.4, alt);
   sheet.doc.y = y + tall + 16;
   sheet.line(sheet.doc.y - 6);
-  for (const [name, text] of coverLines(document)) sheet.named(name, text);
+  for (const [name, text] of coverLines(document, plan.prepared.told, maker.terms)) sheet.named(name, text);
   sheet.doc.moveDown(0.4);
   sheet.heading(2, printWords.materials);
   for (const [name, text] of yarnLines(document)) sheet.named(name, text);

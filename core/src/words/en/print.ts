@@ -1,5 +1,9 @@
+import type { ToldUnit } from '../../craft/units/length.ts';
 import { figure } from '../../craft/values/decimal.ts';
-import type { PlanDocument } from '../../records/planDocument.ts';
+import type { Figure, PlanDocument } from '../../records/planDocument.ts';
+import { countOver, spanWords } from '../figures/figures.ts';
+import { type Terms, termed } from '../terms/termed.ts';
+import { upper } from './lists.ts';
 
 /** The parts of a printed plan, in their order on paper. */
 export const printParts = ['cover', 'before', 'rows', 'large', 'chart', 'finish', 'yarn', 'proof'] as const;
@@ -20,15 +24,27 @@ export const printPartNames: Readonly<Record<PrintPart, string>> = {
 /** A line with its name before it. */
 type Named = readonly [name: string, text: string];
 
+/** How many stitches or rows in the span that makers count over; of typical ones a range. */
+function over({ low, mid, high, source }: Figure, told: ToldUnit): string {
+  return countOver(source === 'typical' || mid === undefined ? { low, high } : { low: mid, high: mid }, told);
+}
+
 /** What stands on the cover: sizes, gauge, hook and what is needed. */
-export function coverLines({ size, gauge, hook, pattern, time, strands }: PlanDocument): Named[] {
+export function coverLines(
+  { size, gauge, hook, pattern, time, strands }: PlanDocument,
+  told: ToldUnit,
+  terms: Terms,
+): Named[] {
   return [
     ['Pattern', pattern.name],
     ['Finished size', `${size.width.text} × ${size.height.text}`],
     ...(size.tube ? [['In rounds', size.tube.text] as const] : []),
     ...(size.pieces > 1 ? [['Pieces', String(size.pieces)] as const] : []),
     ['Stitches and rows', `${size.stitches} ${size.counts}, ${size.courses} rows`],
-    ['Gauge', `one stitch ${gauge.stitchWidth.text}, one row ${gauge.rowHeight.text}`],
+    [
+      upper(termed('{gauge}', terms)),
+      `${over(gauge.stitchWidth, told)} ${size.counts} and ${over(gauge.rowHeight, told)} rows in ${spanWords(told)}`,
+    ],
     ['Hook', `${figure(hook.used ?? hook.usual)} mm`],
     ['Ends to weave in', String(strands.ends)],
     ['Time', time.text],

@@ -1,6 +1,6 @@
 import { lengthNumber, type ToldUnit, unitWord } from '../../craft/units/length.ts';
 import { massNumber, massUnit, yarnLengthNumber, yarnLengthUnit } from '../../craft/units/yarn.ts';
-import { decimal } from '../../craft/values/decimal.ts';
+import { decimal, figure } from '../../craft/values/decimal.ts';
 import {
   type Estimate,
   markedText,
@@ -179,4 +179,18 @@ export function ballsFigure(balls: { readonly count: number; readonly source: So
 /** The same in one text. */
 export function ballsText(balls: { readonly count: number; readonly source: Source }): string {
   return markedText(ballsFigure(balls));
+}
+
+/** The span that makers count over. */
+const spans = { cm: { mm: 100, words: '10 cm' }, in: { mm: 101.6, words: '4 in' } } as const;
+
+/** The same in words: `10 cm`, `4 in`. */
+export function spanWords(units: ToldUnit): string {
+  return spans[unitWord(units)].words;
+}
+
+/** How many go into that span: `16`, `14–18`, `16.3`. @param each how wide or high one is, mm */
+export function countOver({ low, high }: Pick<Estimate, 'low' | 'high'>, units: ToldUnit): string {
+  const count = (mm: number) => figure(spans[unitWord(units)].mm / mm, 1);
+  return printRange(high, low, count);
 }

@@ -1,5 +1,5 @@
 import type { Act } from '../../craft/stitches/acts.ts';
-import { lengthNumber, type ToldUnit } from '../../craft/units/length.ts';
+import type { ToldUnit } from '../../craft/units/length.ts';
 import { yarnLengthNumber, yarnLengthUnit } from '../../craft/units/yarn.ts';
 import { figure } from '../../craft/values/decimal.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
@@ -7,7 +7,7 @@ import type { Facts } from '../../craft/values/problem.ts';
 import type { WorkingPart } from '../../plan/workings/working.ts';
 import { yarnPartName } from '../en/finish.ts';
 import { counted, oneOf } from '../en/lists.ts';
-import { metresFigure } from '../figures/figures.ts';
+import { countOver, metresFigure, spanWords } from '../figures/figures.ts';
 import type { Terms } from '../terms/termed.ts';
 import { actWords } from '../work/pace.ts';
 
@@ -34,10 +34,8 @@ export const workingNames: Readonly<Record<string, string>> = {
 
 /** So many to the span that makers count over: `16 in 10 cm`, `14–18 in 10 cm`, `16.3 in 4 in`. */
 function gauge(f: Facts, units: ToldUnit): string {
-  const span = units === 'cm' ? 100 : 101.6;
-  const over = `${lengthNumber(span, units).replace(/[.,]0$/, '')} ${units === 'cm' ? 'cm' : 'in'}`;
-  const count = (mm: unknown) => figure(span / Number(mm), 1);
-  return f.typical ? `${count(f.most)}–${count(f.least)} in ${over}` : `${count(f.each)} in ${over}`;
+  const [low, high] = f.typical ? [f.least, f.most] : [f.each, f.each];
+  return `${countOver({ low: Number(low), high: Number(high) }, units)} in ${spanWords(units)}`;
 }
 
 const across: Readonly<Record<string, string>> = {
