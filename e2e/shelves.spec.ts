@@ -93,6 +93,9 @@ test('a swatch is planned, counted and weighed, and its counts flow into the pla
   // Another count on the same cloth: the plan moves, and says so on its mat until it is changed.
   await count('14');
   await expect(page.getByRole('status').filter({ hasText: 'follows the new figures' })).toContainText('is now');
+  await page.goto(`${server.address}/swatches`);
+  // What stands in the book is what was typed: a hook of 5 mm, 14 stitches counted last.
+  await expect(page.getByRole('row').filter({ hasText: 'Block check' }).first()).toContainText('5 mm');
   await page.goto(`${server.address}/works/${id}/size`);
   await expect(page.getByRole('status').filter({ hasText: 'You changed the swatch' })).toBeVisible();
   await expect(page.getByText('your swatch').first()).toBeVisible();

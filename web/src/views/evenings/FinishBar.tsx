@@ -12,7 +12,8 @@ export function RuleOfDays({ scale }: { scale: ScaleTime<number, number> }) {
       {scale.ticks(5).map((tick) => (
         <span
           key={tick.getTime()}
-          className="absolute -translate-x-1/2 whitespace-nowrap"
+          // At the very edge it stands beside its mark, so that nothing of it is cut.
+          className={`absolute whitespace-nowrap ${scale(tick) < width / 20 ? '' : '-translate-x-1/2'}`}
           style={{ left: `${(100 * scale(tick)) / width}%` }}
         >
           {dates.tick(tick)}

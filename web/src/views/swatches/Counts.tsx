@@ -1,4 +1,4 @@
-import { type LengthUnit, parseLength, readNumber } from '@puntada/core/craft';
+import { figure, type LengthUnit, parseLength, readNumber } from '@puntada/core/craft';
 import type { SwatchCount } from '@puntada/core/records';
 import { swatchesSaid } from '@puntada/core/words';
 import { Trash2 } from 'lucide-react';
@@ -6,6 +6,7 @@ import { useState } from 'react';
 import { announce } from '../../parts/announce.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { dates } from '../../parts/dates.ts';
 import { gaugeSpan } from '../../parts/gaugeSpan.ts';
 import { TextField } from '../../parts/TextField.tsx';
 
@@ -44,12 +45,12 @@ export function Counts({ counts, units, onChange }: Props) {
               // biome-ignore lint/suspicious/noArrayIndexKey: a count has no name of its own, and the list is only added to
               <tr key={`${i}-${count.what}-${count.count}-${count.over}`} className="border-t border-rule">
                 <td className="py-1">
-                  <b className="count text-[18px]">{count.count}</b> {count.what}
+                  <b className="count text-[18px]">{figure(count.count)}</b> {count.what}
                 </td>
-                <td className="count">{count.over}</td>
+                <td className="count whitespace-nowrap">{count.over}</td>
                 <td className="text-[15px] text-soft">
                   {count.washed ? 'washed' : 'unwashed'}
-                  {count.on ? `, ${count.on}` : ''}
+                  {count.on ? `, ${dates.day(count.on)}` : ''}
                 </td>
                 <td className="w-11">
                   <button

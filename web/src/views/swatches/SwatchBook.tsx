@@ -46,7 +46,7 @@ export default function SwatchBook() {
         ) : null}
         {swatches?.length ? (
           <div className="overflow-x-auto">
-            <table className="w-full min-w-[760px] text-left">
+            <table className="folds w-full text-left sm:min-w-[760px]">
               <caption className="sr-only">Your swatches</caption>
               <thead className="text-[14px] text-soft">
                 <tr className="border-b border-ink">
@@ -97,10 +97,10 @@ function SwatchRow({ stored, reading, span }: { stored: StoredSwatch; reading: S
   const { swatch } = stored;
   const worked = swatchFigures(swatch);
   const washed = swatch.counts.some((count) => count.washed) ? swatchFigures(swatch, true) : undefined;
-  const figure = (value: number | undefined) => (value === undefined ? '–' : decimal(value * span, 1));
+  const over = (value: number | undefined) => (value === undefined ? '–' : decimal(value * span, 1));
   return (
     <tr className="border-b border-rule">
-      <td className="py-2.5 pr-4">
+      <th scope="row" className="py-2.5 pr-4 text-left font-normal">
         <span className="flex items-center gap-4">
           <PatternPicture
             pattern={sourceOf(swatch.pattern) || 'block-check'}
@@ -118,21 +118,33 @@ function SwatchRow({ stored, reading, span }: { stored: StoredSwatch; reading: S
             <span className="block text-[14px] text-soft">{patternName(swatch)}</span>
           </span>
         </span>
+      </th>
+      <td data-head="Hook" className="count whitespace-nowrap">
+        {swatch.hook ? `${figure(swatch.hook)} mm` : '–'}
       </td>
-      <td className="count whitespace-nowrap">{swatch.hook ? `${figure(swatch.hook)} mm` : '–'}</td>
-      <td className="text-[15px]">{policyNames[swatch.policy]}</td>
+      <td data-head="Idle yarn" className="text-[15px]">
+        {policyNames[swatch.policy]}
+      </td>
       {worked ? (
         <>
-          <td className="count text-right text-[20px]">{figure(worked.stitches)}</td>
-          <td className="count text-right text-[20px]">{figure(worked.rows)}</td>
-          <td className="count text-right">{washed ? `${figure(washed.stitches)} × ${figure(washed.rows)}` : '–'}</td>
+          <td data-head="Stitches" className="count text-right text-[20px]">
+            {over(worked.stitches)}
+          </td>
+          <td data-head="Rows" className="count text-right text-[20px]">
+            {over(worked.rows)}
+          </td>
+          <td data-head="Washed" className="count text-right">
+            {washed ? `${over(washed.stitches)} × ${over(washed.rows)}` : '–'}
+          </td>
         </>
       ) : (
-        <td colSpan={3} className="pl-6 text-[15px] text-ochre">
+        <td colSpan={3} className="sm:pl-6 text-[15px] text-ochre">
           not counted yet
         </td>
       )}
-      <td className="count text-right">{reading?.ok ? ratioText(reading.value.ratio) : '–'}</td>
+      <td data-head="Yarn used" className="count text-right">
+        {reading?.ok ? ratioText(reading.value.ratio) : '–'}
+      </td>
     </tr>
   );
 }

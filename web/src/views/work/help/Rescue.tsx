@@ -23,27 +23,28 @@ export function Rescue({ work, cloth, position, done, counted, costs, row }: Pro
   const undo = ripBack(costs, position, done, position.rows);
   const metres = (each: readonly number[]) =>
     each.map((length, i) => `${yarnLengthNumber(length, told)} ${cloth.bound.colours[i]}`).join(' + ');
+  const heads = { out: `${upper(counted)} out`, redo: 'Min to redo', free: `Free, ${yarnLengthUnit(told)}` };
   const taken = ({ cells, seconds, metres: length }: RipCost) => (
     <>
-      <Cell>{cells}</Cell>
-      <Cell>{minutesText(seconds)}</Cell>
-      <Cell>{metres(length)}</Cell>
+      <Cell head={heads.out}>{cells}</Cell>
+      <Cell head={heads.redo}>{minutesText(seconds)}</Cell>
+      <Cell head={heads.free}>{metres(length)}</Cell>
     </>
   );
   return (
     <section aria-label="What it costs" className="pt-3">
       <h3 className="text-[17px]">What it costs</h3>
       <div className="overflow-x-auto">
-        <table className="w-full text-left text-[15px]">
+        <table className="folds w-full text-left text-[15px]">
           <caption className="sr-only">What each way out costs</caption>
           <thead className="text-[14px] text-soft">
             <tr>
               <th scope="col" className="py-1.5 font-normal">
                 {workSaid.whatYouCanDo}
               </th>
-              <Heading>{upper(counted)} out</Heading>
-              <Heading>Min to redo</Heading>
-              <Heading>Free, {yarnLengthUnit(told)}</Heading>
+              <Heading>{heads.out}</Heading>
+              <Heading>{heads.redo}</Heading>
+              <Heading>{heads.free}</Heading>
             </tr>
           </thead>
           <tbody>
@@ -55,9 +56,9 @@ export function Rescue({ work, cloth, position, done, counted, costs, row }: Pro
               <Name>
                 Leave it<span className="block text-[14px] text-soft">{workSaid.noteAboveSaysHow}</span>
               </Name>
-              <Cell>0</Cell>
-              <Cell>0</Cell>
-              <Cell>0</Cell>
+              <Cell head={heads.out}>0</Cell>
+              <Cell head={heads.redo}>0</Cell>
+              <Cell head={heads.free}>0</Cell>
             </tr>
             {sooner ? (
               <tr className="border-t border-rule">
@@ -73,9 +74,9 @@ export function Rescue({ work, cloth, position, done, counted, costs, row }: Pro
                     )}
                   </span>
                 </Name>
-                <Cell>{sooner.out.cells}</Cell>
-                <Cell>0</Cell>
-                <Cell>{metres(sooner.out.metres)}</Cell>
+                <Cell head={heads.out}>{sooner.out.cells}</Cell>
+                <Cell head={heads.redo}>0</Cell>
+                <Cell head={heads.free}>{metres(sooner.out.metres)}</Cell>
               </tr>
             ) : null}
           </tbody>
@@ -108,6 +109,10 @@ function Heading({ children }: { children: ReactNode }) {
   );
 }
 
-function Cell({ children }: { children: ReactNode }) {
-  return <td className="count px-2 text-right whitespace-nowrap">{children}</td>;
+function Cell({ head, children }: { head: string; children: ReactNode }) {
+  return (
+    <td data-head={head} className="count px-2 text-right whitespace-nowrap">
+      {children}
+    </td>
+  );
 }
