@@ -200,8 +200,16 @@ test('what a price is made of is a tap away', { tag: '@long' }, async ({ page, o
   const price = page.locator('[data-working="price"]').first();
   await price.click();
   const table = page.getByRole('dialog', { name: 'What it costs' }).getByRole('table');
-  await expect(table.getByRole('row')).toHaveCount(3);
+  // Two cloths of one yarn share their balls: 3.20 each.
+  await expect(table.getByRole('row')).toHaveCount(2);
   const values = await table.locator('data').evaluateAll((all) => all.map((each) => Number(each.textContent)));
-  expect((values[0] ?? 0) + (values[1] ?? 0)).toBeCloseTo(values[2] ?? Number.NaN, 9);
-  expect(Number(await price.innerText())).toBe(values[2]);
+  const words = await table.getByRole('rowheader').first().innerText();
+  expect(values[0]).toBeCloseTo(3.2 * Number.parseInt(words, 10), 9);
+  expect(Number(await price.innerText())).toBe(values[1]);
+  // A cloth and the next of about 34 m each are no more than a ball of 85 m, and neither is bought alone.
+  await page.keyboard.press('Escape');
+  await page.locator('[data-working="balls"]').first().click();
+  const sum = page.getByRole('dialog', { name: 'How many balls' }).getByRole('table');
+  await expect(sum.getByRole('rowheader', { name: /Cloth one, A/ })).toBeVisible();
+  await expect(sum.getByRole('rowheader', { name: /Cloth two, A/ })).toBeVisible();
 });

@@ -1,4 +1,4 @@
-import { readdirSync, readFileSync } from 'node:fs';
+import { existsSync, readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { techniques } from '@puntada/core/craft';
@@ -156,5 +156,21 @@ describe('no twelve lines', () => {
         { place: 'two.ts', source: `\n{\n${source}\n}` },
       ]),
     ).toEqual(['one.ts:1 ~ two.ts:3']);
+  });
+});
+
+describe('the documents', () => {
+  it('name only files and folders that there are', () => {
+    const documents = [
+      'README.md',
+      ...readdirSync(join(root, 'docs')).flatMap((name) => (name.endsWith('.md') ? [`docs/${name}`] : [])),
+    ];
+    const named = documents.flatMap((place) =>
+      [
+        ...readFileSync(join(root, place), 'utf8').matchAll(/`((?:core|server|web|e2e|demo|bench|tools)\/[\w/.-]*)`/g),
+      ].map(([, path = '']) => ({ place, path })),
+    );
+    expect(named.length).toBeGreaterThan(40);
+    expect(named.filter(({ path }) => !existsSync(join(root, path)))).toEqual([]);
   });
 });

@@ -58,7 +58,7 @@ export { causeWords, slips } from './en/slips.ts';
 export { type StartFault, startingWords } from './en/starting.ts';
 export { clothName, clothOf, placeName, stepLines, stepName, stepRunWords } from './en/steps.ts';
 export { techniqueWords } from './en/techniques.ts';
-export { fibreName, policyNames, weightName } from './en/yarns.ts';
+export { atHandWords, fibreName, policyNames, weightName } from './en/yarns.ts';
 export {
   ballsCount,
   ballsFigure,

@@ -1,5 +1,5 @@
 export { freeOf, metresInDrawer, setAside } from './drawer/drawer.ts';
-export { ballsToBuy, buyingWorking, priceWorking, type ShoppingNeed } from './drawer/shopping.ts';
+export { type AtHand, buyingWorking, priceWorking, type ShoppingNeed, shoppingOf } from './drawer/shopping.ts';
 export { drawerColumns, readDrawerTable, toRow } from './drawer/table.ts';
 export {
   afterRow,

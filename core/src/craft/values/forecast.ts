@@ -1,4 +1,4 @@
-import { type Belief, driftSd } from './belief.ts';
+import { type Belief, driftSd, sharedSd } from './belief.ts';
 import { normalBelow } from './normal.ts';
 
 /** A label's metres per gram are off by this much. */
@@ -72,4 +72,35 @@ export function ballsNeeded(question: BallQuestion, sure = 0.95): { balls: numbe
   let chance = chanceEnough(question, balls);
   while (chance < sure && balls < 10000) chance = chanceEnough(question, ++balls);
   return { balls, chance };
+}
+
+/**
+ * Several works of one yarn and one hand as one question: what is uncertain about the hand is shared, what is uncertain
+ * about each stitch is each one’s own. The sum of their means with the spread of their sum, told by its median.
+ * docs/craft.md, “How sure the yarn is”. @param questions at least one, all of the same balls
+ */
+export function pooledQuestion(questions: readonly BallQuestion[]): BallQuestion {
+  const [first] = questions as readonly [BallQuestion];
+  const each = questions.map(({ metres, error }) => {
+    const variance = Math.max(0, error ** 2 - driftSd ** 2);
+    return { mean: metres * Math.exp(variance / 2), variance };
+  });
+  const mean = each.reduce((sum, one) => sum + one.mean, 0);
+  const variance = each.reduce(
+    (sum, one, i) =>
+      sum +
+      each.reduce((row, other, j) => {
+        const shared = Math.min(sharedSd ** 2, one.variance, other.variance);
+        return row + one.mean * other.mean * Math.expm1(i === j ? one.variance : shared);
+      }, 0),
+    0,
+  );
+  const spread = mean ? Math.log1p(variance / mean ** 2) : 0;
+  return {
+    ...first,
+    metres: mean * Math.exp(-spread / 2),
+    error: Math.sqrt(spread + driftSd ** 2),
+    ends: questions.reduce((sum, { ends }) => sum + ends, 0),
+    meterageError: Math.max(...questions.map(({ meterageError = labelError }) => meterageError)),
+  };
 }

@@ -1,6 +1,8 @@
 import type { Fibre } from '../../craft/gauge/fibres.ts';
 import type { WeightClass } from '../../craft/gauge/typical.ts';
 import type { Policy } from '../../craft/technique/policy.ts';
+import { figure } from '../../craft/values/decimal.ts';
+import { counted } from './lists.ts';
 
 /** What is done with the yarn that is not in use. */
 export const policyNames: Readonly<Record<Policy, string>> = {
@@ -32,4 +34,10 @@ const fibreNames: Partial<Record<Fibre, string>> = { superwash: 'superwash wool'
 /** A fibre by its name. */
 export function fibreName(fibre: Fibre): string {
   return fibreNames[fibre] ?? fibre;
+}
+
+/** What is at hand of a yarn: `2 balls and 31 g opened`. */
+export function atHandWords({ balls, grams }: { readonly balls: number; readonly grams: number }): string {
+  const parts = [...(balls ? [counted(balls, 'ball')] : []), ...(grams ? [`${figure(grams)} g opened`] : [])];
+  return parts.join(' and ') || 'none';
 }

@@ -1,12 +1,13 @@
 import type { Act } from '../../craft/stitches/acts.ts';
 import type { ToldUnit } from '../../craft/units/length.ts';
 import { yarnLengthNumber, yarnLengthUnit } from '../../craft/units/yarn.ts';
-import { figure } from '../../craft/values/decimal.ts';
+import { decimal, figure } from '../../craft/values/decimal.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
 import type { Facts } from '../../craft/values/problem.ts';
 import type { WorkingPart } from '../../plan/workings/working.ts';
 import { yarnPartName } from '../en/finish.ts';
 import { counted, oneOf } from '../en/lists.ts';
+import { atHandWords } from '../en/yarns.ts';
 import { countOver, metresFigure, spanWords } from '../figures/figures.ts';
 import type { Terms } from '../terms/termed.ts';
 import { actWords } from '../work/pace.ts';
@@ -127,8 +128,11 @@ const table: Readonly<Record<string, Tell>> = {
   session: (f) => `session ${f.number}${f.corrected ? ', corrected by you' : ''}`,
   'left-rows': (f, units) => `rows to come, ${metres(f.planned, units)} by the plan`,
   'left-finish': (f, units) => `finishing, ${metres(f.planned, units)} by the plan`,
-  'balls-for': (f) =>
-    `${f.work}, ${f.letter}${Number(f.has) ? `: ${f.balls} less ${f.has} that you have` : `: ${counted(Number(f.buy), 'ball')}`}`,
+  'pool-need': (f, units) => `${f.work}, ${f.letter}: ${metresFigure(f.metres as Estimate, units).text}`,
+  'pool-spare': () => 'to spare',
+  'pool-fewer': () => 'fewer, as it need not be so sure',
+  'pool-has': (f) => `that you have: ${atHandWords({ balls: Number(f.balls), grams: Number(f.grams) })}`,
+  'balls-at': (f) => `${counted(Number(f.buy), 'ball')} at ${decimal(Number(f.price), 2)}`,
 };
 
 /** One part of a working, in words. */
