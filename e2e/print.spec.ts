@@ -53,7 +53,8 @@ test('rows, runs, pattern and plan are saved as files that other programs read',
     const saving = page.waitForEvent('download');
     await page.getByRole('button', { name: button }).click();
     const file = await saving;
-    return { name: file.suggestedFilename(), text: readFileSync(await file.path(), 'utf8') };
+    const bytes = readFileSync(await file.path());
+    return { name: file.suggestedFilename(), text: bytes.toString('utf8'), bytes };
   };
   const rows = await saved('Rows as text');
   expect(rows.name).toBe('Cloth-for-a-friend-rows.txt');
@@ -64,4 +65,22 @@ test('rows, runs, pattern and plan are saved as files that other programs read',
   expect(lines[1]).toMatch(/^1,RS,1,1,4,sc,A,/);
   expect((await saved('Pattern as text')).text).toMatch(/^pattern /);
   expect(JSON.parse((await saved('Plan as JSON')).text)).toHaveProperty('rows.43.number', 44);
+  expect((await saved('Yarn as a table')).text).toMatch(/^colour,yarn,part,/);
+  // Pictures are opened by another program: 36 stitches and 44 rows, drawn as wide as they are and as high.
+  const chart = await saved('Chart as SVG');
+  const opened = await page.context().newPage();
+  await opened.setContent(chart.text);
+  await expect(opened.locator('svg title')).toHaveText('Cloth for a friend');
+  expect(await opened.locator('svg').evaluate((svg) => svg.getBoundingClientRect().width)).toBe(36 * 20 + 88);
+  await opened.close();
+  for (const [button, end] of [
+    ['Chart as a picture', '-chart.png'],
+    ['Cloth as a picture', '-cloth.png'],
+  ] as const) {
+    await page.getByLabel('Size of a picture').selectOption('1000');
+    const { name, bytes } = await saved(button);
+    expect(name).toBe(`Cloth-for-a-friend${end}`);
+    expect(bytes.subarray(1, 4).toString()).toBe('PNG');
+    expect(Math.abs(Math.max(bytes.readUInt32BE(16), bytes.readUInt32BE(20)) - 1000)).toBeLessThanOrEqual(40);
+  }
 });

@@ -75,6 +75,7 @@ export {
   sidesOf,
 } from './fabric/fabric.ts';
 export type { LayRequest } from './fabric/rows.ts';
+export { type SeenGrid, seenGrid } from './fabric/seen.ts';
 export {
   beginsSmall,
   chainsFor,

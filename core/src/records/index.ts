@@ -74,7 +74,13 @@ export {
 export { type OwnPattern, ownPatternLabel, ownPatternRecord } from './ownPattern.ts';
 export { patternLabel, patternSchema, readPatternJson } from './pattern.ts';
 export { type PlanDocument, type PrintedWorking, planDocumentSchema } from './planDocument.ts';
-export { type Preferences, preferencesRecord, preferencesSchema, usualPreferences } from './preferences.ts';
+export {
+  type Preferences,
+  preferencesRecord,
+  preferencesSchema,
+  toldUnitOf,
+  usualPreferences,
+} from './preferences.ts';
 export { readJson, readShape } from './readJson.ts';
 export { anyVersion } from './record.ts';
 export { type RestKind, restKinds } from './restKind.ts';

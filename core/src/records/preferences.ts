@@ -1,4 +1,5 @@
 import { z } from 'zod';
+import type { ToldUnit } from '../craft/units/length.ts';
 import { labelOf, type RecordKind } from './record.ts';
 
 /** How the maker reads: units and their fractions, terms, the hand that holds the hook, and how rows are written. */
@@ -22,3 +23,8 @@ export type Preferences = Readonly<z.output<typeof preferencesSchema>>;
 
 /** How a maker reads who has not said. */
 export const usualPreferences: Preferences = preferencesSchema.parse({ units: 'cm', terms: 'US', hand: 'right' });
+
+/** How lengths are told to this maker. */
+export function toldUnitOf({ units, fractions }: Pick<Preferences, 'units' | 'fractions'>): ToldUnit {
+  return units === 'in' && fractions === 'decimals' ? 'in-decimals' : units;
+}

@@ -1,4 +1,5 @@
 export { type BookEntry, bookEntry } from './book/bookEntry.ts';
+export { logColumns, logTable, yarnColumns, yarnTable } from './document/ledgerFiles.ts';
 export { planDocument } from './document/planDocument.ts';
 export { rowsAsMarkdown, rowsAsText, runColumns, runTable } from './document/rowsFiles.ts';
 export { hookWords, sizeReason } from './en/advice.ts';

@@ -1,5 +1,5 @@
-import { cellsIn, type Fabric, lightnessOf } from '@puntada/core/craft';
-import { printWords } from '@puntada/core/words';
+import { type Fabric, lightnessOf, type SeenGrid, seenGrid } from '@puntada/core/craft';
+import { type Hand, printWords } from '@puntada/core/words';
 import type { PrintOptions } from './options.ts';
 import { ink, mm, type Sheet, soft } from './sheet.ts';
 
@@ -19,116 +19,119 @@ interface Frame {
   readonly to: number;
   readonly low: number;
   readonly high: number;
+  /** Row 1 begins where this hand begins it. */
+  readonly hand: Hand;
 }
 
-/** Rows as they are seen: blocks on the diagonal lie where they belong, all others course by course. */
-interface Grid {
-  readonly wide: number;
-  readonly high: number;
-  /** The colour of a cell, or nothing where there is none. */
-  colour(column: number, row: number): number | undefined;
+/** Where so many columns from a column on begin at the left, pt. */
+function leftOf({ x, cell, from, to, hand }: Frame, column: number, columns = 1): number {
+  return x + (hand === 'right' ? to - column - columns : column - from) * cell.width;
 }
 
-function gridOf(fabric: Fabric): Grid {
-  if (fabric.making !== 'diagonals') {
-    return {
-      wide: fabric.stitches,
-      high: fabric.courses,
-      colour: (column, row) =>
-        column < cellsIn(fabric, row) ? fabric.colours[(fabric.starts[row] as number) + column] : undefined,
-    };
-  }
-  const wide = fabric.count;
-  const high = fabric.courses - wide + 1;
-  return {
-    wide,
-    high,
-    colour: (column, row) => {
-      const first = Math.max(0, column + row - high + 1);
-      return fabric.colours[(fabric.starts[column + row] as number) + column - first];
-    },
-  };
+/** Where a path begins and ends, pt. */
+type Stroke = readonly [fromX: number, fromY: number, toX: number, toY: number];
+
+/** Many strokes of one look at once: a chart has tens of thousands. */
+function draw(sheet: Sheet, strokes: readonly Stroke[], wide: number, colour: string): void {
+  const { doc } = sheet;
+  if (!strokes.length) return;
+  for (const [x, y, toX, toY] of strokes) doc.moveTo(x, y).lineTo(toX, toY);
+  doc.lineWidth(wide).strokeColor(colour).stroke();
 }
 
 /** Hatching tells a colour where there is none on paper: none, strokes one way, the other, both. */
-function hatch(sheet: Sheet, colour: number, x: number, y: number, w: number, h: number): void {
-  const { doc } = sheet;
-  doc.lineWidth(0.5).strokeColor(ink);
-  if (colour === 1 || colour === 3)
-    doc
-      .moveTo(x, y + h)
-      .lineTo(x + w, y)
-      .stroke();
-  if (colour === 2 || colour === 3)
-    doc
-      .moveTo(x, y)
-      .lineTo(x + w, y + h)
-      .stroke();
+function hatching(colour: number, x: number, y: number, w: number, h: number): Stroke[] {
+  return [
+    ...(colour === 1 || colour === 3 ? [[x, y + h, x + w, y] as const] : []),
+    ...(colour === 2 || colour === 3 ? [[x, y, x + w, y + h] as const] : []),
+  ];
 }
 
-function cells(
-  sheet: Sheet,
-  grid: Grid,
-  { x, y, cell, from, to, low, high }: Frame,
-  inks: ChartInks,
-  way: PrintOptions['chart'],
-): void {
-  const { doc } = sheet;
-  const size = Math.min(cell.width, cell.height) * 0.62;
+/** Of a chart of more cells than this a letter stands in the middle of each run, no longer in each cell. */
+const cellsWithLetters = 10_000;
+
+/** Cells of one colour beside one another within a row. */
+interface Run {
+  readonly colour: number;
+  readonly row: number;
+  /** Columns, from 0, the last not included. */
+  readonly from: number;
+  readonly to: number;
+}
+
+function runsIn(grid: SeenGrid, { from, to, low, high }: Frame): Run[] {
+  const runs: Run[] = [];
   for (let row = low; row < high; row++) {
-    const top = y + (high - 1 - row) * cell.height;
-    for (let column = from; column < to; column++) {
+    for (let column = from; column < to; ) {
+      const first = column;
       const colour = grid.colour(column, row);
-      if (colour === undefined) continue;
-      const left = x + (to - 1 - column) * cell.width;
-      if (way === 'colours') {
-        doc
-          .rect(left, top, cell.width, cell.height)
-          .fillColor(inks.shades[colour] ?? '#888888')
-          .fill();
-      } else hatch(sheet, colour, left, top, cell.width, cell.height);
-      if (size < 4) continue;
-      const dark = way === 'colours' && lightnessOf(inks.shades[colour] ?? '#888888') < 55;
+      while (column < to && grid.colour(column, row) === colour) column++;
+      if (colour !== undefined) runs.push({ colour, row, from: first, to: column });
+    }
+  }
+  return runs;
+}
+
+function cells(sheet: Sheet, grid: SeenGrid, frame: Frame, inks: ChartInks, way: PrintOptions['chart']): void {
+  const { doc } = sheet;
+  const { y, cell, high } = frame;
+  const size = Math.min(cell.width, cell.height) * 0.62;
+  const each = grid.wide * grid.high <= cellsWithLetters;
+  const topOf = (row: number) => y + (high - 1 - row) * cell.height;
+  const runs = runsIn(grid, frame);
+  if (way === 'colours') {
+    for (const run of runs) {
       doc
-        .font('mono')
-        .fontSize(size)
-        .fillColor(dark ? '#ffffff' : ink);
-      doc.text(inks.letters[colour] ?? '?', left, top + (cell.height - size) / 2 - size * 0.08, {
-        width: cell.width,
-        align: 'center',
-        lineBreak: false,
-      });
+        .rect(leftOf(frame, run.from, run.to - run.from), topOf(run.row), (run.to - run.from) * cell.width, cell.height)
+        .fillColor(inks.shades[run.colour] ?? '#888888')
+        .fill();
+    }
+  } else {
+    const strokes = runs.flatMap((run) =>
+      Array.from({ length: run.to - run.from }, (_, i) =>
+        hatching(run.colour, leftOf(frame, run.from + i), topOf(run.row), cell.width, cell.height),
+      ).flat(),
+    );
+    draw(sheet, strokes, 0.5, ink);
+  }
+  if (size < 4) return;
+  doc.font('mono').fontSize(size);
+  // The letters of this face are all as wide.
+  const wide = doc.widthOfString('A');
+  for (const run of runs) {
+    const dark = way === 'colours' && lightnessOf(inks.shades[run.colour] ?? '#888888') < 55;
+    doc.fillColor(dark ? '#ffffff' : ink);
+    const top = topOf(run.row) + (cell.height - size) / 2 - size * 0.08;
+    const [from, steps] = each ? [run.from, run.to - run.from] : [(run.from + run.to - 1) / 2, 1];
+    for (let i = 0; i < steps; i++) {
+      const left = leftOf(frame, from + i) + (cell.width - wide) / 2;
+      doc.text(inks.letters[run.colour] ?? '?', left, top, { lineBreak: false });
     }
   }
 }
 
 /** Fine lines between cells, bold ones at every ten, counted from where row 1 begins. */
-function lines(sheet: Sheet, { x, y, cell, from, to, low, high }: Frame): void {
-  const { doc } = sheet;
+function lines(sheet: Sheet, frame: Frame): void {
+  const { x, y, cell, from, to, low, high } = frame;
   const [wide, tall] = [(to - from) * cell.width, (high - low) * cell.height];
-  for (let column = from; column <= to; column++) {
-    const at = x + (to - column) * cell.width;
-    const bold = column % 10 === 0;
-    doc
-      .moveTo(at, y)
-      .lineTo(at, y + tall)
-      .lineWidth(bold ? 1 : 0.25)
-      .strokeColor(bold ? ink : soft)
-      .stroke();
-  }
-  for (let row = low; row <= high; row++) {
-    const at = y + (high - row) * cell.height;
-    const bold = row % 10 === 0;
-    doc
-      .moveTo(x, at)
-      .lineTo(x + wide, at)
-      .lineWidth(bold ? 1 : 0.25)
-      .strokeColor(bold ? ink : soft)
-      .stroke();
-  }
+  const columns = Array.from({ length: to - from + 1 }, (_, i) => from + i);
+  const rows = Array.from({ length: high - low + 1 }, (_, i) => low + i);
+  const strokes = (bold: boolean): Stroke[] => [
+    ...columns
+      .filter((column) => (column % 10 === 0) === bold)
+      .map((column) => leftOf(frame, column, 0))
+      .map((at) => [at, y, at, y + tall] as const),
+    ...rows
+      .filter((row) => (row % 10 === 0) === bold)
+      .map((row) => y + (high - row) * cell.height)
+      .map((at) => [x, at, x + wide, at] as const),
+  ];
+  draw(sheet, strokes(false), 0.25, soft);
+  draw(sheet, strokes(true), 1, ink);
 }
 
-function numbers(sheet: Sheet, { x, y, cell, from, to, low, high }: Frame): void {
+function numbers(sheet: Sheet, frame: Frame): void {
+  const { x, y, cell, from, to, low, high } = frame;
   const { doc } = sheet;
   doc.font('mono').fontSize(7).fillColor(soft);
   for (let row = low; row < high; row++) {
@@ -141,8 +144,7 @@ function numbers(sheet: Sheet, { x, y, cell, from, to, low, high }: Frame): void
   for (let column = from; column < to; column++) {
     const n = column + 1;
     if (n % 5 && column !== from && column !== to - 1) continue;
-    const left = x + (to - 1 - column) * cell.width - 8;
-    doc.text(String(n), left, y + (high - low) * cell.height + 3, {
+    doc.text(String(n), leftOf(frame, column) - 8, y + (high - low) * cell.height + 3, {
       width: cell.width + 16,
       align: 'center',
       lineBreak: false,
@@ -160,7 +162,7 @@ function key(sheet: Sheet, inks: ChartInks, way: PrintOptions['chart'], y: numbe
         .rect(x, y, box, box)
         .fillColor(inks.shades[colour] ?? '#888888')
         .fill();
-    else hatch(sheet, colour, x, y, box, box);
+    else draw(sheet, hatching(colour, x, y, box, box), 0.5, ink);
     doc.rect(x, y, box, box).lineWidth(0.5).strokeColor(ink).stroke();
     const words = `${letter}, ${inks.names[colour] ?? ''}`;
     doc.font('text').fontSize(9).fillColor(ink);
@@ -180,8 +182,9 @@ export function chartPages(
   inks: ChartInks,
   { chart }: PrintOptions,
   title: string,
+  hand: Hand,
 ): void {
-  const grid = gridOf(fabric);
+  const grid = seenGrid(fabric);
   sheet.page();
   const room = { width: sheet.width - 52, height: sheet.height - 96 };
   // As large as fits on one sheet, but never too small to be read: then it goes on over several.
@@ -201,7 +204,7 @@ export function chartPages(
       if (first) sheet.heading(2, title);
       first = false;
       sheet.paragraph(printWords.chartPage(from + 1, to, low + 1, high), { size: 9, colour: soft });
-      const frame = { x: sheet.left + 26, y: sheet.doc.y + 4, cell, from, to, low, high };
+      const frame = { x: sheet.left + 26, y: sheet.doc.y + 4, cell, from, to, low, high, hand };
       sheet.figure(printWords.chartAlt(title, to - from, high - low), () => {
         cells(sheet, grid, frame, inks, chart);
         lines(sheet, frame);
@@ -221,8 +224,9 @@ export function smallCloth(
   wide: number,
   tall: number,
   alt: string,
+  hand: Hand,
 ): number {
-  const grid = gridOf(fabric);
+  const grid = seenGrid(fabric);
   const width = Math.min(wide / grid.wide, (tall / grid.high) * proportion);
   const height = width / proportion;
   const y = sheet.doc.y;
@@ -235,7 +239,12 @@ export function smallCloth(
         while (column < grid.wide && grid.colour(column, row) === colour) column++;
         if (colour === undefined) continue;
         sheet.doc
-          .rect(sheet.left + (grid.wide - column) * width, top, (column - from) * width + 0.05, height + 0.05)
+          .rect(
+            sheet.left + (hand === 'right' ? grid.wide - column : from) * width,
+            top,
+            (column - from) * width + 0.05,
+            height + 0.05,
+          )
           .fillColor(inks.shades[colour] ?? '#888888')
           .fill();
       }

@@ -11,7 +11,7 @@ export const printOptions = z.object({
     .default('cover,before,rows,chart,finish,yarn')
     .transform((text) => text.split(',').filter(Boolean))
     .pipe(z.array(z.enum(printParts)).min(1)),
-  paper: z.enum(['A4', 'LETTER', 'A3']).default('A4'),
+  paper: z.enum(['A4', 'LETTER', 'A3', 'A2']).default('A4'),
   way: z.enum(['portrait', 'landscape']).default('portrait'),
   boxes: flag.default(true),
   strands: flag.default(false),

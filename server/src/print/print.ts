@@ -1,4 +1,4 @@
-import { good, type Problem, type Result } from '@puntada/core/craft';
+import { good, type Problem, type Result, type ToldUnit } from '@puntada/core/craft';
 import { type MadeWork, type Plan, planWork } from '@puntada/core/plan';
 import type { PlanDocument } from '@puntada/core/records';
 import {
@@ -20,6 +20,8 @@ import { ink, mm, Sheet, soft } from './sheet.ts';
 export interface Printed {
   readonly work: MadeWork;
   readonly maker: Maker;
+  /** How lengths are told. */
+  readonly told: ToldUnit;
   readonly options: PrintOptions;
 }
 
@@ -39,7 +41,7 @@ function cover({ sheet, plan, document, inks, proportion, maker }: Context): voi
   const alt = printWords.clothAlt(plan.prepared.wish.title);
   sheet.doc.y += 6;
   const y = sheet.doc.y;
-  const tall = smallCloth(sheet, plan.piece.fabric, proportion, inks, sheet.width, sheet.height * 0.4, alt);
+  const tall = smallCloth(sheet, plan.piece.fabric, proportion, inks, sheet.width, sheet.height * 0.4, alt, maker.hand);
   sheet.doc.y = y + tall + 16;
   sheet.line(sheet.doc.y - 6);
   for (const [name, text] of coverLines(document, plan.prepared.told, maker.terms)) sheet.named(name, text);
@@ -106,8 +108,8 @@ function large({ sheet, document, options }: Context): void {
   }
 }
 
-function chart({ sheet, plan, inks, proportion, options }: Context): void {
-  chartPages(sheet, plan.piece.fabric, proportion, inks, options, plan.prepared.wish.title);
+function chart({ sheet, plan, inks, proportion, options, maker }: Context): void {
+  chartPages(sheet, plan.piece.fabric, proportion, inks, options, plan.prepared.wish.title, maker.hand);
 }
 
 function finish({ sheet, document }: Context): void {
@@ -159,8 +161,8 @@ const parts: Readonly<Record<PrintPart, (context: Context) => void>> = {
 };
 
 /** A plan as a PDF with its structure. @returns its bytes, or why it cannot be planned */
-export async function printPlan({ work, maker, options }: Printed): Promise<Result<Uint8Array>> {
-  const planned = planWork(work);
+export async function printPlan({ work, maker, told, options }: Printed): Promise<Result<Uint8Array>> {
+  const planned = planWork(work, told);
   if (!planned.ok) return { ok: false, problems: planned.problems as readonly Problem[] };
   const plan = planned.value;
   const { bound, yarns, gauge } = plan.prepared;

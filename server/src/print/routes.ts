@@ -1,4 +1,4 @@
-import { usualPreferences } from '@puntada/core/records';
+import { toldUnitOf, usualPreferences } from '@puntada/core/records';
 import { Router } from 'express';
 import type { Database } from '../db/database.ts';
 import type { Heavy } from '../heavy/heavy.ts';
@@ -16,11 +16,13 @@ export function printRoutes(db: Database, heavy: Heavy): Router {
     handler(async (request, response) => {
       const { wish, begun } = await workOf(db, request);
       const options = shapedQuery(printOptions, request);
-      const { terms, hand, manner } = (await readPreferences(db)) ?? usualPreferences;
+      const preferences = (await readPreferences(db)) ?? usualPreferences;
+      const { terms, hand, manner } = preferences;
+      const told = toldUnitOf(preferences);
       const pdf = accept(
         await heavy.run(
           'print',
-          { work: { wish, begun }, maker: { terms, hand, manner }, options },
+          { work: { wish, begun }, maker: { terms, hand, manner }, told, options },
           decimalsFor(request),
         ),
       );

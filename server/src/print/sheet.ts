@@ -1,5 +1,6 @@
 import { createRequire } from 'node:module';
 import { printWords } from '@puntada/core/words';
+import { type Font, openSync } from 'fontkit';
 import PDFDocument from 'pdfkit';
 import type { PrintOptions } from './options.ts';
 
@@ -29,9 +30,21 @@ const instead: Readonly<Record<string, string>> = {
   '\u00a0': ' ',
 };
 
-/** Text in signs that are in every face. */
+const opened = Object.values(faces).map((path) => openSync(require.resolve(path)) as Font);
+
+/** Whether every face has a sign; asked once for each. */
+const known = new Map<string, boolean>();
+function isInEveryFace(sign: string): boolean {
+  const answer = known.get(sign) ?? opened.every((face) => face.hasGlyphForCodePoint(sign.codePointAt(0) as number));
+  known.set(sign, answer);
+  return answer;
+}
+
+/** Text in signs that are in every face; what a maker typed in others stands as a question mark, never as a gap. */
 export function printable(text: string): string {
-  return [...text].map((sign) => instead[sign] ?? sign).join('');
+  return [...text.normalize('NFC')]
+    .map((sign) => instead[sign] ?? (sign < ' ' || isInEveryFace(sign) ? sign : '?'))
+    .join('');
 }
 
 /** pt of a mm */

@@ -4,6 +4,7 @@ import {
   acknowledgedSchema,
   type Preferences,
   preferencesAnswerSchema,
+  toldUnitOf,
   usualPreferences,
   type Wish,
   type Work,
@@ -192,11 +193,7 @@ export function problemsOf(error: unknown): readonly Problem[] {
 
 const storedNow = createSelector([api.endpoints.preferences.select()], ({ data }) => data ?? usualPreferences);
 
-const readingNow = createSelector([storedNow], (preferences) => {
-  const { units, fractions } = preferences;
-  const told: ToldUnit = units === 'in' && fractions === 'decimals' ? 'in-decimals' : units;
-  return { ...preferences, told };
-});
+const readingNow = createSelector([storedNow], (preferences) => ({ ...preferences, told: toldUnitOf(preferences) }));
 
 /** How the maker reads; the usual until the server has told. The shell of all views asks for it, once. */
 export function usePreferences(): Preferences & { readonly told: ToldUnit } {

@@ -1,7 +1,17 @@
 import type { Estimate } from '@puntada/core/craft';
 import { type OwnPace, secondsBy, secondsWorking, standingAt, unknownPace, type Working } from '@puntada/core/plan';
 import { marksIn } from '@puntada/core/records';
-import { clothOf, goOnWords, hoursText, logSaid, placeName, printedWorking, timeWords } from '@puntada/core/words';
+import {
+  clothOf,
+  goOnWords,
+  hoursText,
+  logColumns,
+  logSaid,
+  logTable,
+  placeName,
+  printedWorking,
+  timeWords,
+} from '@puntada/core/words';
 import {
   cellsInHand,
   foretoldHours,
@@ -12,12 +22,15 @@ import {
   sessionsOfWork,
   timeSoFarWorking,
 } from '@puntada/core/work';
+import { csvFormatRows } from 'd3-dsv';
 import { useMemo } from 'react';
 import { Link, useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { useLog } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
-import { ButtonLink } from '../../parts/Button.tsx';
+import { Button, ButtonLink } from '../../parts/Button.tsx';
+import { download } from '../../parts/download.ts';
+import { fileName } from '../../parts/fileName.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { Unread } from '../../parts/Unread.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
@@ -87,6 +100,10 @@ function Log({ work, log, cloth, costs }: Omit<LogProps, 'placeOf'>) {
   const foretold = useMemo(() => foretoldHours(costs, work.wish.pace ?? unknownPace), [costs, work.wish.pace]);
   const toCome = handworkOfRows(costs, work.progress, done);
   const left = secondsBy(pace, toCome);
+  const saveTable = () => {
+    const table = csvFormatRows([[...logColumns], ...logTable(log.entries, sessions)]);
+    download(`${fileName(work.wish.title)}-log.csv`, table, 'text/csv');
+  };
   return (
     <div className="grid gap-x-10 gap-y-9 lg:grid-cols-[minmax(0,1.25fr)_minmax(0,1fr)]">
       <div className="grid min-w-0 content-start gap-9">
@@ -128,6 +145,9 @@ function Log({ work, log, cloth, costs }: Omit<LogProps, 'placeOf'>) {
             </a>
             {logSaid.itsPlanEveryRow}
           </p>
+          <Button kind="quiet" className="-ml-4" onClick={saveTable}>
+            {logSaid.saveLogAs}
+          </Button>
         </section>
       </div>
     </div>

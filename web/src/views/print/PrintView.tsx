@@ -21,7 +21,7 @@ export default function PrintView() {
   const { id = '' } = useParams();
   const { data: work, error } = useWorkQuery(id);
   const [parts, setParts] = useState<readonly PrintPart[]>(usual);
-  const [paper, setPaper] = useState<'A4' | 'LETTER' | 'A3'>('A4');
+  const [paper, setPaper] = useState<'A4' | 'LETTER' | 'A3' | 'A2'>('A4');
   const [way, setWay] = useState<'portrait' | 'landscape'>('portrait');
   const [chart, setChart] = useState<'colours' | 'letters'>('colours');
   const [boxes, setBoxes] = useState(true);
@@ -87,6 +87,7 @@ export default function PrintView() {
                   { value: 'A4', words: 'A4' },
                   { value: 'LETTER', words: 'US Letter' },
                   { value: 'A3', words: 'A3' },
+                  { value: 'A2', words: 'A2' },
                 ]}
                 onChange={setPaper}
               />
@@ -134,7 +135,7 @@ export default function PrintView() {
                   ))}
                 </SelectField>
               ) : null}
-              <FilesPart work={work} title={work.wish.title} />
+              <FilesPart work={work} />
             </section>
             {parts.length ? <Pages address={address} /> : null}
           </>

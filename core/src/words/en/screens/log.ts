@@ -13,6 +13,7 @@ export const logSaid = {
   planRestAgain: 'Plan the rest again',
   chooseSizeAndStart: 'choose a size and start',
   saveThisProjectAs: 'Save this project as a file',
+  saveLogAs: 'Save the log as a table (CSV)',
   itsPlanEveryRow: ': its plan, every row and this log. Another maker, or another computer, can carry on from it.',
   measuredAsYouGo: 'Measured as you go',
   offHookLaidFlat: 'Off the hook, laid flat, without its border.',
