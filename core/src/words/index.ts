@@ -45,6 +45,7 @@ export { logSaid } from './en/screens/log.ts';
 export { matSaid } from './en/screens/mat.ts';
 export { needSaid } from './en/screens/need.ts';
 export { onwardSaid } from './en/screens/onward.ts';
+export { openSaid } from './en/screens/open.ts';
 export { partsSaid } from './en/screens/parts.ts';
 export { printSaid } from './en/screens/print.ts';
 export { rowsSaid } from './en/screens/rows.ts';

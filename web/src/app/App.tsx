@@ -26,6 +26,7 @@ const views: readonly (readonly [path: string, load: Load])[] = [
   ['/shopping', () => import('../views/shopping/ShoppingView.tsx')],
   ['/evenings', () => import('../views/evenings/EveningsView.tsx')],
   ['/switch', () => import('../views/switch/SwitchView.tsx')],
+  ['/open', () => import('../views/open/OpenView.tsx')],
   ['/copies', () => import('../views/copies/CopiesView.tsx')],
   ['/words', () => import('../views/words/WordsView.tsx')],
   ['/given', () => import('../views/given/GivenView.tsx')],

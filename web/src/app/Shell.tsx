@@ -9,6 +9,7 @@ import { PageShape } from './PageShape.tsx';
 import { Preferences } from './Preferences.tsx';
 import { Title } from './Title.tsx';
 import { UndoBand } from './UndoBand.tsx';
+import { useDrop } from './useDrop.ts';
 import { usePrintKey } from './usePrintKey.ts';
 
 /** The way home, in a word where there is room for it. */
@@ -35,6 +36,7 @@ export function Shell() {
   // Until it is known how the maker reads, nothing is written: it would be planned twice, and told in other words first.
   const { isLoading } = usePreferencesQuery();
   usePrintKey();
+  useDrop();
   return (
     <div className="flex min-h-dvh flex-col">
       <a href="#main" className="sr-only focus:not-sr-only focus:absolute focus:z-10 focus:bg-paper focus:p-3">

@@ -37,7 +37,8 @@ export function coverLines(
 ): Named[] {
   return [
     ['Pattern', pattern.name],
-    ['Finished size', `${size.width.text} × ${size.height.text}`],
+    // Once is enough to say that both are typical.
+    ['Finished size', `${size.height.source === 'typical' ? size.width.short : size.width.text} × ${size.height.text}`],
     ...(size.tube ? [['In rounds', size.tube.text] as const] : []),
     ...(size.pieces > 1 ? [['Pieces', String(size.pieces)] as const] : []),
     ['Stitches and rows', `${size.stitches} ${size.counts}, ${size.courses} rows`],
@@ -55,7 +56,7 @@ export function coverLines(
 export function yarnLines({ colours }: PlanDocument): Named[] {
   return colours.map(({ letter, name, metres, grams, balls }) => [
     `${letter}, ${name}`,
-    `${metres.text}, ${grams.text}${balls ? `: ${balls.text}` : ''}`,
+    balls ? `${metres.short}, ${grams.short}: ${balls.text}` : `${metres.short}, ${grams.text}`,
   ]);
 }
 

@@ -100,7 +100,10 @@ export default function BenchView() {
         ) : null}
         {whole ? <BinList /> : null}
         {whole ? (
-          <p className="mt-8 text-[15px]">
+          <p className="mt-8 flex flex-wrap gap-x-6 text-[15px]">
+            <Link to="/open" className="inline-flex min-h-11 items-center">
+              Open a file
+            </Link>
             <Link to="/copies" className="inline-flex min-h-11 items-center">
               Safe copies
             </Link>

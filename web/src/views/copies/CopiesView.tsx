@@ -13,10 +13,10 @@ import { announce } from '../../parts/announce.ts';
 import { Button } from '../../parts/Button.tsx';
 import { dates } from '../../parts/dates.ts';
 import { Empty } from '../../parts/Empty.tsx';
+import { JobProgress } from '../../parts/JobProgress.tsx';
+import { OpenArchive } from '../../parts/OpenArchive.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { Waiting } from '../../parts/Waiting.tsx';
-import { OpenFile } from './OpenFile.tsx';
-import { Progress } from './Progress.tsx';
 
 const made = z.object({ name: z.string() });
 
@@ -59,8 +59,8 @@ export default function CopiesView() {
               {copiesSaid.backUpEverythingTo}
             </Button>
           </section>
-          <OpenFile jobs={jobs} />
-          <Progress jobs={jobs} />
+          <OpenArchive jobs={jobs} />
+          <JobProgress jobs={jobs} />
           <Problems problems={jobs.problems} />
         </div>
         <section aria-label={copiesSaid.copiesKeptOnThis} className="min-w-0">

@@ -8,6 +8,7 @@ import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button } from '../../parts/Button.tsx';
 import { useBookShades } from '../../parts/bookShades.ts';
+import { broughtIn } from '../../parts/bringIn.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { FileField } from '../../parts/FileField.tsx';
@@ -17,7 +18,7 @@ import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { useOwnId } from '../../parts/useOwnId.ts';
 import { firstOf } from '../../parts/useShelf.ts';
-import { broughtIn } from './bringIn.ts';
+
 import type { Keep } from './keep.ts';
 import { PasteRows } from './PasteRows.tsx';
 

@@ -8,6 +8,7 @@ import { Button } from '../../parts/Button.tsx';
 import { useBookShades } from '../../parts/bookShades.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { useProblemText } from '../../parts/Craft.tsx';
+import { writtenRows } from '../../parts/dropped.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TextField } from '../../parts/TextField.tsx';
@@ -24,7 +25,7 @@ export function PasteRows({ busy, keep }: { busy: boolean; keep: Keep }) {
   const id = useId();
   const navigate = useNavigate();
   const usual = usePreferences().terms;
-  const [text, setText] = useState('');
+  const [text, setText] = useState(() => writtenRows.take() ?? '');
   const [name, setName] = useState('');
   const [terms, setTerms] = useState<Terms | 'told'>('told');
   const [read, setRead] = useState<Written>();

@@ -1,7 +1,7 @@
 import type { Problem } from '@puntada/core/craft';
 import type { StoredYarn } from '@puntada/core/records';
-import { drawerColumns, readDrawerTable, toRow } from '@puntada/core/work';
-import { csvFormat, csvParseRows } from 'd3-dsv';
+import { drawerColumns, toRow } from '@puntada/core/work';
+import { csvFormat } from 'd3-dsv';
 import { useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useAddYarnsMutation } from '../../api/records.ts';
@@ -9,6 +9,7 @@ import { Button } from '../../parts/Button.tsx';
 import { download } from '../../parts/download.ts';
 import { FileField } from '../../parts/FileField.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { readYarns } from '../../parts/readYarns.ts';
 import { firstProblems } from './yarnForm.ts';
 
 /** The drawer as a table, out and in. */
@@ -21,13 +22,7 @@ export function DrawerTable({ yarns }: { yarns: readonly StoredYarn[] }) {
     download('yarn-drawer.csv', csvFormat(rows, [...drawerColumns]), 'text/csv');
   };
   const take = async (file: File) => {
-    // By rows: the reader by columns makes code at run time, which the server's policy forbids.
-    const [columns = [], ...lines] = csvParseRows((await file.text()).replace(/^\uFEFF/, ''));
-    const rows = lines.map((cells) => Object.fromEntries(columns.map((column, i) => [column.trim(), cells[i]])));
-    const read = readDrawerTable(
-      columns.map((column) => column.trim()),
-      rows,
-    );
+    const read = readYarns(await file.text());
     setTold(undefined);
     setProblems(read.ok ? [] : firstProblems(read.problems));
     if (!read.ok) return;

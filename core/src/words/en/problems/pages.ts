@@ -5,7 +5,11 @@ import type { Table } from './table.ts';
 export const pages: Table = {
   away: () => [
     'Puntada’s server does not answer.',
-    'Start it again with npm run demo. What you type stays here until then.',
+    'If it was stopped, start it again. What you type stays here until then.',
+  ],
+  'file-unknown': (f) => [
+    `${f.name} is no file that Puntada knows, or it was cut short.`,
+    'Open a backup or a project (ZIP), a pattern (text, JSON or CSV), a table of yarns (CSV), an idea (JSON) or a picture.',
   ],
   'server-failed': () => ['The server could not do that.', 'Try again.'],
   'not-a-backup': (f) => [

@@ -1,8 +1,8 @@
-import type { Jobs } from '../../api/jobs.ts';
-import { Button } from '../../parts/Button.tsx';
+import type { Jobs } from '../api/jobs.ts';
+import { Button } from './Button.tsx';
 
 /** What goes on, how far it is, and a way to stop. */
-export function Progress({ jobs }: { jobs: Jobs }) {
+export function JobProgress({ jobs }: { jobs: Jobs }) {
   const { going } = jobs;
   if (!going) return null;
   const { words, done, of } = going;

@@ -1,12 +1,12 @@
 import { type LookedInto, lookedIntoSchema, takenOverSchema } from '@puntada/core/records';
 import { copiesSaid, holdsWords } from '@puntada/core/words';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { Link } from 'react-router';
 import { z } from 'zod';
-import type { Jobs } from '../../api/jobs.ts';
-import { Button } from '../../parts/Button.tsx';
-import { dates } from '../../parts/dates.ts';
-import { FileField } from '../../parts/FileField.tsx';
+import type { Jobs } from '../api/jobs.ts';
+import { Button } from './Button.tsx';
+import { dates } from './dates.ts';
+import { FileField } from './FileField.tsx';
 
 const takenWords = {
   new: copiesSaid.openedItsOnYour,
@@ -20,17 +20,26 @@ interface Given {
   readonly found: LookedInto;
 }
 
-/** A backup or a project from a file: looked into, asked about, and only then put in its place. */
-export function OpenFile({ jobs }: { jobs: Jobs }) {
+/**
+ * A backup or a project from a file: looked into, asked about, and only then put in its place.
+ * @param file that is already there; without it one is asked for
+ */
+export function OpenArchive({ jobs, file }: { jobs: Jobs; file?: File | undefined }) {
   const [given, setGiven] = useState<Given>();
   const [taken, setTaken] = useState<{ words: string; id: string }>();
-  const open = async (file: File) => {
+  const open = async (archive: File) => {
     setGiven(undefined);
     setTaken(undefined);
-    const id = await jobs.send(`Reading ${file.name}…`, file);
+    const id = await jobs.send(`Reading ${archive.name}…`, archive);
     const found = id && (await jobs.run('Looking into it…', `/incoming/${id}/look`, lookedIntoSchema));
-    if (id && found) setGiven({ id, name: file.name, found });
+    if (id && found) setGiven({ id, name: archive.name, found });
   };
+  const opened = useRef<File>(undefined);
+  useEffect(() => {
+    if (!file || opened.current === file) return;
+    opened.current = file;
+    void open(file);
+  });
   const leave = ({ id }: Given) => {
     setGiven(undefined);
     jobs.forget(id);
@@ -48,15 +57,21 @@ export function OpenFile({ jobs }: { jobs: Jobs }) {
   };
   return (
     <section aria-label="Open a file">
-      <h2 className="border-b border-ink pb-1 text-[19px]">Open a file</h2>
-      <p className="pt-3 text-[16px]">{copiesSaid.backupWholeBenchOr}</p>
-      <FileField
-        label={copiesSaid.openBackupOrProject}
-        accept=".zip,application/zip,.json,application/json"
-        disabled={jobs.going !== undefined}
-        className="mt-3 rounded-md border border-ink px-4 text-[16px] font-semibold no-underline! hover:bg-sheet"
-        onFile={(file) => void open(file)}
-      />
+      {file ? null : (
+        <>
+          <h2 className="border-b border-ink pb-1 text-[19px]">Open a file</h2>
+          <p className="pt-3 text-[16px]">{copiesSaid.backupWholeBenchOr}</p>
+        </>
+      )}
+      {file ? null : (
+        <FileField
+          label={copiesSaid.openBackupOrProject}
+          accept=".zip,application/zip,.json,application/json"
+          disabled={jobs.going !== undefined}
+          className="mt-3 rounded-md border border-ink px-4 text-[16px] font-semibold no-underline! hover:bg-sheet"
+          onFile={(archive) => void open(archive)}
+        />
+      )}
       <p role="status" className="text-[15px] text-verdigris empty:hidden">
         {taken ? (
           <>

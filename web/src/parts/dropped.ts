@@ -1,0 +1,20 @@
+/** Something that is on its way from one page to the next: kept in memory alone, and taken once. */
+function once<T>() {
+  let held: T | undefined;
+  return {
+    put(value: T): void {
+      held = value;
+    },
+    take(): T | undefined {
+      const value = held;
+      held = undefined;
+      return value;
+    },
+  };
+}
+
+/** A file that was dropped on the window. */
+export const droppedFile = once<File>();
+
+/** Written rows for the chart desk to read. */
+export const writtenRows = once<string>();
