@@ -1,3 +1,4 @@
+import type { Told } from '@puntada/core/craft';
 import { useSyncExternalStore } from 'react';
 
 type Wording = typeof import('./problemWords.ts')['problemWords'];
@@ -23,6 +24,12 @@ export function takeInWording(): Promise<void> {
 function wait(tell: () => void): () => void {
   waiting.add(tell);
   return () => waiting.delete(tell);
+}
+
+/** A problem as one text, where its words are taken in already; what checks a form takes them in before. */
+export function worded(problem: Told): string {
+  const words = wording?.(problem);
+  return words ? `${words.message} ${words.hint}` : '';
 }
 
 /** The words of problems, which no page has until there is one; nothing while they are on their way. */

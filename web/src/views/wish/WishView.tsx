@@ -22,6 +22,7 @@ import { useArrived } from '../../parts/useArrived.ts';
 import { useOwnId } from '../../parts/useOwnId.ts';
 import { ownPrefix, useShelf } from '../../parts/useShelf.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
+import { takeInWording } from '../../parts/wording.ts';
 import { usePreview } from '../../worker/usePreview.ts';
 import { ColoursPart } from './ColoursPart.tsx';
 import { FinishPart } from './FinishPart.tsx';
@@ -35,6 +36,14 @@ import { SizePart } from './SizePart.tsx';
 import { useFormHistory } from './useFormHistory.ts';
 import { type KeptState, useKeptDraft } from './useKeptDraft.ts';
 import { formSchema, laidOver, newWish, readWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
+
+const check = zodResolver(formSchema) as Resolver<WishFormValues>;
+
+/** The form as it is checked; what is wrong with it is told in words that come with the first check. */
+const checked: Resolver<WishFormValues> = async (...typed) => {
+  await takeInWording();
+  return check(...typed);
+};
 
 /** A wish, new, half typed or to be changed. */
 export default function WishView() {
@@ -157,7 +166,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
   const [setDue, settingDue] = useSetDueMutation();
   const form = useForm<WishFormValues>({
     defaultValues: start,
-    resolver: zodResolver(formSchema) as Resolver<WishFormValues>,
+    resolver: checked,
     mode: 'onTouched',
   });
   const { units } = usePreferences();

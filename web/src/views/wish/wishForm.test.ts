@@ -3,9 +3,13 @@ import { itemKinds, planWish, techniquesFor } from '@puntada/core/plan';
 import { readShape, type Wish, wishSchema } from '@puntada/core/records';
 import { problemWords } from '@puntada/core/words';
 import { set } from 'react-hook-form';
+import { takeInWording } from '../../parts/wording.ts';
 import { inUnits } from './formUnits.ts';
 import { usualFinish, usualMade, usualNumbers, usualSize, usualYarn } from './usual.ts';
 import { formSchema, laidOver, lettersOf, newWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
+
+// What is wrong is told in words.
+beforeAll(takeInWording);
 
 /** A new form in which some of the fields are filled. */
 function formWith(fields: object): WishFormValues {

@@ -21,8 +21,9 @@ import {
 } from '@puntada/core/craft';
 import { itemKinds, itemNamed, policyOf, techniquesFor } from '@puntada/core/plan';
 import { lengthReads, readShape, type Wish, wishSchema, withUnitsTyped } from '@puntada/core/records';
-import { problemText, upper } from '@puntada/core/words';
+import { upper } from '@puntada/core/words';
 import { z } from 'zod';
+import { worded } from '../../parts/wording.ts';
 import { metresText } from './formUnits.ts';
 import type { SizeValues, WishFormValues } from './formValues.ts';
 import { upWord, usualFinish, usualMade, usualNumbers, usualSize, usualTitle, usualYarn } from './usual.ts';
@@ -368,7 +369,7 @@ export function readWish(form: WishFormValues, before?: Wish): Result<Wish> {
 
 const countedWords = { chain: 'chains', stitches: 'stitches', repeats: 'repeats', rows: 'rows' } as const;
 
-/** The schema that the form is checked against while it is filled in: only that lengths can be read. */
+/** The schema that the form is checked against while it is filled in; with the words of problems taken in before. */
 export const formSchema = z.custom<WishFormValues>().superRefine((typed, context) => {
   const form = wholeSize(typed);
   // A length in a field for counts is a slip of its own kind, and told as one.
@@ -378,7 +379,7 @@ export const formSchema = z.custom<WishFormValues>().superRefine((typed, context
     context.addIssue({
       code: 'custom',
       path: [side, 'count'],
-      message: problemText({
+      message: worded({
         code: 'length-where-count',
         facts: { text: count, counts: countedWords[by], side: side === 'height' ? upper(upWord(form.item)) : 'Width' },
       }),
@@ -386,7 +387,7 @@ export const formSchema = z.custom<WishFormValues>().superRefine((typed, context
   }
   const read = readShape(wishSchema, toWish(form));
   for (const problem of read.ok ? [] : read.problems) {
-    context.addIssue({ code: 'custom', path: problem.path.split('.'), message: problemText(problem) });
+    context.addIssue({ code: 'custom', path: problem.path.split('.'), message: worded(problem) });
   }
   for (const side of ['width', 'height'] as const) {
     const { by, length } = form[side];
@@ -394,7 +395,7 @@ export const formSchema = z.custom<WishFormValues>().superRefine((typed, context
     context.addIssue({
       code: 'custom',
       path: [side, 'length'],
-      message: problemText({ code: 'no-length', facts: { text: length } }),
+      message: worded({ code: 'no-length', facts: { text: length } }),
     });
   }
 });
