@@ -16,6 +16,9 @@ import { answerErrors, Refusal } from './http/answers.ts';
 import { ofThisBench } from './http/bench.ts';
 import { refuseDeep } from './http/depth.ts';
 import { guard } from './http/guard.ts';
+import { labelPrinterRoutes } from './labelPrinter/routes.ts';
+import { simulatedPrinter } from './labelPrinter/simulated.ts';
+import { labelRoutes } from './labels/routes.ts';
 import { logRoutes } from './log/routes.ts';
 import { onwardRoutes } from './onward/routes.ts';
 import { patternRoutes } from './patterns/routes.ts';
@@ -87,6 +90,7 @@ export function createApp({ db, log, pages, heavy, copies, incoming }: AppParts)
     logRoutes(db),
     onwardRoutes(db),
     printRoutes(db, heavy),
+    labelRoutes(db, heavy),
   );
   app.use('/api/drawer', drawerRoutes(db, copies));
   app.use('/api/swatches', swatchRoutes(db));
@@ -98,6 +102,7 @@ export function createApp({ db, log, pages, heavy, copies, incoming }: AppParts)
   app.use('/api/handover', handoverRoutes(files));
   app.use('/api/copies', copyRoutes(files));
   app.use('/api/incoming', incomingRoutes(files));
+  app.use('/api/label-printer', labelPrinterRoutes(simulatedPrinter()));
   app.use('/api/scale', scaleRoutes(simulatedScale(Date.now, Math.random)));
   app.use('/api/schedule', scheduleRoutes(db, now));
   app.use('/api/unread', unreadRoutes(db));

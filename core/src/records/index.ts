@@ -59,6 +59,19 @@ export { draftLabel, draftRecord } from './draft.ts';
 export { type DrawerYarn, drawerYarnRecord, drawerYarnSchema } from './drawerYarn.ts';
 export { type FormerPlan, handoverRecord, type KeptWork, keptWorkSchema, type UnreadWork } from './keptWork.ts';
 export {
+  type LabelKind,
+  type LabelPrinterState,
+  type LabelWish,
+  labelKinds,
+  labelPrinterSchema,
+  labelWishSchema,
+  printerHandSchema,
+  type Strip,
+  stripDots,
+  stripRows,
+  stripSchema,
+} from './label.ts';
+export {
   entryLabel,
   type LogEntry,
   logEntryRecord,

@@ -1,4 +1,5 @@
 export { type BookEntry, bookEntry } from './book/bookEntry.ts';
+export { type Label, type LabelLine, labelOf } from './document/labels.ts';
 export { logColumns, logTable, yarnColumns, yarnTable } from './document/ledgerFiles.ts';
 export { planDocument } from './document/planDocument.ts';
 export { rowsAsMarkdown, rowsAsText, runColumns, runTable } from './document/rowsFiles.ts';
@@ -13,6 +14,7 @@ export { beginningAdvice, beginningWords, foundationWords } from './en/foundatio
 export { givenWords } from './en/given.ts';
 export { glossary } from './en/glossary.ts';
 export { itemName } from './en/items.ts';
+export { labelNames } from './en/labels.ts';
 export { endsAtText, type LastingOn, shortText } from './en/lasting.ts';
 export { likelySlipWords } from './en/likelySlips.ts';
 export { upper } from './en/lists.ts';
@@ -41,6 +43,7 @@ export { drawerSaid } from './en/screens/drawer.ts';
 export { eveningsSaid } from './en/screens/evenings.ts';
 export { finishSaid } from './en/screens/finish.ts';
 export { givenSaid } from './en/screens/given.ts';
+export { labelsSaid } from './en/screens/labels.ts';
 export { logSaid } from './en/screens/log.ts';
 export { matSaid } from './en/screens/mat.ts';
 export { needSaid } from './en/screens/need.ts';

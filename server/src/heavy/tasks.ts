@@ -2,6 +2,7 @@ import { type DecimalMark, good, type Result, tellDecimals } from '@puntada/core
 import { freeze, planWish } from '@puntada/core/plan';
 import type { FrozenWork, PlanDocument, Wish } from '@puntada/core/records';
 import { planDocument } from '@puntada/core/words';
+import { printLabels } from '../labels/labels.ts';
 import { printPlan } from '../print/print.ts';
 
 /** What takes too long for the thread that answers. Everything goes in and comes out as plain data. */
@@ -20,6 +21,8 @@ export const tasks = {
   },
   /** A work on paper. */
   print: printPlan,
+  /** Its labels. */
+  labels: printLabels,
   /** The whole plan of a wish. */
   document(wish: Wish): Result<PlanDocument> {
     const plan = planWish(wish);

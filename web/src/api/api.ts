@@ -48,6 +48,7 @@ const tagTypes = [
   'Log',
   'Former',
   'Schedule',
+  'Printer',
 ] as const;
 
 /** All that is read anew when the server is back: it was reached by its preferences. */

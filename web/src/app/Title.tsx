@@ -8,6 +8,7 @@ const pages: Readonly<Record<string, string>> = {
   size: 'Size',
   rows: 'Rows',
   print: 'Print',
+  labels: 'Labels',
   yarn: 'Yarn',
   strips: 'Test strips',
   finish: 'Finishing',

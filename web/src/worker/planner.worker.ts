@@ -38,7 +38,7 @@ import {
   widthsAcross,
   type YarnNeed,
 } from '@puntada/core/plan';
-import type { Work } from '@puntada/core/records';
+import type { LabelWish, Work } from '@puntada/core/records';
 import {
   type LogEntry,
   marksIn,
@@ -48,7 +48,7 @@ import {
   weighingsIn,
   wishSchema,
 } from '@puntada/core/records';
-import { cautionWords, type Maker, planDocument, readWritten } from '@puntada/core/words';
+import { cautionWords, type Label, labelOf, type Maker, planDocument, readWritten } from '@puntada/core/words';
 import {
   colourQuestions,
   compareStrips,
@@ -132,6 +132,12 @@ function endsOf({ wish, sizes }: MeasureMessage): Problem[] {
     const piece = makePiece(prepared.value, stitches, rows);
     return piece.ok ? endsWarning(prepared.value, piece.value) : [];
   });
+}
+
+/** A label of a work, with what its maker says of it. */
+function label(work: MadeWork, told: ToldUnit, wish: LabelWish): Result<Label> {
+  const plan = planWork({ wish: work.wish, begun: work.begun }, told);
+  return plan.ok ? { ok: true, value: labelOf(plan.value, wish) } : plan;
 }
 
 /** The figures of a work whose cloth is on the hook; nothing where that cannot be read. */
@@ -372,6 +378,7 @@ const planner = {
   measureSizes,
   endsOf,
   figuresOfWork,
+  label,
   planWhole,
   planFile,
   largestOf,

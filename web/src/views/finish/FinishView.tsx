@@ -5,6 +5,7 @@ import { useParams } from 'react-router';
 import { problemsOf, useFaceWorkMutation, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
+import { ButtonLink } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { Figure, shownFigure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
@@ -33,6 +34,9 @@ export default function FinishView() {
             <aside>
               <FinishDrawing document={document} wish={work.wish} />
               <Off document={document} item={work.wish.item} />
+              <ButtonLink to={`/works/${work.id}/labels`} className="mt-5">
+                Labels for it
+              </ButtonLink>
             </aside>
           </div>
         ) : null}

@@ -5,11 +5,11 @@ import { problemsOf, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink, FileLink } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { Pages } from '../../parts/Pages.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { FilesPart } from './FilesPart.tsx';
-import { Pages } from './Pages.tsx';
 
 const usual: readonly PrintPart[] = ['cover', 'before', 'rows', 'chart', 'finish', 'yarn'];
 
@@ -45,6 +45,7 @@ export default function PrintView() {
   return (
     <>
       <Head title={work?.wish.title ?? 'Print'} page="Print" under={printSaid.printChooseWhatGoes}>
+        <ButtonLink to={`/works/${id}/labels`}>Labels</ButtonLink>
         <ButtonLink to={`/works/${id}/rows`}>{printSaid.backToRows}</ButtonLink>
       </Head>
       <main

@@ -2,8 +2,8 @@ import type { Problem } from '@puntada/core/craft';
 import { printSaid } from '@puntada/core/words';
 import { GlobalWorkerOptions, getDocument, type PDFDocumentProxy, type PDFPageProxy } from 'pdfjs-dist';
 import { useEffect, useRef, useState } from 'react';
-import { Problems } from '../../parts/Problems.tsx';
-import { Waiting } from '../../parts/Waiting.tsx';
+import { Problems } from './Problems.tsx';
+import { Waiting } from './Waiting.tsx';
 
 let reader: Worker | undefined;
 
