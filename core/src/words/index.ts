@@ -1,6 +1,7 @@
 export { type BookEntry, bookEntry } from './book/bookEntry.ts';
 export { type Label, type LabelLine, labelOf } from './document/labels.ts';
 export { logColumns, logTable, yarnColumns, yarnTable } from './document/ledgerFiles.ts';
+export { logLines } from './document/logLines.ts';
 export { planDocument } from './document/planDocument.ts';
 export { rowsAsMarkdown, rowsAsText, runColumns, runTable } from './document/rowsFiles.ts';
 export { hookWords, sizeReason } from './en/advice.ts';

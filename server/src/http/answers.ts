@@ -30,6 +30,15 @@ export function decimalsFor(request: Request): DecimalMark {
   return decimalMarkOf(request.acceptsLanguages()[0] ?? 'en');
 }
 
+/** Where the reader of an answer lives, by the same language; nothing where it does not say. */
+export function regionFor(request: Request): string | undefined {
+  try {
+    return new Intl.Locale(request.acceptsLanguages()[0] ?? 'en').maximize().region;
+  } catch {
+    return undefined;
+  }
+}
+
 /** The body of a request in its declared shape. */
 export function bodyOf<S extends z.ZodType>(schema: S, request: Request): z.output<S> {
   return accept(readShape(schema, request.body ?? {}));

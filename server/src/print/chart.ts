@@ -1,4 +1,4 @@
-import { type Fabric, lightnessOf, type SeenGrid, seenGrid } from '@puntada/core/craft';
+import { cellsIn, type Fabric, lightnessOf, type SeenGrid, seenGrid } from '@puntada/core/craft';
 import { type Hand, printWords } from '@puntada/core/words';
 import type { PrintOptions } from './options.ts';
 import { ink, mm, type Sheet, soft } from './sheet.ts';
@@ -215,7 +215,53 @@ export function chartPages(
   }
 }
 
-/** The whole cloth as it looks from afar, in a box; runs of a colour are drawn at a stroke. @returns its height, pt */
+/**
+ * A circle as it looks from afar: each round a ring, its stitches side by side from where it begins; runs of a colour are
+ * drawn at a stroke. @returns how large it is, pt
+ */
+export function smallCircle(
+  sheet: Sheet,
+  fabric: Fabric,
+  inks: ChartInks,
+  side: number,
+  alt: string,
+  hand: Hand,
+): { readonly wide: number; readonly tall: number } {
+  const [x, y, ring] = [sheet.left + side / 2, sheet.doc.y + side / 2, side / 2 / fabric.courses];
+  // Seen from the right side a right hand goes round against the clock.
+  const way = hand === 'right' ? -1 : 1;
+  const at = (radius: number, part: number) => {
+    const angle = Math.PI / 2 + way * 2 * Math.PI * part;
+    return `${x + radius * Math.cos(angle)} ${y + radius * Math.sin(angle)}`;
+  };
+  sheet.figure(alt, () => {
+    for (let row = fabric.courses - 1; row >= 0; row--) {
+      const count = cellsIn(fabric, row);
+      const colour = (cell: number) => fabric.colours[(fabric.starts[row] as number) + cell] as number;
+      const [inner, outer] = [row * ring, (row + 1) * ring];
+      for (let cell = 0; cell < count; ) {
+        const [from, own] = [cell, colour(cell)];
+        // Half a round at most, so that an arc has one way to go.
+        while (cell < count && colour(cell) === own && cell - from < count / 2) cell++;
+        const [a, b] = [from / count, cell / count];
+        const sweep = way > 0 ? [1, 0] : [0, 1];
+        const path = `M${at(inner, a)}L${at(outer, a)}A${outer} ${outer} 0 0 ${sweep[0]} ${at(outer, b)}L${at(inner, b)}A${inner} ${inner} 0 0 ${sweep[1]} ${at(inner, a)}Z`;
+        sheet.doc
+          .path(path)
+          .fillColor(inks.shades[own] ?? '#888888')
+          .fill();
+      }
+    }
+    sheet.doc
+      .circle(x, y, side / 2)
+      .lineWidth(0.75)
+      .strokeColor(ink)
+      .stroke();
+  });
+  return { wide: side, tall: side };
+}
+
+/** The whole cloth as it looks from afar, in a box; runs of a colour are drawn at a stroke. @returns how large it is, pt */
 export function smallCloth(
   sheet: Sheet,
   fabric: Fabric,
@@ -225,7 +271,7 @@ export function smallCloth(
   tall: number,
   alt: string,
   hand: Hand,
-): number {
+): { readonly wide: number; readonly tall: number } {
   const grid = seenGrid(fabric);
   const width = Math.min(wide / grid.wide, (tall / grid.high) * proportion);
   const height = width / proportion;
@@ -255,5 +301,5 @@ export function smallCloth(
       .strokeColor(ink)
       .stroke();
   });
-  return grid.high * height;
+  return { wide: grid.wide * width, tall: grid.high * height };
 }

@@ -1,3 +1,4 @@
+import { randomUUID } from 'node:crypto';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { type Listening, listen } from '../../test/listening.ts';
 import { begunCloth, galleyCloth } from '../../test/sampleWorks.ts';
@@ -42,6 +43,8 @@ describe('a project on paper', () => {
     const pages = await pagesOf(bytes);
     const all = pages.join(' ');
     expect(pages[0]).toContain(galleyCloth.title);
+    // Its measures stand at its sides, and again among what it is.
+    expect(pages[0]?.match(/24\.4 cm/g)).toHaveLength(2);
     expect(all).toContain('Chain 37');
     // Every row, in words: 44 of them, each with its 36 stitches.
     for (const row of [1, 2, 22, 44]) expect(all).toContain(`Row ${row} (`);
@@ -62,6 +65,33 @@ describe('a project on paper', () => {
     expect(raw).toMatch(/\/Alt \(/);
     // No face is left to the reader: every one is embedded.
     expect(raw.match(/\/FontFile2/g)?.length).toBeGreaterThanOrEqual(3);
+  });
+
+  it('tells the log: notes, balls on the scale, measures, and where each was', async () => {
+    const id = await begunCloth(server, 20);
+    const head = { format: 'puntada-entry', version: 3, at: Date.UTC(2026, 10, 29, 12) };
+    const add = (entry: object) =>
+      server.ask('POST', `/works/${id}/log`, { entry: { ...head, id: randomUUID(), ...entry } });
+    await add({ kind: 'note', row: 8, text: 'Row 5 taken out once' });
+    const position = { rows: 20, runs: 0 };
+    await add({
+      kind: 'weigh',
+      letter: 'A',
+      ball: 1,
+      before: 50,
+      beforeIsLabel: true,
+      after: 38.5,
+      scale: 0.1,
+      position,
+    });
+    await add({ kind: 'measure', width: '22 cm', position });
+    const all = (await pagesOf((await printed(id, '?parts=log', 'de-DE')).bytes)).join(' ');
+    expect(all).toContain('Row 8: Row 5 taken out once');
+    expect(all).toContain('Ball 1 of A: 50 g when it was begun, 38,5 g now; after row 20');
+    expect(all).toContain('22 cm wide; after row 20');
+    expect(all).toContain('29 Nov');
+    const empty = await pagesOf((await printed(await begunCloth(server), '?parts=log')).bytes);
+    expect(empty.join(' ')).toContain('Nothing has been noted, weighed or measured yet.');
   });
 
   it('writes numbers as the language of the browser does', async () => {

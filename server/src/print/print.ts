@@ -1,20 +1,24 @@
 import { good, type Problem, type Result, type ToldUnit } from '@puntada/core/craft';
 import { type MadeWork, type Plan, planWork } from '@puntada/core/plan';
-import type { PlanDocument } from '@puntada/core/records';
+import type { LogEntry, PlanDocument } from '@puntada/core/records';
 import {
   beginLines,
   coverLines,
+  datesOf,
+  logLines,
   type Maker,
   type PrintPart,
   passedChecks,
+  placeName,
   planDocument,
   printPartNames,
   printWords,
   yarnLines,
 } from '@puntada/core/words';
-import { type ChartInks, chartPages, smallCloth } from './chart.ts';
+import { sequenceOfWork } from '@puntada/core/work';
+import { type ChartInks, chartPages, smallCircle, smallCloth } from './chart.ts';
 import type { PrintOptions } from './options.ts';
-import { ink, mm, Sheet, soft } from './sheet.ts';
+import { ink, mm, printable, Sheet, soft } from './sheet.ts';
 
 /** What is printed: a work as it is made, and how its maker reads. */
 export interface Printed {
@@ -23,6 +27,10 @@ export interface Printed {
   /** How lengths are told. */
   readonly told: ToldUnit;
   readonly options: PrintOptions;
+  /** What was logged, where that is printed. */
+  readonly entries?: readonly LogEntry[] | undefined;
+  /** Where the maker lives, for the order of days: `GB`. */
+  readonly region?: string | undefined;
 }
 
 interface Context {
@@ -33,6 +41,31 @@ interface Context {
   readonly proportion: number;
   readonly options: PrintOptions;
   readonly maker: Maker;
+  readonly entries: readonly LogEntry[];
+  readonly region: string | undefined;
+}
+
+/** pt beside and below a drawing for its measures. */
+const measureRoom = { beside: 130, below: 26 };
+
+/** A line as long as a side with a stroke at each end, and what it measures. */
+function measures(sheet: Sheet, drawn: { wide: number; tall: number }, y: number, { size }: PlanDocument): void {
+  const { doc, left } = sheet;
+  const across = size.tube?.text ?? size.width.text;
+  sheet.figure(printWords.measures(across, size.height.text), () => {
+    const [below, beside] = [y + drawn.tall + 8, left + drawn.wide + 8];
+    doc.moveTo(left, below).lineTo(left + drawn.wide, below);
+    for (const x of [left, left + drawn.wide]) doc.moveTo(x, below - 3).lineTo(x, below + 3);
+    doc.moveTo(beside, y).lineTo(beside, y + drawn.tall);
+    for (const at of [y, y + drawn.tall]) doc.moveTo(beside - 3, at).lineTo(beside + 3, at);
+    doc.lineWidth(0.75).strokeColor(ink).stroke();
+    doc.font('text').fontSize(10).fillColor(ink);
+    const wide = Math.max(drawn.wide, 180);
+    doc.text(printable(across), left, below + 5, { width: wide, align: wide > drawn.wide ? 'left' : 'center' });
+    const width = measureRoom.beside - 22;
+    const high = doc.heightOfString(printable(size.height.text), { width });
+    doc.text(printable(size.height.text), beside + 7, y + (drawn.tall - high) / 2, { width });
+  });
 }
 
 function cover({ sheet, plan, document, inks, proportion, maker }: Context): void {
@@ -41,8 +74,14 @@ function cover({ sheet, plan, document, inks, proportion, maker }: Context): voi
   const alt = printWords.clothAlt(plan.prepared.wish.title);
   sheet.doc.y += 6;
   const y = sheet.doc.y;
-  const tall = smallCloth(sheet, plan.piece.fabric, proportion, inks, sheet.width, sheet.height * 0.4, alt, maker.hand);
-  sheet.doc.y = y + tall + 16;
+  const room = { wide: sheet.width - measureRoom.beside, tall: sheet.height * 0.36 };
+  const { fabric } = plan.piece;
+  const drawn =
+    document.size.shape === 'circle'
+      ? smallCircle(sheet, fabric, inks, Math.min(room.wide, room.tall), alt, maker.hand)
+      : smallCloth(sheet, fabric, proportion, inks, room.wide, room.tall, alt, maker.hand);
+  measures(sheet, drawn, y, document);
+  sheet.doc.y = y + drawn.tall + measureRoom.below + 12;
   sheet.line(sheet.doc.y - 6);
   for (const [name, text] of coverLines(document, plan.prepared.told, maker.terms)) sheet.named(name, text);
   sheet.doc.moveDown(0.4);
@@ -135,6 +174,18 @@ function yarn({ sheet, document }: Context): void {
   }
 }
 
+/** What really happened: notes, balls on the scale, measures, and how it came out. */
+function log({ sheet, plan, entries, region }: Context): void {
+  sheet.page();
+  sheet.heading(2, printPartNames.log);
+  const { prepared, piece } = plan;
+  const sequence = sequenceOfWork(prepared, piece);
+  const placeOf = (units: number) => placeName(sequence, units, prepared.wish.item);
+  const lines = logLines(entries, datesOf(region), placeOf);
+  if (!lines.length) sheet.paragraph(printWords.nothingLogged);
+  for (const [name, text] of lines) sheet.named(name, text);
+}
+
 function proof({ sheet, plan, maker }: Context): void {
   sheet.page();
   sheet.heading(2, printPartNames.proof);
@@ -157,11 +208,19 @@ const parts: Readonly<Record<PrintPart, (context: Context) => void>> = {
   chart,
   finish,
   yarn,
+  log,
   proof,
 };
 
 /** A plan as a PDF with its structure. @returns its bytes, or why it cannot be planned */
-export async function printPlan({ work, maker, told, options }: Printed): Promise<Result<Uint8Array>> {
+export async function printPlan({
+  work,
+  maker,
+  told,
+  options,
+  entries = [],
+  region,
+}: Printed): Promise<Result<Uint8Array>> {
   const planned = planWork(work, told);
   if (!planned.ok) return { ok: false, problems: planned.problems as readonly Problem[] };
   const plan = planned.value;
@@ -179,6 +238,8 @@ export async function printPlan({ work, maker, told, options }: Printed): Promis
     proportion: gauge.stitchWidth.mid / gauge.rowHeight.mid,
     options,
     maker,
+    entries,
+    region,
   };
   for (const part of options.parts) parts[part](context);
   return good(await sheet.end());

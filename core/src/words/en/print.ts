@@ -6,7 +6,7 @@ import { type Terms, termed } from '../terms/termed.ts';
 import { upper } from './lists.ts';
 
 /** The parts of a printed plan, in their order on paper. */
-export const printParts = ['cover', 'before', 'rows', 'large', 'chart', 'finish', 'yarn', 'proof'] as const;
+export const printParts = ['cover', 'before', 'rows', 'large', 'chart', 'finish', 'yarn', 'log', 'proof'] as const;
 export type PrintPart = (typeof printParts)[number];
 
 /** What each part is called where it is chosen, and over its first page. */
@@ -18,11 +18,12 @@ export const printPartNames: Readonly<Record<PrintPart, string>> = {
   chart: 'Chart',
   finish: 'Finishing',
   yarn: 'Yarn',
+  log: 'Log',
   proof: 'Proof sheet',
 };
 
 /** A line with its name before it. */
-type Named = readonly [name: string, text: string];
+export type Named = readonly [name: string, text: string];
 
 /** How many stitches or rows in the span that makers count over; of typical ones a range. */
 function over({ low, mid, high, source }: Figure, told: ToldUnit): string {
@@ -44,7 +45,7 @@ export function coverLines(
     ['Stitches and rows', `${size.stitches} ${size.counts}, ${size.courses} rows`],
     [
       upper(termed('{gauge}', terms)),
-      `${over(gauge.stitchWidth, told)} ${size.counts} and ${over(gauge.rowHeight, told)} rows in ${spanWords(told)}`,
+      `${over(gauge.stitchWidth, told)} ${size.shape === 'circle' ? 'stitches' : size.counts} and ${over(gauge.rowHeight, told)} rows in ${spanWords(told)}`,
     ],
     ['Hook', `${figure(hook.used ?? hook.usual)} mm`],
     ['Ends to weave in', String(strands.ends)],
@@ -94,6 +95,8 @@ export const printWords = {
     `Stitches ${from} to ${to}, rows ${low} to ${high}`,
   chartAlt: (name: string, wide: number, high: number) => `Chart of ${name}: ${wide} stitches by ${high} rows.`,
   clothAlt: (name: string) => `The cloth of ${name} in its colours.`,
+  measures: (wide: string, high: string) => `Its measures: ${wide} wide, ${high} high.`,
+  nothingLogged: 'Nothing has been noted, weighed or measured yet.',
   made: 'Made with Puntada',
   yarn: 'In all',
   ends: 'Ends to weave in',
