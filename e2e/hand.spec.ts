@@ -108,6 +108,31 @@ test.describe('with a kept copy of the pages', () => {
     await page.getByRole('button', { name: 'See sizes' }).click();
     await expect(page.getByRole('alert')).toContainText('does not answer');
   });
+
+  test('what waits for the server is seen, saved as a file, and deleted where it was a slip', async ({
+    page,
+    ownServer,
+  }) => {
+    const id = await begunCloth(ownServer);
+    await page.goto(`${ownServer.address}/works/${id}/work`);
+    await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+    await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+    await ownServer.kill();
+    await page.keyboard.press('Enter');
+    await expect(page.getByTestId('row-number')).toHaveText('Row 2');
+    await page.getByText('See what waits').click();
+    await expect(page.getByRole('listitem').filter({ hasText: '1 step' })).toBeVisible();
+    const saving = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'Save as a file' }).click();
+    expect((await saving).suggestedFilename()).toBe('puntada-waiting.json');
+    await page.getByRole('button', { name: 'Delete it' }).click();
+    await expect(page.getByText('See what waits')).toHaveCount(0);
+    await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+    await ownServer.start();
+    await expect(page.getByText('Puntada’s server is away')).toHaveCount(0);
+    const { progress } = await ownServer.get<{ progress: { rows: number } }>(`/works/${id}`);
+    expect(progress.rows).toBe(0);
+  });
 });
 
 test('a work that is not begun, and one that is not there, say what to do', async ({ page, server }) => {

@@ -34,6 +34,21 @@ test('one selection over chart and words; terms and hand change at once', async 
   await page.getByRole('button', { name: 'Smaller cells' }).click();
 });
 
+test('a row is copied as text, a page as a picture', async ({ page, server, context }) => {
+  await context.grantPermissions(['clipboard-read', 'clipboard-write']);
+  const id = await begunCloth(server);
+  await page.goto(`${server.address}/works/${id}/rows`);
+  await page.getByRole('button', { name: 'Copy row 1' }).click();
+  await expect
+    .poll(() => page.evaluate(() => navigator.clipboard.readText()))
+    .toMatch(/^Row 1 \(RS\): .*\(4 sc A, 4 sc B\) × 4, 4 sc A/);
+  await page.goto(`${server.address}/works/${id}/print`);
+  await page.getByRole('button', { name: 'Copy page 1 as a picture' }).click();
+  await expect
+    .poll(() => page.evaluate(async () => (await navigator.clipboard.read()).flatMap(({ types }) => types)))
+    .toContain('image/png');
+});
+
 test('a begun work opens at its row in hand', async ({ page, server }) => {
   const id = await begunCloth(server);
   await server.post(`/works/${id}/ticks`, {

@@ -74,8 +74,8 @@ function isSentence({ text }: Quoted): boolean {
   // A query is for the database, a pattern of the book for its reader.
   if (/^[\s_]*(select|insert|update|delete|create|alter|lock|set|from|order by|string_agg)\b|\[role=/.test(text))
     return false;
-  // Styles and selectors.
-  if (/\w-\d|\w-\[|\[type=/.test(text)) return false;
+  // Styles and selectors; a path that is drawn.
+  if (/\w-\d|\w-\[|\[type=/.test(text) || !/[a-z]/.test(text)) return false;
   const words = text.split(/\s+/).filter((word) => /[a-z]{1,}/i.test(word));
   return words.length >= 4 && (text.match(ofSentences) ?? []).length >= 1;
 }

@@ -90,7 +90,7 @@ export { againstBelow } from './rows/againstBelow.ts';
 export { explainCourse } from './rows/explain.ts';
 export { passedChecks, proofSheet } from './rows/proofSheet.ts';
 export { printedRows } from './rows/readRows.ts';
-export { closingWords, courseWord, startWords, writeRow } from './rows/rows.ts';
+export { closingWords, courseWord, rowLine, startWords, writeRow } from './rows/rows.ts';
 export { besideCarrying, hangingPlaceWords, hangingWords } from './rows/strandWords.ts';
 export { type Terms, termed } from './terms/termed.ts';
 export { type Hand, howMade, legend, type Maker, type Manner, stitchWord, summedStitch } from './terms/terms.ts';

@@ -1,12 +1,14 @@
 import { appSaid } from '@puntada/core/words';
 import { CloudOff } from 'lucide-react';
 import { useEffect } from 'react';
+import { Link } from 'react-router';
 import { api, keptCopies } from '../api/api.ts';
 import { useAway } from '../api/away.ts';
 import { queue, useQueue } from '../api/queue/browserQueue.ts';
 import { courierBy } from '../api/queue/courier.ts';
-import type { Waiting } from '../api/queue/waiting.ts';
+import { timeOf, type Waiting } from '../api/queue/waiting.ts';
 import { useProblemWords } from '../parts/Craft.tsx';
+import { dates } from '../parts/dates.ts';
 import { download } from '../parts/download.ts';
 import { useAppStore } from './store.ts';
 
@@ -58,6 +60,50 @@ function countedWords(waiting: readonly Waiting[]): string {
   });
   const last = parts.pop() ?? '';
   return parts.length ? `${parts.join(', ')} and ${last}` : last;
+}
+
+/** What may still be sent, by project and kind. */
+function openGroups(open: readonly Waiting[]): Waiting[][] {
+  const groups = new Map<string, Waiting[]>();
+  for (const each of open) {
+    const key = `${each.workId} ${each.kind === 'tick' ? 'step' : each.entry.kind}`;
+    groups.set(key, [...(groups.get(key) ?? []), each]);
+  }
+  return [...groups.values()];
+}
+
+/** When the first and the last of them were done. */
+function spanWords(group: readonly Waiting[]): string {
+  const times = group.map(timeOf);
+  const [from, to] = [dates.moment(Math.min(...times)), dates.moment(Math.max(...times))];
+  return from === to ? from : appSaid.fromTo(from, to);
+}
+
+/** Each thing that waits: what and when, its project, and a way to save or delete it. */
+function WaitingList({ open }: { open: readonly Waiting[] }) {
+  return (
+    <details className="basis-full">
+      <summary className="min-h-11 cursor-pointer py-2.5 underline underline-offset-4">{appSaid.seeWhatWaits}</summary>
+      <ul className="bg-paper">
+        {openGroups(open).map((group) => (
+          <li key={group[0]?.id} className="flex flex-wrap items-center gap-x-3 border-t border-rule px-3">
+            <p className="min-w-0 flex-1 max-sm:basis-full">
+              <b>{countedWords(group)}</b>, {spanWords(group)}{' '}
+              <Link to={`/works/${group[0]?.workId}/log`} className="inline-flex min-h-11 items-center px-1">
+                Its project
+              </Link>
+            </p>
+            <button type="button" className={act} onClick={() => saveWaiting(group)}>
+              {appSaid.saveAsFile}
+            </button>
+            <button type="button" className={act} onClick={() => void queue.drop(group.map(({ id }) => id))}>
+              {group.length === 1 ? 'Delete it' : 'Delete them'}
+            </button>
+          </li>
+        ))}
+      </ul>
+    </details>
+  );
 }
 
 /** What the server has refused, by project and reason. */
@@ -120,10 +166,13 @@ export function Delivery() {
   return (
     <div role="status">
       {away || (later && open.length) ? (
-        <p className="flex items-start gap-2 border-b border-ochre bg-ochre-pale px-6 py-1.5 text-[15px]">
-          <CloudOff aria-hidden className="mt-1 size-4 shrink-0 text-ochre" />
-          <span>{away || !later ? appSaid.puntadasServerAwayYou(safe) : `${words(later).message}${safe}`}</span>
-        </p>
+        <div className="border-b border-ochre bg-ochre-pale px-6 py-1.5 text-[15px]">
+          <p className="flex items-start gap-2">
+            <CloudOff aria-hidden className="mt-1 size-4 shrink-0 text-ochre" />
+            <span>{away || !later ? appSaid.puntadasServerAwayYou(safe) : `${words(later).message}${safe}`}</span>
+          </p>
+          {open.length ? <WaitingList open={open} /> : null}
+        </div>
       ) : null}
       {unsafe && open.length ? (
         <p className="border-b border-brick bg-paper px-6 py-1.5 text-[15px] text-brick">

@@ -1,7 +1,8 @@
 import type { Problem } from '@puntada/core/craft';
-import { printSaid } from '@puntada/core/words';
+import { partsSaid, printSaid } from '@puntada/core/words';
 import { GlobalWorkerOptions, getDocument, type PDFDocumentProxy, type PDFPageProxy } from 'pdfjs-dist';
 import { useEffect, useRef, useState } from 'react';
+import { CopyButton } from './CopyButton.tsx';
 import { Problems } from './Problems.tsx';
 import { Waiting } from './Waiting.tsx';
 
@@ -77,6 +78,23 @@ export function Pages({ address }: { address: string }) {
 
 const wide = 380;
 
+/** Dots of a page for one point of paper, where it is copied. */
+const copied = 2.5;
+
+/** A page as a picture that can be pasted elsewhere. */
+async function pngOfPage(pdf: PDFDocumentProxy, number: number): Promise<Blob> {
+  const page = await pdf.getPage(number);
+  const viewport = page.getViewport({ scale: copied });
+  const canvas = document.createElement('canvas');
+  canvas.width = Math.round(viewport.width);
+  canvas.height = Math.round(viewport.height);
+  const context = canvas.getContext('2d') as CanvasRenderingContext2D;
+  await page.render({ canvasContext: context, viewport }).promise;
+  return new Promise((done, fail) => {
+    canvas.toBlob((blob) => (blob ? done(blob) : fail(new Error('no picture'))), 'image/png');
+  });
+}
+
 /** One page, drawn once it comes into sight. */
 function Page({ pdf, number }: { pdf: PDFDocumentProxy; number: number }) {
   const canvas = useRef<HTMLCanvasElement>(null);
@@ -122,7 +140,10 @@ function Page({ pdf, number }: { pdf: PDFDocumentProxy; number: number }) {
         className="border border-edge bg-white shadow-[0_1px_5px_rgb(43_27_48/0.18)]"
         style={{ width: wide, height, maxWidth: '100%' }}
       />
-      <figcaption className="count pt-1 text-[14px] text-soft">{number}</figcaption>
+      <figcaption className="flex items-center justify-between gap-3 text-[14px] text-soft">
+        <span className="count">{number}</span>
+        <CopyButton words={partsSaid.copyAsPicture(number)} what={() => pngOfPage(pdf, number)} />
+      </figcaption>
     </figure>
   );
 }

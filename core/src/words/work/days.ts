@@ -7,6 +7,7 @@ const forms = {
   date: { day: 'numeric', month: 'short', year: 'numeric' },
   short: { day: 'numeric', month: 'short' },
   moment: { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit' },
+  exact: { day: 'numeric', month: 'short', hour: '2-digit', minute: '2-digit', second: '2-digit' },
 } as const satisfies Record<string, Intl.DateTimeFormatOptions>;
 
 /** Days and moments in English, in the order in which a region writes them. */
@@ -19,6 +20,8 @@ export interface Dates {
   readonly date: (at: number) => string;
   readonly short: (at: number) => string;
   readonly moment: (at: number) => string;
+  /** The same with its seconds, where two of a minute are to be told apart. */
+  readonly exact: (at: number) => string;
 }
 
 /** @param region such as `GB` or `US`; that of Great Britain where it is not known */
@@ -40,5 +43,6 @@ export function datesOf(region: string | undefined): Dates {
     date: (at) => form('date').format(at),
     short: (at) => form('short').format(at),
     moment: (at) => form('moment').format(at),
+    exact: (at) => form('exact').format(at),
   };
 }

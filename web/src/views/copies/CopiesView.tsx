@@ -27,6 +27,13 @@ const reasonWords: Readonly<Record<Copy['reason'], string>> = {
   'before-import': copiesSaid.beforeTableWasRead,
 };
 
+/** When a copy was made; to the second where another was made in the same minute. */
+function whenOf({ madeAt }: Copy, copies: readonly Copy[]): string {
+  const when = dates.moment(Date.parse(madeAt));
+  const alike = copies.filter((each) => dates.moment(Date.parse(each.madeAt)) === when);
+  return alike.length > 1 ? dates.exact(Date.parse(madeAt)) : when;
+}
+
 /** `412 kB`, `3.4 MB`. */
 function sizeWords(bytes: number): string {
   return bytes < 1_000_000 ? `${Math.max(1, Math.round(bytes / 1000))} kB` : `${decimal(bytes / 1_000_000, 1)} MB`;
@@ -71,7 +78,7 @@ export default function CopiesView() {
           {copies && !copies.length ? <Empty>{copiesSaid.yourFirstCopyWill}</Empty> : null}
           <ul>
             {copies?.map((copy) => (
-              <CopyRow key={copy.name} copy={copy} jobs={jobs} />
+              <CopyRow key={copy.name} copy={copy} when={whenOf(copy, copies)} jobs={jobs} />
             ))}
           </ul>
         </section>
@@ -80,10 +87,9 @@ export default function CopiesView() {
   );
 }
 
-function CopyRow({ copy, jobs }: { copy: Copy; jobs: Jobs }) {
+function CopyRow({ copy, when, jobs }: { copy: Copy; when: string; jobs: Jobs }) {
   const [told, setTold] = useState('');
   const [sure, setSure] = useState(false);
-  const when = dates.moment(Date.parse(copy.madeAt));
   const busy = jobs.going !== undefined;
   const at = `/copies/${encodeURIComponent(copy.name)}`;
   const check = async () => {

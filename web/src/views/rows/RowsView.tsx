@@ -8,8 +8,10 @@ import {
   explainCourse,
   foundationWords,
   legend,
+  rowLine,
   rowsSaid,
   type Terms,
+  writeRow,
 } from '@puntada/core/words';
 import { ZoomIn, ZoomOut } from 'lucide-react';
 import { type ReactNode, useDeferredValue, useMemo, useState } from 'react';
@@ -18,6 +20,7 @@ import { problemsOf, useChangePreferences, usePreferences, useWorkQuery } from '
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { CopyButton } from '../../parts/CopyButton.tsx';
 import { shapeOf } from '../../parts/cloth/clothLayout.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { AddNote, useNotes } from '../../parts/RowNotes.tsx';
@@ -198,6 +201,10 @@ function Rows({ work, cloth, sequence }: { work: Work; cloth: WorkCloth; sequenc
         </div>
         <div className="flex flex-wrap items-start justify-between gap-x-8">
           <AddNote workId={work.id} row={selected} before={before} word={courseWord(fabric.making).toLowerCase()} />
+          <CopyButton
+            words={`Copy ${courseWord(fabric.making).toLowerCase()} ${selected}`}
+            what={() => rowLine(writeRow(request, selected), courseWord(fabric.making), manner)}
+          />
           <Legend fabric={fabric} terms={terms} />
           <Why fabric={fabric} bound={bound} number={selected} terms={terms} />
         </div>

@@ -11,6 +11,8 @@ export const appSaid = {
   entryAboutFinishedPiece: 'entry about the finished piece',
   itKeptInThis: (message: Told, hint: Told) => `${message} ${hint} It is kept in this browser until you decide.`,
   saveAsFile: 'Save as a file',
+  seeWhatWaits: 'See what waits',
+  fromTo: (from: Told, to: Told) => `${from} to ${to}`,
   keptHereAndWill: (what: string, count: number) =>
     ` ${what} ${count === 1 ? 'is' : 'are'} kept here and will be saved then.`,
   puntadasServerAwayYou: (safe: Told) =>

@@ -1,5 +1,8 @@
 /** What the screens of `parts` say. */
 export const partsSaid = {
+  copyAsPicture: (page: number) => `Copy page ${page} as a picture`,
+  copied: 'Copied.',
+  nothingCopied: '✕ This browser lets nothing be copied here. Save it as a file instead.',
   scalesReadGrams: 'Scales are read in grams: an ounce is too coarse to tell yarn by. You may type 1.75 oz.',
   whatItComesTo: 'What it comes to, and what is next',
   showLatestVersion: 'Show the latest version',
