@@ -52,21 +52,24 @@ const cellsWithLetters = 10_000;
 
 /** Cells of one colour beside one another within a row. */
 interface Run {
-  readonly colour: number;
   readonly row: number;
   /** Columns, from 0, the last not included. */
   readonly from: number;
   readonly to: number;
 }
 
-function runsIn(grid: SeenGrid, { from, to, low, high }: Frame): Run[] {
-  const runs: Run[] = [];
+/** The runs of a page, by their colour. */
+function runsByColour(grid: SeenGrid, { from, to, low, high }: Frame): Map<number, Run[]> {
+  const runs = new Map<number, Run[]>();
   for (let row = low; row < high; row++) {
     for (let column = from; column < to; ) {
       const first = column;
       const colour = grid.colour(column, row);
       while (column < to && grid.colour(column, row) === colour) column++;
-      if (colour !== undefined) runs.push({ colour, row, from: first, to: column });
+      if (colour === undefined) continue;
+      const own = runs.get(colour) ?? [];
+      runs.set(colour, own);
+      own.push({ row, from: first, to: column });
     }
   }
   return runs;
@@ -78,34 +81,38 @@ function cells(sheet: Sheet, grid: SeenGrid, frame: Frame, inks: ChartInks, way:
   const size = Math.min(cell.width, cell.height) * 0.62;
   const each = grid.wide * grid.high <= cellsWithLetters;
   const topOf = (row: number) => y + (high - 1 - row) * cell.height;
-  const runs = runsIn(grid, frame);
-  if (way === 'colours') {
-    for (const run of runs) {
-      doc
-        .rect(leftOf(frame, run.from, run.to - run.from), topOf(run.row), (run.to - run.from) * cell.width, cell.height)
-        .fillColor(inks.shades[run.colour] ?? '#888888')
-        .fill();
+  // All of a colour at a stroke: a page has thousands of runs.
+  const runs = runsByColour(grid, frame);
+  for (const [colour, own] of runs) {
+    if (way === 'letters') {
+      const strokes = own.flatMap((run) =>
+        Array.from({ length: run.to - run.from }, (_, i) =>
+          hatching(colour, leftOf(frame, run.from + i), topOf(run.row), cell.width, cell.height),
+        ).flat(),
+      );
+      draw(sheet, strokes, 0.5, ink);
+      continue;
     }
-  } else {
-    const strokes = runs.flatMap((run) =>
-      Array.from({ length: run.to - run.from }, (_, i) =>
-        hatching(run.colour, leftOf(frame, run.from + i), topOf(run.row), cell.width, cell.height),
-      ).flat(),
-    );
-    draw(sheet, strokes, 0.5, ink);
+    for (const run of own) {
+      const across = run.to - run.from;
+      doc.rect(leftOf(frame, run.from, across), topOf(run.row), across * cell.width, cell.height);
+    }
+    doc.fillColor(inks.shades[colour] ?? '#888888').fill();
   }
   if (size < 4) return;
   doc.font('mono').fontSize(size);
   // The letters of this face are all as wide.
   const wide = doc.widthOfString('A');
-  for (const run of runs) {
-    const dark = way === 'colours' && lightnessOf(inks.shades[run.colour] ?? '#888888') < 55;
+  for (const [colour, own] of runs) {
+    const dark = way === 'colours' && lightnessOf(inks.shades[colour] ?? '#888888') < 55;
     doc.fillColor(dark ? '#ffffff' : ink);
-    const top = topOf(run.row) + (cell.height - size) / 2 - size * 0.08;
-    const [from, steps] = each ? [run.from, run.to - run.from] : [(run.from + run.to - 1) / 2, 1];
-    for (let i = 0; i < steps; i++) {
-      const left = leftOf(frame, from + i) + (cell.width - wide) / 2;
-      doc.text(inks.letters[run.colour] ?? '?', left, top, { lineBreak: false });
+    for (const run of own) {
+      const top = topOf(run.row) + (cell.height - size) / 2 - size * 0.08;
+      const [from, steps] = each ? [run.from, run.to - run.from] : [(run.from + run.to - 1) / 2, 1];
+      for (let i = 0; i < steps; i++) {
+        const left = leftOf(frame, from + i) + (cell.width - wide) / 2;
+        doc.text(inks.letters[colour] ?? '?', left, top, { lineBreak: false });
+      }
     }
   }
 }
