@@ -60,7 +60,7 @@ export function Pages({ address }: { address: string }) {
   if ('problems' in read) return <Problems problems={read.problems} />;
   const { pdf } = read;
   return (
-    <section aria-label="Pages" aria-busy={busy} className={busy ? 'opacity-60' : ''}>
+    <section aria-label="Pages" aria-busy={busy}>
       <p role="status" className="pb-3 text-[15px] text-soft">
         {busy ? printSaid.settingPagesAnew : pdf.numPages === 1 ? '1 page' : `${pdf.numPages} pages`}
       </p>
@@ -68,7 +68,7 @@ export function Pages({ address }: { address: string }) {
         {Array.from({ length: pdf.numPages }, (_, i) => (
           // biome-ignore lint/suspicious/noArrayIndexKey: a page is its number
           <li key={`${pdf.fingerprints[0]} ${i}`}>
-            <Page pdf={pdf} number={i + 1} />
+            <Page pdf={pdf} number={i + 1} old={busy} />
           </li>
         ))}
       </ol>
@@ -95,8 +95,8 @@ async function pngOfPage(pdf: PDFDocumentProxy, number: number): Promise<Blob> {
   });
 }
 
-/** One page, drawn once it comes into sight. */
-function Page({ pdf, number }: { pdf: PDFDocumentProxy; number: number }) {
+/** One page, drawn once it comes into sight; paler while another is made in its place. */
+function Page({ pdf, number, old }: { pdf: PDFDocumentProxy; number: number; old: boolean }) {
   const canvas = useRef<HTMLCanvasElement>(null);
   const [height, setHeight] = useState(wide * Math.SQRT2);
   useEffect(() => {
@@ -137,7 +137,7 @@ function Page({ pdf, number }: { pdf: PDFDocumentProxy; number: number }) {
         ref={canvas}
         role="img"
         aria-label={`Page ${number}`}
-        className="border border-edge bg-white shadow-[0_1px_5px_rgb(43_27_48/0.18)]"
+        className={`border border-edge bg-white shadow-[0_1px_5px_rgb(43_27_48/0.18)] ${old ? 'opacity-60' : ''}`}
         style={{ width: wide, height, maxWidth: '100%' }}
       />
       <figcaption className="flex items-center justify-between gap-3 text-[14px] text-soft">
