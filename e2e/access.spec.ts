@@ -12,8 +12,10 @@ async function tabTo(page: Page, place: Locator): Promise<void> {
   throw new Error(`not reached by Tab: ${place}`);
 }
 
-test('a whole plan by keyboard alone, from the bench to its finish and its first row', async ({ page, server }) => {
-  test.skip(!process.env.PUNTADA_LONG, 'long: wholeProject.spec.ts goes the same way in every run');
+test('a whole plan by keyboard alone, from the bench to its finish and its first row', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   const type = async (label: string, text: string) => {
     await tabTo(page, page.getByLabel(label, { exact: true }));
     await page.keyboard.press('ControlOrMeta+A');
@@ -71,8 +73,7 @@ test('a whole plan by keyboard alone, from the bench to its finish and its first
   await expect(page.getByTestId('row-number')).toHaveText('Row 2');
 });
 
-test('what opens over the row in hand is axe clean too', async ({ page, server }) => {
-  test.skip(!process.env.PUNTADA_LONG, 'long: everyView.spec.ts opens the same in every run');
+test('what opens over the row in hand is axe clean too', { tag: '@long' }, async ({ page, server }) => {
   const id = await begunCloth(server);
   await page.goto(`${server.address}/works/${id}/work`);
   await page.getByRole('button', { name: 'Display' }).click();

@@ -15,6 +15,13 @@ test('labels are made of what a project knows: on sheets to be cut, and as a str
   await expect(page.getByText('Type a whole number from 1 to 200.')).toBeVisible();
   await page.getByLabel('How many on the sheets').fill('20');
   await expect(page.getByText(/^3 pages$/)).toBeVisible();
+  // Nine stand on A4, six on US Letter.
+  await page.getByRole('radio', { name: 'US Letter' }).click();
+  await expect(page.getByText(/^4 pages$/)).toBeVisible();
+  await page.getByRole('radio', { name: 'A4', exact: true }).click();
+  const saving = page.waitForEvent('download');
+  await page.getByRole('link', { name: 'Save as PDF' }).click();
+  expect((await saving).suggestedFilename()).toMatch(/-tag\.pdf$/);
   for (const kind of ['Care label', 'Price', 'List of the set', 'Band']) {
     await page.getByRole('radio', { name: kind, exact: true }).click();
     const address = (await sheet.getAttribute('href')) ?? '';

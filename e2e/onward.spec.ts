@@ -9,11 +9,10 @@ async function workedTo(server: TestServer, id: string, rows: number): Promise<v
   await server.post(`/works/${id}/ticks`, { ticks: [tick] });
 }
 
-test('by keyboard, with a power cut in the middle: a whole small cloth, worked to its log', async ({
+test('by keyboard, with a power cut in the middle: a whole small cloth, worked to its log', { tag: '@long' }, async ({
   page,
   ownServer,
 }) => {
-  test.skip(!process.env.PUNTADA_LONG, 'long: firstCloth.spec.ts pulls the plug in every run');
   const id = await begunCloth(ownServer, small);
   await page.goto(`${ownServer.address}/works/${id}/work`);
   const row = page.getByTestId('row-number');

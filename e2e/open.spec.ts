@@ -16,6 +16,10 @@ test('any file of ours is looked into, told what it is, and done with as the mak
     page.getByLabel('Choose a file').setInputFiles({ name, mimeType: 'text/plain', buffer: Buffer.from(text) });
   await give('song.txt', '{"format": "song"}');
   await expect(page.getByRole('alert')).toContainText('song.txt is no file that Puntada knows');
+  await give('plan.pdf', '%PDF-1.7 ');
+  await expect(page.getByText('plan.pdf is a document to print.')).toBeVisible();
+  await give('seen.dat', 'RIFF1234WEBPVP8 ');
+  await expect(page.getByRole('link', { name: 'Begin a chart at the desk' })).toHaveAttribute('href', '/desk');
   await give('yarns.txt', drawer);
   await expect(page.getByText('yarns.txt is a table of 2 yarns.')).toBeVisible();
   await expect(page.getByRole('alert')).toHaveCount(0);

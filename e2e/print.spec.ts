@@ -22,6 +22,9 @@ test('a project is looked at page by page and saved as a document', async ({ pag
   await expect.poll(shape).toBeCloseTo(210 / 297, 2);
   await page.getByRole('radio', { name: 'US Letter' }).click();
   await expect.poll(shape).toBeCloseTo(8.5 / 11, 2);
+  await page.getByRole('radio', { name: 'A2', exact: true }).click();
+  await expect.poll(shape).toBeCloseTo(420 / 594, 2);
+  await page.getByRole('radio', { name: 'US Letter' }).click();
   await page.getByRole('radio', { name: 'Across' }).click();
   await expect.poll(shape).toBeCloseTo(11 / 8.5, 2);
   await page.getByRole('radio', { name: 'For a black printer' }).click();
@@ -35,6 +38,8 @@ test('a project is looked at page by page and saved as a document', async ({ pag
   await expect(page.getByText('Choose at least one part.')).toBeVisible();
   await page.getByLabel('Proof sheet').check();
   await expect(pages).toHaveCount(1);
+  await page.getByRole('checkbox', { name: 'Log', exact: true }).check();
+  await expect(pages).toHaveCount(2);
   const saving = page.waitForEvent('download');
   await page.getByRole('link', { name: 'Save as PDF' }).click();
   const file = await saving;

@@ -49,8 +49,6 @@ async function workAll(page: Page): Promise<number> {
   return rows;
 }
 
-const long = 'long: the others of this file are made in the same views in every run';
-
 test('a mosaic cushion around a chain: both widths told, worked to its last round, one seam', async ({
   page,
   server,
@@ -79,8 +77,7 @@ test('a mosaic cushion around a chain: both widths told, worked to its last roun
   expect(await workAll(page)).toBe(67);
 });
 
-test('a houndstooth potholder in turned rounds: 28 a face, 56 round', async ({ page, server }) => {
-  test.skip(!process.env.PUNTADA_LONG, long);
+test('a houndstooth potholder in turned rounds: 28 a face, 56 round', { tag: '@long' }, async ({ page, server }) => {
   await wishFor(page, server.address, 'Potholder');
   await page.getByRole('radio', { name: /^Houndstooth/ }).click();
   await expect(page.getByRole('radio', { name: 'rounds, turning' })).toBeChecked();
@@ -97,11 +94,9 @@ test('a houndstooth potholder in turned rounds: 28 a face, 56 round', async ({ p
   expect([21, 23]).toContain(await workAll(page));
 });
 
-test('a basket on a circle: the ring, 13 rounds of increases and one that fits, then its sides', async ({
-  page,
-  server,
-}) => {
-  test.skip(!process.env.PUNTADA_LONG, long);
+test('a basket on a circle: the ring, 13 rounds of increases and one that fits, then its sides', {
+  tag: '@long',
+}, async ({ page, server }) => {
   await wishFor(page, server.address, 'Basket');
   await countOnSwatch(page, '15', '16');
   await expect(page.getByText(/across, \d+\.\d cm around/).first()).toBeVisible();
@@ -139,11 +134,9 @@ test('a mesh: base row, two nets, and the closing row through both', async ({ pa
   await workAll(page);
 });
 
-test('a scarf in an order of five scraps: a yarn for every letter, and each comes in where it is named', async ({
-  page,
-  server,
-}) => {
-  test.skip(!process.env.PUNTADA_LONG, long);
+test('a scarf in an order of five scraps: a yarn for every letter, and each comes in where it is named', {
+  tag: '@long',
+}, async ({ page, server }) => {
   await wishFor(page, server.address, 'Scarf');
   await page.getByRole('radio', { name: /^Houndstooth/ }).click();
   await page.getByLabel('Your own stripe order').fill('A A | B A C A D A E A | A');
@@ -162,8 +155,10 @@ test('a scarf in an order of five scraps: a yarn for every letter, and each come
   expect(worked % 2).toBe(1);
 });
 
-test('a granny blanket in three colours: lantern diamonds, worked to the end', async ({ page, server }) => {
-  test.skip(!process.env.PUNTADA_LONG, long);
+test('a granny blanket in three colours: lantern diamonds, worked to the end', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
   await wishFor(page, server.address, 'Blanket');
   await page.getByRole('radio', { name: /Lantern diamonds/ }).click();
   await expect(page.getByLabel('Name of C')).toBeVisible();

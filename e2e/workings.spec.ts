@@ -135,6 +135,9 @@ test('on the bench and in the log they open theirs: rows left, time, and yarn by
   await page.goto(`${server.address}/works/${id}/log`);
   const log = await openAll(page);
   proveSums(log);
+  const saving = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Save the log as a table (CSV)' }).click();
+  expect((await saving).suggestedFilename()).toMatch(/-log\.csv$/);
   expect(log.map(({ heading }) => heading)).toEqual(
     expect.arrayContaining(['How long so far', 'How long', 'How much yarn so far', 'How much yarn to go']),
   );

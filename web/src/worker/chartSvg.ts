@@ -2,14 +2,11 @@ import { seenGrid } from '@puntada/core/craft';
 import type { Plan } from '@puntada/core/plan';
 import type { Hand } from '@puntada/core/words';
 import { onShade } from '../parts/cloth/shades.ts';
+import { escaped } from '../parts/escaped.ts';
 
 /** px of a cell. */
 const cell = 20;
 const margin = { side: 44, below: 26 };
-
-function escaped(text: string): string {
-  return text.replace(/[&<>"]/g, (each) => `&#${each.charCodeAt(0)};`);
-}
 
 /**
  * The chart of a plan as SVG: a rectangle for each run with its letter in the middle, lines between cells, bold ones at

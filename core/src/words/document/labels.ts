@@ -1,13 +1,11 @@
 import { fibreFacts, melts } from '../../craft/gauge/fibres.ts';
-import { yarnFigures } from '../../craft/yarn/yarn.ts';
-import { foldedBand } from '../../plan/finish/finish.ts';
-import { itemNamed } from '../../plan/items/register.ts';
 import type { Plan } from '../../plan/piece/plan.ts';
 import type { LabelKind, LabelWish } from '../../records/label.ts';
 import type { Wish } from '../../records/wish.ts';
 import { itemName } from '../en/items.ts';
 import { washWords } from '../en/labels.ts';
 import { finishedFigure } from '../figures/figures.ts';
+import { bandOf } from './folded.ts';
 
 /** One line of a label, and how large it is set beside the others. */
 export interface LabelLine {
@@ -30,11 +28,7 @@ const listWidth = 75;
 
 /** A band round so many folded pieces, mm, to the next whole one: a paper that is too short is of no use. */
 export function bandRound(plan: Plan, together: number): number {
-  const { width, height, prepared } = plan;
-  const folds = itemNamed(prepared.wish.item).folds ?? { across: 2, up: 2 };
-  const diameter = Math.max(...prepared.yarns.map((yarn) => yarnFigures(yarn).diameter));
-  const whole = { width: (width.tube?.flat ?? width.width).mid, height: height.height.mid };
-  return Math.ceil(foldedBand(whole, folds, together, diameter).band);
+  return Math.ceil(bandOf(plan, together, 'mid').band);
 }
 
 /** What the piece is made of by weight, the most first: `80 % cotton, 20 % acrylic`; a fibre alone without its share. */

@@ -1,6 +1,7 @@
 import { colourOf, type Drawing, type Place, rowLetters, stitchOf, widthOf } from '@puntada/core/craft';
 import type { Hand } from '@puntada/core/words';
 import { onShade } from '../../parts/cloth/shades.ts';
+import { escaped } from '../../parts/escaped.ts';
 import { cornerOf, deskSize, margin } from './deskGeometry.ts';
 
 interface Look {
@@ -22,10 +23,6 @@ function* cellsOf(drawing: Drawing, { shade, proportion, hand }: Look) {
       yield { ...cornerOf(drawing, look, place), mark, shade: shade(colourOf(mark) ?? (own[row] as string)) };
     }
   }
-}
-
-function escaped(text: string): string {
-  return text.replace(/[&<>"]/g, (each) => `&#${each.charCodeAt(0)};`);
 }
 
 /** The chart as SVG: a rectangle and a letter for each cell, row 1 at the bottom. */

@@ -5,9 +5,10 @@ import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
-import { ButtonLink, FileLink } from '../../parts/Button.tsx';
+import { ButtonLink } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { Pages } from '../../parts/Pages.tsx';
+import { PdfLinks } from '../../parts/PdfLinks.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { TextField } from '../../parts/TextField.tsx';
@@ -118,14 +119,7 @@ function Labels({ work }: { work: Work }) {
             ]}
             onChange={setPaper}
           />
-          <p className="flex flex-wrap gap-2">
-            <FileLink kind="next" href={address} target="_blank" rel="noreferrer">
-              Open to print
-            </FileLink>
-            <FileLink href={address} download>
-              Save as PDF
-            </FileLink>
-          </p>
+          <PdfLinks address={address} />
         </section>
         <Printer work={work} wish={wish} />
       </div>

@@ -51,11 +51,14 @@ export function FilesPart({ work }: { work: Work }) {
     });
   const savePicture = (what: Picture) =>
     busy(what, async () => {
-      const svg = await made('chart.svg');
-      if (!svg.ok) return svg.problems;
-      const picture =
-        what === 'chart' ? await pngOfSvg(svg.value, Number(size)) : await pngOfCloth(work, hand, Number(size));
-      if (picture) download(`${name}-${what}.png`, picture, 'image/png');
+      const svg = what === 'chart' ? await made('chart.svg') : undefined;
+      if (svg && !svg.ok) return svg.problems;
+      const picture = svg ? await pngOfSvg(svg.value, Number(size)) : await pngOfCloth(work, hand, Number(size));
+      if (!picture) {
+        const why = await made('chart.svg');
+        return why.ok ? [] : why.problems;
+      }
+      download(`${name}-${what}.png`, picture, 'image/png');
       return [];
     });
   return (

@@ -3,9 +3,10 @@ import { useId, useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
-import { ButtonLink, FileLink } from '../../parts/Button.tsx';
+import { ButtonLink } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { Pages } from '../../parts/Pages.tsx';
+import { PdfLinks } from '../../parts/PdfLinks.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { Waiting } from '../../parts/Waiting.tsx';
@@ -57,14 +58,7 @@ export default function PrintView() {
           <>
             <section aria-label="What is printed" className="grid gap-4">
               {parts.length ? (
-                <p className="flex flex-wrap gap-2">
-                  <FileLink kind="next" href={address} target="_blank" rel="noreferrer">
-                    Open to print
-                  </FileLink>
-                  <FileLink href={address} download>
-                    Save as PDF
-                  </FileLink>
-                </p>
+                <PdfLinks address={address} />
               ) : (
                 <p className="min-h-11 text-[15px] text-brick">Choose at least one part.</p>
               )}
