@@ -105,7 +105,7 @@ export function createApp({ db, log, pages, heavy, copies, incoming }: AppParts)
   app.use('/api/label-printer', labelPrinterRoutes(simulatedPrinter()));
   app.use('/api/scale', scaleRoutes(simulatedScale(Date.now, Math.random)));
   app.use('/api/schedule', scheduleRoutes(db, now));
-  app.use('/api/unread', unreadRoutes(db));
+  app.use('/api/unread', unreadRoutes(db, copies));
   app.use('/api/plan', planRoutes(heavy));
   app.use('/api', () => {
     throw new Refusal(404, [

@@ -29,6 +29,10 @@ const heavy = existsSync(tasks) ? inThreads(tasks) : inThisThread;
 const copies = new Copies(database, join(folder, 'copies'), () => new Date());
 /** The copy of the day: soon after the start, and once the day has changed. */
 const copyOfDay = () => copies.makeOfDay().catch((error: unknown) => log.error({ err: error }, 'day-copy'));
+// Beside the files as the older version left them: a copy that is put back from a page.
+if ('takenOver' in database && database.takenOver) {
+  await copies.makeBefore('before-migration').catch((error: unknown) => log.error({ err: error }, 'migration-copy'));
+}
 setTimeout(copyOfDay, 60_000).unref();
 setInterval(copyOfDay, 30 * 60_000).unref();
 const server = createApp({ db: database, log, pages, heavy, copies, incoming: join(folder, 'incoming') }).listen(

@@ -145,11 +145,13 @@ export type Schedule = Readonly<z.output<typeof scheduleSchema>>;
 export const ownPaceSchema = paceSchema;
 export const preferencesAnswerSchema = anyVersion(preferencesRecord);
 
+const problemSchema = z.object({ code: z.string(), path: z.string(), facts: z.record(z.string(), z.any()).optional() });
+
 /** Something that is stored and this version cannot read. */
 const unreadDocumentSchema = z.object({
   id: z.string(),
   title: z.string(),
-  problem: z.object({ code: z.string(), path: z.string(), facts: z.record(z.string(), z.any()).optional() }),
+  problem: problemSchema,
   /** The work that an entry of a log belongs to. */
   work: z.string().optional(),
 });
@@ -161,6 +163,8 @@ export const unreadSchema = z.object({
   /** A server of before tells none. */
   patterns: z.array(unreadDocumentSchema).default([]),
   entries: z.array(unreadDocumentSchema),
+  /** Why the last copy that the server was to make by itself was not made. */
+  copy: problemSchema.nullable().default(null),
 });
 
 export type Unread = Readonly<z.output<typeof unreadSchema>>;
@@ -173,7 +177,7 @@ export type TakenOver = Readonly<z.output<typeof takenOverSchema>>;
 export const copiesSchema = z.array(
   z.object({
     name: z.string(),
-    reason: z.enum(['asked', 'day', 'before-restore', 'before-import']),
+    reason: z.enum(['asked', 'day', 'before-restore', 'before-import', 'before-migration']),
     madeAt: z.string(),
     bytes: z.number(),
   }),

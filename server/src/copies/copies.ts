@@ -1,10 +1,12 @@
 import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
+import type { Problem } from '@puntada/core/craft';
 import type { ArchiveHead } from '@puntada/core/records';
 import type { Kept } from '../archive/read.ts';
 import { type Counts, checkKept, mustHold, openKept, restoreKept } from '../archive/restore.ts';
 import { type Watch, writeArchive } from '../archive/write.ts';
 import type { Database } from '../db/database.ts';
+import { faultCodeOf } from '../http/faultCode.ts';
 import { forgetAll } from '../memory.ts';
 import { type CopyName, nameOf, outlived, type Reason, readName } from './names.ts';
 
@@ -19,6 +21,8 @@ export class Copies {
   private readonly folder: string;
   /** The bench is being replaced: what would be written into the old one now would be lost. */
   replacing = false;
+  /** Why the last copy that was to be made without anybody asking was not made. */
+  trouble: Problem | undefined;
 
   /** @param folder in which the copies lie @param now the clock */
   constructor(db: Database, folder: string, now: () => Date) {
@@ -59,12 +63,23 @@ export class Copies {
   }
 
   /** Keeps what is here before it is replaced or added to in bulk; nothing where there is nothing. @returns its name */
-  async makeBefore(reason: 'before-restore' | 'before-import', watch: Watch = {}): Promise<string | undefined> {
+  async makeBefore(reason: Exclude<Reason, 'asked' | 'day'>, watch: Watch = {}): Promise<string | undefined> {
     return (await this.isEmpty()) ? undefined : this.make(reason, watch);
   }
 
-  /** Makes the copy of this day, unless it is there or there is nothing to keep. */
+  /** Makes the copy of this day, unless it is there or there is nothing to keep. @throws why it was not made */
   async makeOfDay(): Promise<string | undefined> {
+    try {
+      const name = await this.makeUnlessThere();
+      this.trouble = undefined;
+      return name;
+    } catch (error) {
+      this.trouble = { code: faultCodeOf(error) ?? 'copy-not-made', path: '' };
+      throw error;
+    }
+  }
+
+  private async makeUnlessThere(): Promise<string | undefined> {
     const today = this.now().toISOString().slice(0, 10);
     const made = this.list().some(
       ({ reason, madeAt }) => reason === 'day' && madeAt.toISOString().slice(0, 10) === today,

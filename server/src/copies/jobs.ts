@@ -2,6 +2,7 @@ import { randomUUID } from 'node:crypto';
 import type { Problem } from '@puntada/core/craft';
 import type { Watch } from '../archive/write.ts';
 import { Refusal } from '../http/answers.ts';
+import { faultCodeOf } from '../http/faultCode.ts';
 
 /** Something that takes a while, as it is told while it goes on. */
 export interface Job {
@@ -54,7 +55,7 @@ export class Jobs {
           else if (error instanceof Refusal) change({ state: 'failed', problems: error.problems });
           else {
             this.broke(error);
-            change({ state: 'failed', problems: [{ code: brokeBy(error), path: '' }] });
+            change({ state: 'failed', problems: [{ code: faultCodeOf(error) ?? 'server-broke', path: '' }] });
           }
         },
       )
@@ -64,9 +65,4 @@ export class Jobs {
       });
     return this.all.get(id) as Job;
   }
-}
-
-/** A full disk is told as such. */
-function brokeBy(error: unknown): string {
-  return (error as NodeJS.ErrnoException | undefined)?.code === 'ENOSPC' ? 'disk-full' : 'server-broke';
 }

@@ -1,5 +1,5 @@
 /** Why a copy was made. */
-export const reasons = ['asked', 'day', 'before-restore', 'before-import'] as const;
+export const reasons = ['asked', 'day', 'before-restore', 'before-import', 'before-migration'] as const;
 export type Reason = (typeof reasons)[number];
 
 export interface CopyName {

@@ -6,6 +6,7 @@ import { FolderHeldError, holdFolder } from './lock.ts';
 import { migrate, NewerDataError, shapeToLeave } from './migrate.ts';
 import { openPglite } from './pglite.ts';
 import { openPostgres } from './postgres.ts';
+import { readThrough } from './whole.ts';
 
 /** Files without which a folder is no database. */
 const needed = ['PG_VERSION', 'global/pg_control', 'base', 'pg_wal'];
@@ -36,15 +37,21 @@ function refuseRemains(folder: string): void {
 
 const daysKept = 30;
 
+/** The database of a data folder. */
+export interface Opened extends Database {
+  /** An older version has made it, and this one has just brought it forward. */
+  readonly takenOver: boolean;
+}
+
 /**
  * Opens a database. What an older version has made of it is kept beside it as it was for 30 days, so that that version can
  * go on with it.
  */
-async function openKeepingOld(folder: string): Promise<Database> {
+async function openKeepingOld(folder: string): Promise<Opened> {
   const path = databaseIn(folder);
   const db = await openPglite(path);
   const shape = await shapeToLeave(db);
-  if (shape === undefined) return db;
+  if (shape === undefined) return { ...db, takenOver: false };
   await db.close();
   for (const name of readdirSync(folder)) {
     const old = join(folder, name);
@@ -52,7 +59,7 @@ async function openKeepingOld(folder: string): Promise<Database> {
     if (Date.now() - time > daysKept * 86_400_000) rmSync(old, { recursive: true, force: true });
   }
   cpSync(path, `${path}-before-${shape + 1}-${Date.now()}`, { recursive: true });
-  return openPglite(path);
+  return { ...(await openPglite(path)), takenOver: true };
 }
 
 /** @throws CannotStart for what the maker can do something about; else what it was */
@@ -66,7 +73,7 @@ function asFault(error: unknown, folder: string, usual: 'database-damaged' | 'mi
  * @throws FolderHeldError when another process has it open @throws NewerDataError when a newer version has used it
  * @throws CannotStart when it is damaged, or cannot be read or written: nothing is changed then
  */
-export async function openDatabase(folder: string, meant: 'found' | 'new' = 'found'): Promise<Database> {
+export async function openDatabase(folder: string, meant: 'found' | 'new' = 'found'): Promise<Opened> {
   let release: (() => void) | undefined;
   try {
     release = holdFolder(folder);
@@ -75,6 +82,10 @@ export async function openDatabase(folder: string, meant: 'found' | 'new' = 'fou
     await migrate(db).catch(async (error: unknown) => {
       await db.close().catch(() => undefined);
       asFault(error, folder, 'migration-failed');
+    });
+    await readThrough(db).catch(async (error: unknown) => {
+      await db.close().catch(() => undefined);
+      asFault(error, folder, 'database-damaged');
     });
     const letGo = release;
     return {

@@ -1,5 +1,8 @@
-import { PGlite, type Transaction, types } from '@electric-sql/pglite';
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { type PGlite, type Transaction, types } from '@electric-sql/pglite';
 import { asSnapshot, type Database, type Db } from './database.ts';
+import { openDurable } from './durable.ts';
 
 /** Reads what it would else read in a way of its own: days stay text, and no number is more than a number holds. */
 const parsers = { [types.DATE]: (day: string) => day, [types.INT8]: Number, [types.NUMERIC]: Number };
@@ -18,7 +21,7 @@ function queriesOf(pglite: PGlite | Transaction): Db {
 
 /** PostgreSQL inside this process, in a folder. @param folder which it has to itself */
 export async function openPglite(folder: string): Promise<Database> {
-  const pglite = await PGlite.create(folder);
+  const pglite = await openDurable(folder, !existsSync(join(folder, 'PG_VERSION')));
   return {
     ...queriesOf(pglite),
     transaction: (body, sight) =>

@@ -61,6 +61,23 @@ describe('data that cannot be opened', () => {
     expect(existsSync(join(folder, 'held-by'))).toBe(false);
   });
 
+  it('with a damaged page inside a table is told as damaged, with the copy that can be put back', async () => {
+    const db = await openDatabase(folder);
+    await addWork(db, galleyCloth, null);
+    const name = await new Copies(db, join(folder, 'copies'), () => new Date()).make('day');
+    const { rows } = await db.query("select pg_relation_filepath('works') as path");
+    await db.exec('checkpoint');
+    await db.close();
+    const path = inDatabase(String(rows[0]?.path));
+    const page = readFileSync(path);
+    // One bit, in the middle of what stands in the row.
+    page[8192 - 60] = (page[8192 - 60] as number) ^ 1;
+    writeFileSync(path, page);
+    expect(await whyNot(folder)).toBe('database-damaged');
+    expect(readFileSync(path).equals(page)).toBe(true);
+    expect(new CannotStart('database-damaged', folder).message).toContain(`npm run put-back -- ${name}`);
+  });
+
   it('is never taken for a new bench: copies but no database', async () => {
     const db = await openDatabase(folder);
     await addWork(db, galleyCloth, null);

@@ -3,6 +3,7 @@ import { readShape } from '@puntada/core/records';
 import { problemWords } from '@puntada/core/words';
 import type { NextFunction, Request, RequestHandler, Response } from 'express';
 import type { z } from 'zod';
+import { faultCodeOf } from './faultCode.ts';
 
 /** A refusal on its way to the client. */
 export class Refusal extends Error {
@@ -77,9 +78,6 @@ interface KnownError extends Error {
 /** What the database says of text it cannot keep: NUL, and half of a pair of surrogates. */
 const unstorable = ['22P05', '22021', '22P02'];
 
-/** What the database, and the file system, say where nothing more goes onto the disk. */
-const full = ['53100', 'ENOSPC'];
-
 /** What the database says of a number that is larger than any it keeps. */
 const outOfRange = '22003';
 
@@ -108,8 +106,10 @@ export function answerErrors(log: (error: unknown) => void) {
       response.status(422).json(bare('number-unstorable'));
       return;
     }
-    if (code && full.includes(code)) {
-      response.status(507).json(bare('disk-full'));
+    const fault = faultCodeOf(error);
+    if (fault) {
+      log(error);
+      response.status(fault === 'disk-full' ? 507 : 500).json(bare(fault));
       return;
     }
     const { status } = error as { readonly status?: unknown };

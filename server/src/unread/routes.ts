@@ -1,5 +1,6 @@
 import { nameless } from '@puntada/core/words';
 import { Router } from 'express';
+import type { Copies } from '../copies/copies.ts';
 import type { Database } from '../db/database.ts';
 import type { UnreadRow } from '../db/readable.ts';
 import { unreadYarns } from '../drawer/queries.ts';
@@ -20,7 +21,7 @@ function told(document: string) {
 }
 
 /** What is stored and cannot be read by this version: shown where it stands, and kept as it is. */
-export function unreadRoutes(db: Database): Router {
+export function unreadRoutes(db: Database, copies: Copies): Router {
   const router = Router();
 
   router.get(
@@ -35,6 +36,7 @@ export function unreadRoutes(db: Database): Router {
           ...told('entry')(unread),
           work: String(unread.row.work_id),
         })),
+        copy: copies.trouble ?? null,
       });
     }),
   );

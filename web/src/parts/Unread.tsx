@@ -14,7 +14,9 @@ interface Props {
 export function Unread({ kind, work }: Props) {
   const { data } = useUnreadQuery();
   const words = useProblemWords();
-  const all: readonly UnreadDocument[] = data?.[kind] ?? [];
+  const copy: readonly UnreadDocument[] =
+    kind === 'works' && data?.copy ? [{ id: 'copy', title: partsSaid.copyOfDay, problem: data.copy }] : [];
+  const all: readonly UnreadDocument[] = [...copy, ...(data?.[kind] ?? [])];
   const own = work === undefined ? all : all.filter((each) => each.work === work);
   if (!own.length) return null;
   return (

@@ -25,6 +25,7 @@ const reasonWords: Readonly<Record<Copy['reason'], string>> = {
   day: copiesSaid.copyDay,
   'before-restore': copiesSaid.beforeCopyWasPut,
   'before-import': copiesSaid.beforeTableWasRead,
+  'before-migration': copiesSaid.whenNewerTookOver,
 };
 
 /** When a copy was made; to the second where another was made in the same minute. */

@@ -88,6 +88,14 @@ export const server: Table = {
     'The disk is full, so nothing more can be saved. What was saved before is safe.',
     'Make room on the disk, then try again.',
   ],
+  'copy-not-made': () => [
+    'The copy of the day could not be made.',
+    'Open Safe copies and back up everything to a file.',
+  ],
+  'data-damaged': () => [
+    'A part of what Puntada keeps on this disk is damaged and cannot be read. The rest, and every copy, is untouched.',
+    'Open Safe copies: save the newest copy as a file, or put it back.',
+  ],
   'request-too-large': (f) => [
     `The request is larger than ${f.limit} KiB, more than any plan needs.`,
     'Send a smaller one.',

@@ -6,6 +6,7 @@ export const copiesSaid = {
   copyDay: 'Copy of the day',
   beforeCopyWasPut: 'Before a copy was put back',
   beforeTableWasRead: 'Before a table was read in',
+  whenNewerTookOver: 'When a newer Puntada took over',
   makingCopyAndReading: 'Making the copy and reading it back…',
   copyWholeAndBeing: 'The copy is whole and is being saved.',
   backUpEverythingOpen: 'Back up everything, open a file, put a copy back',

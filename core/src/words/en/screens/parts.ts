@@ -9,6 +9,7 @@ export const partsSaid = {
   keepWhatIHave: 'Keep what I have here',
   takeStartBack: 'Take the start back',
   couldNotBeRead: 'Could not be read',
+  copyOfDay: 'Copy of the day',
   stoppedSmallerSizeWorked: 'Stopped. A smaller size is worked out sooner.',
   soChance: 'so the chance is',
   notFromDrawer: 'not from the drawer',
