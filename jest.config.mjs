@@ -14,6 +14,8 @@ export default {
       },
     ],
   },
+  // What takes long, or needs a disk of its own, runs on demand.
+  testPathIgnorePatterns: ['/node_modules/', ...(process.env.PUNTADA_LONG ? [] : ['\\.long\\.test\\.ts$'])],
   modulePathIgnorePatterns: ['<rootDir>/.cache', '<rootDir>/web/dist', '<rootDir>/server/dist'],
   // Both cores of a small machine; jest would leave one idle.
   maxWorkers: 2,

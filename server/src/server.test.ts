@@ -285,6 +285,28 @@ describe('drafts', () => {
   });
 });
 
+describe('a draft that two pages have open', () => {
+  it('is not written over: the later page is told, with what it is now, and may then decide', async () => {
+    const [id, one, other] = [randomUUID(), randomUUID(), randomUUID()];
+    const put = (title: string, revision: number | undefined, by: string) =>
+      ask('PUT', `/drafts/${id}`, { title, form: {}, revision, by });
+    expect((await put('First', 0, one)).body.revision).toBe(1);
+    // Its answer was lost: the same page goes on all the same.
+    expect((await put('Second', 0, one)).body.revision).toBe(2);
+    const late = await put('Elsewhere', 1, other);
+    expect([late.status, late.body.problems[0].code, late.body.fresh]).toMatchObject([
+      409,
+      'stale',
+      { title: 'Second', revision: 2 },
+    ]);
+    expect((await ask('GET', `/drafts/${id}`)).body.title).toBe('Second');
+    expect((await put('Elsewhere after all', 2, other)).body.revision).toBe(3);
+    expect((await put('Third', 2, one)).status).toBe(409);
+    // A page of before tells no revision.
+    expect((await ask('PUT', `/drafts/${id}`, { title: 'Of before', form: {} })).body.revision).toBe(4);
+  });
+});
+
 describe('preferences and plans', () => {
   it('remembers how the maker reads', async () => {
     expect((await ask('GET', '/preferences')).body).toMatchObject({

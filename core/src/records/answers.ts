@@ -8,7 +8,7 @@ import { ownPatternRecord } from './ownPattern.ts';
 import { preferencesRecord } from './preferences.ts';
 import { anyVersion } from './record.ts';
 import { swatchRecord } from './swatch.ts';
-import { positionSchema, tickSchema } from './tick.ts';
+import { positionSchema, stepsIn, tickSchema } from './tick.ts';
 import { paceSchema, wishRecord } from './wish.ts';
 
 /*
@@ -76,7 +76,16 @@ export const changedSwatchSchema = storedSwatchSchema.extend({ plans: z.array(mo
 export type ChangedSwatch = Readonly<z.output<typeof changedSwatchSchema>>;
 
 /** What was weighed, measured and noted at a work, and its steps in their order. */
-export const workLogSchema = z.object({ entries: z.array(anyVersion(logEntryRecord)), ticks: z.array(tickSchema) });
+export const workLogSchema = z
+  .object({
+    entries: z.array(anyVersion(logEntryRecord)),
+    ticks: z.array(tickSchema).optional(),
+    /** The steps as lines instead, in the order of their times. */
+    steps: z.string().optional(),
+    /** Photos without a small picture for lists. */
+    largeOnly: z.array(z.string()).default([]),
+  })
+  .transform(({ entries, ticks, steps, largeOnly }) => ({ entries, ticks: ticks ?? stepsIn(steps ?? ''), largeOnly }));
 export type WorkLog = Readonly<z.output<typeof workLogSchema>>;
 
 export const weighingsSchema = z.array(weighSchema);
@@ -95,6 +104,8 @@ export const draftSchema = z.object({
   id: z.uuid(),
   title: z.string(),
   form: z.record(z.string(), z.unknown()),
+  /** A server of before counts none. */
+  revision: z.number().int().optional(),
   changedAt: z.string(),
 });
 export const draftsSchema = z.array(draftSchema);

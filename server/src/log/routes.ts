@@ -1,14 +1,20 @@
-import { anyVersion, type LogEntry, logEntryRecord, type Work } from '@puntada/core/records';
+import { anyVersion, type LogEntry, logEntryRecord, smallLetters, type Work } from '@puntada/core/records';
 import { impossibleIn } from '@puntada/core/work';
 import { Router } from 'express';
 import { z } from 'zod';
 import type { Database } from '../db/database.ts';
 import { bodyOf, handler, Refusal } from '../http/answers.ts';
-import { photoOf, sizes } from '../photos/queries.ts';
-import { ticksOf } from '../progress/queries.ts';
+import { keepSmall, largeOnly, photoOf, sizes } from '../photos/queries.ts';
+import { stepLines, ticksOf } from '../progress/queries.ts';
 import { workOf } from '../works/find.ts';
 import { addEntry, binEntry, correctEntry, entriesOf, weighingsOf } from './queries.ts';
 
+const smallPicture = z.strictObject({
+  small: z
+    .string()
+    .max(smallLetters)
+    .regex(/^data:image\/jpeg;base64,[A-Za-z0-9+/]+=*$/),
+});
 const binned = z.strictObject({ deleted: z.boolean() });
 const photoSize = z.object({ size: z.enum(sizes).catch('image').default('image') });
 const newEntry = z.strictObject({ entry: anyVersion(logEntryRecord) });
@@ -26,8 +32,13 @@ export function logRoutes(db: Database): Router {
     '/:id/log',
     handler(async (request, response) => {
       const work = await workOf(db, request);
+      const told = { entries: await entriesOf(db, work.id), largeOnly: await largeOnly(db, work.id) };
+      if (request.query.steps === 'lines') {
+        response.json({ ...told, steps: await stepLines(db, work.id) });
+        return;
+      }
       const ticks = await ticksOf(db, work.id);
-      response.json({ entries: await entriesOf(db, work.id), ticks: ticks.sort((a, b) => a.at - b.at) });
+      response.json({ ...told, ticks: ticks.sort((a, b) => a.at - b.at) });
     }),
   );
 
@@ -63,6 +74,16 @@ export function logRoutes(db: Database): Router {
       if (!photo) throw new Refusal(404, [{ code: 'not-found', path: 'entry', facts: { what: 'photo' } }]);
       // It is never another: a photo that is taken anew is another entry.
       response.set('cache-control', 'private, max-age=31536000, immutable').type('jpeg').send(photo);
+    }),
+  );
+
+  router.put(
+    '/:id/photos/:entry/small',
+    handler(async (request, response) => {
+      const work = await workOf(db, request);
+      const { small } = bodyOf(smallPicture, request);
+      const entry = z.uuid().safeParse(request.params.entry);
+      response.json({ kept: entry.success && (await keepSmall(db, work.id, entry.data, small)) });
     }),
   );
 

@@ -1,6 +1,6 @@
 import type { LogEntry } from '@puntada/core/records';
 import { z } from 'zod';
-import { type Db, row } from '../db/database.ts';
+import { changedOne, type Db, row, rows } from '../db/database.ts';
 
 /** The two sizes in which a photo is kept. */
 export const sizes = ['image', 'small'] as const;
@@ -27,6 +27,20 @@ export async function keepPhoto(db: Db, workId: string, entryId: string, image: 
      values ($1, $2, decode($3, 'base64'), decode($4, 'base64')) on conflict do nothing`,
     [workId, entryId, image.toString('base64'), small?.toString('base64') ?? null],
   );
+}
+
+/** Keeps the small picture of a photo that has none yet. @returns whether it was kept */
+export function keepSmall(db: Db, workId: string, entryId: string, small: string): Promise<boolean> {
+  const sql = `update photos set small = decode($3, 'base64') where work_id = $1 and entry_id = $2 and small is null`;
+  return changedOne(db, sql, [workId, entryId, bytesOf(small)?.toString('base64')]);
+}
+
+const named = z.object({ entry_id: z.uuid() });
+
+/** Photos of a work that have no small picture: an earlier version took them. */
+export async function largeOnly(db: Db, workId: string): Promise<string[]> {
+  const sql = 'select entry_id from photos where work_id = $1 and small is null order by entry_id';
+  return (await rows(db, named, sql, [workId])).map((each) => each.entry_id);
 }
 
 /** The JPEG of a photo; the whole one where no small one was made. Nothing where there is none. */

@@ -1,4 +1,4 @@
-import { begun, type Position, placeOf, reached, type Tick } from '@puntada/core/work';
+import { begun, comparePositions, type Position, placeOf, reached, type Tick } from '@puntada/core/work';
 import { z } from 'zod';
 import { type Db, row, rows } from '../db/database.ts';
 import { remembered } from '../memory.ts';
@@ -72,10 +72,17 @@ export async function nextTicks(db: Db, workId: string, last: Tick | undefined, 
   return unpacked((await row(db, packedRow, sql, [workId, ...behind, limit]))?.ticks ?? null);
 }
 
-/** The ticks of a work behind a place, in their order. */
-async function ticksBehind(db: Db, workId: string, place: number): Promise<Tick[]> {
-  const sql = `select ${packed} as ticks from ticks where work_id = $1 and place >= $2`;
-  return unpacked((await row(db, packedRow, sql, [workId, place]))?.ticks ?? null);
+/** The ticks of a work from one place up to another, in their order. */
+async function ticksBetween(db: Db, workId: string, from: number, to = Number.MAX_SAFE_INTEGER): Promise<Tick[]> {
+  const sql = `select ${packed} as ticks from ticks where work_id = $1 and place between $2 and $3`;
+  return unpacked((await row(db, packedRow, sql, [workId, from, to]))?.ticks ?? null);
+}
+
+/** The steps of a work as one text, a line each, in the order of their times: as pages read them. */
+export async function stepLines(db: Db, workId: string): Promise<string> {
+  const line = "concat_ws(' ', at, place, from_rows, from_runs, to_rows, to_runs)";
+  const sql = `select string_agg(${line}, E'\\n' order by at, place) as ticks from ticks where work_id = $1`;
+  return (await row(db, packedRow, sql, [workId]))?.ticks ?? '';
 }
 
 /** How many steps some works have, by the work. */
@@ -128,18 +135,48 @@ function walk(ticks: readonly Tick[], from: Position): { position: Position; pas
   return { position, passed };
 }
 
+/** Milestones behind a late step at which it is tried whether the way is the old one again. */
+const tried = 4;
+
 /**
- * Ticks came late: the way is walked again from the last milestone before the first of them.
- * @param before how many steps there were without them
+ * Ticks came late: the way is walked again from the last milestone before the first of them, until it comes by a milestone
+ * as it did before; from there on it is the old way.
+ * @param before how many steps there were without them @param stood where the old way led
  */
-async function walkedAgain(db: Db, workId: string, added: readonly Tick[], before: number): Promise<Position> {
-  const first = Math.min(...added.map(placeOf));
+async function walkedAgain(
+  db: Db,
+  workId: string,
+  added: readonly Tick[],
+  before: number,
+  stood: Position,
+): Promise<Position> {
+  const places = added.map(placeOf);
+  const [first, last] = [Math.min(...places), Math.max(...places)];
   const known = milestones.get(workId);
-  const stand = known?.steps === before ? known.passed.filter(({ place }) => place < first) : [];
-  const last = stand.at(-1);
-  const behind = await ticksBehind(db, workId, last ? last.place + 1 : 0);
-  const { position, passed } = walk(behind, last?.position ?? begun);
-  milestones.set(workId, { steps: before + added.length, passed: [...stand, ...passed] });
+  const old = known?.steps === before ? known.passed : [];
+  const stand = old.filter(({ place }) => place < first);
+  const ahead = old.filter(({ place }) => place >= last).slice(0, tried);
+  const [start, end] = [stand.at(-1), ahead.at(-1)];
+  const steps = before + added.length;
+  let from = start?.position ?? begun;
+  let place = start ? start.place + 1 : 0;
+  if (end) {
+    const ticks = await ticksBetween(db, workId, place, end.place);
+    for (const mark of ahead) {
+      from = reached(
+        ticks.filter((tick) => placeOf(tick) >= place && placeOf(tick) <= mark.place),
+        from,
+      );
+      stand.push({ place: mark.place, position: from });
+      place = mark.place + 1;
+      if (comparePositions(from, mark.position) === 0) {
+        milestones.set(workId, { steps, passed: [...stand, ...old.filter((each) => each.place > mark.place)] });
+        return stood;
+      }
+    }
+  }
+  const { position, passed } = walk(await ticksBetween(db, workId, place), from);
+  milestones.set(workId, { steps, passed: [...stand, ...passed] });
   return position;
 }
 
@@ -159,7 +196,7 @@ export async function addTicks(db: Db, workId: string, ticks: readonly Tick[]): 
   const before = last?.steps ?? 0;
   const known = milestones.get(workId);
   if (inOrder && known?.steps === before) milestones.set(workId, { ...known, steps: before + added.length });
-  const position = inOrder ? reached(added, stood) : await walkedAgain(db, workId, added, before);
+  const position = inOrder ? reached(added, stood) : await walkedAgain(db, workId, added, before, stood);
   await db.query(
     `insert into progress (work_id, rows_worked, runs_worked, last_place, last_id, steps)
      select $1, $2, $3, place, id, $4::integer from ticks where work_id = $1 order by place desc, id desc limit 1

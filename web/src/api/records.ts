@@ -31,6 +31,7 @@ import {
   type StoredSwatch,
   type StoredYarn,
   scheduleSchema,
+  stepName,
   storedPatternSchema,
   storedSwatchSchema,
   storedYarnSchema,
@@ -168,7 +169,7 @@ const records = api.injectEndpoints({
     }),
     log: build.query<WorkLog, string>({
       responseSchema: giving(workLogSchema),
-      query: (id) => `/works/${id}/log`,
+      query: (id) => `/works/${id}/log?steps=lines`,
       providesTags: (_log, _error, id) => [{ type: 'Log', id }],
     }),
     weighings: build.query<Weighing[], string>({
@@ -215,6 +216,14 @@ const records = api.injectEndpoints({
         return { data: null };
       },
       invalidatesTags: (_null, _error, { id }) => [{ type: 'Log', id }, 'Schedule'],
+    }),
+    /** The small picture of a photo that an earlier version took without. */
+    keepSmall: build.mutation<unknown, { workId: string; entry: string; small: string }>({
+      query: ({ workId, entry, small }) => ({
+        url: `/works/${workId}/photos/${entry}/small`,
+        method: 'PUT',
+        body: { small },
+      }),
     }),
     former: build.query<FormerPlan[], string>({
       responseSchema: giving(formerPlansSchema),
@@ -265,7 +274,7 @@ const records = api.injectEndpoints({
       query: (id) => `/drafts/${id}`,
       keepUnusedDataFor: 0,
     }),
-    keepDraft: build.mutation<DraftWish, { id: string; title: string; form: object }>({
+    keepDraft: build.mutation<DraftWish, { id: string; title: string; form: object; revision?: number; by: string }>({
       responseSchema: giving(draftSchema),
       query: ({ id, ...body }) => ({ url: `/drafts/${id}`, method: 'PUT', body, keepalive: true }),
       invalidatesTags: ['Drafts'],
@@ -303,6 +312,7 @@ export const {
   useGoOnwardMutation,
   useCopiesQuery,
   useLazyPaceQuery,
+  useKeepSmallMutation,
   useScheduleQuery,
   useSetMinutesMutation,
   useSetDueMutation,
@@ -333,7 +343,11 @@ export function useLog(id: string, fresh = false): { data: WorkLog | undefined; 
     () =>
       data && {
         entries: withWaiting(data.entries, entriesOf(waiting, id)),
-        ticks: withWaiting(data.ticks, ticksOf(waiting, id)),
+        ticks: withWaiting(
+          data.ticks,
+          ticksOf(waiting, id).map((tick) => ({ ...tick, id: stepName(tick) })),
+        ),
+        largeOnly: data.largeOnly,
       },
     [data, waiting, id],
   );

@@ -157,7 +157,7 @@ function Refused({ group }: { group: readonly Waiting[] }) {
 /** Sends what waits for the server from wherever the maker is, and tells as long as something is in the way. */
 export function Delivery() {
   const away = useAway();
-  const { waiting, later, unsafe } = useQueue();
+  const { waiting, later, unsafe, tight } = useQueue();
   const words = useProblemWords();
   useDelivery(away);
   const open = waiting.filter(({ refused }) => !refused);
@@ -177,6 +177,11 @@ export function Delivery() {
       {unsafe && open.length ? (
         <p className="border-b border-brick bg-paper px-6 py-1.5 text-[15px] text-brick">
           {appSaid.thisBrowserKeepsNothing}
+        </p>
+      ) : null}
+      {!open.length && (unsafe || tight) ? (
+        <p className="border-b border-ochre bg-ochre-pale px-6 py-1.5 text-[15px]">
+          {unsafe ? appSaid.thisBrowserWillKeepNothing : appSaid.thisBrowserIsNearlyFull}
         </p>
       ) : null}
       {refused.length ? (

@@ -26,8 +26,29 @@ channel.onmessage = ({ data }: MessageEvent<News>) => {
   queue.hear('kept' in data ? { kept: data.kept.flatMap((each) => readWaiting(each) ?? []) } : data);
 };
 
+/** Bytes that a browser should have left: some ten photos. */
+const enough = 20_000_000;
+
+/** Looks how much room there is. A browser that does not say has enough. */
+async function lookForRoom(): Promise<void> {
+  const { quota, usage } = (await navigator.storage?.estimate?.().catch(() => undefined)) ?? {};
+  queue.room(quota !== undefined && usage !== undefined && quota - usage < enough);
+}
+
+/** Asks the browser to clear away nothing of what waits: some of them do when they need room. Once there is something. */
+function askToKeep(): void {
+  const stop = queue.subscribe(() => {
+    if (!queue.state().waiting.length) return;
+    stop();
+    void navigator.storage?.persist?.().catch(() => undefined);
+    void lookForRoom();
+  });
+}
+
 /** Takes up what waits in this browser, with what an earlier version, or a page that was left, has in its other storage. */
 export async function openQueue(): Promise<void> {
+  askToKeep();
+  void lookForRoom();
   if (!own) {
     await queue.open(openShelf);
     return;

@@ -16,6 +16,13 @@ export function outcomeOf(error: unknown): Outcome {
   return typeof status === 'number' && status < 500 && status !== 429 ? { refused: problem } : { later: problem };
 }
 
+/** Of steps that were sent together, those that the refusal is about: they are told by their places in the request. */
+function partly(outcome: Outcome, error: unknown): Outcome {
+  if (outcome === 'taken' || !('refused' in outcome)) return outcome;
+  const places = problemsOf(error).map(({ path }) => /^ticks\.(\d+)/.exec(path)?.[1]);
+  return places.some((place) => place === undefined) ? outcome : { ...outcome, of: places.map(Number) };
+}
+
 type Dispatch = Parameters<ReturnType<typeof sendEntry.initiate>>[0];
 
 type State = ReturnType<Parameters<ReturnType<typeof addToLog>>[1]>;
@@ -40,7 +47,7 @@ export function courierBy(dispatch: Dispatch): Courier {
   async function bringTicks(workId: string, parcel: readonly Waiting[]): Promise<Outcome> {
     const ticks = parcel.flatMap((each) => (each.kind === 'tick' ? [each.tick] : []));
     const answer = await dispatch(api.endpoints.sendTicks.initiate({ id: workId, ticks }));
-    if (answer.error) return outcomeOf(answer.error);
+    if (answer.error) return partly(outcomeOf(answer.error), answer.error);
     // First the copies, then the ticks: whatever happens between the two, a tick is told twice rather than lost.
     const { progress, lastPlace } = answer.data;
     await changeKept(`/works/${workId}`, (copy) => ({ ...copy, progress, lastPlace }));

@@ -170,6 +170,32 @@ describe('what waits for the server', () => {
     expect([other.state().unsafe, idsIn(other)]).toEqual([true, [b]]);
   });
 
+  it('goes on without what was refused: the sound steps behind it are taken', async () => {
+    const { queue } = await opened();
+    const { carry, given } = courier({ refused: { code: 'tick-outside', path: 'ticks.1.to' }, of: [1] });
+    queue.step('w', at(0), at(1), a);
+    queue.step('w', at(1), at(99), b);
+    queue.step('w', at(1), at(2), c);
+    queue.sendBy(carry);
+    await queue.deliver();
+    expect(given).toEqual([
+      [a, b, c],
+      [a, c],
+    ]);
+    expect(queue.state().waiting.map(({ id, refused: why }) => [id, why?.code])).toEqual([[b, 'tick-outside']]);
+  });
+
+  it('tells that there is little room as soon as it is known', async () => {
+    const { queue } = await opened();
+    let told = 0;
+    queue.subscribe(() => told++);
+    queue.room(true);
+    queue.room(true);
+    expect([queue.state().tight, told]).toEqual([true, 1]);
+    queue.room(false);
+    expect(queue.state().tight).toBe(false);
+  });
+
   it('counts a step made before the shelf was open among the others', async () => {
     const shelf = new MemoryShelf();
     const first = await opened(shelf);

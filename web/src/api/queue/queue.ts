@@ -6,7 +6,14 @@ import type { Shelf } from './shelf.ts';
 import { readWaiting, timeOf, type Waiting } from './waiting.ts';
 
 /** What came of something that was sent: taken, to be tried again later, or refused for good. */
-export type Outcome = 'taken' | { readonly later: Problem } | { readonly refused: Problem };
+export type Outcome =
+  | 'taken'
+  | { readonly later: Problem }
+  | {
+      readonly refused: Problem;
+      /** Which of what was sent together it is about, counted from 0; all of it where nothing is told. */
+      readonly of?: readonly number[];
+    };
 
 /** Carries what waits to the server: ticks of one work together, entries one by one. */
 export type Courier = (parcel: readonly [Waiting, ...Waiting[]]) => Promise<Outcome>;
@@ -23,6 +30,8 @@ export interface QueueState {
   readonly ready: boolean;
   /** This browser keeps nothing: what waits is lost when the page is closed. */
   readonly unsafe: boolean;
+  /** This browser has little room left: soon it may keep nothing. */
+  readonly tight: boolean;
 }
 
 /** What an earlier version kept in another place. */
@@ -45,7 +54,7 @@ const most = 400;
  * maker has decided. Several tabs share one shelf; each tells the others what it keeps and drops.
  */
 export class Queue {
-  private now: QueueState = { waiting: [], later: undefined, ready: false, unsafe: false };
+  private now: QueueState = { waiting: [], later: undefined, ready: false, unsafe: false, tight: false };
   private readonly listeners = new Set<() => void>();
   private readonly gone = new Set<string>();
   private places = new Map<string, number>();
@@ -118,6 +127,11 @@ export class Queue {
       this.change({ ready: true, unsafe: true });
       return false;
     }
+  }
+
+  /** How much room this browser has left. @param tight that it is little */
+  room(tight: boolean): void {
+    if (tight !== this.now.tight) this.change({ tight });
   }
 
   /** Another tab has told. */
@@ -227,7 +241,10 @@ export class Queue {
         return;
       } else {
         this.change({ later: undefined });
-        await this.keepAll(parcel.map((each) => ({ ...each, refused: outcome.refused })));
+        // What is sound goes again without what was refused.
+        const { refused, of } = outcome;
+        const those = of?.length ? parcel.filter((_, i) => of.includes(i)) : parcel;
+        await this.keepAll(those.map((each) => ({ ...each, refused })));
       }
     }
   }

@@ -13,6 +13,7 @@ import { EntryRow } from './EntryRow.tsx';
 import type { LogProps } from './logProps.ts';
 import { smallPhoto } from './smallPhoto.ts';
 import { useEntry } from './useEntry.ts';
+import { useSmallPictures } from './useSmallPictures.ts';
 
 type Photo = Extract<LogEntry, { kind: 'photo' }>;
 
@@ -24,6 +25,7 @@ export function Photos({
   placeOf,
 }: Pick<LogProps, 'work' | 'log' | 'placeOf'> & { sequence: Sequence }) {
   const [add, adding] = useAddEntryMutation();
+  useSmallPictures(work.id, log.largeOnly);
   const [unread, setUnread] = useState('');
   const photos = log.entries.filter((entry): entry is Photo => entry.kind === 'photo').toReversed();
   const { rows } = work.progress;

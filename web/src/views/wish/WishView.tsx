@@ -13,7 +13,7 @@ import { Stages } from '../../app/Stages.tsx';
 import { ActBar } from '../../parts/ActBar.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { useProblemText } from '../../parts/Craft.tsx';
-import { SavedWords } from '../../parts/DraftHead.tsx';
+import { DraftProblems, SavedWords } from '../../parts/DraftHead.tsx';
 import { Notice } from '../../parts/Notice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import type { SaveState } from '../../parts/saver.ts';
@@ -100,6 +100,7 @@ export default function WishView() {
       work={work}
       draftId={draftId}
       fromDraft={draft !== undefined}
+      draftRevision={draft?.revision ?? 0}
       start={start}
     />
   );
@@ -111,6 +112,7 @@ const keptStates: Readonly<Record<KeptState, SaveState | undefined>> = {
   waiting: 'saving',
   kept: 'saved',
   away: 'unsaved',
+  stale: 'stale',
 };
 
 /** What the last one taught: “to change next time” of the work that this one follows. */
@@ -154,10 +156,11 @@ interface FormProps {
   readonly work: Work | undefined;
   readonly draftId: string | undefined;
   readonly fromDraft: boolean;
+  readonly draftRevision: number;
   readonly start: WishFormValues;
 }
 
-function WishForm({ work, draftId, fromDraft, start }: FormProps) {
+function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps) {
   const navigate = useNavigate();
   const [add, adding] = useAddWorkMutation();
   const [ownId] = useOwnId();
@@ -178,7 +181,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
     for (const [path, text] of inUnits(getValues(), units)) setValue(path as 'title', text);
   }, [units, frozen, getValues, setValue]);
   const steps = useFormHistory(form);
-  const kept = useKeptDraft(form, draftId);
+  const kept = useKeptDraft(form, draftId, draftRevision);
   // What is typed shows at once; the plan follows from the worker.
   const values = useDeferredValue(form.watch());
   const answer = usePreview(work?.begun ? work.wish : toWish(values, work?.wish), work?.begun);
@@ -263,6 +266,7 @@ function WishForm({ work, draftId, fromDraft, start }: FormProps) {
         >
           <form onSubmit={save} noValidate aria-label="Idea">
             {work ? <Notice text={work.notice} /> : null}
+            {kept.state === 'stale' ? <DraftProblems draft={{ ...kept, state: 'stale' }} /> : null}
             <Lessons of={work?.wish.lessons ?? []} />
             <fieldset disabled={frozen} className="min-w-0">
               {ready ? (

@@ -18,6 +18,10 @@ export const appSaid = {
   puntadasServerAwayYou: (safe: Told) =>
     `Puntada’s server is away. You can go on counting, weighing and noting; plans can be changed when it is back.${safe} If it was stopped, start it again.`,
   thisBrowserKeepsNothing: '✕ This browser keeps nothing of what waits. Leave this page open until all is saved.',
+  thisBrowserWillKeepNothing:
+    'This browser keeps nothing between visits, as in a private window. What you count is safe as soon as the server has it; while the server is away, leave this page open.',
+  thisBrowserIsNearlyFull:
+    'This browser has hardly any room left. Make some, or soon it can keep nothing while the server is away.',
   howYouReadUnits: 'How you read: units, stitch names, hand',
   fractionsInch: 'Fractions of an inch',
   howRowsWritten: 'How rows are written',
