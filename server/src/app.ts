@@ -28,6 +28,7 @@ import { printRoutes } from './print/routes.ts';
 import { progressRoutes } from './progress/routes.ts';
 import { scaleRoutes } from './scale/routes.ts';
 import { simulatedScale } from './scale/simulated.ts';
+import type { Reckoning } from './schedule/reckoning.ts';
 import { scheduleRoutes } from './schedule/routes.ts';
 import { swatchRoutes } from './swatches/routes.ts';
 import { unreadRoutes } from './unread/routes.ts';
@@ -40,6 +41,8 @@ export interface AppParts {
   readonly pages?: string | undefined;
   /** Does what would keep everybody else waiting. */
   readonly heavy: Heavy;
+  /** Reckons how long works still take. */
+  readonly reckoning: Reckoning;
   /** The copies of the bench. */
   readonly copies: Copies;
   /** Where files on their way in are kept until they are whole. */
@@ -49,7 +52,7 @@ export interface AppParts {
 const localNames = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 
 /** The whole server as an Express app, listening to nobody yet. */
-export function createApp({ db, log, pages, heavy, copies, incoming }: AppParts): Express {
+export function createApp({ db, log, pages, heavy, reckoning, copies, incoming }: AppParts): Express {
   const app = express();
   const now = () => new Date();
   const broke = (error: unknown) => log.error({ err: error }, 'broke');
@@ -88,12 +91,12 @@ export function createApp({ db, log, pages, heavy, copies, incoming }: AppParts)
     workRoutes(db, heavy),
     progressRoutes(db),
     logRoutes(db),
-    onwardRoutes(db),
+    onwardRoutes(db, heavy),
     printRoutes(db, heavy),
     labelRoutes(db, heavy),
   );
   app.use('/api/drawer', drawerRoutes(db, copies));
-  app.use('/api/swatches', swatchRoutes(db));
+  app.use('/api/swatches', swatchRoutes(db, heavy));
   app.use('/api/patterns', patternRoutes(db));
   app.use('/api/bin', binRoutes(db));
   app.use('/api/drafts', draftRoutes(db));
@@ -104,7 +107,7 @@ export function createApp({ db, log, pages, heavy, copies, incoming }: AppParts)
   app.use('/api/incoming', incomingRoutes(files));
   app.use('/api/label-printer', labelPrinterRoutes(simulatedPrinter()));
   app.use('/api/scale', scaleRoutes(simulatedScale(Date.now, Math.random)));
-  app.use('/api/schedule', scheduleRoutes(db, now));
+  app.use('/api/schedule', scheduleRoutes(db, reckoning, now));
   app.use('/api/unread', unreadRoutes(db, copies));
   app.use('/api/plan', planRoutes(heavy));
   app.use('/api', () => {

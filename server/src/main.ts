@@ -7,6 +7,8 @@ import { emptyBin } from './bin/queries.ts';
 import { Copies } from './copies/copies.ts';
 import { openDatabase, openShared } from './db/open.ts';
 import { inThisThread, inThreads } from './heavy/heavy.ts';
+import { reckoningFrom } from './schedule/reckoning.ts';
+import { inOwnThread } from './schedule/thread.ts';
 
 const folder = resolve(process.env.PUNTADA_DATA ?? '.data/own');
 const port = Number(process.env.PUNTADA_PORT ?? 4310);
@@ -26,6 +28,9 @@ const database = await (shared ? openShared(shared) : openDatabase(folder)).catc
 await emptyBin(database);
 const tasks = new URL('./tasks.mjs', import.meta.url);
 const heavy = existsSync(tasks) ? inThreads(tasks) : inThisThread;
+const thread = new URL('./reckoning.mjs', import.meta.url);
+const reckoner = existsSync(thread) ? inOwnThread(thread) : undefined;
+const reckoning = reckoner?.from(database) ?? reckoningFrom(database);
 const copies = new Copies(database, join(folder, 'copies'), () => new Date());
 /** The copy of the day: soon after the start, and once the day has changed. */
 const copyOfDay = () => copies.makeOfDay().catch((error: unknown) => log.error({ err: error }, 'day-copy'));
@@ -35,24 +40,29 @@ if ('takenOver' in database && database.takenOver) {
 }
 setTimeout(copyOfDay, 60_000).unref();
 setInterval(copyOfDay, 30 * 60_000).unref();
-const server = createApp({ db: database, log, pages, heavy, copies, incoming: join(folder, 'incoming') }).listen(
-  port,
-  '127.0.0.1',
-  (error?: Error) => {
-    if (error) {
-      const busy = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
-      stop(busy ? startingWords.portTaken(port) : error.message);
-    }
-    const address = server.address();
-    const at = typeof address === 'object' && address ? address.port : port;
-    process.stdout.write(`${startingWords.ready(`http://127.0.0.1:${at}`)}\n`);
-  },
-);
+const server = createApp({
+  db: database,
+  log,
+  pages,
+  heavy,
+  reckoning,
+  copies,
+  incoming: join(folder, 'incoming'),
+}).listen(port, '127.0.0.1', (error?: Error) => {
+  if (error) {
+    const busy = (error as NodeJS.ErrnoException).code === 'EADDRINUSE';
+    stop(busy ? startingWords.portTaken(port) : error.message);
+  }
+  const address = server.address();
+  const at = typeof address === 'object' && address ? address.port : port;
+  process.stdout.write(`${startingWords.ready(`http://127.0.0.1:${at}`)}\n`);
+});
 
 async function close(): Promise<void> {
   server.closeAllConnections();
   server.close();
   await heavy.close();
+  await reckoner?.close();
   await database.close();
   process.exit(0);
 }

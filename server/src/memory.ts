@@ -10,7 +10,15 @@ export function remembered<Value>(): Map<string, Value> {
   return own;
 }
 
+const others = new Set<() => void>();
+
+/** Is told once another bench is here: for what is remembered elsewhere. */
+export function onForget(forget: () => void): void {
+  others.add(forget);
+}
+
 /** Another bench is here now. */
 export function forgetAll(): void {
   for (const each of all) each.clear();
+  for (const forget of others) forget();
 }

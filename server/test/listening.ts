@@ -9,6 +9,7 @@ import { Copies } from '../src/copies/copies.ts';
 import type { Database } from '../src/db/database.ts';
 import { openDatabase } from '../src/db/open.ts';
 import { inThisThread } from '../src/heavy/heavy.ts';
+import { reckoningFrom } from '../src/schedule/reckoning.ts';
 import { freshFolder } from './freshFolder.ts';
 
 /** What the server answered. */
@@ -40,6 +41,7 @@ export async function listen(opened?: Database, heavy = inThisThread): Promise<L
     db: database,
     log: pino({ level: 'silent' }),
     heavy,
+    reckoning: reckoningFrom(database),
     copies: new Copies(database, join(own, 'copies'), () => new Date()),
     incoming: join(own, 'incoming'),
   });

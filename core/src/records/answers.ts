@@ -80,12 +80,16 @@ export const workLogSchema = z
   .object({
     entries: z.array(anyVersion(logEntryRecord)),
     ticks: z.array(tickSchema).optional(),
-    /** The steps as lines instead, in the order of their times. */
+    /** The steps as lines instead. */
     steps: z.string().optional(),
     /** Photos without a small picture for lists. */
     largeOnly: z.array(z.string()).default([]),
   })
-  .transform(({ entries, ticks, steps, largeOnly }) => ({ entries, ticks: ticks ?? stepsIn(steps ?? ''), largeOnly }));
+  .transform(({ entries, ticks, steps, largeOnly }) => ({
+    entries,
+    ticks: ticks ?? stepsIn(steps ?? '').sort((a, b) => a.at - b.at),
+    largeOnly,
+  }));
 export type WorkLog = Readonly<z.output<typeof workLogSchema>>;
 
 export const weighingsSchema = z.array(weighSchema);

@@ -11,8 +11,9 @@ import {
 } from '@puntada/core/records';
 import type { Tick } from '@puntada/core/work';
 import { z } from 'zod';
-import { type Db, rows } from '../db/database.ts';
+import { type Db, row, rows } from '../db/database.ts';
 import { whyUnread } from '../db/readable.ts';
+import { breathing } from '../http/breathing.ts';
 import { readPreferences } from '../preferences/queries.ts';
 import { nextTicks } from '../progress/queries.ts';
 
@@ -25,16 +26,22 @@ const plan = z.looseObject({ wish: anyVersion(wishRecord), begun: anyVersion(fro
 type Line = Readonly<{ kind: ArchiveLine['kind'] } & Record<string, unknown>>;
 
 async function* all(db: Db, sql: string, values: readonly unknown[] = []): AsyncGenerator<Row> {
-  yield* await rows(db, any, sql, values);
+  const breathe = breathing();
+  for (const each of await rows(db, any, sql, values)) {
+    yield each;
+    await breathe();
+  }
 }
 
 /** Ticks that are read at once. */
-const page = ticksOnLine * 20;
+const page = ticksOnLine * 4;
 
 async function* ticksOf(db: Db, workId: string): AsyncGenerator<Line> {
+  const breathe = breathing();
   for (let last: Tick | undefined; ; ) {
     const ticks = await nextTicks(db, workId, last, page);
     if (!ticks.length) return;
+    await breathe();
     for (let i = 0; i < ticks.length; i += ticksOnLine) {
       yield { kind: 'ticks', ticks: ticks.slice(i, i + ticksOnLine) };
     }
@@ -43,22 +50,22 @@ async function* ticksOf(db: Db, workId: string): AsyncGenerator<Line> {
 }
 
 /** One project with all that was ever kept of it. */
-async function* work(db: Db, row: Row): AsyncGenerator<Line> {
-  const id = String(row.id);
+async function* work(db: Db, found: Row): AsyncGenerator<Line> {
+  const id = String(found.id);
   yield {
     kind: 'work',
     id,
-    state: row.state,
-    revision: row.revision,
-    archived: row.archived,
-    deletedAt: text(row.deleted_at),
-    notice: row.notice,
-    due: row.due_day,
-    createdAt: text(row.created_at),
-    changedAt: text(row.changed_at),
-    wish: row.wish,
-    begun: row.begun,
-    unread: whyUnread(plan, row) !== undefined,
+    state: found.state,
+    revision: found.revision,
+    archived: found.archived,
+    deletedAt: text(found.deleted_at),
+    notice: found.notice,
+    due: found.due_day,
+    createdAt: text(found.created_at),
+    changedAt: text(found.changed_at),
+    wish: found.wish,
+    begun: found.begun,
+    unread: whyUnread(plan, found) !== undefined,
   };
   for await (const each of all(db, 'select * from former_plans where work_id = $1 order by revision desc', [id])) {
     yield {
@@ -87,14 +94,43 @@ async function* work(db: Db, row: Row): AsyncGenerator<Line> {
 const workColumns = "works.*, to_char(due, 'YYYY-MM-DD') as due_day";
 
 /** One project, line by line. */
-export async function* linesOfWork(db: Db, id: string): AsyncGenerator<Line> {
-  for await (const row of all(db, `select ${workColumns} from works where id = $1`, [id])) yield* work(db, row);
+async function* linesOfWork(db: Db, id: string): AsyncGenerator<Line> {
+  for await (const each of all(db, `select ${workColumns} from works where id = $1`, [id])) yield* work(db, each);
 }
 
-/** A whole bench, line by line: as it is stored, and never more than one project in memory. */
+const standing = z.object({ revision: z.number(), state: z.string() });
+
+/** As it stands, so that it is seen whether it was changed while it was read. Steps and entries are only added. */
+async function standsAt(db: Db, id: string): Promise<string> {
+  return JSON.stringify(await row(db, standing, 'select revision, state from works where id = $1', [id]));
+}
+
+/**
+ * One project, line by line, all of one plan, while others go on with it: one whose plan is changed meanwhile is read anew.
+ * In a transaction it would be of one moment, and nobody else would be answered until it is read.
+ */
+export async function* settledWork(db: Db, id: string): AsyncGenerator<Line> {
+  for (;;) {
+    const before = await standsAt(db, id);
+    const lines: Line[] = [];
+    for await (const line of linesOfWork(db, id)) lines.push(line);
+    if ((await standsAt(db, id)) !== before) continue;
+    yield* lines;
+    return;
+  }
+}
+
+/**
+ * A whole bench, line by line: as it is stored, never more than one project in memory, and each project of one plan. What
+ * projects hang on, such as swatches, is read after them, so that nothing hangs on what is not there.
+ */
 export async function* linesOfBench(db: Db): AsyncGenerator<Line> {
   const ids = await rows(db, z.object({ id: z.uuid() }), 'select id from works order by created_at, id');
-  for (const { id } of ids) yield* linesOfWork(db, id);
+  const breathe = breathing();
+  for (const { id } of ids) {
+    yield* settledWork(db, id);
+    await breathe();
+  }
   for await (const { id, revision, yarn, deleted_at } of all(db, 'select * from drawer order by id')) {
     const unread = whyUnread(anyVersion(drawerYarnRecord), yarn) !== undefined;
     yield { kind: 'yarn', id, revision, yarn, deletedAt: text(deleted_at), unread };

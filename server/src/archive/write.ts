@@ -1,13 +1,15 @@
 import { createHash } from 'node:crypto';
 import { createReadStream, createWriteStream } from 'node:fs';
 import { open, rename, rm } from 'node:fs/promises';
+import { createInterface } from 'node:readline';
 import { Readable, Transform } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import { type ArchiveHead, archiveFiles } from '@puntada/core/records';
 import { ZipFile } from 'yazl';
 import type { Database } from '../db/database.ts';
+import { breathing } from '../http/breathing.ts';
 import { photoOf } from '../photos/queries.ts';
-import { linesOfBench, linesOfWork, photosOf } from './lines.ts';
+import { linesOfBench, photosOf, settledWork } from './lines.ts';
 import { openArchive } from './read.ts';
 
 /** How far it is, and whether it is to go on. */
@@ -40,15 +42,28 @@ function counted(name: string, told: (listed: Listed) => void): Transform {
 }
 
 async function* asText(lines: AsyncIterable<unknown>, signal: AbortSignal | undefined): AsyncGenerator<string> {
+  const breathe = breathing();
   for await (const line of lines) {
     signal?.throwIfAborted();
     yield `${JSON.stringify(line)}\n`;
+    await breathe();
   }
 }
 
+/** The ids of the photos that records tell of. */
+async function toldIn(records: string): Promise<Set<string>> {
+  const told = new Set<string>();
+  for await (const line of createInterface({ input: createReadStream(records) })) {
+    if (!line.startsWith('{"kind":"entry"')) continue;
+    const { id, entry } = JSON.parse(line) as { id: string; entry?: { kind?: unknown } };
+    if (entry?.kind === 'photo') told.add(id);
+  }
+  return told;
+}
+
 /**
- * Writes a bench or one project into a file, never whole in memory, and reads it back before it counts as made. Records
- * are of one moment; photos are never changed, so that they may be read afterwards while others use the bench.
+ * Writes a bench or one project into a file, never whole in memory, and reads it back before it counts as made. Each
+ * project is of one plan; photos are never changed, so that they may be read afterwards while others use the bench.
  * @param only the id of the one project @throws what went wrong, or the reason of the signal; nothing is left of it then
  */
 export async function writeArchive(
@@ -60,11 +75,11 @@ export async function writeArchive(
 ): Promise<void> {
   const [records, part] = [`${path}.records`, `${path}.part`];
   try {
-    const photos = await db.transaction(async (tx) => {
-      const lines = only ? linesOfWork(tx, only) : linesOfBench(tx);
-      await pipeline(Readable.from(asText(lines, signal)), createWriteStream(records, { mode: 0o600 }));
-      return photosOf(tx, only);
-    }, 'snapshot');
+    const lines = only ? settledWork(db, only) : linesOfBench(db);
+    await pipeline(Readable.from(asText(lines, signal)), createWriteStream(records, { mode: 0o600 }));
+    // A photo taken meanwhile, of which the records tell nothing, is left for the next copy.
+    const told = await toldIn(records);
+    const photos = (await photosOf(db, only)).filter(({ entry }) => told.has(entry));
     await pipeline(zipped(), createWriteStream(part, { mode: 0o600 }), { ...(signal ? { signal } : {}) });
     await onDisk(part);
     const archive = await openArchive(part, { signal });

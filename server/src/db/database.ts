@@ -16,18 +16,12 @@ export interface Db {
   exec(sql: string): Promise<void>;
 }
 
-/** How a transaction sees the rest: as it goes along, or all of it as it was when it began. */
-export type Sight = 'current' | 'snapshot';
-
 /** A database, whichever driver is behind it. */
 export interface Database extends Db {
-  /** All of it or nothing. @param sight a snapshot only reads, and what it reads fits together */
-  transaction<T>(body: (tx: Db) => Promise<T>, sight?: Sight): Promise<T>;
+  /** All of it or nothing. */
+  transaction<T>(body: (tx: Db) => Promise<T>): Promise<T>;
   close(): Promise<void>;
 }
-
-/** The first statement of a transaction that reads a snapshot. */
-export const asSnapshot = 'set transaction isolation level repeatable read, read only';
 
 /** Runs a query and checks every row against its schema. @throws ZodError on a row that is not what the code expects */
 export async function rows<S extends z.ZodType>(

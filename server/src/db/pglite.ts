@@ -1,7 +1,7 @@
 import { existsSync } from 'node:fs';
 import { join } from 'node:path';
 import { type PGlite, type Transaction, types } from '@electric-sql/pglite';
-import { asSnapshot, type Database, type Db } from './database.ts';
+import type { Database, Db } from './database.ts';
 import { openDurable } from './durable.ts';
 
 /** Reads what it would else read in a way of its own: days stay text, and no number is more than a number holds. */
@@ -24,11 +24,7 @@ export async function openPglite(folder: string): Promise<Database> {
   const pglite = await openDurable(folder, !existsSync(join(folder, 'PG_VERSION')));
   return {
     ...queriesOf(pglite),
-    transaction: (body, sight) =>
-      pglite.transaction(async (tx) => {
-        if (sight === 'snapshot') await tx.exec(asSnapshot);
-        return body(queriesOf(tx));
-      }),
+    transaction: (body) => pglite.transaction((tx) => body(queriesOf(tx))),
     close: () => pglite.close(),
   };
 }

@@ -1,5 +1,5 @@
 import pg from 'pg';
-import { asSnapshot, type Database, type Db } from './database.ts';
+import type { Database, Db } from './database.ts';
 
 const { builtins, getTypeParser } = pg.types;
 
@@ -34,11 +34,10 @@ export function openPostgres(address: string): Database {
   pool.on('error', () => undefined);
   return {
     ...queriesOf(pool),
-    async transaction(body, sight) {
+    async transaction(body) {
       const client = await pool.connect();
       try {
         await client.query('begin');
-        if (sight === 'snapshot') await client.query(asSnapshot);
         const answer = await body(queriesOf(client));
         await client.query('commit');
         return answer;

@@ -2,8 +2,10 @@ import { type DecimalMark, good, type Result, tellDecimals } from '@puntada/core
 import { freeze, planWish } from '@puntada/core/plan';
 import type { FrozenWork, PlanDocument, Wish } from '@puntada/core/records';
 import { planDocument } from '@puntada/core/words';
+import { proveOnward } from '@puntada/core/work';
 import { printLabels } from '../labels/labels.ts';
 import { printPlan } from '../print/print.ts';
+import { moved } from '../swatches/flow.ts';
 
 /** What takes too long for the thread that answers. Everything goes in and comes out as plain data. */
 export const tasks = {
@@ -19,6 +21,12 @@ export const tasks = {
     const { stitches, rows } = plan.value.piece;
     return good({ wish: { ...wish, choice: { stitches, rows } }, begun: freeze(plan.value) });
   },
+  /** Whether another plan for the rest of a work leaves alone what is worked. */
+  onward({ from, to, rows }: { from: FrozenWork; to: FrozenWork; rows: number }): ReturnType<typeof proveOnward> {
+    return proveOnward(from, to, rows);
+  },
+  /** A wish with another gauge of its swatch. */
+  moved,
   /** A work on paper. */
   print: printPlan,
   /** Its labels. */

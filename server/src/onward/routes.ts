@@ -1,8 +1,8 @@
 import type { Problem } from '@puntada/core/craft';
 import type { Wish, Work } from '@puntada/core/records';
-import { proveOnward } from '@puntada/core/work';
 import { Router } from 'express';
 import type { Database } from '../db/database.ts';
+import type { Heavy } from '../heavy/heavy.ts';
 import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from '../works/find.ts';
 import { findWork } from '../works/queries.ts';
@@ -14,12 +14,17 @@ function changeless({ choice: _choice, ending: _ending, border: _border, closing
   return JSON.stringify(Object.entries(rest).sort(([a], [b]) => (a < b ? -1 : 1)));
 }
 
+/** Rows that are worked or begun. */
+function rowsTouched({ progress: { rows, runs } }: Work): number {
+  return rows + (runs > 0 ? 1 : 0);
+}
+
 function refuse(problem: Problem, work: Work): Refusal {
   return new Refusal(409, [problem], work);
 }
 
 /** The rest of a begun work by another plan. What is worked is proved to stay; the plan that is left is kept. */
-export function onwardRoutes(db: Database): Router {
+export function onwardRoutes(db: Database, heavy: Heavy): Router {
   const router = Router();
 
   router.get(
@@ -34,7 +39,10 @@ export function onwardRoutes(db: Database): Router {
     '/:id/onward',
     handler(async (request, response) => {
       const { revision, wish, begun, kind } = bodyOf(otherPlan, request);
-      const { id } = await workOf(db, request);
+      const before = await workOf(db, request);
+      const { id } = before;
+      const worked = rowsTouched(before);
+      if (before.begun) accept(await heavy.run('onward', { from: before.begun, to: begun, rows: worked }));
       await db.transaction(async (tx) => {
         const work = (await findWork(tx, id)) as Work;
         if (!work.begun || work.state !== 'begun') {
@@ -47,8 +55,6 @@ export function onwardRoutes(db: Database): Router {
             work,
           );
         }
-        const { rows, runs } = work.progress;
-        accept(proveOnward(work.begun, begun, rows + (runs > 0 ? 1 : 0)));
         if (changeless(wish) !== changeless(work.wish)) {
           throw new Refusal(422, [
             {
@@ -57,7 +63,9 @@ export function onwardRoutes(db: Database): Router {
             },
           ]);
         }
-        if (!(await goBy(tx, work, revision, wish, begun))) {
+        // It was proved for what was worked then.
+        const same = work.revision === before.revision && rowsTouched(work) === worked;
+        if (!same || !(await goBy(tx, work, revision, wish, begun))) {
           throw refuse(
             {
               code: 'stale',
@@ -71,7 +79,7 @@ export function onwardRoutes(db: Database): Router {
           revision: work.revision,
           wish: work.wish,
           begun: work.begun,
-          rowsWorked: rows,
+          rowsWorked: work.progress.rows,
           leftFor: kind,
           leftAt: new Date().toISOString(),
         });

@@ -1,6 +1,7 @@
 import { begun, comparePositions, type Position, placeOf, reached, type Tick } from '@puntada/core/work';
 import { z } from 'zod';
 import { type Db, row, rows } from '../db/database.ts';
+import { breathing } from '../http/breathing.ts';
 import { remembered } from '../memory.ts';
 import { progressRow } from './schema.ts';
 
@@ -78,11 +79,41 @@ async function ticksBetween(db: Db, workId: string, from: number, to = Number.MA
   return unpacked((await row(db, packedRow, sql, [workId, from, to]))?.ticks ?? null);
 }
 
-/** The steps of a work as one text, a line each, in the order of their times: as pages read them. */
+/** Steps that the database gives at once: others are answered between two such parts. */
+const part = 10_000;
+const linesRow = z.object({ work_id: z.uuid(), lines: z.string(), last_place: z.number(), last_id: z.uuid() });
+const nobody = '00000000-0000-0000-0000-000000000000';
+
+/** The steps of some works as lines of text, in their order, part by part. @param columns of each line */
+async function* linesOf(
+  db: Db,
+  works: readonly string[],
+  columns: string,
+): AsyncGenerator<{ readonly work: string; readonly lines: string }> {
+  const sql = `select work_id, string_agg(concat_ws(' ', ${columns}), E'\\n' order by place, id) as lines,
+      max(place) as last_place, (array_agg(id order by place desc, id desc))[1] as last_id
+    from (
+      select * from ticks where work_id = any($1::uuid[]) and (work_id, place, id) > ($2::uuid, $3, $4::uuid)
+      order by work_id, place, id limit ${part}
+    ) as next group by work_id order by work_id`;
+  const breathe = breathing();
+  for (let behind: readonly unknown[] = [nobody, -1, nobody]; ; ) {
+    const found = await rows(db, linesRow, sql, [works, ...behind]);
+    for (const { work_id: work, lines } of found) yield { work, lines };
+    const last = found.at(-1);
+    if (!last) return;
+    behind = [last.work_id, last.last_place, last.last_id];
+    await breathe();
+  }
+}
+
+/** The steps of a work as one text, a line each, as pages read them. */
 export async function stepLines(db: Db, workId: string): Promise<string> {
-  const line = "concat_ws(' ', at, place, from_rows, from_runs, to_rows, to_runs)";
-  const sql = `select string_agg(${line}, E'\\n' order by at, place) as ticks from ticks where work_id = $1`;
-  return (await row(db, packedRow, sql, [workId]))?.ticks ?? '';
+  const parts: string[] = [];
+  for await (const { lines } of linesOf(db, [workId], 'at, place, from_rows, from_runs, to_rows, to_runs')) {
+    parts.push(lines);
+  }
+  return parts.join('\n');
 }
 
 /** How many steps some works have, by the work. */
@@ -94,9 +125,12 @@ export async function stepsOfWorks(db: Db, works: readonly string[]): Promise<Ma
 
 /** All ticks of some works, by the work. */
 export async function ticksOfWorks(db: Db, works: readonly string[]): Promise<Map<string, Tick[]>> {
-  const sql = `select work_id, ${packed} as ticks from ticks where work_id = any($1::uuid[]) group by work_id`;
-  const found = await rows(db, packedRow.extend({ work_id: z.uuid() }), sql, [works]);
-  return new Map(found.map(({ work_id, ticks }) => [work_id, unpacked(ticks)]));
+  const found = new Map<string, Tick[]>(works.map((id) => [id, []]));
+  for await (const { work, lines } of linesOf(db, works, tickColumns)) {
+    const own = found.get(work);
+    for (const tick of unpacked(lines)) own?.push(tick);
+  }
+  return found;
 }
 
 function isAfter(tick: Tick, last: z.output<typeof progressRow>): boolean {

@@ -1,8 +1,10 @@
+import type { DecimalMark } from '@puntada/core/craft';
 import { type Plan, planWish } from '@puntada/core/plan';
-import type { MovedPlan, Swatch, Wish } from '@puntada/core/records';
+import type { MovedPlan, Swatch, Wish, WorkSummary } from '@puntada/core/records';
 import { metresText, planLeft, planMoved, planUnchanged, sizeText, swatchNotice } from '@puntada/core/words';
 import { withSwatch } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
+import type { Heavy } from '../heavy/heavy.ts';
 import { listWorks, noteChange } from '../works/queries.ts';
 
 function figuresOf({ width, height, piece }: Plan, wish: Wish): string {
@@ -11,7 +13,15 @@ function figuresOf({ width, height, piece }: Plan, wish: Wish): string {
 }
 
 /** The wish with the swatch's gauge, in the stitches it had if they still can be; else in the nearest. */
-function moved(wish: Wish, id: string, swatch: Swatch): { wish: Wish; words: string } | { words: string } {
+export function moved({
+  wish,
+  id,
+  swatch,
+}: {
+  wish: Wish;
+  id: string;
+  swatch: Swatch;
+}): { wish: Wish; words: string } | { words: string } {
   const fresh = withSwatch(wish, id, swatch);
   if (!fresh.ok) return { words: planLeft(fresh.problems[0]) };
   const before = planWish(wish);
@@ -25,16 +35,50 @@ function moved(wish: Wish, id: string, swatch: Swatch): { wish: Wish; words: str
   return { wish: asChosen.ok ? kept : fresh.value, words: planMoved(was, now) };
 }
 
-/** Carries a changed swatch into every plan that goes by it and is not yet begun, each with a notice of what changed. */
-export async function carryOver(db: Db, id: string, swatch: Swatch): Promise<MovedPlan[]> {
-  const told: MovedPlan[] = [];
-  for (const work of await listWorks(db)) {
-    const { gauge, title } = work.wish;
-    if (work.state !== 'wished' || gauge.from !== 'counted' || gauge.swatch !== id) continue;
-    const change = moved(work.wish, id, swatch);
-    const notice = swatchNotice(swatch.title, change.words);
-    if ('wish' in change) await noteChange(db, work.id, change.wish, notice);
-    told.push({ id: work.id, title, words: change.words });
+/** A plan that goes by a swatch and is not yet begun, as it was when its change was found. */
+interface Move {
+  readonly work: WorkSummary;
+  readonly change: ReturnType<typeof moved>;
+}
+
+async function plansBy(db: Db, id: string): Promise<WorkSummary[]> {
+  return (await listWorks(db)).filter(
+    ({ state, wish: { gauge } }) => state === 'wished' && gauge.from === 'counted' && gauge.swatch === id,
+  );
+}
+
+/** What a changed swatch makes of every plan that goes by it and is not yet begun. */
+export async function movesBy(
+  db: Db,
+  heavy: Heavy,
+  id: string,
+  swatch: Swatch,
+  decimals: DecimalMark,
+): Promise<Move[]> {
+  const plans = await plansBy(db, id);
+  return Promise.all(
+    plans.map(async (work) => ({ work, change: await heavy.run('moved', { wish: work.wish, id, swatch }, decimals) })),
+  );
+}
+
+/**
+ * Carries a changed swatch into the plans that go by it, each with a notice of what changed.
+ * @returns nothing where another plan goes by it by now, or one was changed meanwhile
+ */
+export async function carryOver(
+  db: Db,
+  id: string,
+  swatch: Swatch,
+  moves: readonly Move[],
+): Promise<MovedPlan[] | undefined> {
+  const revisions = (works: readonly WorkSummary[]) =>
+    works
+      .map((work) => `${work.id} ${work.revision}`)
+      .sort()
+      .join();
+  if (revisions(await plansBy(db, id)) !== revisions(moves.map(({ work }) => work))) return undefined;
+  for (const { work, change } of moves) {
+    if ('wish' in change) await noteChange(db, work.id, change.wish, swatchNotice(swatch.title, change.words));
   }
-  return told;
+  return moves.map(({ work, change }) => ({ id: work.id, title: work.wish.title, words: change.words }));
 }

@@ -1,17 +1,21 @@
-import { tellDecimals } from '@puntada/core/craft';
+import type { MovedPlan } from '@puntada/core/records';
 import { planSwatch } from '@puntada/core/work';
 import { Router } from 'express';
 import { putIntoBin } from '../bin/queries.ts';
 import type { Database } from '../db/database.ts';
+import type { Heavy } from '../heavy/heavy.ts';
 import { accept, bodyOf, decimalsFor, handler, Refusal } from '../http/answers.ts';
 import { idOf, missing, staleRecord } from '../http/records.ts';
 import { listWorks } from '../works/queries.ts';
-import { carryOver } from './flow.ts';
+import { carryOver, movesBy } from './flow.ts';
 import { addSwatch, changeSwatch, findSwatch, listSwatches } from './queries.ts';
 import { changedSwatch, newSwatch } from './schema.ts';
 
+/** A plan was changed while it was found what a swatch makes of it. */
+class Overtaken extends Error {}
+
 /** The swatch book. */
-export function swatchRoutes(db: Database): Router {
+export function swatchRoutes(db: Database, heavy: Heavy): Router {
   const router = Router();
 
   router.get(
@@ -38,12 +42,25 @@ export function swatchRoutes(db: Database): Router {
       const { revision, swatch } = bodyOf(changedSwatch, request);
       accept(planSwatch(swatch));
       // What the plans say of it is for who changed it.
-      tellDecimals(decimalsFor(request));
-      const plans = await db.transaction(async (tx) => {
-        if (await changeSwatch(tx, id, revision, swatch)) return carryOver(tx, id, swatch);
-        const stored = await findSwatch(tx, id);
-        throw stored ? staleRecord('swatch', stored) : missing('swatch');
-      });
+      const decimals = decimalsFor(request);
+      let plans: readonly MovedPlan[] | undefined;
+      while (!plans) {
+        const moves = await movesBy(db, heavy, id, swatch, decimals);
+        plans = await db
+          .transaction(async (tx) => {
+            if (await changeSwatch(tx, id, revision, swatch)) {
+              const told = await carryOver(tx, id, swatch, moves);
+              if (told) return told;
+              throw new Overtaken();
+            }
+            const stored = await findSwatch(tx, id);
+            throw stored ? staleRecord('swatch', stored) : missing('swatch');
+          })
+          .catch((error: unknown) => {
+            if (error instanceof Overtaken) return undefined;
+            throw error;
+          });
+      }
       response.json({ ...(await findSwatch(db, id)), plans });
     }),
   );

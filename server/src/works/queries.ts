@@ -20,8 +20,8 @@ import { begunRow, workRow } from './schema.ts';
 const columns = `
   works.id, works.state, works.revision, works.wish, works.changed_at,
   works.archived, works.deleted_at, works.notice, to_char(works.due, 'YYYY-MM-DD') as due,
-  jsonb_array_length(works.begun -> 'courses') as rows,
-  (works.begun ->> 'stitches')::integer as stitches,
+  works.begun_rows as rows,
+  works.begun_stitches as stitches,
   progress.rows_worked, progress.runs_worked, progress.last_place
 `;
 const from = 'from works left join progress on progress.work_id = works.id';
@@ -63,13 +63,13 @@ const knownCloths = remembered<Problem | undefined>();
 
 /** Works whose cloth on the hook cannot be read, with why. Each cloth is looked at once. */
 async function brokenCloths(db: Db): Promise<Map<string, Problem>> {
-  const marks = await rows(db, clothMark, 'select id, md5(begun::text) as mark from works where begun is not null');
+  const marks = await rows(db, clothMark, 'select id, begun_mark as mark from works where begun is not null');
   const fresh = marks.filter(({ mark }) => !knownCloths.has(mark)).map(({ id }) => id);
   if (fresh.length) {
     const found = await rows(
       db,
       z.object({ begun: z.unknown(), mark: z.string() }),
-      'select begun, md5(begun::text) as mark from works where id = any($1::uuid[])',
+      'select begun, begun_mark as mark from works where id = any($1::uuid[])',
       [fresh],
     );
     for (const { begun, mark } of found) knownCloths.set(mark, whyUnread(anyVersion(frozenRecord), begun));

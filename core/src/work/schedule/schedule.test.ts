@@ -26,6 +26,35 @@ const work = (id: string, left: Estimate, due?: string): Pending => ({ id, title
 const monday = '2026-11-23';
 
 describe('days', () => {
+  it('are found as by walking from one to the next', () => {
+    const weeks = fc.array(fc.constantFrom(0, 0, 15, 60, 120), { minLength: 7, maxLength: 7 });
+    fc.assert(
+      fc.property(
+        weeks,
+        fc.nat({ max: 3000 }),
+        fc.nat({ max: 400 * 3600 }),
+        fc.nat({ max: 90 }),
+        (each, start, seconds, days) => {
+          const from = new Date(Date.UTC(2026, 0, 1 + start));
+          const text = (day: Date) => day.toISOString().slice(0, 10);
+          let [left, until] = [seconds, 0];
+          let found: string | undefined;
+          for (let n = 0; n < 5 * 366; n++) {
+            const day = new Date(from.getTime() + n * 86_400_000);
+            const own = 60 * (each[(day.getUTCDay() + 6) % 7] as number);
+            if (n <= days) until += own;
+            left -= own;
+            if (found === undefined && left <= 0 && (own > 0 || n === 0)) found = text(day);
+          }
+          expect(dayReached(each, text(from), seconds)).toBe(found);
+          const last = text(new Date(from.getTime() + days * 86_400_000));
+          expect(secondsUntil(each, text(from), last)).toBe(until);
+        },
+      ),
+      { numRuns: 60 },
+    );
+  });
+
   it('go over months and years, and know their weekday', () => {
     expect([dayAfter('2026-12-31', 1), dayAfter('2028-02-28', 1), dayAfter('2026-03-28', 2)]).toEqual([
       '2027-01-01',

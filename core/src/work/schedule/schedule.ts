@@ -57,20 +57,38 @@ function secondsOn(week: Week, day: Day): number {
   return 60 * (week[weekday(day)] ?? 0);
 }
 
+/** Seconds that are crocheted in a whole week. */
+function secondsAWeek(week: Week): number {
+  return week.reduce((sum, minutes) => sum + 60 * minutes, 0);
+}
+
+/** Days from one to another; negative where the other comes before. */
+function daysBetween(from: Day, to: Day): number {
+  return Math.round((Date.parse(`${to}T00:00:00Z`) - Date.parse(`${from}T00:00:00Z`)) / dayMs);
+}
+
 /** Seconds that are crocheted from a day to another, both counted. */
 export function secondsUntil(week: Week, from: Day, to: Day): number {
-  let seconds = 0;
-  for (let day = from; day <= to; day = dayAfter(day, 1)) seconds += secondsOn(week, day);
+  const days = daysBetween(from, to) + 1;
+  if (days <= 0) return 0;
+  const [weeks, first] = [Math.floor(days / 7), weekday(from)];
+  let seconds = weeks * secondsAWeek(week);
+  for (let n = 0; n < days % 7; n++) seconds += 60 * (week[(first + n) % 7] ?? 0);
   return seconds;
 }
 
-/** The day on which so many seconds have been worked. */
+/** The day on which so many seconds have been worked; none where it does not come within five years. */
 export function dayReached(week: Week, from: Day, seconds: number): Day | undefined {
-  let left = seconds;
-  for (let n = 0; n < horizon; n++) {
-    const day = dayAfter(from, n);
-    left -= secondsOn(week, day);
-    if (left <= 1e-6 && (secondsOn(week, day) > 0 || n === 0)) return day;
+  const perWeek = secondsAWeek(week);
+  const first = weekday(from);
+  // Whole weeks at once, but for the last two: in them it is found on which day.
+  const weeks = perWeek > 0 ? Math.max(0, Math.floor(seconds / perWeek) - 1) : 0;
+  let left = seconds - weeks * perWeek;
+  for (let n = 7 * weeks; n < horizon; n++) {
+    const own = 60 * (week[(first + n) % 7] ?? 0);
+    left -= own;
+    if (left <= 1e-6 && (own > 0 || n === 0)) return dayAfter(from, n);
+    if (perWeek === 0 && n > 0) return undefined;
   }
   return undefined;
 }

@@ -22,13 +22,18 @@ interface Told {
 
 const percent = (ratio: number) => `${Math.round(ratio * 100)} %`;
 
-/** Each session against a steady hand, and between what the hand is known to be by all of them. */
+/** So many sessions are told apart in the width of a page: the latest. */
+const most = 60;
+
+/** Each of the latest sessions against a steady hand, and between what the hand is known to be by all of them. */
 export function PaceChart({ sessions, pace }: Props) {
   const [ref, width] = useWidth<HTMLDivElement>();
-  const told = sessions.flatMap((session): Told[] => {
-    const ratio = sessionRatio(session);
-    return ratio === undefined ? [] : [{ from: session.from, ratio }];
-  });
+  const told = sessions
+    .flatMap((session): Told[] => {
+      const ratio = sessionRatio(session);
+      return ratio === undefined ? [] : [{ from: session.from, ratio }];
+    })
+    .slice(-most);
   if (told.length < 2) return <div ref={ref} />;
   const known = [pace.ratio * Math.exp(-ninety * pace.sd), pace.ratio * Math.exp(ninety * pace.sd)] as const;
   const all = [...told.map(({ ratio }) => ratio), ...known, 1];

@@ -6,6 +6,7 @@ import { scaleLinear } from 'd3-scale';
 import { curveStepAfter, line } from 'd3-shape';
 import { useMemo } from 'react';
 import { useWidth } from '../../parts/useWidth.ts';
+import { thinned } from './thinned.ts';
 
 const height = 190;
 const margin = { top: 24, right: 12, bottom: 28, left: 40 };
@@ -36,7 +37,7 @@ export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
   const path = line<(typeof points)[number]>(
     (point) => x(point.hours),
     (point) => y(point.row),
-  ).curve(curveStepAfter)(points);
+  ).curve(curveStepAfter)(thinned(points, most));
   const plan = line<number>(
     (hours) => x(hours),
     (_, row) => y(row),

@@ -13,6 +13,7 @@ import { useEntry } from './useEntry.ts';
 
 /** So many are in sight; the rest on demand. */
 const shown = 8;
+const more = 60;
 
 interface Props {
   readonly workId: string;
@@ -22,7 +23,7 @@ interface Props {
 
 /** Every session, the latest first; one that a clock got wrong is corrected, or left out. */
 export function Sessions({ workId, sessions, log }: Props) {
-  const [all, setAll] = useState(false);
+  const [open, setOpen] = useState(shown);
   const [editing, setEditing] = useState<number>();
   if (!sessions.length) return <p className="py-2 text-[15px] text-soft">{logSaid.noRowsDoneYet}</p>;
   const anyOut = sessions.some((each) => each.takenOut > 0);
@@ -58,7 +59,7 @@ export function Sessions({ workId, sessions, log }: Props) {
         <tbody>
           {sessions
             .toReversed()
-            .slice(0, all ? undefined : shown)
+            .slice(0, open)
             .map((session) =>
               editing === session.from ? (
                 <tr key={session.from} className="border-t border-rule">
@@ -93,11 +94,15 @@ export function Sessions({ workId, sessions, log }: Props) {
       {sessions.length > shown ? (
         <button
           type="button"
-          aria-expanded={all}
-          onClick={() => setAll(!all)}
+          aria-expanded={open > shown}
+          onClick={() => setOpen(open < sessions.length ? open + more : shown)}
           className="min-h-11 text-[15px] underline underline-offset-4"
         >
-          {all ? `The latest ${shown} only` : `All ${sessions.length} sessions`}
+          {open >= sessions.length
+            ? `The latest ${shown} only`
+            : sessions.length - open > more
+              ? logSaid.moreSessions(more, sessions.length - open)
+              : `All ${sessions.length} sessions`}
         </button>
       ) : null}
     </>

@@ -13,9 +13,9 @@ export function useSmallPictures(workId: string, photos: readonly string[]): voi
     const make = async () => {
       for (const entry of photos) {
         const answer = await fetch(`/api/works/${workId}/photos/${entry}`, { signal: left.signal });
-        const made = answer.ok && (await smallPhoto(await answer.blob()));
+        const made = answer.ok ? await smallPhoto(await answer.blob()) : undefined;
         if (left.signal.aborted) return;
-        if (made && made.small) await keep({ workId, entry, small: made.small });
+        if (made?.small) await keep({ workId, entry, small: made.small });
       }
     };
     // What cannot be made now is made another time.

@@ -19,6 +19,7 @@ export const logSaid = {
   offHookLaidFlat: 'Off the hook, laid flat, without its border.',
   atThisRateIt: (sizes: Told) => `At this rate it will end up ${sizes}.`,
   typeNoteOrCancel: 'Type the note, or cancel and delete it.',
+  moreSessions: (more: Told, left: Told) => `${more} more of ${left} earlier sessions`,
   timeSessionsComparedWith: (sessions: Told, times: Told) =>
     `Time of ${sessions} sessions compared with an average pace: ${times}`,
   averagePace: '% of an average pace',

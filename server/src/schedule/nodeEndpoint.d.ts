@@ -1,0 +1,7 @@
+declare module 'comlink/dist/esm/node-adapter.mjs' {
+  import type { MessagePort, Worker } from 'node:worker_threads';
+  import type { Endpoint } from 'comlink';
+
+  /** A port or thread of Node as comlink speaks to it. */
+  export default function nodeEndpoint(port: MessagePort | Worker): Endpoint;
+}
