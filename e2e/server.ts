@@ -5,7 +5,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { test as plain } from '@playwright/test';
+import { expect, test as plain } from '@playwright/test';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 
@@ -136,7 +136,13 @@ export const test = plain.extend<Usual, Lasting>({
         localStorage.getItem('puntada.idea') ?? localStorage.setItem('puntada.idea', JSON.stringify(parts));
       });
     }
+    // Whatever a page does, it does within the policy of the server.
+    const outside: string[] = [];
+    page.on('console', (message) => {
+      if (message.text().includes('Content Security Policy')) outside.push(message.text());
+    });
     await use(page);
+    expect(outside).toEqual([]);
   },
   sharedServer: [
     // biome-ignore lint/correctness/noEmptyPattern: the runner reads the names of its fixtures from this pattern

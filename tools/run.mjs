@@ -370,7 +370,7 @@ function bench() {
   needChromium();
   mkdirSync(join(cache, 'bench'), { recursive: true });
   cpSync(join(root, 'server/src/db/sql'), join(cache, 'bench/sql'), { recursive: true });
-  for (const name of ['pipeline', 'techniques', 'desk', 'print', 'oldBench']) {
+  for (const name of ['pipeline', 'techniques', 'desk', 'print', 'oldBench', 'oldPages']) {
     bundle(`bench/${name}.ts`, `.cache/bench/${name}.mjs`);
     run(process.execPath, [`.cache/bench/${name}.mjs`], { stdio: 'inherit' });
   }
@@ -383,8 +383,48 @@ function bench() {
   );
 }
 
+/** What reliability promises, tried at length: docs/reliability.md says what each is. */
+const trials = [
+  ['killed at any instant, 250 times', 'server/src/folder.test', { PUNTADA_KILLS: '250' }],
+  ['power cut at any write, 60 times', 'server/src/power.test', { PUNTADA_CUTS: '60' }],
+  ['killed while put back, 30 times', 'server/src/copies/killed.test', { PUNTADA_KILLS: '30' }],
+  ['disks that are full or may only be read', 'server/src/db/disk.long.test', {}],
+  ['damaged starts', 'server/src/db/start.test', {}],
+  ['12,000 random requests', 'server/src/anything.test', {}],
+  [
+    '200 damaged and 100 re-sealed files',
+    'server/src/copies/copies.test',
+    { PUNTADA_DAMAGES: '200', PUNTADA_RESEALED: '100' },
+  ],
+  ['a gigabyte of photos', 'server/src/copies/large.long.test', {}],
+  ['files at the doors of the pages', 'web/src/views/open', {}],
+  ['clocks that differ', 'core/src/work/progress', {}],
+  ['steps that come late', 'server/src/progress/late.test', {}],
+];
+
+/** Tries all of them, or those whose names hold a word, one after the other, and prints a table. */
+function tryAll() {
+  needNode();
+  install();
+  const env = { ...process.env, PUNTADA_LONG: '1' };
+  const args = ['--experimental-vm-modules', '--no-warnings', 'node_modules/jest/bin/jest.js', '--silent'];
+  const lines = [];
+  for (const [name, path, more] of trials.filter(
+    ([each]) => !rest.length || rest.some((word) => each.includes(word)),
+  )) {
+    say(`… ${name}`);
+    const started = Date.now();
+    const failed = run(process.execPath, [...args, path], { env: { ...env, ...more }, stdio: ['ignore', 'ignore', 2] });
+    const seconds = ((Date.now() - started) / 1000).toFixed(0);
+    lines.push(`${failed ? '✗' : '✓'} ${name.padEnd(46)} ${seconds.padStart(6)} s`);
+  }
+  process.stdout.write(`${lines.join('\n')}\n`);
+  process.exit(lines.some((line) => line.startsWith('✗')) ? 1 : 0);
+}
+
 const tasks = {
   demo,
+  trials: tryAll,
   start() {
     setUp();
     startServer('own');

@@ -1,6 +1,8 @@
+import { readFileSync } from 'node:fs';
+import { join } from 'node:path';
 import { startingWords } from '@puntada/core/words';
 import compression from 'compression';
-import express, { type Express } from 'express';
+import express, { type Express, type RequestHandler } from 'express';
 import staticGzip from 'express-static-gzip';
 import type { Logger } from 'pino';
 import { binRoutes } from './bin/routes.ts';
@@ -15,7 +17,8 @@ import type { Heavy } from './heavy/heavy.ts';
 import { answerErrors, Refusal } from './http/answers.ts';
 import { ofThisBench } from './http/bench.ts';
 import { refuseDeep } from './http/depth.ts';
-import { guard } from './http/guard.ts';
+import { guard, nonceOf } from './http/guard.ts';
+import { withoutText } from './http/withoutText.ts';
 import { labelPrinterRoutes } from './labelPrinter/routes.ts';
 import { simulatedPrinter } from './labelPrinter/simulated.ts';
 import { labelRoutes } from './labels/routes.ts';
@@ -55,7 +58,7 @@ const localNames = /^(localhost|127\.0\.0\.1|\[::1\])(:\d+)?$/;
 export function createApp({ db, log, pages, heavy, reckoning, copies, incoming }: AppParts): Express {
   const app = express();
   const now = () => new Date();
-  const broke = (error: unknown) => log.error({ err: error }, 'broke');
+  const broke = (error: unknown) => log.error({ err: withoutText(error) }, 'broke');
   const files = { db, copies, jobs: new Jobs(broke), incoming: new Incoming(incoming), now };
   app.disable('x-powered-by');
   app.use(guard);
@@ -128,8 +131,15 @@ function servePages(app: Express, pages: string): void {
   const unmarked = { etag: false, lastModified: false, acceptRanges: false };
   const assets = { immutable: true, maxAge: '1y', fallthrough: false, ...unmarked };
   app.use('/assets', staticGzip(`${pages}/assets`, { enableBrotli: true, index: false, serveStatic: assets }));
+  const page = readFileSync(join(pages, 'index.html'), 'utf8');
+  // Each page says the word of its own answer; it is asked for anew, since an older one would say another.
+  const answerPage: RequestHandler = (_request, response) => {
+    response
+      .type('html')
+      .set('cache-control', 'no-cache')
+      .end(page.replace('%NONCE%', nonceOf(response)));
+  };
+  app.get('/index.html', answerPage);
   app.use(express.static(pages, { index: false, cacheControl: false }));
-  app.get('/{*path}', (_request, response) => {
-    response.sendFile('index.html', { root: pages, cacheControl: false });
-  });
+  app.get('/{*path}', answerPage);
 }

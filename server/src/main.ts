@@ -7,6 +7,7 @@ import { emptyBin } from './bin/queries.ts';
 import { Copies } from './copies/copies.ts';
 import { openDatabase, openShared } from './db/open.ts';
 import { inThisThread, inThreads } from './heavy/heavy.ts';
+import { withoutText } from './http/withoutText.ts';
 import { reckoningFrom } from './schedule/reckoning.ts';
 import { inOwnThread } from './schedule/thread.ts';
 
@@ -33,10 +34,13 @@ const reckoner = existsSync(thread) ? inOwnThread(thread) : undefined;
 const reckoning = reckoner?.from(database) ?? reckoningFrom(database);
 const copies = new Copies(database, join(folder, 'copies'), () => new Date());
 /** The copy of the day: soon after the start, and once the day has changed. */
-const copyOfDay = () => copies.makeOfDay().catch((error: unknown) => log.error({ err: error }, 'day-copy'));
+const copyOfDay = () =>
+  copies.makeOfDay().catch((error: unknown) => log.error({ err: withoutText(error) }, 'day-copy'));
 // Beside the files as the older version left them: a copy that is put back from a page.
 if ('takenOver' in database && database.takenOver) {
-  await copies.makeBefore('before-migration').catch((error: unknown) => log.error({ err: error }, 'migration-copy'));
+  await copies
+    .makeBefore('before-migration')
+    .catch((error: unknown) => log.error({ err: withoutText(error) }, 'migration-copy'));
 }
 setTimeout(copyOfDay, 60_000).unref();
 setInterval(copyOfDay, 30 * 60_000).unref();

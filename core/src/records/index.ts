@@ -99,7 +99,7 @@ export { anyVersion } from './record.ts';
 export { type RestKind, restKinds } from './restKind.ts';
 export { type ScaleReading, scaleReadingSchema } from './scaleReading.ts';
 export { leastSide, type Swatch, type SwatchCount, swatchRecord, swatchSchema } from './swatch.ts';
-export { stepName, stepsIn, tickSchema } from './tick.ts';
+export { stepName, tickSchema } from './tick.ts';
 export {
   type Item,
   lengthReads,

@@ -21,6 +21,9 @@ import { Copies } from './copies.ts';
 /** Bytes that are turned over: a few with every run, more with `PUNTADA_DAMAGES=2000 npm run unit -- copies`. */
 const damages = Number(process.env.PUNTADA_DAMAGES ?? 14);
 
+/** Files that are changed and sealed again; more with `PUNTADA_RESEALED=100`. */
+const resealed = Number(process.env.PUNTADA_RESEALED ?? 8);
+
 let one: Listening;
 let other: Listening;
 beforeAll(async () => {
@@ -142,6 +145,47 @@ describe('a whole backup', () => {
     expect(await everything(one)).toEqual(before);
     expect((await one.ask('GET', '/works')).status).toBe(200);
   });
+
+  it(
+    'in which anything is changed and sealed again is refused, or is a bench that answers',
+    async () => {
+      const backup = await backUp(one);
+      const server = await listen();
+      const before = await everything(server);
+      const strange = [null, -1, 1e12, 0.5, '', 'x'.repeat(300), '1000000000 sc A', [], {}, true, '2026-99-99'];
+      let seed = 4;
+      const random = (below: number) => {
+        seed = (seed * 1664525 + 1013904223) % 4294967296;
+        return Math.floor((seed / 4294967296) * below);
+      };
+      /** Puts something strange somewhere into a document. */
+      const bend = (document: Line): void => {
+        const keys = Object.keys(document);
+        const key = keys[random(keys.length)] as string;
+        const inner = document[key];
+        if (inner && typeof inner === 'object' && Object.keys(inner).length && random(5)) bend(inner);
+        else document[key] = strange[random(strange.length)];
+      };
+      for (let i = 0; i < resealed; i++) {
+        const bent = await rewritten(backup, (lines) => {
+          bend(lines[random(lines.length)]);
+          return lines;
+        });
+        const { state, problems } = await putBack(server, bent);
+        if (state === 'failed') {
+          expect([i, typeof problems?.[0]?.code, problems?.[0]?.code === 'server-broke']).toEqual([i, 'string', false]);
+        }
+        const { body: works } = await server.ask('GET', '/works');
+        const paths = works.flatMap(({ id }: { id: string }) => [`/works/${id}`, `/works/${id}/log`]);
+        for (const path of ['/works', '/drawer', '/drafts', '/schedule', '/unread', ...paths]) {
+          expect([i, path, (await server.ask('GET', path)).status]).toEqual([i, path, 200]);
+        }
+        await putBack(server, await sealed(await headOf(backup), before));
+      }
+      await server.close();
+    },
+    60_000 + 2000 * resealed,
+  );
 
   it.each([
     ['as JSON, before there were archives', 'ferry-house-version-1.backup.json', 19],

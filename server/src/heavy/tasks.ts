@@ -5,7 +5,7 @@ import { planDocument } from '@puntada/core/words';
 import { proveOnward } from '@puntada/core/work';
 import { printLabels } from '../labels/labels.ts';
 import { printPlan } from '../print/print.ts';
-import { moved } from '../swatches/flow.ts';
+import { moved } from '../swatches/moved.ts';
 
 /** What takes too long for the thread that answers. Everything goes in and comes out as plain data. */
 export const tasks = {

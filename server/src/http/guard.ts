@@ -1,12 +1,21 @@
-import type { RequestHandler } from 'express';
+import { randomBytes } from 'node:crypto';
+import type { ServerResponse } from 'node:http';
+import type { RequestHandler, Response } from 'express';
 import helmet from 'helmet';
 
-/** Scripts, styles, fonts and pictures are the app's own; the styles of what opens over a page are put in by its script. */
+/** The word of an answer by which its own script may put in styles: those of what opens over a page. */
+export function nonceOf(response: ServerResponse): string {
+  const { locals } = response as Response;
+  locals.nonce ??= randomBytes(16).toString('base64');
+  return String(locals.nonce);
+}
+
+/** Scripts, styles, fonts and pictures are the app's own. */
 const policy = {
   directives: {
     'upgrade-insecure-requests': null,
     'font-src': ["'self'"],
-    'style-src': ["'self'", "'unsafe-inline'"],
+    'style-src': ["'self'", (_request: unknown, response: ServerResponse) => `'nonce-${nonceOf(response)}'`],
     'img-src': ["'self'", 'data:'],
   },
 };

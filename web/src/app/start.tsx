@@ -1,7 +1,9 @@
 import '../parts/decimals.ts';
+import { setNonce } from 'get-nonce';
 import { startTransition } from 'react';
 import { createRoot } from 'react-dom/client';
 import { Provider } from 'react-redux';
+import { nonce } from '../parts/nonce.ts';
 import { takeInWording } from '../parts/wording.ts';
 import { App } from './App.tsx';
 import { store } from './store.ts';
@@ -18,6 +20,8 @@ function lookAhead([next, ...rest]: readonly (() => Promise<unknown>)[]): void {
 
 /** Opens the app; the first drawing, too, is done in small pieces. */
 export function start(place: HTMLElement): void {
+  // What opens over a page puts in a style of its own, which the policy of the server lets in by this word.
+  setNonce(nonce);
   const root = createRoot(place);
   startTransition(() =>
     root.render(

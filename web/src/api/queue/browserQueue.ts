@@ -35,19 +35,18 @@ async function lookForRoom(): Promise<void> {
   queue.room(quota !== undefined && usage !== undefined && quota - usage < enough);
 }
 
-/** Asks the browser to clear away nothing of what waits: some of them do when they need room. Once there is something. */
-function askToKeep(): void {
+/** Looks again once something waits. */
+function watchRoom(): void {
   const stop = queue.subscribe(() => {
     if (!queue.state().waiting.length) return;
     stop();
-    void navigator.storage?.persist?.().catch(() => undefined);
     void lookForRoom();
   });
 }
 
 /** Takes up what waits in this browser, with what an earlier version, or a page that was left, has in its other storage. */
 export async function openQueue(): Promise<void> {
-  askToKeep();
+  watchRoom();
   void lookForRoom();
   if (!own) {
     await queue.open(openShelf);
