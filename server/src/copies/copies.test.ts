@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import { readdirSync, readFileSync, statSync } from 'node:fs';
+import { mkdirSync, readdirSync, readFileSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import { problemWords } from '@puntada/core/words';
 import {
@@ -260,6 +260,22 @@ describe('copies made by themselves', () => {
     const path = copies.pathOf(name) as string;
     expect([statSync(path).mode & 0o777, statSync(join(server.folder, 'daily')).mode & 0o777]).toEqual([0o600, 0o700]);
     expect(await linesOf(readFileSync(path))).toEqual(await everything(server));
+    await server.close();
+  });
+
+  it('tells why the one of the day could not be made, until one is', async () => {
+    const server = await listen();
+    await begunCloth(server, 2);
+    const folder = join(server.folder, 'elsewhere');
+    const copies = new Copies(server.database, folder, () => new Date());
+    rmSync(folder, { recursive: true });
+    await expect(copies.makeOfDay()).rejects.toThrow();
+    expect(copies.trouble).toEqual({ code: 'copy-not-made', path: '' });
+    expect(problemWords({ code: 'copy-not-made', path: '' }).hint).toContain('Safe copies');
+    mkdirSync(folder);
+    await copies.makeOfDay();
+    expect(copies.trouble).toBeUndefined();
+    expect((await server.ask('GET', '/unread')).body.copy).toBe(null);
     await server.close();
   });
 

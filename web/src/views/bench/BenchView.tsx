@@ -1,5 +1,5 @@
 import type { DraftWish, WorkSummary } from '@puntada/core/records';
-import { benchSaid } from '@puntada/core/words';
+import { benchSaid, itemName } from '@puntada/core/words';
 import { Plus } from 'lucide-react';
 import { useState } from 'react';
 import { Link } from 'react-router';
@@ -9,6 +9,7 @@ import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { SelectField } from '../../parts/SelectField.tsx';
 import { Skeleton } from '../../parts/Skeleton.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { Unread } from '../../parts/Unread.tsx';
@@ -16,6 +17,7 @@ import { useArrived } from '../../parts/useArrived.ts';
 import { useGrowing } from '../../parts/useGrowing.ts';
 import { BinList } from './BinList.tsx';
 import { FirstUse } from './FirstUse.tsx';
+import { has, inOrder, type Order } from './inOrder.ts';
 import { WorkRow } from './WorkRow.tsx';
 
 /** Projects among which one is found at a glance. */
@@ -28,15 +30,20 @@ export default function BenchView() {
   const { data: drafts } = useDraftsQuery();
   const [awayShown, setAwayShown] = useState(false);
   const [find, setFind] = useState('');
-  const wanted = find.trim().toLowerCase();
-  const found = works?.filter(({ wish }) => wish.title.toLowerCase().includes(wanted)) ?? [];
+  const [item, setItem] = useState('');
+  const [order, setOrder] = useState<Order>('need');
+  const wanted = find.trim() !== '' || item !== '';
+  const found =
+    works?.filter((work) => has(work, find, itemName(work.wish.item)) && (!item || work.wish.item === item)) ?? [];
   const here = found.filter((work) => !work.archived);
   const away = found.filter((work) => work.archived);
-  // What is due comes first, the soonest before the others; then what was worked at last.
-  const byNeed = (a: WorkSummary, b: WorkSummary) => (a.due ?? '9999').localeCompare(b.due ?? '9999');
-  const begun = here.filter((work) => work.state === 'begun').sort(byNeed);
-  const wished = here.filter((work) => work.state === 'wished').sort(byNeed);
-  const finished = here.filter((work) => work.state === 'finished');
+  const of = (state: WorkSummary['state']) =>
+    inOrder(
+      here.filter((work) => work.state === state),
+      // What is finished is due no more.
+      state === 'finished' && order === 'need' ? 'latest' : order,
+    );
+  const [begun, wished, finished] = [of('begun'), of('wished'), of('finished')];
   const drawn = useGrowing(here.length, 3);
   // What stands below the rows waits for them, so that nothing moves.
   const whole = works !== undefined && drawn >= here.length;
@@ -77,12 +84,29 @@ export default function BenchView() {
           </>
         ) : null}
         {works && works.length > fewProjects ? (
-          <div className="mt-4 max-w-[340px]">
-            <TextField label="Find a project" value={find} onChange={setFind} />
+          <div className="mt-4 grid max-w-[820px] grid-cols-2 gap-x-5 gap-y-2 sm:grid-cols-3">
+            <div className="max-sm:col-span-2">
+              <TextField label="Find a project" value={find} onChange={setFind} />
+            </div>
+            <SelectField label="Show" value={item} onChange={setItem}>
+              <option value="">All things</option>
+              {[...new Set(works.map(({ wish }) => wish.item))].map((each) => (
+                <option key={each} value={each}>
+                  {itemName(each)}
+                </option>
+              ))}
+            </SelectField>
+            <SelectField label="Order" value={order} onChange={(next) => setOrder(next as Order)}>
+              <option value="need">Needs you first</option>
+              <option value="latest">Latest worked first</option>
+              <option value="name">By name</option>
+            </SelectField>
           </div>
         ) : null}
         {works?.length && !found.length ? (
-          <p className="pt-6 text-soft">{benchSaid.noProjectHasIn(find.trim())}</p>
+          <p className="pt-6 text-soft">
+            {find.trim() ? benchSaid.noProjectHasIn(find.trim()) : benchSaid.noSuchProject}
+          </p>
         ) : null}
         <Group title="In progress" works={firstOf(begun, drawn)} first />
         {works && drawn >= begun.length ? <HalfDone drafts={half} /> : null}

@@ -3,7 +3,8 @@ import type { Told } from './told.ts';
 /** What the screens of `bench` say. */
 export const benchSaid = {
   yourProjectsWillStand: 'Your projects will stand here',
-  noProjectHasIn: (find: Told) => `No project has “${find}” in its name.`,
+  noProjectHasIn: (find: Told) => `No project has “${find}” in its name, its yarns or what it is.`,
+  noSuchProject: 'No project of this kind stands here.',
   yarnDrawer: 'a yarn of the drawer',
   patternYourOwn: 'a pattern of your own',
   whatHereDeletedFor: 'What is here is deleted for good after 30 days.',
