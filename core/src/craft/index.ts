@@ -34,6 +34,7 @@ export {
   colourOf,
   type Drawing,
   drawingOf,
+  extentsOf,
   type Mark,
   patternOf,
   rowLetters,
@@ -63,6 +64,18 @@ export {
 } from './desk/places.ts';
 export { readRowsText, rowsText } from './desk/rowsText.ts';
 export { fromTable, tableOf } from './desk/table.ts';
+export {
+  beginWheel,
+  mostRounds,
+  mostWedges,
+  patternOfWheel,
+  type Wheel,
+  wedgeStitches,
+  wheelOf,
+  wheelProblems,
+  wheelTechnique,
+  withWedges,
+} from './desk/wheel.ts';
 export { type EdgeRule, edgesDiffer, mayBeCentred } from './fabric/edges.ts';
 export {
   baseCourses,
@@ -88,7 +101,7 @@ export { type Fibre, fibres, fibreWords, mainFibre, readBlend } from './gauge/fi
 export { weightClasses } from './gauge/typical.ts';
 export { type Alphabet, alphabets, lettered, strokeOf } from './letters/letters.ts';
 export { bindPattern } from './notation/bind.ts';
-export { checkGiven, type GivenVerdict, readMultiple } from './notation/given.ts';
+export { checkGiven, checkGivenRows, type GivenVerdict, type RowsVerdict, readMultiple } from './notation/given.ts';
 export { inRounds } from './notation/inRounds.ts';
 export { printPattern } from './notation/print.ts';
 export { readPattern } from './notation/read.ts';

@@ -12,7 +12,7 @@ export { costWords, markName, mendWords, placeWords, refusedWords, widthWords } 
 export { differenceWords } from './en/findRow.ts';
 export { yarnPartName } from './en/finish.ts';
 export { beginningAdvice, beginningWords, foundationWords } from './en/foundations.ts';
-export { givenWords } from './en/given.ts';
+export { givenRowsWords, givenWords } from './en/given.ts';
 export { glossary } from './en/glossary.ts';
 export { itemName } from './en/items.ts';
 export { labelNames } from './en/labels.ts';

@@ -139,7 +139,10 @@ export async function* linesOfBench(db: Db): AsyncGenerator<Line> {
     const unread = whyUnread(anyVersion(swatchRecord), swatch) !== undefined;
     yield { kind: 'swatch', id, revision, swatch, deletedAt: text(deleted_at), unread };
   }
-  for await (const { id, revision, pattern, deleted_at } of all(db, 'select * from patterns order by created_at, id')) {
+  for await (const { id, revision, pattern, deleted_at } of all(
+    db,
+    'select * from patterns order by place desc nulls last, created_at, id',
+  )) {
     const unread = whyUnread(anyVersion(ownPatternRecord), pattern) !== undefined;
     yield { kind: 'pattern', id, revision, pattern, deletedAt: text(deleted_at), unread };
   }

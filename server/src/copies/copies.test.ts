@@ -271,7 +271,7 @@ describe('copies made by themselves', () => {
     rmSync(folder, { recursive: true });
     await expect(copies.makeOfDay()).rejects.toThrow();
     expect(copies.trouble).toEqual({ code: 'copy-not-made', path: '' });
-    expect(problemWords({ code: 'copy-not-made', path: '' }).hint).toContain('Safe copies');
+    expect(problemWords({ code: 'copy-not-made' }).hint).toContain('Safe copies');
     mkdirSync(folder);
     await copies.makeOfDay();
     expect(copies.trouble).toBeUndefined();

@@ -104,4 +104,29 @@ describe('patterns of one’s own', () => {
     const found = findPattern(kept.wish.pattern.text);
     expect(found.ok && printPattern(found.value)).toContain('  ABA');
   });
+
+  it('stand in the order in which they were put, also on another bench; a new one stands first', async () => {
+    const [one, other] = [await listen(), await listen()];
+    const names = async (server: Listening) =>
+      (await server.ask('GET', '/patterns')).body.map(
+        ({ pattern }: { pattern: { text: string } }) => /"([^"]+)"/.exec(pattern.text)?.[1],
+      );
+    const made: string[] = [];
+    for (const name of ['Ash', 'Birch', 'Cedar']) {
+      const text = `pattern own-1 "${name}"\nabout ""\ntechnique carried\nmade flat\nstitch sc\ncolours A B\nacross 2 "repeats"\nup 1 "rows"\nread seen\nrow: | 1A 1B |\n`;
+      const pattern = { format: 'puntada-own-pattern', version: 1, text, note: '' };
+      made.push((await one.ask('POST', '/patterns', { pattern })).body.id);
+    }
+    expect(await names(one)).toEqual(['Cedar', 'Birch', 'Ash']);
+    const [ash, birch, cedar] = made as [string, string, string];
+    await one.ask('PUT', '/patterns/order', { ids: [birch, cedar, ash] });
+    expect(await names(one)).toEqual(['Birch', 'Cedar', 'Ash']);
+    await putBack(other, await backUp(one));
+    expect(await names(other)).toEqual(['Birch', 'Cedar', 'Ash']);
+    await one.ask('PUT', '/patterns/order', { ids: [ash] });
+    expect((await names(one)).at(-1)).toBe('Ash');
+    expect((await one.ask('PUT', '/patterns/order', { ids: ['no id'] })).status).toBe(422);
+    await one.close();
+    await other.close();
+  });
 });

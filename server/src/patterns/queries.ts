@@ -1,18 +1,18 @@
 import { randomUUID } from 'node:crypto';
 import type { OwnPattern, StoredPattern } from '@puntada/core/records';
 import type { z } from 'zod';
-import { changedOne, type Db, row } from '../db/database.ts';
+import { changedOne, type Database, type Db, row } from '../db/database.ts';
 import { readable, type UnreadRow } from '../db/readable.ts';
 import { patternRow } from './schema.ts';
 
 const columns = 'select id, revision, pattern, changed_at from patterns where deleted_at is null';
-const all = `${columns} order by created_at desc, id`;
+const all = `${columns} order by place nulls first, created_at desc, id`;
 
 function told({ id, revision, pattern, changed_at }: z.output<typeof patternRow>): StoredPattern {
   return { id, revision, pattern, changedAt: changed_at.toISOString() };
 }
 
-/** The maker's own patterns that can be read, the latest made first. */
+/** The maker's own patterns that can be read: those not yet put in order first, the latest made before the others. */
 export async function listPatterns(db: Db): Promise<StoredPattern[]> {
   return (await readable(db, patternRow, all)).read.map(told);
 }
@@ -42,4 +42,16 @@ export function changePattern(db: Db, id: string, revision: number, pattern: Own
      where id = $1 and revision = $2 and deleted_at is null`,
     [id, revision, JSON.stringify(pattern)],
   );
+}
+
+/** Puts patterns in this order; what is not named stands before them. */
+export async function orderPatterns(db: Database, ids: readonly string[]): Promise<void> {
+  await db.transaction(async (tx) => {
+    await tx.query('update patterns set place = null where place is not null');
+    await tx.query(
+      `update patterns set place = told.place
+       from unnest($1::uuid[]) with ordinality as told (id, place) where patterns.id = told.id`,
+      [ids],
+    );
+  });
 }

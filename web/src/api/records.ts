@@ -147,6 +147,20 @@ const records = api.injectEndpoints({
         );
       },
     }),
+    /** Puts the maker's own patterns in another order: shown at once. */
+    orderPatterns: build.mutation<StoredPattern[], readonly string[]>({
+      responseSchema: giving(patternsSchema),
+      query: (ids) => ({ url: '/patterns/order', method: 'PUT', body: { ids } }),
+      async onQueryStarted(ids, { dispatch, queryFulfilled }) {
+        const place = new Map(ids.map((id, i) => [id, i]));
+        const change = dispatch(
+          records.util.updateQueryData('patterns', undefined, (all) =>
+            [...all].sort((a, b) => (place.get(a.id) ?? -1) - (place.get(b.id) ?? -1)),
+          ),
+        );
+        await queryFulfilled.catch(() => change.undo());
+      },
+    }),
     removePattern: build.mutation<unknown, string>({
       query: (id) => ({ url: `/patterns/${id}`, method: 'DELETE' }),
       invalidatesTags: ['Patterns', 'Binned'],
@@ -312,6 +326,7 @@ export const {
   useGoOnwardMutation,
   useCopiesQuery,
   useLazyPaceQuery,
+  useOrderPatternsMutation,
   useKeepSmallMutation,
   useScheduleQuery,
   useSetMinutesMutation,

@@ -28,6 +28,7 @@ const views: readonly (readonly [path: string, load: Load])[] = [
   ['/switch', () => import('../views/switch/SwitchView.tsx')],
   ['/open', () => import('../views/open/OpenView.tsx')],
   ['/copies', () => import('../views/copies/CopiesView.tsx')],
+  ['/rehearse/:key', () => import('../views/work/RehearsalView.tsx')],
   ['/words', () => import('../views/words/WordsView.tsx')],
   ['/given', () => import('../views/given/GivenView.tsx')],
   ['/wish', wish],

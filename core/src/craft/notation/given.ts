@@ -105,6 +105,39 @@ export function checkGiven(given: GivenPattern, foundation: Foundation): Result<
   return good({ multipleOf, stitches, rowFits, edgesMatch, fits });
 }
 
+/** What several rows that were read say of a pattern as it is given. */
+export interface RowsVerdict {
+  /** Stitches of every row; nothing where they differ. */
+  readonly stitches?: number | undefined;
+  /** Whether the rows come out on the chain that is given, and the chains that they need. */
+  readonly chainFits?: boolean | undefined;
+  readonly chains?: number | undefined;
+  /** Whether the multiple that is given is that of the rows, counted in stitches or in chains. */
+  readonly multiple?: 'stitches' | 'chains' | 'other' | undefined;
+}
+
+/**
+ * Checks several rows against the chain and the multiple that are given with them.
+ * @param counts stitches of each row @param works what the rows can be worked on, as they repeat
+ */
+export function checkGivenRows(
+  { multiple, chain }: Pick<GivenPattern, 'multiple' | 'chain'>,
+  counts: readonly number[],
+  works: { readonly multiple: number; readonly extra: number } | undefined,
+  foundation: Foundation,
+): RowsVerdict {
+  const [stitches] = counts;
+  if (stitches === undefined || counts.some((each) => each !== stitches)) return {};
+  const chains = chainsFor(foundation, stitches);
+  const onChain = chain === undefined ? {} : { chainFits: chain === chains };
+  if (!multiple || !works) return { stitches, chains, ...onChain };
+  const alike = (extra: number) =>
+    multiple.multiple === works.multiple && (multiple.extra - extra) % works.multiple === 0;
+  const turning = chains - stitches;
+  const as = alike(works.extra) ? 'stitches' : alike(works.extra + turning) ? 'chains' : 'other';
+  return { stitches, chains, ...onChain, multiple: as };
+}
+
 /** The stitches nearest to so many on which a row fits. */
 function nearestFits(row: PatternRow, stitches: number, foundation: Foundation) {
   const unit = sumOf(row.unit);

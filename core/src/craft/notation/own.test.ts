@@ -1,13 +1,13 @@
 import fc from 'fast-check';
 import { told } from '../../../test/told.ts';
 import { readPatternJson } from '../../records/pattern.ts';
-import { givenWords } from '../../words/en/given.ts';
+import { givenRowsWords, givenWords } from '../../words/en/given.ts';
 import { likelySlipWords } from '../../words/en/likelySlips.ts';
 import { patternBook } from '../book/book.ts';
 import { findFoundation } from '../foundation/foundation.ts';
 import { must } from '../values/problem.ts';
 import { bindPattern } from './bind.ts';
-import { checkGiven, readMultiple } from './given.ts';
+import { checkGiven, checkGivenRows, readMultiple } from './given.ts';
 import { printPattern } from './print.ts';
 import { readPattern, readTypedRow } from './read.ts';
 import { likelySlips, type PlainRun } from './slips.ts';
@@ -145,6 +145,25 @@ describe('a pattern as given elsewhere', () => {
   it('a chain that is no such multiple either way', () => {
     expect(must(checkGiven({ multiple: { multiple: 10, extra: 3 }, chain: 40 }, sc)).multipleOf).toBe('neither');
     expect(must(checkGiven({ multiple: { multiple: 1, extra: 0 }, chain: 40 }, sc)).multipleOf).toBe('both');
+  });
+
+  it('several rows against the chain and the multiple: 36 stitches of 8 + 4 are 37 chains in sc', () => {
+    const works = { multiple: 8, extra: 4 };
+    const rows = (given: Parameters<typeof checkGivenRows>[0], counts = [36, 36, 36]) =>
+      checkGivenRows(given, counts, works, sc);
+    // One chain to turn: 36 + 1.
+    expect(rows({ chain: 37 })).toEqual({ stitches: 36, chains: 37, chainFits: true });
+    expect(rows({ chain: 36 })).toEqual({ stitches: 36, chains: 37, chainFits: false });
+    expect(rows({ multiple: { multiple: 8, extra: 4 } }).multiple).toBe('stitches');
+    // 8 + 5 of chains is 8 + 4 of stitches.
+    expect(rows({ multiple: { multiple: 8, extra: 5 } }).multiple).toBe('chains');
+    expect(rows({ multiple: { multiple: 8, extra: 12 } }).multiple).toBe('stitches');
+    expect(rows({ multiple: { multiple: 9, extra: 4 } }).multiple).toBe('other');
+    // Rows that differ say nothing of a chain.
+    expect(rows({ chain: 37 }, [36, 35])).toEqual({});
+    expect(givenRowsWords({ chain: 36 }, rows({ chain: 36 }), works).join(' ')).toBe(
+      'Every row has 36 stitches. 36 chains are not right for them: make 37. As they repeat they can be worked on any multiple of 8 stitches plus 4.',
+    );
   });
 
   it('words that are no multiple are refused', () => {

@@ -10,7 +10,9 @@ function widthOf(runs: readonly Run[], bound: BoundPattern): number {
 }
 
 function wedgeProblems(bound: BoundPattern): Problem[] {
-  const colours = bound.colours.length;
+  const ring = bound.pattern.rows.find(({ role }) => role === 'setup');
+  // As many as repeat, where colours come more than once.
+  const colours = Math.max(bound.colours.length, ring?.unit.length ?? 0);
   const wedges = bound.across.works.multiple;
   if (wedges % colours === 0) return [];
   return [

@@ -1,5 +1,5 @@
 import type { Foundation } from '../../craft/foundation/foundation.ts';
-import type { GivenPattern, GivenVerdict } from '../../craft/notation/given.ts';
+import type { GivenPattern, GivenVerdict, RowsVerdict } from '../../craft/notation/given.ts';
 import { foundationWords } from './foundations.ts';
 
 const multiples: Readonly<Record<GivenVerdict['multipleOf'], string>> = {
@@ -33,5 +33,25 @@ export function givenWords(given: GivenPattern, foundation: Foundation, verdict:
     words.push(`The row needs ${counts} stitches, not ${stitches}: make ${chains} chains.`);
   }
   if (edgesMatch !== undefined) words.push(edgesMatch ? 'Both edges match.' : 'The two edges differ.');
+  return words;
+}
+
+/** What a check of several rows found, a sentence each. @param works what they can be worked on, as they repeat */
+export function givenRowsWords(
+  { chain }: Pick<GivenPattern, 'chain'>,
+  { stitches, chainFits, chains, multiple }: RowsVerdict,
+  works: { readonly multiple: number; readonly extra: number } | undefined,
+): string[] {
+  if (stitches === undefined) return [];
+  const words = [`Every row has ${stitches} stitches.`];
+  if (chainFits === true) words.push(`${chain} chains are right for them.`);
+  if (chainFits === false) words.push(`${chain} chains are not right for them: make ${chains}.`);
+  if (works) {
+    const extra = works.extra ? ` plus ${works.extra}` : '';
+    words.push(`As they repeat they can be worked on any multiple of ${works.multiple} stitches${extra}.`);
+  }
+  if (multiple === 'stitches') words.push('That is the multiple as it is written, in stitches.');
+  if (multiple === 'chains') words.push('That is the multiple as it is written, in chains.');
+  if (multiple === 'other') words.push('The multiple as it is written is another: count a repeat of one row.');
   return words;
 }

@@ -10,6 +10,7 @@ import { studyDrawing } from '../../plan/desk/study.ts';
 import { readLine } from '../rows/readRows.ts';
 import type { Terms } from '../terms/termed.ts';
 import type { Wording } from '../terms/terms.ts';
+import { readGauge, type WrittenGauge } from './gauge.ts';
 import { RowReader, type TakenFor, Unread, type WrittenCell, type WrittenRuns } from './row.ts';
 import { type StitchWord, stitchWords, termsOf } from './vocabulary.ts';
 
@@ -18,7 +19,7 @@ export interface WrittenLine {
   /** From 1. */
   readonly line: number;
   readonly text: string;
-  readonly what: 'rows' | 'chain' | 'note' | 'unread';
+  readonly what: 'rows' | 'chain' | 'gauge' | 'note' | 'unread';
   /** The first and the last row that it gives. */
   readonly rows?: readonly [from: number, to: number] | undefined;
   /** Stitches of its row; of a row with a repeat to the end those that it is seen to have on the others' width. */
@@ -34,6 +35,7 @@ export interface Written {
   /** The yarns by their letters, with the names that the text has for them. */
   readonly colours: readonly { readonly letter: string; readonly name: string }[];
   readonly chain: number | undefined;
+  readonly gauge: WrittenGauge | undefined;
   /** What is wrong between the lines: sums, numbers, the chain. */
   readonly problems: readonly Problem[];
   /** The rows as far as they were read, drawn; nothing until there is one. */
@@ -95,6 +97,7 @@ interface Reading {
   readonly names: Set<string>;
   readonly named: Map<string, string>;
   chain: number | undefined;
+  gauge: WrittenGauge | undefined;
 }
 
 function unreadLine(line: number, text: string, problem: Problem): WrittenLine {
@@ -160,7 +163,9 @@ function readOne(reading: Reading, line: number, text: string, terms: Terms, wor
   if (!head) {
     const chain = chainHead.exec(plain);
     if (chain) reading.chain = Number(chain[1]);
-    reading.lines.push({ line, text, what: chain ? 'chain' : 'note' });
+    const gauge = chain ? undefined : readGauge(plain);
+    if (gauge) reading.gauge = gauge;
+    reading.lines.push({ line, text, what: chain ? 'chain' : gauge ? 'gauge' : 'note' });
     return;
   }
   const body = (head[6] ?? '').trim();
@@ -328,16 +333,23 @@ interface ReadRequest {
 export function readWritten(text: string, { key, name, terms: chosen, usual }: ReadRequest): Written {
   const all = text.replace(/\u00a0/g, ' ').split(/\r?\n/);
   const terms = chosen ?? termsOf(text) ?? usual;
-  const none = { terms, lines: [], colours: [], chain: undefined, drawing: undefined };
+  const none = { terms, lines: [], colours: [], chain: undefined, gauge: undefined, drawing: undefined };
   if (all.length > mostWrittenLines) {
     const facts = { count: all.length, most: mostWrittenLines };
     return { ...none, problems: [{ code: 'lines-too-many', path: 'text', facts }] };
   }
-  const reading: Reading = { lines: [], rows: [], names: new Set(), named: new Map(), chain: undefined };
+  const reading: Reading = {
+    lines: [],
+    rows: [],
+    names: new Set(),
+    named: new Map(),
+    chain: undefined,
+    gauge: undefined,
+  };
   const words = stitchWords(terms);
   for (const [i, line] of all.entries()) readOne(reading, i + 1, line.slice(0, 5000), terms, words);
   const rows = [...reading.rows].sort((a, b) => a.from - b.from);
-  if (!rows.length) return { ...none, lines: reading.lines, chain: reading.chain, problems: [] };
+  if (!rows.length) return { ...none, lines: reading.lines, chain: reading.chain, gauge: reading.gauge, problems: [] };
   const problems: Problem[] = numbering(rows);
   const width = widthOfRows(rows, reading.chain);
   const same = rows.every(({ exact }) => exact);
@@ -362,6 +374,7 @@ export function readWritten(text: string, { key, name, terms: chosen, usual }: R
       .map(([told, letter]) => ({ letter, name: told }))
       .sort((a, b) => a.letter.localeCompare(b.letter)),
     chain: reading.chain,
+    gauge: reading.gauge,
     problems: [
       ...problems,
       ...(drawing || byLine.size || reading.lines.some(({ what }) => what === 'unread')

@@ -44,11 +44,11 @@ export function leastRepeats({ circle, diagonal }: Pick<Technique, 'circle' | 'd
 }
 
 /**
- * The swatch as a plan: 15 × 15 cm or three repeats, whichever is more, whole at its edges; of blocks on the diagonal and
+ * The swatch as a wish: 15 × 15 cm or three repeats, whichever is more, whole at its edges; of blocks on the diagonal and
  * of rounds one repeat.
  * Before it is counted the gauge is typical.
  */
-export function planSwatch(swatch: Swatch): Result<Plan> {
+export function swatchPiece(swatch: Swatch): Result<Wish> {
   const wish = swatchWish(swatch, { from: 'typical' });
   const prepared = prepare(wish);
   if (!prepared.ok) return prepared;
@@ -72,7 +72,13 @@ export function planSwatch(swatch: Swatch): Result<Plan> {
     { by: 'stitches', count: stitches },
     { by: 'rows', count: rows },
   ] as const;
-  return planWish({ ...wish, width, height, gauge, choice: { stitches, rows } });
+  return good({ ...wish, width, height, gauge, choice: { stitches, rows } });
+}
+
+/** The swatch as a plan. */
+export function planSwatch(swatch: Swatch): Result<Plan> {
+  const piece = swatchPiece(swatch);
+  return piece.ok ? planWish(piece.value) : piece;
 }
 
 /** The first member of a rule that is so many at least, and long enough. @param length of so many, mm */

@@ -4,10 +4,11 @@ import { type BookEntry, bookEntry, bookSaid, techniqueWords } from '@puntada/co
 import { useCallback, useMemo, useState } from 'react';
 import { Link, useParams, useSearchParams } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
+import { useOrderPatternsMutation } from '../../api/records.ts';
 import { Missing } from '../../app/Missing.tsx';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
-import { ButtonLink } from '../../parts/Button.tsx';
+import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { useBookShades } from '../../parts/bookShades.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
@@ -94,6 +95,10 @@ export default function BookView() {
     .filter(({ entry }) => `${entry.name} ${entry.about} ${entry.technique}`.toLowerCase().includes(words))
     .filter(({ pattern }) => !reversible || facts.get(pattern.key)?.reversible)
     .sort((a, b) => compare(order, facts, a.entry, b.entry));
+  // By hand where nothing else rules: the maker's own alone, in the order of the book.
+  const ownIds = shelf.own.flatMap(({ stored }) => (stored ? [stored.id] : []));
+  const byHand = technique === 'own' && order === 'book' && !words && ownIds.length > 1;
+  const [putInOrder] = useOrderPatternsMutation();
   const drawn = useGrowing(shown.length, 8);
   const open = entries.find(({ pattern }) => pattern.key === key);
   if (key && !open && shelf.known) {
@@ -197,11 +202,52 @@ export default function BookView() {
                 {entry.colours.replaceAll(' ', '').length > 3 ? 'several' : entry.colours.split(' ').length} colours
                 {stored ? ', your own' : ''}
               </p>
+              {stored && byHand ? (
+                <Places
+                  name={entry.name}
+                  at={ownIds.indexOf(stored.id)}
+                  last={ownIds.length - 1}
+                  onMove={(to) => void putInOrder(movedIn(ownIds, ownIds.indexOf(stored.id), to))}
+                />
+              ) : null}
             </li>
           ))}
         </ul>
         {shown.length ? null : <p className="pt-6 text-soft">{bookSaid.noPatternMatchesClear}</p>}
       </main>
     </>
+  );
+}
+
+/** The same list with one of its own at another place. */
+function movedIn(ids: readonly string[], from: number, to: number): string[] {
+  const rest = ids.filter((_, i) => i !== from);
+  return [...rest.slice(0, to), ids[from] as string, ...rest.slice(to)];
+}
+
+interface PlacesProps {
+  readonly name: string;
+  readonly at: number;
+  readonly last: number;
+  readonly onMove: (to: number) => void;
+}
+
+/** A pattern of the maker's own, put before or behind its neighbour. */
+function Places({ name, at, last, onMove }: PlacesProps) {
+  return (
+    <p className="flex gap-2 pt-1">
+      <Button
+        kind="quiet"
+        className="-ml-4"
+        disabled={at <= 0}
+        aria-label={bookSaid.earlier(name)}
+        onClick={() => onMove(at - 1)}
+      >
+        Earlier
+      </Button>
+      <Button kind="quiet" disabled={at >= last} aria-label={bookSaid.later(name)} onClick={() => onMove(at + 1)}>
+        Later
+      </Button>
+    </p>
   );
 }

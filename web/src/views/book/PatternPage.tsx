@@ -88,6 +88,7 @@ export function PatternPage({
           <ButtonLink to={`/wish?pattern=${pattern.key}`} kind="next">
             {bookSaid.startProjectWithIt}
           </ButtonLink>
+          <ButtonLink to={`/rehearse/${pattern.key}`}>{bookSaid.rehearseRows}</ButtonLink>
           <OwnActs pattern={pattern} stored={stored} />
           {repeat.length ? (
             <details className="min-w-0">

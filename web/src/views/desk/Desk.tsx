@@ -213,6 +213,7 @@ export function Desk({ stored, first }: { stored: StoredPattern; first: Drawing 
                 Start a project
               </ButtonLink>
               <Button onClick={planSwatch}>Plan a swatch</Button>
+              <ButtonLink to={`/rehearse/${keyOfOwn(stored.id)}`}>Rehearse 4 rows</ButtonLink>
               <Eyes value={seen} onChange={setSeen} />
             </div>
           </div>

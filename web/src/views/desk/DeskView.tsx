@@ -1,4 +1,4 @@
-import type { Drawing } from '@puntada/core/craft';
+import { type Drawing, findPattern, wheelOf } from '@puntada/core/craft';
 import type { StoredPattern } from '@puntada/core/records';
 import { deskSaid } from '@puntada/core/words';
 import { useMemo } from 'react';
@@ -13,6 +13,7 @@ import { Waiting } from '../../parts/Waiting.tsx';
 import { Desk } from './Desk.tsx';
 import { NewPattern } from './NewPattern.tsx';
 import { drawnFrom } from './useDesk.ts';
+import { WheelDesk } from './WheelDesk.tsx';
 import { WrittenOnly } from './WrittenOnly.tsx';
 
 /** The chart desk: a new pattern, or one of the maker's own. */
@@ -46,6 +47,12 @@ function Opened({ stored }: { stored: StoredPattern }) {
   const { id } = stored;
   // biome-ignore lint/correctness/useExhaustiveDependencies: once for each pattern
   const first = useMemo(() => drawnFrom(stored.pattern), [id]);
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once for each pattern
+  const wheel = useMemo(() => {
+    const found = findPattern(stored.pattern.text);
+    return found.ok ? wheelOf(found.value) : found;
+  }, [id]);
+  if (!first.ok && wheel.ok) return <WheelDesk stored={stored} first={wheel.value} />;
   if (!first.ok) return <WrittenOnly stored={stored} />;
   return <Desk stored={stored} first={first.value as Drawing} />;
 }

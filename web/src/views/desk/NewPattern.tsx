@@ -1,4 +1,14 @@
-import { beginDrawing, isDrawn, numberOrText, type Problem, patternOf, techniques } from '@puntada/core/craft';
+import {
+  beginDrawing,
+  beginWheel,
+  isDrawn,
+  numberOrText,
+  type Problem,
+  patternOf,
+  patternOfWheel,
+  techniques,
+  wheelTechnique,
+} from '@puntada/core/craft';
 import { deskSaid, techniqueWords } from '@puntada/core/words';
 import { useMemo, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
@@ -79,7 +89,7 @@ export function NewPattern() {
 /** Technique, size and name of a chart that is drawn from nothing. */
 function DrawNew({ busy, keep }: { busy: boolean; keep: Keep }) {
   const told = useCraftWords();
-  const drawable = useMemo(() => techniques.filter(({ key }) => isDrawn(key)), []);
+  const drawable = useMemo(() => techniques.filter(({ key }) => isDrawn(key) || key === wheelTechnique), []);
   const [technique, setTechnique] = useState(drawable[0]?.key ?? '');
   const [name, setName] = useState('');
   const [wide, setWide] = useState('24');
@@ -87,10 +97,14 @@ function DrawNew({ busy, keep }: { busy: boolean; keep: Keep }) {
   const shadesOf = useBookShades();
   const [cells, rows] = [numberOrText(wide), numberOrText(high)];
   const good = (n: unknown): n is number => typeof n === 'number' && Number.isInteger(n) && n >= 1 && n <= 1000;
-  const settled = techniques.find(({ key }) => key === technique)?.marks !== undefined;
+  const settled = technique === wheelTechnique || techniques.find(({ key }) => key === technique)?.marks !== undefined;
   const begin = () => {
     if (!good(cells) || !good(rows)) return;
     const title = name.trim().replaceAll('"', '”').slice(0, 80) || 'New pattern';
+    if (technique === wheelTechnique) {
+      void keep(patternOfWheel(beginWheel('own', title)));
+      return;
+    }
     const drawing = beginDrawing({ key: 'own', name: title, technique, wide: cells, high: rows });
     if (drawing) void keep(patternOf(drawing));
   };
@@ -148,7 +162,11 @@ function DrawNew({ busy, keep }: { busy: boolean; keep: Keep }) {
           wrong={good(rows) ? undefined : deskSaid.wholeNumberFrom1}
         />
       </div>
-      {settled ? <p className="text-[15px] text-soft">{deskSaid.inThisTechniqueCell}</p> : null}
+      {settled ? (
+        <p className="text-[15px] text-soft">
+          {technique === wheelTechnique ? deskSaid.wheelDrawIt : deskSaid.inThisTechniqueCell}
+        </p>
+      ) : null}
       <Button kind="next" type="submit" disabled={busy || !good(cells) || !good(rows)} className="justify-self-start">
         Open the chart
       </Button>

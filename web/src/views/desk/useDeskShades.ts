@@ -1,4 +1,4 @@
-import { type Drawing, lettersOfYarns, patternOf } from '@puntada/core/craft';
+import { type Drawing, lettersOfYarns, patternOf, type StitchPattern } from '@puntada/core/craft';
 import { useMemo, useState } from 'react';
 import { z } from 'zod';
 import { useBookShades } from '../../parts/bookShades.ts';
@@ -45,4 +45,17 @@ export function useDeskShades(id: string, drawing: Drawing): DeskShades {
       },
     };
   }, [usual, drawing, chosen, name]);
+}
+
+/** The shades that a pattern is looked at in where none is chosen: the maker's own yarns. */
+export function useShadesOf(pattern: StitchPattern): (letter: string) => string {
+  const usual = useBookShades();
+  return useMemo(() => {
+    const all = usual({ ...pattern, colours: lettersOfYarns });
+    return (letter) => {
+      const i = lettersOfYarns.indexOf(letter as 'A');
+      const shade = all[i];
+      return shade && shade !== '#888888' ? shade : (more[i - 3] ?? '#888888');
+    };
+  }, [usual, pattern]);
 }

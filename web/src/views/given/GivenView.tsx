@@ -1,14 +1,29 @@
-import { checkGiven, findFoundation, type GivenVerdict, type Problem, readMultiple } from '@puntada/core/craft';
-import { foundationWords, givenSaid, givenWords } from '@puntada/core/words';
-import { useState } from 'react';
+import {
+  checkGiven,
+  checkGivenRows,
+  extentsOf,
+  findFoundation,
+  type GivenVerdict,
+  type Problem,
+  patternOf,
+  printPattern,
+  readMultiple,
+  type StitchPattern,
+} from '@puntada/core/craft';
+import { foundationWords, givenRowsWords, givenSaid, givenWords, type Written } from '@puntada/core/words';
+import { useId, useState } from 'react';
 import { useNavigate, useSearchParams } from 'react-router';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
+import { useBookShades } from '../../parts/bookShades.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords, useProblemText } from '../../parts/Craft.tsx';
+import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { TextField } from '../../parts/TextField.tsx';
+import { useWritten } from '../../parts/useWritten.ts';
+import { startOn, WrittenLines } from '../../parts/WrittenLines.tsx';
 import { FinishedPiece } from './FinishedPiece.tsx';
 
 const ways = ['sc-2nd', 'hdc-2nd', 'hdc-3rd', 'hdc-3rd-counted', 'dc-4th', 'dc-3rd', 'dc-3rd-counted'] as const;
@@ -47,7 +62,14 @@ function AsGiven() {
   const [row, setRow] = useState('');
   const [way, setWay] = useState<string>('sc-2nd');
   const told = useCraftWords();
-  const { verdict, words = [], problems } = judge(multiple, chain, row, way);
+  const rowsId = useId();
+  const alone = judge(multiple, chain, row, way);
+  // One row in counts is checked as it stands; whatever else is read as rows that somebody wrote.
+  const several = row.trim() !== '' && (row.trim().includes('\n') || alone.problems.some(({ path }) => path === 'row'));
+  const given = judge(multiple, chain, '', way);
+  const { verdict, words = [], problems } = several ? given : alone;
+  const read = useWritten(several ? row : '');
+  const rows = several && read && !problems.length ? severalRows(read, multiple, chain, way) : undefined;
   const sentence = useProblemText();
   const wrongAt = (field: string) => {
     const problem = problems.find(({ path }) => path === field);
@@ -82,14 +104,19 @@ function AsGiven() {
             ))}
           </SelectField>
         </div>
-        <TextField
-          label={givenSaid.oneRowWithRepeat}
-          value={row}
-          onChange={setRow}
-          className="font-mono text-[17px]"
-          placeholder="| 4A 4B | 4A"
-          wrong={wrongAt('row')}
-        />
+        <div>
+          <label htmlFor={rowsId} className="label">
+            {givenSaid.rowsOneOrMore}
+          </label>
+          <textarea
+            id={rowsId}
+            className="field min-h-[150px] py-2 font-mono text-[16px] leading-snug"
+            spellCheck={false}
+            placeholder="| 4A 4B | 4A"
+            value={row}
+            onChange={(event) => setRow(event.target.value)}
+          />
+        </div>
         <p className="text-[15px] text-soft">
           Write colours as counts: <span className="font-mono">6A 3B 6A</span>
           {givenSaid.orWithRepeatBetween} <span className="font-mono">2A | 4B 4A | 2A</span>
@@ -97,11 +124,28 @@ function AsGiven() {
         </p>
       </div>
       <section aria-label="Result" aria-live="polite" className="content-start">
-        {verdict ? <Verdict verdict={verdict} words={words} /> : null}
+        {verdict && !(several && !words.length) ? <Verdict verdict={verdict} words={words} bare={several} /> : null}
+        {rows ? (
+          <div className="grid gap-3 pt-3">
+            {rows.words.length ? (
+              <div
+                className={`border-l-4 px-4 py-3 ${rows.good ? 'border-verdigris bg-verdigris-pale' : 'border-ochre bg-ochre-pale'}`}
+              >
+                {rows.words.map((line) => (
+                  <p key={line} className="py-0.5 text-[18px]">
+                    {line}
+                  </p>
+                ))}
+              </div>
+            ) : null}
+            <WrittenLines read={rows.read} />
+            {rows.pattern ? <ReadPattern pattern={rows.pattern} read={rows.read} /> : null}
+          </div>
+        ) : null}
         {problems.length ? <p className="text-[18px]">{givenSaid.mendWhatMarkedAnd}</p> : null}
         <p className="mt-5 max-w-[58ch] text-[15px] text-soft">{givenSaid.ifItOnePatterns}</p>
         <div className="mt-3 flex flex-wrap gap-3">
-          {verdict?.stitches ? (
+          {verdict?.stitches && !several ? (
             <Button
               onClick={() => navigate('/wish', { state: { form: { width: { by: 'chain', count: chain.trim() } } } })}
             >
@@ -116,7 +160,60 @@ function AsGiven() {
   );
 }
 
-function Verdict({ verdict, words }: { verdict: GivenVerdict; words: readonly string[] }) {
+/** What was read, as a pattern: its cloth, a project on it, its notation. */
+function ReadPattern({ pattern, read }: { pattern: StitchPattern; read: Written }) {
+  const navigate = useNavigate();
+  const shadesOf = useBookShades();
+  return (
+    <div className="flex flex-wrap items-start gap-4">
+      <PatternPicture pattern={printPattern(pattern)} shades={shadesOf(pattern)} side={180} />
+      <div className="grid min-w-0 flex-1 content-start gap-2">
+        <Button kind="next" onClick={() => navigate('/wish', startOn(pattern, read))}>
+          {givenSaid.startProjectOnIt}
+        </Button>
+        <details>
+          <summary className="min-h-11 cursor-pointer py-2.5 text-[15px] underline underline-offset-4">
+            {givenSaid.inOurNotation}
+          </summary>
+          <pre className="max-w-full overflow-x-auto border-l-4 border-rule bg-sheet p-3 font-mono text-[13px] leading-snug">
+            {printPattern(pattern)}
+          </pre>
+        </details>
+      </div>
+    </div>
+  );
+}
+
+/** Several rows against each other, the chain and the multiple. */
+function severalRows(read: Written, multiple: string, chain: string, way: string) {
+  const foundation = findFoundation(way);
+  const own = multiple.trim() ? readMultiple(multiple) : undefined;
+  const given = {
+    ...(own?.ok ? { multiple: own.value } : {}),
+    ...(chain.trim() ? { chain: Number(chain) } : read.chain ? { chain: read.chain } : {}),
+  };
+  const counts = read.lines.flatMap(({ stitches }) => stitches ?? []);
+  const works = read.drawing && extentsOf(read.drawing).across.works;
+  const verdict = foundation ? checkGivenRows(given, counts, works, foundation) : {};
+  const pattern = read.drawing && { ...patternOf(read.drawing), name: givenSaid.writtenRows };
+  return {
+    read: { ...read, chain: given.chain },
+    words: givenRowsWords(given, verdict, works),
+    good: verdict.chainFits !== false && verdict.multiple !== 'other',
+    pattern,
+  };
+}
+
+function Verdict({
+  verdict,
+  words,
+  bare,
+}: {
+  verdict: GivenVerdict;
+  words: readonly string[];
+  /** What is checked beside it stands below. */
+  bare: boolean;
+}) {
   const told = useCraftWords();
   const good = verdict.rowFits !== false && verdict.multipleOf !== 'neither';
   return (
@@ -128,7 +225,7 @@ function Verdict({ verdict, words }: { verdict: GivenVerdict; words: readonly st
           {told(line)}
         </p>
       ))}
-      {words.length ? null : <p className="text-[18px]">{givenSaid.typeChainOrRow}</p>}
+      {words.length || bare ? null : <p className="text-[18px]">{givenSaid.typeChainOrRow}</p>}
     </div>
   );
 }

@@ -77,7 +77,7 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
 function Line({ term, value, big = false }: { term: string; value: string; big?: boolean }) {
   return (
     <div className="flex items-baseline justify-between gap-3 border-t border-rule py-0.5 leading-snug">
-      <dt className="text-soft">{term}</dt>
+      <dt className="max-w-[45%] shrink-0 text-soft">{term}</dt>
       <dd className={`count text-right ${big ? 'text-[24px] leading-tight' : 'text-[16px]'}`}>{value}</dd>
     </div>
   );

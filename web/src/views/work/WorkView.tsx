@@ -11,7 +11,7 @@ import {
   workSaid,
 } from '@puntada/core/words';
 import type { Position } from '@puntada/core/work';
-import { useEffect, useMemo } from 'react';
+import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { useQueue } from '../../api/queue/browserQueue.ts';
@@ -37,16 +37,14 @@ import { RunWords } from './RunWords.tsx';
 import { Sitting } from './Sitting.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { StepInHand } from './StepInHand.tsx';
-import { speakerOf } from './speaker.ts';
 import { useCounter } from './useCounter.ts';
 import { useLasting } from './useLasting.ts';
 import { useAwake, useReading, useRoom } from './useReading.ts';
 import { useRowInHand } from './useRowInHand.ts';
+import { useSaying } from './useSpoken.ts';
 import { useSteps } from './useSteps.ts';
 import { WorkedCloth } from './WorkedCloth.tsx';
 import { WorkHead } from './WorkHead.tsx';
-
-const speaker = speakerOf(window);
 
 /** The row in hand. */
 export default function WorkView() {
@@ -110,9 +108,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const said = row?.at === 0 ? `${spoken}, ${word} ${row.course.number}` : spoken;
   const place = row ? `; ${word.toLowerCase()} ${row.course.number} of ${fabric.courses}` : '';
   const heard = spoken ? `${spoken}${place}${which ? `; ${which}` : ''}` : '';
-  useEffect(() => {
-    if (reading.aloud && said) speaker.say(said);
-  }, [reading.aloud, said]);
+  useSaying(said, reading.aloud);
   const shadeOf = (letter: string) => work.wish.yarns.find((yarn) => yarn.letter === letter)?.shade ?? '#888888';
   const done = row ? row.run.from - 1 : 0;
   // A row of the cloth in hand, as a place of the whole.

@@ -63,8 +63,14 @@ export const patterns: Table = {
     `The line “${f.line}” of ${f.pattern} comes to a multiple under 1.`,
     'Use a multiple of 1 or more, and add nothing less than 0.',
   ],
+  'wedges-alike': (f) => [
+    `Wedge ${f.wedge} and wedge ${f.next} are both ${f.colour}: beside each other they are one wide wedge.`,
+    'Give one of them another colour.',
+  ],
+  'wedges-one': () => ['One wedge goes all the way round by itself.', 'Add a wedge in another colour.'],
+  'wedges-never-grow': () => ['Without a round that grows it is no circle but a tube.', 'Let at least one round grow.'],
   'wedges-not-divided': (f) => [
-    `${f.wedges} wedges cannot be shared among ${f.colours} colours.`,
+    `${f.wedges} wedges do not hold whole repeats of ${f.colours}.`,
     `Use a multiple of ${f.colours}.`,
   ],
   'row-sum': (f) => [
@@ -107,6 +113,10 @@ export const patterns: Table = {
     'Give every row the same number of stitches in its repeat, and the same before it.',
   ],
   'chart-empty': () => ['There is no cell in this table.', 'Give a line for each row and a letter for each cell.'],
+  'nothing-to-rehearse': () => [
+    'No swatch of this pattern can be laid yet.',
+    'Go back and mend what cannot be worked; it is crossed out in the chart.',
+  ],
   'chart-too-large': (f) => [
     `${f.wide} cells by ${f.high} rows are more than one repeat can have.`,
     `Cut it to ${f.most} each way.`,

@@ -1,3 +1,5 @@
+import type { Told } from './told.ts';
+
 /** What the screens of `book` say. */
 export const bookSaid = {
   thereNoSuchPattern: 'There is no such pattern in the book, or it was deleted.',
@@ -13,4 +15,7 @@ export const bookSaid = {
   goodPlacesToEnd: 'Good places to end',
   startProjectWithIt: 'Start a project with it',
   howToWorkOne: 'How to work one repeat',
+  earlier: (name: Told) => `Earlier: ${name}`,
+  later: (name: Told) => `Later: ${name}`,
+  rehearseRows: 'Rehearse the first rows',
 } as const;

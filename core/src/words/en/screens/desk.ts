@@ -51,4 +51,16 @@ export const deskSaid = {
   mirrorUpAndDown: 'Mirror up and down',
   repeatHalfDropOn: 'Repeat half a drop on',
   thisPatternGrowsFrom: 'This pattern grows from round to round: it is written, not drawn',
+  wheelDrawIt: 'A circle of wedges: their colours, how many go round, and which rounds grow',
+  wheelFace: (around: Told, wedges: Told, rounds: Told) =>
+    `A circle of ${around} wedges in ${wedges} by turns, ${rounds} rounds of it`,
+  touchWedge:
+    'Touch a wedge to give it the colour in hand, all the way round. Plain rounds are dotted. The lean of half a stitch a round is that of rounds you do not turn.',
+  colourInHand: 'The colour in hand',
+  wheelCanBeWorked: 'This can be worked.',
+  wedgesOfRepeat: 'Wedges of one repeat',
+  wedgesAround: 'Wedges around',
+  roundsThatRepeat: 'Rounds that repeat, after the ring',
+  nameAndNote: 'Name and note',
+  leaveOutLast: 'Leave out the last',
 } as const;

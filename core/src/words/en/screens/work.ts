@@ -59,4 +59,12 @@ export const workSaid = {
   typeRowFrom0: (rows: Told) => `Type a row from 0 to ${rows}.`,
   logKeepsTheseRows: 'The log keeps these rows; only the row counter goes back.',
   ripBackToRow: (row: Told) => `Rip back to row ${row}`,
+  rehearsalOf: (name: Told) => `Rehearsal: ${name}`,
+  nothingOfThisKept: 'Nothing of this is kept.',
+  layingFirstRows: 'Laying the first rows…',
+  backToPattern: 'Back to the pattern',
+  rowsRehearsed: (rows: Told, word: Told) => `the first ${rows} ${word}s, on a swatch`,
+  rehearsedAll: (rows: Told, word: Told) => `${rows} ${word}s rehearsed`,
+  nothingWasChanged:
+    'No project was touched and nothing was counted. If every turn and colour change read well, the pattern is ready.',
 } as const;
