@@ -50,9 +50,15 @@ export interface Drawing {
 /** More is not drawn: it would be no repeat, but a whole piece of more stitches than one can have. */
 export const mostCells: Readonly<Record<'wide' | 'high', number>> = { wide: 1000, high: 1000 };
 
-/** The widest row. */
+const widths = new WeakMap<Drawing['rows'], number>();
+
+/** The widest row; found once for each set of rows. */
 export function widthOf({ rows }: Pick<Drawing, 'rows'>): number {
-  return rows.reduce((most, { marks }) => Math.max(most, marks.length), 0);
+  const known = widths.get(rows);
+  if (known !== undefined) return known;
+  const width = rows.reduce((most, { marks }) => Math.max(most, marks.length), 0);
+  widths.set(rows, width);
+  return width;
 }
 
 /** The colour that a mark names, or nothing. */

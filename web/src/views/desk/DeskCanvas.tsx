@@ -24,7 +24,7 @@ import { fitCanvas } from '../../parts/fitCanvas.ts';
 import { useBox } from '../../parts/useWidth.ts';
 import { deskSize, isCell, placeAt } from './deskGeometry.ts';
 import { dragged, drawn, type Held } from './deskTools.ts';
-import { paintDesk } from './paintDesk.ts';
+import { CellLayer, paintDesk } from './paintDesk.ts';
 
 interface Props {
   readonly drawing: Drawing;
@@ -61,7 +61,9 @@ export function DeskCanvas(props: Props) {
   const { terms } = usePreferences();
   const box = useBox<HTMLDivElement>();
   const canvas = useRef<HTMLCanvasElement>(null);
+  const cellCanvas = useRef<HTMLCanvasElement>(null);
   const [live, setLive] = useState<Drawing>();
+  const [cells] = useState(() => new CellLayer());
   const [focused, setFocused] = useState(false);
   const shown = live ?? drawing;
   const look = { cellWidth: cell, cellHeight: Math.max(3, cell / proportion), hand };
@@ -72,28 +74,27 @@ export function DeskCanvas(props: Props) {
   }, [box.width, box.height, onBox]);
 
   const paint = useCallback(() => {
-    const [element, frame] = [canvas.current, box.ref.current];
-    const ctx = element?.getContext('2d');
-    if (!element || !frame || !ctx || !box.width) return;
+    const [element, under, frame] = [canvas.current, cellCanvas.current, box.ref.current];
+    const [ctx, below] = [element?.getContext('2d'), under?.getContext('2d')];
+    if (!element || !under || !frame || !ctx || !below || !box.width) return;
     const dpr = fitCanvas(element, box.width, box.height);
-    paintDesk(
-      ctx,
-      {
-        drawing: shown,
-        cellWidth: cell,
-        cellHeight: Math.max(3, cell / proportion),
-        hand,
-        shade: props.shade,
-        study: live ? undefined : study,
-        cursor,
-        focused,
-        selection,
-        view: { left: frame.scrollLeft, top: frame.scrollTop, width: box.width, height: box.height },
-        colours: pageColours(element),
-        rowLetters: rowLetters(shown),
-      },
-      dpr,
-    );
+    fitCanvas(under, box.width, box.height);
+    const request = {
+      drawing: shown,
+      cellWidth: cell,
+      cellHeight: Math.max(3, cell / proportion),
+      hand,
+      shade: props.shade,
+      study: live ? undefined : study,
+      cursor,
+      focused,
+      selection,
+      view: { left: frame.scrollLeft, top: frame.scrollTop, width: box.width, height: box.height },
+      colours: pageColours(element),
+      rowLetters: rowLetters(shown),
+    };
+    cells.paint(below, request, dpr);
+    paintDesk(ctx, request, dpr);
   }, [
     box.ref,
     box.width,
@@ -108,6 +109,7 @@ export function DeskCanvas(props: Props) {
     cursor,
     focused,
     selection,
+    cells,
   ]);
 
   useLayoutEffect(paint, [paint]);
@@ -246,6 +248,13 @@ export function DeskCanvas(props: Props) {
       data-testid="desk"
     >
       <div style={{ width: Math.max(size.width, 1), height: Math.max(size.height, 1) }}>
+        {/* The cells lie under what is told of them: a stroke paints its own rows anew, and no others. */}
+        <canvas
+          ref={cellCanvas}
+          aria-hidden
+          className="pointer-events-none sticky top-0 left-0 block"
+          style={{ width: box.width, height: box.height, marginBottom: -box.height }}
+        />
         {/* biome-ignore lint/a11y/noInteractiveElementToNoninteractiveRole: it takes the keys of drawing */}
         <canvas
           ref={canvas}

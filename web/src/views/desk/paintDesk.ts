@@ -35,22 +35,69 @@ export interface PaintRequest extends DeskLook {
 /** Cells of this size and more have room for a letter or a sign. */
 const smallestSign = 13;
 
-/** Paints the part of a drawing that is in sight. */
-export function paintDesk(ctx: Ctx, request: PaintRequest, dpr: number): void {
-  const { view, colours, drawing } = request;
-  ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
-  ctx.fillStyle = colours.paper;
-  ctx.fillRect(0, 0, view.width, view.height);
-  ctx.translate(-view.left, -view.top);
-  const { cellHeight } = request;
+/** Rows from the top one in sight to the lowest. */
+function rowsInSight({ view, cellHeight, drawing }: PaintRequest): [first: number, last: number] {
   const rows = drawing.rows.length;
-  const top = Math.max(0, rows - 1 - Math.floor((view.top + view.height - margin.top) / cellHeight));
-  const last = Math.min(rows - 1, rows - 1 - Math.floor((view.top - margin.top) / cellHeight));
-  for (let row = top; row <= last; row++) paintRow(ctx, request, row);
-  paintLines(ctx, request, top, last);
+  return [
+    Math.max(0, rows - 1 - Math.floor((view.top + view.height - margin.top) / cellHeight)),
+    Math.min(rows - 1, rows - 1 - Math.floor((view.top - margin.top) / cellHeight)),
+  ];
+}
+
+/**
+ * The cells of a drawing as they were painted last. A stroke changes few rows: only those are painted again, so that it is as
+ * quick on a large chart as on a small one.
+ */
+export class CellLayer {
+  private key = '';
+  private rows: Drawing['rows'] = [];
+
+  /** @param ctx of a canvas that nobody else paints on */
+  paint(ctx: Ctx, request: PaintRequest, dpr: number): void {
+    const { view, drawing, cellWidth, cellHeight, hand, shade, rowLetters, colours } = request;
+    const letters = drawing.colours.map(shade);
+    const around = [view, cellWidth, cellHeight, hand, drawing.technique, letters, rowLetters, colours.paper, dpr];
+    // Letters are painted anew once the faces of the page are there.
+    const key = JSON.stringify([...around, drawing.rows.length, widthOf(drawing), document.fonts.status]);
+    const [first, last] = rowsInSight(request);
+    ctx.setTransform(dpr, 0, 0, dpr, -view.left * dpr, -view.top * dpr);
+    if (key !== this.key) this.stretch(ctx, request, first, last);
+    else {
+      for (let row = first; row <= last; row++) {
+        // The lines between rows lie half on either.
+        if (drawing.rows[row] !== this.rows[row])
+          this.stretch(ctx, request, Math.max(first, row - 1), Math.min(last, row + 1));
+      }
+    }
+    [this.key, this.rows] = [key, drawing.rows];
+  }
+
+  private stretch(ctx: Ctx, request: PaintRequest, first: number, last: number): void {
+    const { view, drawing, cellHeight, colours } = request;
+    const top = cornerOf(drawing, request, { row: last, cell: 0 }).y;
+    ctx.save();
+    ctx.beginPath();
+    if (last - first > 2) ctx.rect(view.left, view.top, view.width, view.height);
+    else ctx.rect(view.left, top, view.width, (last - first + 1) * cellHeight);
+    ctx.clip();
+    ctx.fillStyle = colours.paper;
+    ctx.fillRect(view.left, view.top, view.width, view.height);
+    for (let row = first; row <= last; row++) paintRow(ctx, request, row);
+    paintLines(ctx, request, first, last);
+    ctx.restore();
+  }
+}
+
+/** Paints what is told of the cells in sight, over them. */
+export function paintDesk(ctx: Ctx, request: PaintRequest, dpr: number): void {
+  const { view } = request;
+  ctx.setTransform(dpr, 0, 0, dpr, 0, 0);
+  ctx.clearRect(0, 0, view.width, view.height);
+  ctx.translate(-view.left, -view.top);
+  const [first, last] = rowsInSight(request);
   paintRepeat(ctx, request);
   paintTold(ctx, request);
-  for (let row = top; row <= last; row++) paintMargins(ctx, request, row);
+  for (let row = first; row <= last; row++) paintMargins(ctx, request, row);
   paintNumbers(ctx, request);
   paintSelection(ctx, request);
   paintCursor(ctx, request);

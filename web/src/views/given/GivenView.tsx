@@ -138,8 +138,8 @@ function AsGiven() {
                 ))}
               </div>
             ) : null}
-            <WrittenLines read={rows.read} />
             {rows.pattern ? <ReadPattern pattern={rows.pattern} read={rows.read} /> : null}
+            <WrittenLines read={rows.read} />
           </div>
         ) : null}
         {problems.length ? <p className="text-[18px]">{givenSaid.mendWhatMarkedAnd}</p> : null}
