@@ -158,13 +158,13 @@ test('a word in letters, a shell from a picture, out as a table and in again', a
   await page.getByRole('button', { name: 'CSV' }).click();
   const table = await (await saving).path();
   await page.goto(`${server.address}/desk?way=file`);
-  await page.getByLabel('Open a pattern: text, JSON or CSV').setInputFiles({
+  await page.getByLabel('Open a pattern: text, JSON, CSV or a picture').setInputFiles({
     name: 'ragged.csv',
     mimeType: 'text/csv',
     buffer: Buffer.from('A,B\nA\n'),
   });
   await expect(page.getByRole('alert')).toContainText('Line 2 of the table has 1 cells, others have 2.');
-  await page.getByLabel('Open a pattern: text, JSON or CSV').setInputFiles(table);
+  await page.getByLabel('Open a pattern: text, JSON, CSV or a picture').setInputFiles(table);
   await expect(page.getByText('It can be worked over a multiple of 20.')).toBeVisible();
 });
 

@@ -1,4 +1,7 @@
-import { expect, test } from './server.ts';
+import { mkdtempSync, rmSync, truncateSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
+import { join } from 'node:path';
+import { expect, test, weighedSwatch } from './server.ts';
 
 test('a circle of wedges: drawn, taken back, rehearsed without a project, and started', async ({ page, server }) => {
   await page.goto(`${server.address}/desk`);
@@ -93,4 +96,50 @@ test('rows as somebody wrote them are checked against each other, the chain, the
   await expect(page.getByLabel('Chains in it')).toHaveValue('37');
   await expect(page.getByLabel('Stitches', { exact: true })).toHaveValue('16');
   await expect(page.getByLabel('Rows', { exact: true })).toHaveValue('18');
+});
+
+test('a picture begins a chart, whose cells take the proportion of a counted swatch', async ({ page, server }) => {
+  await weighedSwatch(server);
+  await page.goto(`${server.address}/desk?way=file`);
+  const shell = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(90, 60);
+    const ctx = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
+    ctx.fillStyle = '#e9dfc4';
+    ctx.fillRect(0, 0, 90, 60);
+    ctx.fillStyle = '#24476b';
+    ctx.fillRect(30, 15, 30, 30);
+    return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())];
+  });
+  await page
+    .getByLabel('Open a pattern: text, JSON, CSV or a picture')
+    .setInputFiles({ name: 'Shell.png', mimeType: 'image/png', buffer: Buffer.from(shell) });
+  await expect(page.getByRole('heading', { level: 1 })).toHaveText('Shell');
+  await expect(page.getByRole('tab', { name: 'Picture' })).toHaveAttribute('data-state', 'active');
+  await expect(page.getByRole('img', { name: 'picture' })).toBeVisible();
+  await page.getByRole('button', { name: 'Make it into stitches' }).click();
+  // A third of its width, in the middle, is of the other colour.
+  await expect
+    .poll(async () => (await server.get<{ pattern: { text: string } }[]>('/patterns'))[0]?.pattern.text)
+    .toMatch(/A{18,22}B{18,22}A{18,22}/);
+
+  // One of 200 MB is refused by its size, before any of it is read.
+  const folder = mkdtempSync(join(tmpdir(), 'puntada-huge-'));
+  const huge = join(folder, 'huge.png');
+  writeFileSync(huge, Buffer.from(shell));
+  truncateSync(huge, 200_000_000);
+  await page.getByRole('tab', { name: 'Picture' }).click();
+  await page.getByLabel('Take another picture').setInputFiles(huge);
+  await expect(page.getByRole('alert')).toContainText('200 MB');
+  rmSync(folder, { recursive: true });
+
+  await page.getByRole('tab', { name: 'Size' }).click();
+  const field = page.getByLabel('Cells in the proportion of');
+  const height = () =>
+    page.getByTestId('desk').evaluate((desk) => (desk.firstElementChild as HTMLElement).style.height);
+  const before = await height();
+  await field.selectOption({ label: 'Lone sail, 5 mm' });
+  await expect.poll(height).not.toBe(before);
+  await page.reload();
+  await page.getByRole('tab', { name: 'Size' }).click();
+  await expect(field.locator('option:checked')).toHaveText('Lone sail, 5 mm');
 });

@@ -35,7 +35,15 @@ export {
   type Week,
 } from './schedule/schedule.ts';
 export { hookFor, swatchFigures } from './swatch/hooks.ts';
-export { leastRepeats, planSwatch, swatchGauge, swatchPiece, swatchReading, withSwatch } from './swatch/readings.ts';
+export {
+  leastRepeats,
+  planSwatch,
+  proportionOn,
+  swatchGauge,
+  swatchPiece,
+  swatchReading,
+  withSwatch,
+} from './swatch/readings.ts';
 export { compareStrips, type Strip } from './swatch/strips.ts';
 export { wishAgain } from './underway/again.ts';
 export { colourQuestions } from './underway/colourQuestions.ts';

@@ -5,6 +5,9 @@ function once<T>() {
     put(value: T): void {
       held = value;
     },
+    waits(): boolean {
+      return held !== undefined;
+    },
     take(): T | undefined {
       const value = held;
       held = undefined;
@@ -18,3 +21,6 @@ export const droppedFile = once<File>();
 
 /** Written rows for the chart desk to read. */
 export const writtenRows = once<string>();
+
+/** A picture for the chart desk to make into stitches. */
+export const pictureForDesk = once<File>();

@@ -81,6 +81,15 @@ export function planSwatch(swatch: Swatch): Result<Plan> {
   return piece.ok ? planWish(piece.value) : piece;
 }
 
+/** Width of a stitch, or of what a cell is, against its height as a swatch was counted; nothing where it was not. */
+export function proportionOn(swatch: Swatch): number | undefined {
+  const gauge = countedOn(swatch);
+  const prepared = gauge && prepare(swatchWish(swatch, gauge));
+  if (!prepared?.ok) return undefined;
+  const { stitchWidth, rowHeight } = prepared.value.gauge;
+  return stitchWidth.mid / rowHeight.mid;
+}
+
 /** The first member of a rule that is so many at least, and long enough. @param length of so many, mm */
 function firstOf(rule: Progression, least: number, length: (n: number) => number): number {
   let n = progression(rule.step, rule.offset, Math.max(least, rule.least)).least;

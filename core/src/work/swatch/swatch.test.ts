@@ -8,7 +8,7 @@ import { planWish } from '../../plan/piece/plan.ts';
 import { readShape } from '../../records/readJson.ts';
 import { type Swatch, swatchSchema } from '../../records/swatch.ts';
 import { hookFor, swatchFigures } from './hooks.ts';
-import { countedOn, planSwatch, swatchGauge, swatchReading, withSwatch } from './readings.ts';
+import { countedOn, planSwatch, proportionOn, swatchGauge, swatchReading, withSwatch } from './readings.ts';
 
 const id = '7b1f7a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d';
 
@@ -146,5 +146,15 @@ describe('which hook', () => {
       path: 'hook',
       facts: { kind: 'too_big', limit: 25 },
     });
+  });
+
+  it('tells the proportion of a cell: 16 stitches and 18 rows to 10 cm are cells of 18 to 16', () => {
+    const counts = [
+      { what: 'stitches' as const, count: 16, over: '10 cm', washed: false },
+      { what: 'rows' as const, count: 18, over: '10 cm', washed: false },
+    ];
+    // 6.25 mm wide, 5.56 mm high.
+    expect(proportionOn({ ...swatch(), counts })).toBeCloseTo(18 / 16, 2);
+    expect(proportionOn({ ...swatch(), counts: counts.slice(0, 1) })).toBeUndefined();
   });
 });

@@ -12,7 +12,6 @@ import {
   pensOf,
   placesOfRegion,
   printPattern,
-  proportionOf,
   type Region,
   shadeSeen,
 } from '@puntada/core/craft';
@@ -26,6 +25,7 @@ import { Head } from '../../app/Shell.tsx';
 import { announce } from '../../parts/announce.ts';
 import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { DraftProblems, SavedWords } from '../../parts/DraftHead.tsx';
+import { pictureForDesk } from '../../parts/dropped.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { TabBar } from '../../parts/TabBar.tsx';
 import { UndoRedo } from '../../parts/UndoRedo.tsx';
@@ -43,6 +43,7 @@ import { SizePanel } from './SizePanel.tsx';
 import { Told } from './Told.tsx';
 import { Tools, toolOfKey } from './Tools.tsx';
 import { useDesk } from './useDesk.ts';
+import { useDeskProportion } from './useDeskProportion.ts';
 import { useDeskShades } from './useDeskShades.ts';
 import { useRestedText, useStudy } from './useStudy.ts';
 
@@ -74,13 +75,14 @@ export function Desk({ stored, first }: { stored: StoredPattern; first: Drawing 
   const [zoom, setZoom] = useState<number>();
   const [box, setBox] = useState({ width: 0, height: 0 });
   const [seen, setSeen] = useState<Seen>('as it is');
-  const [panel, setPanel] = useState<string>('told');
+  const [panel, setPanel] = useState<string>(() => (pictureForDesk.waits() ? 'picture' : 'told'));
   const shades = useDeskShades(stored.id, drawing);
   const study = useStudy(drawing);
   const pattern = useMemo(() => patternOf(drawing), [drawing]);
   const text = useMemo(() => printPattern({ ...pattern, key: keyOfOwn(stored.id) }), [pattern, stored.id]);
   const source = useRestedText(text);
-  const proportion = useMemo(() => proportionOf(pattern), [pattern]);
+  const cells = useDeskProportion(stored.id, pattern);
+  const proportion = cells.of;
   const shade = useCallback(
     (letter: string) => {
       const own = shades.of(letter);
@@ -229,7 +231,7 @@ export function Desk({ stored, first }: { stored: StoredPattern; first: Drawing 
                 />
               </Tabs.Content>
               <Tabs.Content value="size">
-                <SizePanel desk={desk} cursor={cursor} shades={shades} />
+                <SizePanel desk={desk} cursor={cursor} shades={shades} cells={cells} />
               </Tabs.Content>
               <Tabs.Content value="letters">
                 <LettersPanel drawing={drawing} mark={mark} cursor={cursor} onChange={desk.change} />

@@ -21,6 +21,7 @@ import { useBookShades } from '../../parts/bookShades.ts';
 import { broughtIn } from '../../parts/bringIn.ts';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
+import { pictureForDesk } from '../../parts/dropped.ts';
 import { FileField } from '../../parts/FileField.tsx';
 import { ownPattern } from '../../parts/ownPattern.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
@@ -31,6 +32,10 @@ import { firstOf } from '../../parts/useShelf.ts';
 
 import type { Keep } from './keep.ts';
 import { PasteRows } from './PasteRows.tsx';
+
+/** Pictures that can be made into stitches, and the technique in which they are to begin with. */
+const pictureTypes = ['image/png', 'image/jpeg', 'image/webp'];
+const pictureTechnique = techniques.find(({ makings, marks }) => makings.includes('flat') && !marks)?.key ?? '';
 
 /** How a pattern of one's own begins. */
 const ways = ['draw', 'rows', 'file'] as const;
@@ -47,7 +52,23 @@ export function NewPattern() {
     const made = await add({ id: ownId, pattern: ownPattern(ownId, pattern, note) });
     if (made.data) navigate(`/desk/${ownId}`, { replace: true });
   };
+  /** A picture begins a chart of its own: its stitches are chosen on the desk. */
+  const takePicture = async (file: File) => {
+    const name =
+      file.name
+        .replace(/\.\w+$/, '')
+        .replaceAll('"', '”')
+        .slice(0, 80) || 'New pattern';
+    const drawing = beginDrawing({ key: 'own', name, technique: pictureTechnique, wide: 60, high: 40 });
+    if (!drawing) return;
+    pictureForDesk.put(file);
+    await keep(patternOf(drawing));
+  };
   const take = async (file: File) => {
+    if (pictureTypes.includes(file.type)) {
+      await takePicture(file);
+      return;
+    }
     const read = await broughtIn(file);
     setProblems(read.ok ? [] : read.problems);
     if (read.ok) await keep(read.value.pattern, read.value.note);
@@ -73,7 +94,7 @@ export function NewPattern() {
           <div className="grid gap-3">
             <FileField
               label={deskSaid.openPatternTextJson}
-              accept=".txt,.json,.csv,text/plain,application/json,text/csv"
+              accept=".txt,.json,.csv,text/plain,application/json,text/csv,image/png,image/jpeg,image/webp"
               onFile={(file) => void take(file)}
             />
             <p className="max-w-[62ch] text-[15px] text-soft">{deskSaid.tableHasLineFor}</p>

@@ -15,6 +15,7 @@ import { useEffect, useRef, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { pictureForDesk } from '../../parts/dropped.ts';
 import { FileField } from '../../parts/FileField.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { type Crop, dotsOf, openPicture } from '../../parts/readPicture.ts';
@@ -43,6 +44,18 @@ export function PicturePanel({ drawing, shades, proportion, onChange }: Props) {
   const [match, setMatch] = useState<PictureRequest['match']>('groups');
   const [smoothing, setSmoothing] = useState<Smoothing>('lone stitches');
   const shown = useRef<HTMLCanvasElement>(null);
+  const take = async (file: File) => {
+    setBusy(true);
+    const opened = await openPicture(file);
+    setBusy(false);
+    setProblems(opened.ok ? [] : opened.problems);
+    if (opened.ok) setPicture(opened.value);
+  };
+  // biome-ignore lint/correctness/useExhaustiveDependencies: once, where a picture was brought along
+  useEffect(() => {
+    const brought = pictureForDesk.take();
+    if (brought) void take(brought);
+  }, []);
   useEffect(() => {
     const canvas = shown.current;
     if (!canvas || !picture) return;
@@ -63,13 +76,6 @@ export function PicturePanel({ drawing, shades, proportion, onChange }: Props) {
   if (!takesPictures(drawing)) {
     return <p className="text-[15px]">{deskSaid.picturesMadeInTechniques}</p>;
   }
-  const take = async (file: File) => {
-    setBusy(true);
-    const opened = await openPicture(file);
-    setBusy(false);
-    setProblems(opened.ok ? [] : opened.problems);
-    if (opened.ok) setPicture(opened.value);
-  };
   const cells = numberOrText(wide);
   const good = typeof cells === 'number' && Number.isInteger(cells) && cells >= 2 && cells <= 300;
   const partWide = picture ? picture.width * (1 - crop.left - crop.right) : 1;

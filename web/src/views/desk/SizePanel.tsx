@@ -19,19 +19,23 @@ import { deskSaid } from '@puntada/core/words';
 import { useState } from 'react';
 import { Button } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { useCraftWords } from '../../parts/Craft.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import type { Desk } from './useDesk.ts';
+import type { DeskProportion } from './useDeskProportion.ts';
 import type { DeskShades } from './useDeskShades.ts';
 
 interface Props {
   readonly desk: Desk;
   readonly cursor: Place;
   readonly shades: DeskShades;
+  readonly cells: DeskProportion;
 }
 
 /** Name, yarns, size and repeat of a drawing; rows and columns where the cursor is. */
-export function SizePanel({ desk, cursor, shades }: Props) {
+export function SizePanel({ desk, cursor, shades, cells }: Props) {
+  const told = useCraftWords();
   const { drawing, change } = desk;
   const { before, unit, rows, colours } = drawing;
   const width = widthOf(drawing);
@@ -69,6 +73,14 @@ export function SizePanel({ desk, cursor, shades }: Props) {
           onCount={(n) => change(repeatOver(drawing, before, n))}
         />
       </div>
+      <SelectField label={deskSaid.cellsInProportionOf} value={cells.by} onChange={cells.choose}>
+        <option value="">{told(deskSaid.typicalGauge)}</option>
+        {cells.swatches.map(({ id, title }) => (
+          <option key={id} value={id}>
+            {title}
+          </option>
+        ))}
+      </SelectField>
       <fieldset>
         <legend className="label">Yarns</legend>
         <div className="flex flex-wrap items-center gap-2">

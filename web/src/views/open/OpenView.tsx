@@ -7,9 +7,9 @@ import { useJobs } from '../../api/jobs.ts';
 import { useAddPatternMutation, useAddYarnsMutation } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Shelves } from '../../app/Shelves.tsx';
-import { Button, ButtonLink } from '../../parts/Button.tsx';
+import { Button } from '../../parts/Button.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
-import { droppedFile, writtenRows } from '../../parts/dropped.ts';
+import { droppedFile, pictureForDesk, writtenRows } from '../../parts/dropped.ts';
 import { FileField } from '../../parts/FileField.tsx';
 import { JobProgress } from '../../parts/JobProgress.tsx';
 import { OpenArchive } from '../../parts/OpenArchive.tsx';
@@ -78,7 +78,8 @@ export default function OpenView() {
 }
 
 /** What was found, and the one thing that can be done with it. */
-function Answer({ file: { name }, found }: { file: File; found: Exclude<Found, { kind: 'archive' }> }) {
+function Answer({ file, found }: { file: File; found: Exclude<Found, { kind: 'archive' }> }) {
+  const { name } = file;
   const navigate = useNavigate();
   const told = useCraftWords();
   const [addPattern, adding] = useAddPatternMutation();
@@ -132,9 +133,15 @@ function Answer({ file: { name }, found }: { file: File; found: Exclude<Found, {
     case 'picture':
       return (
         <Told words={openSaid.foundPicture(name)}>
-          <ButtonLink kind="next" to="/desk">
+          <Button
+            kind="next"
+            onClick={() => {
+              pictureForDesk.put(file);
+              navigate('/desk');
+            }}
+          >
             {openSaid.beginChart}
-          </ButtonLink>
+          </Button>
         </Told>
       );
     case 'rows': {

@@ -16,7 +16,7 @@ export const deskSaid = {
   setInMiddle: 'Set in the middle',
   setFromCursor: 'Set from the cursor',
   drawChartYourOwn: 'Draw a chart of your own, or bring one in; it stays among your patterns',
-  openPatternTextJson: 'Open a pattern: text, JSON or CSV',
+  openPatternTextJson: 'Open a pattern: text, JSON, CSV or a picture',
   tableHasLineFor:
     'A table has a line for each row, the last worked row on top, and a letter in each cell. For a photo or a drawing begin a chart, and open it there under Picture.',
   wholeNumberFrom1: 'A whole number from 1 to 1000.',
@@ -61,6 +61,8 @@ export const deskSaid = {
   wedgesOfRepeat: 'Wedges of one repeat',
   wedgesAround: 'Wedges around',
   roundsThatRepeat: 'Rounds that repeat, after the ring',
+  cellsInProportionOf: 'Cells in the proportion of',
+  typicalGauge: 'the typical {gauge}',
   nameAndNote: 'Name and note',
   leaveOutLast: 'Leave out the last',
 } as const;
