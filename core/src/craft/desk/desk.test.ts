@@ -69,6 +69,16 @@ const anyDrawing = fc
   );
 
 describe('drawing', () => {
+  it('points at a typed row that is one cell short, and lets repeats that go into one another be', () => {
+    const typed = (text: string) => readRowsText(blank(4, 2), text);
+    const short = typed('row 1: 2A 2B\nrow 2: 1A 2B\nrow 3: 2A 2B');
+    expect(short).toMatchObject({
+      ok: false,
+      problems: [{ code: 'typed-row-unlike', facts: { row: 2, sum: 3, others: 4 } }],
+    });
+    expect(widthOf(must(typed('row 1: 1A 1B\nrow 2: 2A 2B')))).toBe(4);
+  });
+
   it('a line has no gaps, and goes through both its ends', () => {
     // From row 0, cell 0 to row 2, cell 4: up by a half each step, rounded up.
     expect(placesOfLine({ row: 0, cell: 0 }, { row: 2, cell: 4 }).map(({ row, cell }) => [row, cell])).toEqual([

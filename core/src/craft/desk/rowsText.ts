@@ -1,6 +1,8 @@
 import { runsForward } from '../fabric/fabric.ts';
 import { printPattern, printRuns } from '../notation/print.ts';
 import { readPattern } from '../notation/read.ts';
+import { evaluate } from '../patterns/count.ts';
+import type { PatternRow } from '../patterns/model.ts';
 import { good, type Problem, type Result, refused } from '../values/problem.ts';
 import { type Drawing, drawingOf, lettersUsed, patternOf, runsOf } from './drawing.ts';
 
@@ -66,9 +68,25 @@ export function readRowsText(drawing: Drawing, text: string): Result<Drawing> {
   // Empty lines keep their places, so that a problem names the line that was typed.
   const read = readPattern(`${frame}\n${lines.map((line) => (line.trim() ? inNotation(line) : '')).join('\n')}`);
   if (!read.ok) return refused(...read.problems.map((problem) => inTypedLine(problem, above)));
+  const slip = unlikeRow(read.value.rows);
+  if (slip) return refused(slip);
   const drawn = drawingOf(read.value);
   if (!drawn.ok) return refused({ code: 'rows-not-level', path: 'text' });
   return good({ ...drawn.value, colours, fewestColours: drawing.fewestColours, mostColours: drawing.mostColours });
+}
+
+/**
+ * A row whose repeat neither goes into that of the others nor holds it whole: one of its runs is too short or too long. It
+ * could be drawn on the width that both go into, which nobody means.
+ */
+function unlikeRow(rows: readonly PatternRow[]): Problem | undefined {
+  const sums = rows.map(({ unit }) => unit.reduce((sum, { count }) => sum + evaluate(count, {}), 0));
+  const counts = new Map<number, number>();
+  for (const sum of sums) counts.set(sum, (counts.get(sum) ?? 0) + 1);
+  const [usual = 0] = [...counts].sort((a, b) => b[1] - a[1] || b[0] - a[0])[0] ?? [];
+  const at = sums.findIndex((sum) => sum > 0 && sum % usual !== 0 && usual % sum !== 0);
+  if (at < 0) return undefined;
+  return { code: 'typed-row-unlike', path: 'text', facts: { row: at + 1, sum: sums[at], others: usual } };
 }
 
 /** The line of a problem counted as it was typed. */

@@ -79,6 +79,10 @@ export const patterns: Table = {
       : `Row ${f.row} makes ${f.sum} stitches where row ${Number(f.row) - 1} left ${f.left}.`,
     'Count its runs again: one is too short or too long.',
   ],
+  'typed-row-unlike': (f) => [
+    `Row ${f.row} has ${f.sum} cells where the others have ${f.others}.`,
+    'Count its runs again: one is too short or too long.',
+  ],
   'order-letter': (f) => [`“${f.letter}” is not a colour.`, 'Write the letters A to H, such as A A | B A | A A.'],
   'order-bars': (f) => [
     `An order has two bars or none; this one has ${f.bars}.`,
