@@ -7,6 +7,7 @@ import { createApp } from '../server/src/app.ts';
 import { restoreKept } from '../server/src/archive/restore.ts';
 import { Copies } from '../server/src/copies/copies.ts';
 import { openDatabase } from '../server/src/db/open.ts';
+import { count } from '../server/src/db/tidy.ts';
 import { inThisThread } from '../server/src/heavy/heavy.ts';
 import { reckoningFrom } from '../server/src/schedule/reckoning.ts';
 import { beginner, benchOf, idOf, now, old, type Size } from './oldYears.ts';
@@ -31,6 +32,7 @@ async function measured(size: Size): Promise<Map<string, number>> {
     times.set(what, middle(all));
   };
   await timed('laid out', () => db.transaction((tx) => restoreKept(tx, benchOf(size))), 1);
+  await count(db);
   const copies = new Copies(db, join(folder, 'copies'), () => new Date());
   const app = createApp({
     db,

@@ -5,6 +5,7 @@ import { join } from 'node:path';
 import { chromium, type Page } from '@playwright/test';
 import { restoreKept } from '../server/src/archive/restore.ts';
 import { openDatabase } from '../server/src/db/open.ts';
+import { count } from '../server/src/db/tidy.ts';
 import { beginner, benchOf, idOf, now, old, type Size } from './oldYears.ts';
 import { middle } from './timing.ts';
 
@@ -24,6 +25,7 @@ async function serve(size: Size): Promise<Served> {
   const folder = mkdtempSync(join(tmpdir(), 'puntada-old-pages-'));
   const db = await openDatabase(folder);
   await db.transaction((tx) => restoreKept(tx, benchOf(size)));
+  await count(db);
   await db.close();
   const env = {
     ...process.env,

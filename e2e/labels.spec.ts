@@ -10,6 +10,18 @@ test('labels are made of what a project knows: on sheets to be cut, and as a str
   await expect(page.getByRole('heading', { level: 1, name: 'Two for the galley' })).toBeVisible();
   const sheet = page.getByRole('link', { name: 'Open to print' });
   await page.getByLabel('Your mark: initials or a name').fill('M. Quay');
+  const boat = await page.evaluate(async () => {
+    const canvas = new OffscreenCanvas(120, 80);
+    const ctx = canvas.getContext('2d') as OffscreenCanvasRenderingContext2D;
+    ctx.fillRect(20, 20, 80, 40);
+    return [...new Uint8Array(await (await canvas.convertToBlob({ type: 'image/png' })).arrayBuffer())];
+  });
+  const picture = page.getByLabel('A picture as your mark');
+  await picture.setInputFiles({ name: 'none.png', mimeType: 'image/png', buffer: Buffer.from('no picture') });
+  await expect(page.getByRole('alert')).toContainText('no picture that can be read');
+  await picture.setInputFiles({ name: 'boat.png', mimeType: 'image/png', buffer: Buffer.from(boat) });
+  await expect(page.getByRole('img', { name: 'Your mark, as a picture' })).toBeVisible();
+  await expect(sheet).toHaveAttribute('href', /picture=[0-9a-f]{16}/);
   await page.getByLabel('Price, with its currency').fill('9,50 €');
   await page.getByLabel('How many on the sheets').fill('0');
   await expect(page.getByText('Type a whole number from 1 to 200.')).toBeVisible();

@@ -21,7 +21,7 @@ import { guard, nonceOf } from './http/guard.ts';
 import { withoutText } from './http/withoutText.ts';
 import { labelPrinterRoutes } from './labelPrinter/routes.ts';
 import { simulatedPrinter } from './labelPrinter/simulated.ts';
-import { labelRoutes } from './labels/routes.ts';
+import { labelRoutes, markRoutes } from './labels/routes.ts';
 import { logRoutes } from './log/routes.ts';
 import { onwardRoutes } from './onward/routes.ts';
 import { patternRoutes } from './patterns/routes.ts';
@@ -108,6 +108,7 @@ export function createApp({ db, log, pages, heavy, reckoning, copies, incoming }
   app.use('/api/handover', handoverRoutes(files));
   app.use('/api/copies', copyRoutes(files));
   app.use('/api/incoming', incomingRoutes(files));
+  app.use('/api/mark', markRoutes());
   app.use('/api/label-printer', labelPrinterRoutes(simulatedPrinter()));
   app.use('/api/scale', scaleRoutes(simulatedScale(Date.now, Math.random)));
   app.use('/api/schedule', scheduleRoutes(db, reckoning, now));

@@ -6,6 +6,7 @@ import { createApp } from './app.ts';
 import { emptyBin } from './bin/queries.ts';
 import { Copies } from './copies/copies.ts';
 import { openDatabase, openShared } from './db/open.ts';
+import { count, isUncounted } from './db/tidy.ts';
 import { inThisThread, inThreads } from './heavy/heavy.ts';
 import { withoutText } from './http/withoutText.ts';
 import { reckoningFrom } from './schedule/reckoning.ts';
@@ -43,6 +44,8 @@ if ('takenOver' in database && database.takenOver) {
     .catch((error: unknown) => log.error({ err: withoutText(error) }, 'migration-copy'));
 }
 setTimeout(copyOfDay, 60_000).unref();
+// A bench of an earlier version was never counted.
+setTimeout(async () => (await isUncounted(database)) && count(database), 3000).unref();
 setInterval(copyOfDay, 30 * 60_000).unref();
 const server = createApp({
   db: database,

@@ -101,7 +101,7 @@ export { type Fibre, fibres, fibreWords, mainFibre, readBlend } from './gauge/fi
 export { weightClasses } from './gauge/typical.ts';
 export { type Alphabet, alphabets, lettered, strokeOf } from './letters/letters.ts';
 export { bindPattern } from './notation/bind.ts';
-export { checkGiven, checkGivenRows, type GivenVerdict, type RowsVerdict, readMultiple } from './notation/given.ts';
+export { checkGiven, checkGivenRows, type GivenVerdict, readMultiple } from './notation/given.ts';
 export { inRounds } from './notation/inRounds.ts';
 export { printPattern } from './notation/print.ts';
 export { readPattern } from './notation/read.ts';

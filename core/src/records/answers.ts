@@ -76,21 +76,26 @@ export const changedSwatchSchema = storedSwatchSchema.extend({ plans: z.array(mo
 export type ChangedSwatch = Readonly<z.output<typeof changedSwatchSchema>>;
 
 /** What was weighed, measured and noted at a work, and its steps in their order. */
-export const workLogSchema = z
-  .object({
-    entries: z.array(anyVersion(logEntryRecord)),
-    ticks: z.array(tickSchema).optional(),
-    /** The steps as lines instead. */
-    steps: z.string().optional(),
-    /** Photos without a small picture for lists. */
-    largeOnly: z.array(z.string()).default([]),
-  })
-  .transform(({ entries, ticks, steps, largeOnly }) => ({
-    entries,
-    ticks: ticks ?? stepsIn(steps ?? '').sort((a, b) => a.at - b.at),
-    largeOnly,
-  }));
-export type WorkLog = Readonly<z.output<typeof workLogSchema>>;
+export const workLogSchema = z.object({
+  entries: z.array(anyVersion(logEntryRecord)),
+  ticks: z.array(tickSchema).optional(),
+  /** The steps as lines instead. */
+  steps: z.string().optional(),
+  /** Photos without a small picture for lists. */
+  largeOnly: z.array(z.string()).default([]),
+});
+/** As it is answered. */
+export type ToldLog = Readonly<z.output<typeof workLogSchema>>;
+
+/** As it is read: the steps in the order of their times. */
+export interface WorkLog extends Pick<ToldLog, 'entries' | 'largeOnly'> {
+  readonly ticks: readonly z.output<typeof tickSchema>[];
+}
+
+/** The steps of a log, however they were answered. */
+export function ticksInLog({ ticks, steps }: ToldLog): WorkLog['ticks'] {
+  return ticks ?? stepsIn(steps ?? '').sort((a, b) => a.at - b.at);
+}
 
 export const weighingsSchema = z.array(weighSchema);
 export const formerPlansSchema = z.array(formerPlanSchema);

@@ -11,10 +11,23 @@ export const labelWishSchema = z.object({
   together: z.coerce.number().int().min(1).max(3).default(1),
   /** Initials or a name; empty for none. */
   mark: z.string().trim().max(40).default(''),
+  /** The name under which the server holds a picture that is the mark; empty for none. */
+  picture: z
+    .string()
+    .regex(/^[0-9a-f]{0,16}$/)
+    .default(''),
   /** As it is to stand there, with its currency; empty for none. */
   price: z.string().trim().max(20).default(''),
 });
 export type LabelWish = z.output<typeof labelWishSchema>;
+
+/** A small picture that is the mark of a maker, as a data URL. */
+export const markPictureSchema = z.strictObject({
+  picture: z
+    .string()
+    .max(120_000)
+    .regex(/^data:image\/(png|jpeg);base64,[A-Za-z0-9+/]+=*$/),
+});
 
 /** Dots across the strip of a label printer: 48 mm of 58 mm paper at 203 dots an inch. */
 export const stripDots = 384;

@@ -83,6 +83,7 @@ export {
   sizeNumbers,
   sizeText,
   sourceWords,
+  spanWords,
   tubeText,
 } from './figures/figures.ts';
 export { type AdviceRequest, rowAdvice } from './rows/advice.ts';

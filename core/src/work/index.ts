@@ -4,6 +4,7 @@ export { drawerColumns, readDrawerTable, toRow } from './drawer/table.ts';
 export {
   afterRow,
   afterRun,
+  afterTick,
   backRun,
   begun,
   comparePositions,
@@ -40,6 +41,7 @@ export {
   planSwatch,
   proportionOn,
   swatchGauge,
+  swatchOf,
   swatchPiece,
   swatchReading,
   withSwatch,

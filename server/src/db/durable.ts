@@ -1,4 +1,4 @@
-import { closeSync, fsyncSync, openSync, readdirSync } from 'node:fs';
+import { closeSync, fsyncSync, openSync, readdirSync, readFileSync, writeFileSync } from 'node:fs';
 import { join } from 'node:path';
 import { PGlite } from '@electric-sql/pglite';
 import { NodeFS } from '@electric-sql/pglite/nodefs';
@@ -47,12 +47,32 @@ function syncAll(folder: string): void {
 }
 
 /**
+ * Pages that the database keeps in memory of its own. PostgreSQL takes four times as much, for a server of many; here the
+ * system keeps the files in memory as well. @returns whether it was changed
+ */
+function fitMemory(folder: string): boolean {
+  const path = join(folder, 'postgresql.conf');
+  const settings = readFileSync(path, 'utf8');
+  const fitted = settings.replace(/^shared_buffers = 128MB/m, 'shared_buffers = 32MB');
+  if (fitted === settings) return false;
+  writeFileSync(path, fitted);
+  return true;
+}
+
+function open(folder: string): Promise<PGlite> {
+  return PGlite.create({ fs: new DurableFolder(folder), startParams: asking });
+}
+
+/**
  * Opens a database in a folder so that what it has acknowledged is kept, whatever happens to the power.
  * @param fresh that there is none yet: one is made @throws what the file system or PostgreSQL says
  */
 export async function openDurable(folder: string, fresh: boolean): Promise<PGlite> {
-  const pglite = await PGlite.create({ fs: new DurableFolder(folder), startParams: asking });
+  const made = await open(folder);
+  // One that does not open is left as it is; one that was there goes by it from its next start.
+  if (!fitMemory(folder) || !fresh) return made;
+  await made.close();
   // Whoever lays out a new database asks for nothing.
-  if (fresh) syncAll(folder);
-  return pglite;
+  syncAll(folder);
+  return open(folder);
 }

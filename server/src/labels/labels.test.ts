@@ -31,6 +31,26 @@ async function sheets(id: string, query: string) {
 }
 
 describe('labels on sheets', () => {
+  it('bear the picture that is a maker’s mark, once the server holds it; what is none is refused', async () => {
+    const id = await begunCloth(server);
+    // One dot, as a PNG.
+    const png =
+      'data:image/png;base64,iVBORw0KGgoAAAANSUhEUgAAAAEAAAABCAYAAAAfFcSJAAAADUlEQVR42mNk+M9QDwADhgGAWjR9awAAAABJRU5ErkJggg==';
+    const held = await server.ask('PUT', '/mark', { picture: png });
+    expect([held.status, held.body.name]).toEqual([200, expect.stringMatching(/^[0-9a-f]{16}$/)]);
+    const raw = async (query: string) => {
+      const response = await fetch(`http://127.0.0.1:${server.port}/api/works/${id}/labels.pdf?${query}`);
+      return { status: response.status, text: Buffer.from(await response.arrayBuffer()).toString('latin1') };
+    };
+    expect((await raw('kind=tag&count=1')).text).not.toContain('/Subtype /Image');
+    expect((await raw(`kind=tag&count=1&picture=${held.body.name}`)).text).toContain('/Subtype /Image');
+    const gone = await raw('kind=tag&count=1&picture=0123456789abcdef');
+    expect([gone.status, gone.text.includes('mark-gone')]).toEqual([404, true]);
+    const text = `data:image/png;base64,${Buffer.from('no picture').toString('base64')}`;
+    expect((await server.ask('PUT', '/mark', { picture: text })).status).toBe(422);
+    expect((await server.ask('PUT', '/mark', { picture: 'boat' })).status).toBe(422);
+  });
+
   it('as many as are asked for, over as many sheets as they take, none over the edge', async () => {
     const id = await begunCloth(server);
     const { type, pages } = await sheets(id, 'kind=tag&count=20&mark=M.%20Q.&price=9.50%20%E2%82%AC&paper=LETTER');

@@ -16,6 +16,8 @@ export interface PrintedLabels {
   readonly work: MadeWork;
   readonly told: ToldUnit;
   readonly sheet: LabelSheet;
+  /** The picture that is the mark, PNG or JPEG. */
+  readonly picture?: Uint8Array | undefined;
 }
 
 /** Between labels, so that each is cut on its own, mm. */
@@ -23,7 +25,7 @@ const gap = 6;
 /** What two parts of a band that is longer than the paper are glued by, mm. */
 const glue = 12;
 
-const looks: Readonly<Record<LabelLine['look'], { face: Face; size: number; after: number }>> = {
+const looks: Readonly<Record<Exclude<LabelLine['look'], 'picture'>, { face: Face; size: number; after: number }>> = {
   mark: { face: 'display', size: 13, after: 5 },
   title: { face: 'bold', size: 10.5, after: 3 },
   text: { face: 'text', size: 9, after: 2.5 },
@@ -70,9 +72,21 @@ function marks(sheet: Sheet, x: number, y: number, wide: number, tall: number): 
   doc.lineWidth(0.4).strokeColor(soft).stroke();
 }
 
+/** A picture that is a mark is so high, mm. */
+const pictureTall = 12;
+
 /** The lines of a label in its middle, each made smaller until it fits across. */
-function write(sheet: Sheet, { width, height, lines, glued }: Cut, x: number, y: number): void {
+function write(
+  sheet: Sheet,
+  { width, height, lines: all, glued }: Cut,
+  x: number,
+  y: number,
+  picture: Buffer | undefined,
+): void {
   const { doc } = sheet;
+  const lines = all.filter((line): line is LabelLine & { look: keyof typeof looks } => line.look !== 'picture');
+  const own = lines.length < all.length && picture ? picture : undefined;
+  const first = own ? (pictureTall + 2) * mm : 0;
   const inner = (width - (glued ? glue : 0) - 6) * mm;
   // A band is read at its front, which is its middle, however long it is.
   const column = Math.min(inner, 90 * mm);
@@ -84,9 +98,14 @@ function write(sheet: Sheet, { width, height, lines, glued }: Cut, x: number, y:
     while (fits > 6 && tall() > 3.2 * fits * 1.2) fits -= 0.5;
     return { words, face, size: fits, tall: tall(), after };
   });
-  const all = set.reduce((sum, line) => sum + line.tall + line.after, 0);
-  const scale = Math.min(1, (height * mm - 4 * mm) / all);
-  let at = y + (height * mm - all * scale) / 2;
+  const tallest = set.reduce((sum, line) => sum + line.tall + line.after, first);
+  const scale = Math.min(1, (height * mm - 4 * mm) / tallest);
+  let at = y + (height * mm - tallest * scale) / 2;
+  if (own) {
+    const fit: [number, number] = [column, pictureTall * mm * scale];
+    doc.image(own, x + 3 * mm + (inner - column) / 2, at, { fit, align: 'center', valign: 'center' });
+    at += first * scale;
+  }
   for (const { words, face, size, tall, after } of set) {
     doc
       .font(face)
@@ -105,7 +124,7 @@ function write(sheet: Sheet, { width, height, lines, glued }: Cut, x: number, y:
 }
 
 /** As many labels as are asked for, side by side on sheets with marks to cut along. @returns a PDF, or why there is none */
-export async function printLabels({ work, told, sheet: wish }: PrintedLabels): Promise<Result<Uint8Array>> {
+export async function printLabels({ work, told, sheet: wish, picture }: PrintedLabels): Promise<Result<Uint8Array>> {
   const planned = planWork(work, told);
   if (!planned.ok) return { ok: false, problems: planned.problems as readonly Problem[] };
   const label = labelOf(planned.value, wish);
@@ -127,7 +146,7 @@ export async function printLabels({ work, told, sheet: wish }: PrintedLabels): P
       const [left, top] = [x, y];
       sheet.figure(cut.lines.map(({ text }) => text).join('. ') || labelNames[wish.kind], () => {
         marks(sheet, left, top, wide, tall);
-        write(sheet, cut, left, top);
+        write(sheet, cut, left, top, picture && Buffer.from(picture));
       });
       x += wide + gap * mm;
       row = Math.max(row, tall + gap * mm);

@@ -67,6 +67,33 @@ describe('a project on paper', () => {
     expect(raw.match(/\/FontFile2/g)?.length).toBeGreaterThanOrEqual(3);
   });
 
+  it('has a page for the swatch: its chain, its rows, and room to count', async () => {
+    const { bytes } = await printed(await begunCloth(server), '?parts=swatch');
+    const [page] = await pagesOf(bytes);
+    // Three whole repeats of 8, more than 15 cm of the typical stitch: 24 stitches, and one chain to turn.
+    expect(page).toContain('Swatch');
+    expect(page).toMatch(/Chain 25\b/);
+    expect(page).toContain('Stitches in 10 cm');
+    expect(page).toContain('as worked ________');
+    expect(page).toContain('Row 1');
+  });
+
+  it('draws a border and a strap beside the cloth, with their measures', async () => {
+    const { body: made } = await server.ask('POST', '/works', {
+      wish: {
+        ...galleyCloth,
+        item: 'bag',
+        pieces: 2,
+        border: { rounds: 2, colour: 'A' },
+        finish: { seam: 'sc', strap: { drop: '30 cm', width: '4 cm', kind: 'sc along', load: 40 } },
+      },
+    });
+    const [page] = await pagesOf((await printed(made.id, '?parts=cover')).bytes);
+    expect(page).toContain('With its border:');
+    // 4 cm wide; as long as both drops, its joining and what it stretches by ask for.
+    expect(page).toMatch(/Strap: \d+(\.\d)? × 4\.0? ?cm|Strap: \d+(\.\d)? × 4 cm/);
+  });
+
   it('tells the log: notes, balls on the scale, measures, and where each was', async () => {
     const id = await begunCloth(server, 20);
     const head = { format: 'puntada-entry', version: 3, at: Date.UTC(2026, 10, 29, 12) };

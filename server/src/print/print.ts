@@ -13,11 +13,15 @@ import {
   planDocument,
   printPartNames,
   printWords,
+  problemWords,
+  sizeText,
+  spanWords,
   yarnLines,
 } from '@puntada/core/words';
-import { sequenceOfWork } from '@puntada/core/work';
+import { planSwatch, sequenceOfWork, swatchOf } from '@puntada/core/work';
 import { type ChartInks, chartPages, smallCircle, smallCloth } from './chart.ts';
 import type { PrintOptions } from './options.ts';
+import { schematic } from './schematic.ts';
 import { ink, mm, printable, Sheet, soft } from './sheet.ts';
 
 /** What is printed: a work as it is made, and how its maker reads. */
@@ -87,6 +91,7 @@ function cover({ sheet, plan, document, inks, proportion, maker }: Context): voi
   sheet.doc.moveDown(0.4);
   sheet.heading(2, printWords.materials);
   for (const [name, text] of yarnLines(document)) sheet.named(name, text);
+  schematic(sheet, plan);
   if (document.cautions.length) {
     sheet.doc.moveDown(0.4);
     sheet.heading(2, printWords.cautions);
@@ -200,6 +205,37 @@ function proof({ sheet, plan, maker }: Context): void {
   }
 }
 
+/** A swatch in the same pattern, yarns and hook, with room for what is counted on it. */
+function swatch({ sheet, plan, maker }: Context): void {
+  const { wish, told } = plan.prepared;
+  sheet.page();
+  sheet.heading(2, printPartNames.swatch);
+  const small = planSwatch(swatchOf(wish));
+  if (!small.ok) {
+    for (const problem of small.problems) sheet.paragraph(problemWords(problem).message);
+    return;
+  }
+  const { width, height } = small.value;
+  const document = planDocument(small.value, maker);
+  sheet.named(printWords.swatchChain, String(width.chains));
+  sheet.named(printWords.swatchSize, sizeText(width.width, height.height, wish.units));
+  sheet.named(printWords.swatchHook, `${document.hook.used ?? document.hook.usual} mm`);
+  for (const [name, text] of yarnLines(document)) sheet.named(name, text);
+  sheet.doc.moveDown(0.4);
+  sheet.heading(3, printWords.swatchRows);
+  for (const line of document.grouped) sheet.paragraph(line, { after: 0.25 });
+  sheet.doc.moveDown(0.6);
+  sheet.heading(3, printWords.swatchCount);
+  sheet.paragraph(printWords.swatchHow);
+  sheet.doc.moveDown(0.6);
+  const span = spanWords(told);
+  for (const name of [printWords.swatchStitches(span), printWords.swatchRowsIn(span)]) {
+    sheet.named(name, printWords.swatchBefore);
+    sheet.doc.moveDown(0.8);
+  }
+  sheet.named(printWords.swatchWeight, printWords.swatchGrams);
+}
+
 const parts: Readonly<Record<PrintPart, (context: Context) => void>> = {
   cover,
   before,
@@ -210,6 +246,7 @@ const parts: Readonly<Record<PrintPart, (context: Context) => void>> = {
   yarn,
   log,
   proof,
+  swatch,
 };
 
 /** A plan as a PDF with its structure. @returns its bytes, or why it cannot be planned */

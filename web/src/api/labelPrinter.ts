@@ -1,6 +1,9 @@
 import { type LabelPrinterState, labelPrinterSchema, type Strip } from '@puntada/core/records';
+import { z } from 'zod';
 import { api } from './api.ts';
 import { giving } from './giving.ts';
+
+const heldSchema = z.object({ name: z.string() });
 
 interface Hand {
   readonly online?: boolean;
@@ -21,6 +24,11 @@ const labelPrinter = api.injectEndpoints({
       query: (strip) => ({ url: '/label-printer/print', method: 'POST', body: strip }),
       invalidatesTags: ['Printer'],
     }),
+    /** Gives the server the picture that is the mark, for the labels that are printed next. */
+    holdMark: build.mutation<{ readonly name: string }, string>({
+      responseSchema: giving(heldSchema),
+      query: (picture) => ({ url: '/mark', method: 'PUT', body: { picture } }),
+    }),
     touchPrinter: build.mutation<LabelPrinterState, Hand>({
       responseSchema: giving(labelPrinterSchema),
       query: (hand) => ({ url: '/label-printer/hand', method: 'POST', body: hand }),
@@ -29,4 +37,5 @@ const labelPrinter = api.injectEndpoints({
   }),
 });
 
-export const { useLabelPrinterQuery, usePrintStripMutation, useTouchPrinterMutation } = labelPrinter;
+export const { useHoldMarkMutation, useLabelPrinterQuery, usePrintStripMutation, useTouchPrinterMutation } =
+  labelPrinter;

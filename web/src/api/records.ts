@@ -36,6 +36,8 @@ import {
   storedSwatchSchema,
   storedYarnSchema,
   swatchesSchema,
+  type ToldLog,
+  ticksInLog,
   type Unread,
   unreadSchema,
   type WorkLog,
@@ -181,7 +183,7 @@ const records = api.injectEndpoints({
       query: ({ workId, entry }) => ({ url: `/works/${workId}/log`, method: 'POST', body: { entry } }),
       invalidatesTags: (_answer, error, { workId }) => (error ? [] : [{ type: 'Log', id: workId }]),
     }),
-    log: build.query<WorkLog, string>({
+    log: build.query<ToldLog, string>({
       responseSchema: giving(workLogSchema),
       query: (id) => `/works/${id}/log?steps=lines`,
       providesTags: (_log, _error, id) => [{ type: 'Log', id }],
@@ -354,17 +356,20 @@ export function addToLog(workId: string, entry: LogEntry) {
 export function useLog(id: string, fresh = false): { data: WorkLog | undefined; error: unknown } {
   const { data, error } = useLogQuery(id, { refetchOnMountOrArgChange: fresh });
   const { waiting } = useQueue();
+  // Lines in the store, so that a hundred thousand steps are taken apart once, and here alone.
+  const ticks = useMemo(() => data && ticksInLog(data), [data]);
   const whole = useMemo(
     () =>
-      data && {
+      data &&
+      ticks && {
         entries: withWaiting(data.entries, entriesOf(waiting, id)),
         ticks: withWaiting(
-          data.ticks,
+          ticks,
           ticksOf(waiting, id).map((tick) => ({ ...tick, id: stepName(tick) })),
         ),
         largeOnly: data.largeOnly,
       },
-    [data, waiting, id],
+    [data, ticks, waiting, id],
   );
   return { data: whole, error };
 }

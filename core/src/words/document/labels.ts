@@ -10,7 +10,7 @@ import { bandOf } from './folded.ts';
 /** One line of a label, and how large it is set beside the others. */
 export interface LabelLine {
   readonly text: string;
-  readonly look: 'mark' | 'title' | 'text' | 'price';
+  readonly look: 'picture' | 'mark' | 'title' | 'text' | 'price';
 }
 
 /** A label as it is made: its size in mm, and what stands on it from the top. */
@@ -69,10 +69,15 @@ function finishedSize({ width, height, prepared }: Plan): string {
   return finishedFigure(width.tube?.flat ?? width.width, height.height, prepared.told, round).text;
 }
 
+/** What a picture that is a mark is called where it is not seen. */
+const ownMark = 'The maker’s mark';
+
 /** A label of a project, with what the maker says of it. What is empty takes no line. */
-export function labelOf(plan: Plan, { kind, together, mark, price }: LabelWish): Label {
+export function labelOf(plan: Plan, { kind, together, mark, picture, price }: LabelWish): Label {
   const { wish } = plan.prepared;
-  const marked: LabelLine[] = mark ? [{ text: mark, look: 'mark' }] : [];
+  // A picture is told by the name beside it, where there is one.
+  const pictured: LabelLine[] = picture ? [{ text: ownMark, look: 'picture' }] : [];
+  const marked: LabelLine[] = [...pictured, ...(mark ? [{ text: mark, look: 'mark' } as const] : [])];
   const priced: LabelLine[] = price ? [{ text: price, look: 'price' }] : [];
   const what = itemName(wish.item);
   const full = (lines: readonly LabelLine[]) => lines.filter((line) => line.text);
@@ -110,7 +115,12 @@ export function labelOf(plan: Plan, { kind, together, mark, price }: LabelWish):
       };
     case 'list': {
       const lines = [...marked, title(wish.title), text(`${wish.pieces} × ${what.toLowerCase()}`), ...yarns(plan)];
-      return { kind, width: listWidth, height: 22 + 7 * lines.length, lines: full([...lines, ...priced]) };
+      return {
+        kind,
+        width: listWidth,
+        height: 22 + 7 * lines.length + (picture ? 8 : 0),
+        lines: full([...lines, ...priced]),
+      };
     }
   }
 }

@@ -6,7 +6,18 @@ import { type Terms, termed } from '../terms/termed.ts';
 import { upper } from './lists.ts';
 
 /** The parts of a printed plan, in their order on paper. */
-export const printParts = ['cover', 'before', 'rows', 'large', 'chart', 'finish', 'yarn', 'log', 'proof'] as const;
+export const printParts = [
+  'cover',
+  'before',
+  'rows',
+  'large',
+  'chart',
+  'finish',
+  'yarn',
+  'log',
+  'proof',
+  'swatch',
+] as const;
 export type PrintPart = (typeof printParts)[number];
 
 /** What each part is called where it is chosen, and over its first page. */
@@ -20,6 +31,7 @@ export const printPartNames: Readonly<Record<PrintPart, string>> = {
   yarn: 'Yarn',
   log: 'Log',
   proof: 'Proof sheet',
+  swatch: 'Swatch',
 };
 
 /** A line with its name before it. */
@@ -80,6 +92,21 @@ export function beginLines({ foundation, pattern }: PlanDocument): Named[] {
 
 /** Words of the printed pages that stand for themselves. */
 export const printWords = {
+  withBorder: 'With its border',
+  strap: 'Strap',
+  schematic: 'Schematic',
+  swatchChain: 'Chain',
+  swatchSize: 'Size to make',
+  swatchHook: 'Hook',
+  swatchRows: 'Its rows',
+  swatchCount: 'Count it',
+  swatchStitches: (span: string) => `Stitches in ${span}`,
+  swatchRowsIn: (span: string) => `Rows in ${span}`,
+  swatchBefore: 'as worked ________   washed and dried ________',
+  swatchWeight: 'Weight',
+  swatchGrams: '________ g, dry, with its tails',
+  swatchHow:
+    'Count in the middle, away from the edges, in three places. Wash and dry it as the piece will be, then count again.',
   materials: 'Yarn to have ready',
   cautions: 'Take care',
   abbreviations: 'Abbreviations used',

@@ -46,15 +46,16 @@ export function reached(ticks: Iterable<Tick>, from = begun): Position {
   const once = new Map<string, Tick>();
   for (const tick of ticks) once.set(tick.id, tick);
   let position = from;
-  for (const tick of [...once.values()].sort(compareTicks)) {
-    const forward = comparePositions(tick.to, tick.from) > 0;
-    if (forward) {
-      if (comparePositions(tick.to, position) > 0) position = tick.to;
-    } else if (comparePositions(position, tick.from) <= 0 && comparePositions(tick.to, position) < 0) {
-      position = tick.to;
-    }
-  }
+  for (const tick of [...once.values()].sort(compareTicks)) position = afterTick(position, tick);
   return position;
+}
+
+/** Where one more step leads, from where the work stood before it. */
+export function afterTick(position: Position, tick: Tick): Position {
+  const forward = comparePositions(tick.to, tick.from) > 0;
+  if (forward) return comparePositions(tick.to, position) > 0 ? tick.to : position;
+  const counts = comparePositions(position, tick.from) <= 0 && comparePositions(tick.to, position) < 0;
+  return counts ? tick.to : position;
 }
 
 /** Where the next run leads. @param runs runs in the row in hand @param rows rows in the piece; undefined when it is finished */

@@ -8,7 +8,7 @@ import { type Progression, progression } from '../../plan/fit/progression.ts';
 import { heightRule } from '../../plan/fit/up.ts';
 import { type Plan, planWish } from '../../plan/piece/plan.ts';
 import { prepare } from '../../plan/wish/prepare.ts';
-import { leastSide, type Swatch, type SwatchCount, swatchWish } from '../../records/swatch.ts';
+import { leastSide, type Swatch, type SwatchCount, swatchSchema, swatchWish } from '../../records/swatch.ts';
 import type { Wish } from '../../records/wish.ts';
 import { weighedSwatch } from '../calibrate/readings.ts';
 
@@ -73,6 +73,11 @@ export function swatchPiece(swatch: Swatch): Result<Wish> {
     { by: 'rows', count: rows },
   ] as const;
   return good({ ...wish, width, height, gauge, choice: { stitches, rows } });
+}
+
+/** The swatch that a wish asks for: its pattern in its yarns, with its hook, its strands as in the piece. */
+export function swatchOf({ title, units, pattern, foundation, policy, floats, hook, yarns }: Wish): Swatch {
+  return swatchSchema.parse({ title, units, pattern, foundation, policy, floats, hook, yarns });
 }
 
 /** The swatch as a plan. */

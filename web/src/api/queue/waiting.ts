@@ -64,6 +64,7 @@ export function withWaiting<Kept extends { readonly id: string; readonly at: num
   told: readonly Kept[],
   waiting: readonly Kept[],
 ): Kept[] {
+  if (!waiting.length) return [...told];
   const known = new Set(told.map(({ id }) => id));
   return [...told, ...waiting.filter(({ id }) => !known.has(id))].sort((a, b) => a.at - b.at);
 }

@@ -5,8 +5,9 @@ import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
-import { ButtonLink } from '../../parts/Button.tsx';
+import { Button, ButtonLink } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
+import { FileField } from '../../parts/FileField.tsx';
 import { Pages } from '../../parts/Pages.tsx';
 import { PdfLinks } from '../../parts/PdfLinks.tsx';
 import { Problems } from '../../parts/Problems.tsx';
@@ -14,6 +15,7 @@ import { SelectField } from '../../parts/SelectField.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { Printer } from './Printer.tsx';
+import { useMark } from './useMark.ts';
 
 /** The labels of a project: made from what it knows, on sheets to be cut or from a label printer. */
 export default function LabelsView() {
@@ -35,42 +37,25 @@ export default function LabelsView() {
   );
 }
 
-/** The mark of a maker goes on every label: this browser keeps it, where it keeps anything. */
-const kept = {
-  key: 'puntada-mark',
-  read(): string {
-    try {
-      return localStorage.getItem(this.key) ?? '';
-    } catch {
-      return '';
-    }
-  },
-  write(mark: string): void {
-    try {
-      localStorage.setItem(this.key, mark);
-    } catch {
-      // A private window keeps nothing; it is typed again.
-    }
-  },
-};
-
 function Labels({ work }: { work: Work }) {
   const [kind, setKind] = useState<LabelKind>('tag');
   const [together, setTogether] = useState(String(Math.min(3, Math.max(1, work.wish.pieces))));
-  const [mark, setMark] = useState(() => kept.read());
+  const mark = useMark();
   const [price, setPrice] = useState('');
   const [count, setCount] = useState('8');
   const [paper, setPaper] = useState<'A4' | 'LETTER'>('A4');
   const many = numberOrText(count);
   const good = typeof many === 'number' && Number.isInteger(many) && many >= 1 && many <= 200;
   const wish = useMemo(
-    (): LabelWish => ({ kind, together: Number(together), mark: mark.trim(), price: price.trim() }),
-    [kind, together, mark, price],
+    (): LabelWish => ({
+      kind,
+      together: Number(together),
+      mark: mark.text.trim(),
+      picture: mark.name,
+      price: price.trim(),
+    }),
+    [kind, together, mark.text, mark.name, price],
   );
-  const keepMark = (text: string) => {
-    setMark(text);
-    kept.write(text);
-  };
   const query = new URLSearchParams({ ...wish, together, count: good ? String(many) : '8', paper });
   const address = `/api/works/${work.id}/labels.pdf?${query}`;
   return (
@@ -92,7 +77,28 @@ function Labels({ work }: { work: Work }) {
               <option value="3">three</option>
             </SelectField>
           ) : null}
-          <TextField label={labelsSaid.yourMark} value={mark} onChange={keepMark} maxLength={40} />
+          <TextField label={labelsSaid.yourMark} value={mark.text} onChange={mark.setText} maxLength={40} />
+          <div className="flex flex-wrap items-center gap-x-3 gap-y-1">
+            {mark.picture ? (
+              <img
+                src={mark.picture}
+                alt={labelsSaid.yourMarkPicture}
+                className="h-14 max-w-[120px] rounded-sm border border-rule bg-white object-contain p-1"
+              />
+            ) : null}
+            <FileField
+              label={mark.picture ? labelsSaid.anotherPicture : labelsSaid.pictureAsMark}
+              accept="image/png,image/jpeg,image/webp"
+              className="text-[15px]"
+              onFile={(file) => void mark.take(file)}
+            />
+            {mark.picture ? (
+              <Button kind="quiet" onClick={mark.drop}>
+                {labelsSaid.withoutPicture}
+              </Button>
+            ) : null}
+          </div>
+          <Problems problems={mark.problems} />
           {kind === 'band' || kind === 'care' ? null : (
             <TextField label={labelsSaid.priceWithCurrency} value={price} onChange={setPrice} maxLength={20} />
           )}
@@ -121,7 +127,7 @@ function Labels({ work }: { work: Work }) {
           />
           <PdfLinks address={address} />
         </section>
-        <Printer work={work} wish={wish} />
+        <Printer work={work} wish={wish} picture={mark.picture} />
       </div>
       <Pages address={address} />
     </>

@@ -13,8 +13,15 @@ import { pictureOf, rasterOf } from './raster.ts';
 /** mm of a new roll. */
 const newRoll = 12_000;
 
+async function bitmapOf(picture: string): Promise<ImageBitmap> {
+  const image = new Image();
+  image.src = picture;
+  await image.decode();
+  return createImageBitmap(image);
+}
+
 /** The label as a strip from a label printer, and the practice one that ships with Puntada. */
-export function Printer({ work, wish }: { work: Work; wish: LabelWish }) {
+export function Printer({ work, wish, picture }: { work: Work; wish: LabelWish; picture: string }) {
   const { told } = usePreferences();
   const { data: state } = useLabelPrinterQuery();
   const [print, printing] = usePrintStripMutation();
@@ -24,7 +31,8 @@ export function Printer({ work, wish }: { work: Work; wish: LabelWish }) {
     const label = await planner.label(work, told, wish);
     setProblems(label.ok ? [] : label.problems);
     if (!label.ok) return;
-    const answer = await print(await rasterOf(label.value));
+    const own = picture ? await bitmapOf(picture) : undefined;
+    const answer = await print(await rasterOf(label.value, own));
     if (answer.data) announce(labelsSaid.stripPrinted);
   };
   return (

@@ -6,7 +6,7 @@ const dotsPerMm = 203 / 25.4;
 /** Dots left free at each side. */
 const free = 12;
 
-const looks: Readonly<Record<LabelLine['look'], { font: string; weight: number; size: number }>> = {
+const looks: Readonly<Record<Exclude<LabelLine['look'], 'picture'>, { font: string; weight: number; size: number }>> = {
   mark: { font: 'Bricolage Grotesque Variable', weight: 700, size: 44 },
   title: { font: 'Atkinson Hyperlegible Next Variable', weight: 700, size: 36 },
   text: { font: 'Atkinson Hyperlegible Next Variable', weight: 400, size: 30 },
@@ -24,13 +24,29 @@ function wrapped(ctx: OffscreenCanvasRenderingContext2D, text: string, most: num
   return lines;
 }
 
+/** A picture that is a mark is so high, dots. */
+const pictureTall = 110;
+
 /** Writes the lines of a label from the top. @returns where it ends */
-function write(ctx: OffscreenCanvasRenderingContext2D, lines: readonly LabelLine[], wide: number): number {
+function write(
+  ctx: OffscreenCanvasRenderingContext2D,
+  lines: readonly LabelLine[],
+  wide: number,
+  picture: ImageBitmap | undefined,
+): number {
   let y = free;
   ctx.textAlign = 'center';
   ctx.textBaseline = 'top';
   ctx.fillStyle = '#000000';
   for (const { text, look } of lines) {
+    if (look === 'picture') {
+      if (!picture) continue;
+      const scale = Math.min(pictureTall / picture.height, (wide - 2 * free) / picture.width);
+      const [across, tall] = [picture.width * scale, picture.height * scale];
+      ctx.drawImage(picture, (wide - across) / 2, y, across, tall);
+      y += tall + 14;
+      continue;
+    }
     const { font, weight, size } = looks[look];
     ctx.font = `${weight} ${size}px "${font}"`;
     for (const line of wrapped(ctx, text, wide - 2 * free)) {
@@ -64,26 +80,26 @@ function white(width: number, height: number): [OffscreenCanvas, OffscreenCanvas
 }
 
 /** A label as the strip of a label printer: a band runs along the paper, as long as it is; all else stands across it. */
-export async function rasterOf(label: Label): Promise<Strip> {
+export async function rasterOf(label: Label, picture?: ImageBitmap): Promise<Strip> {
   await document.fonts.ready;
   if (label.kind !== 'band') {
     const [, sketch] = white(stripDots, stripRows);
-    const tall = Math.min(stripRows, Math.ceil(write(sketch, label.lines, stripDots)));
+    const tall = Math.min(stripRows, Math.ceil(write(sketch, label.lines, stripDots, picture)));
     const [canvas, ctx] = white(stripDots, tall);
-    write(ctx, label.lines, stripDots);
+    write(ctx, label.lines, stripDots, picture);
     return packed(canvas);
   }
   const long = Math.min(stripRows, Math.round(label.width * dotsPerMm));
   const [canvas, ctx] = white(stripDots, long);
   const [, sketch] = white(long, stripDots);
-  const tall = write(sketch, label.lines, long);
+  const tall = write(sketch, label.lines, long, picture);
   // What is too much for the width of the paper is made smaller.
   const scale = Math.min(1, stripDots / tall);
   ctx.translate(stripDots, 0);
   ctx.rotate(Math.PI / 2);
   ctx.translate((long - long * scale) / 2, (stripDots - tall * scale) / 2);
   ctx.scale(scale, scale);
-  write(ctx, label.lines, long);
+  write(ctx, label.lines, long, picture);
   return packed(canvas);
 }
 

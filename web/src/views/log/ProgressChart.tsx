@@ -1,7 +1,7 @@
 import type { Estimate } from '@puntada/core/craft';
 import { decimal } from '@puntada/core/craft';
 import { logSaid, timeWords } from '@puntada/core/words';
-import { reached, type Session, type Tick } from '@puntada/core/work';
+import { afterTick, type Session, type Tick } from '@puntada/core/work';
 import { scaleLinear } from 'd3-scale';
 import { curveStepAfter, line } from 'd3-shape';
 import { useMemo } from 'react';
@@ -90,7 +90,7 @@ function pointsOf(ticks: readonly Tick[], sessions: readonly Session[]): { hours
     // What the maker has said of its length holds.
     const share = (session.seconds * 1000) / Math.max(1, session.to - session.from);
     for (let tick = ticks[at]; tick && tick.at <= session.to; tick = ticks[++at]) {
-      position = reached([tick], position);
+      position = afterTick(position, tick);
       points.push({ hours: (before + (tick.at - session.from) * share) / 3_600_000, row: position.rows });
     }
     before += session.seconds * 1000;

@@ -59,6 +59,8 @@ export const server: Table = {
     'Choose another yarn in that project first, or keep it in the drawer with 0 balls.',
   ],
   'swatch-in-use': (f) => [`${f.title} uses this swatch.`, 'Give that project another {gauge} first.'],
+  'mark-unreadable': () => ['This is no picture that can stand on a label.', 'Choose a PNG or a JPEG.'],
+  'mark-gone': () => ['The picture of your mark is not at hand any more.', 'Load the page anew, or choose it again.'],
   'printer-offline': () => ['The label printer does not answer.', 'Look at its cable, or print the labels on a sheet.'],
   'printer-open': () => ['The cover of the label printer is open.', 'Close it and print again.'],
   'printer-no-paper': () => ['The label printer is out of paper.', 'Put a new roll in and print again.'],
