@@ -172,9 +172,15 @@ test('the runs are read aloud where it is asked, and slips have their cures', as
   await page.keyboard.press('Escape');
   await page.getByRole('button', { name: /^Next/ }).click();
   const heard = () => page.evaluate(() => (window as unknown as { heard: string[] }).heard);
+  // The way a row begins is said in whole words, and the change while there is still time for it.
   await expect
-    .poll(heard)
-    .toEqual(['4 single crochet in A, close the 4th in B, Row 1', '4 single crochet in B, close the 4th in A']);
+    .poll(async () => (await heard())[0])
+    .toMatch(
+      /^Row 1: chain 37 in A; .*first single crochet in the 2nd chain.*\. 4 single crochet in A, close the 4th in B$/,
+    );
+  await expect.poll(async () => (await heard())[1]).toBe('4 single crochet in B, close the 4th in A');
+  await page.keyboard.press('Enter');
+  await expect.poll(async () => (await heard()).at(-1)).toMatch(/^Row 2: turn; chain 1 in [AB]\. 4 single crochet/);
   await page.getByRole('button', { name: 'Something is wrong' }).click();
   await page.getByRole('tab', { name: 'Common slips and how to mend them' }).click();
   await expect(page.getByText('A ball ran out in the middle of a row.')).toBeVisible();

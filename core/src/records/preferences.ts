@@ -12,6 +12,10 @@ export const preferencesSchema = z.strictObject({
   fractions: z.enum(['quarters', 'decimals']).default('quarters'),
   /** Compact, or as printed patterns are written. */
   manner: z.enum(['compact', 'printed']).default('compact'),
+  /** As it is written beside a price. */
+  currency: z.string().trim().max(4).default('€'),
+  /** What an hour of the hand is to earn; 0 where it was never said. */
+  rate: z.number().min(0).max(10_000).default(0),
 });
 export const preferencesRecord = {
   format: 'puntada-preferences',

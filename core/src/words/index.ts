@@ -51,6 +51,7 @@ export { needSaid } from './en/screens/need.ts';
 export { onwardSaid } from './en/screens/onward.ts';
 export { openSaid } from './en/screens/open.ts';
 export { partsSaid } from './en/screens/parts.ts';
+export { priceSaid } from './en/screens/price.ts';
 export { printSaid } from './en/screens/print.ts';
 export { rowsSaid } from './en/screens/rows.ts';
 export { shoppingSaid } from './en/screens/shopping.ts';
@@ -62,7 +63,7 @@ export { workSaid } from './en/screens/work.ts';
 export { shadeWords } from './en/shades.ts';
 export { causeWords, slips } from './en/slips.ts';
 export { type StartFault, startingWords } from './en/starting.ts';
-export { clothName, clothOf, placeName, stepLines, stepName, stepRunWords } from './en/steps.ts';
+export { clothName, clothOf, pieceApartWords, placeName, stepLines, stepName, stepRunWords } from './en/steps.ts';
 export { techniqueWords } from './en/techniques.ts';
 export { atHandWords, fibreName, policyNames, weightName } from './en/yarns.ts';
 export {

@@ -39,6 +39,12 @@ describe('what a browser is told of an answer', () => {
     },
   );
 
+  it('an answer that is opened by itself runs no script of anybody’s', async () => {
+    const policy = (await headersOf('/api/works/1/photos/2')).get('content-security-policy') ?? '';
+    expect(policy).toContain("default-src 'none'");
+    expect(policy).not.toContain('script-src');
+  });
+
   it('a file of a page says no more than it must', async () => {
     const headers = await headersOf('/assets/Bench-1.js');
     expect(headers.get('x-content-type-options')).toBe('nosniff');

@@ -22,6 +22,18 @@ const policy = {
 
 const ofPages = helmet({ strictTransportSecurity: false, contentSecurityPolicy: policy });
 
+/**
+ * A picture or a document that is opened by itself is shown in a page that the browser makes, with styles of its own; there is
+ * no script of anybody's in it.
+ */
+const ofAnswers = helmet({
+  strictTransportSecurity: false,
+  contentSecurityPolicy: {
+    useDefaults: false,
+    directives: { 'default-src': ["'none'"], 'img-src': ["'self'"], 'style-src': ["'unsafe-inline'"] },
+  },
+});
+
 /** A file of a page is bound by the policy of the page: to say it all with each of eighty files is a fifth of a first visit. */
 const ofFiles = helmet({
   strictTransportSecurity: false,
@@ -39,5 +51,6 @@ const ofFiles = helmet({
 /** What browsers may do with an answer. A worker is bound by its own. */
 export const guard: RequestHandler = (request, response, next) => {
   const file = request.path.startsWith('/assets/') && !request.path.includes('worker');
-  (file ? ofFiles : ofPages)(request, response, next);
+  const answer = request.path.startsWith('/api/');
+  (file ? ofFiles : answer ? ofAnswers : ofPages)(request, response, next);
 };

@@ -3,15 +3,15 @@ import { type Db, row } from '../db/database.ts';
 
 /** How the maker reads; nothing where it was never said. */
 export function readPreferences(db: Db): Promise<Preferences | undefined> {
-  return row(db, preferencesSchema, 'select units, terms, hand, fractions, manner from preferences');
+  return row(db, preferencesSchema, 'select units, terms, hand, fractions, manner, currency, rate from preferences');
 }
 
 export async function writePreferences(db: Db, preferences: Preferences): Promise<void> {
-  const { units, terms, hand, fractions, manner } = preferences;
+  const { units, terms, hand, fractions, manner, currency, rate } = preferences;
   await db.query(
-    `insert into preferences (units, terms, hand, fractions, manner) values ($1, $2, $3, $4, $5)
+    `insert into preferences (units, terms, hand, fractions, manner, currency, rate) values ($1, $2, $3, $4, $5, $6, $7)
      on conflict (one) do update set units = excluded.units, terms = excluded.terms, hand = excluded.hand,
-       fractions = excluded.fractions, manner = excluded.manner`,
-    [units, terms, hand, fractions, manner],
+       fractions = excluded.fractions, manner = excluded.manner, currency = excluded.currency, rate = excluded.rate`,
+    [units, terms, hand, fractions, manner, currency, rate],
   );
 }

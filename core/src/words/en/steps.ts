@@ -2,6 +2,8 @@ import type { ToldUnit } from '../../craft/units/length.ts';
 import type { Told } from '../../craft/values/problem.ts';
 import { itemNamed } from '../../plan/items/register.ts';
 import type { Sequence, Standing, WorkStep } from '../../plan/steps/sequence.ts';
+import type { PieceApart } from '../../work/underway/pieces.ts';
+import { lengthText } from '../figures/figures.ts';
 import { type Terms, termed } from '../terms/termed.ts';
 import { finishNames, finishStep } from './finish.ts';
 import { itemName } from './items.ts';
@@ -80,6 +82,15 @@ export function placeName({ units, pieces }: Sequence, done: number, item: strin
   return pieces > 1 && (unit.kind === 'row' || unit.of === 'cloth')
     ? `${clothName(item)} ${unit.piece + 1}, ${own}`
     : own;
+}
+
+/** `Panel 2 is 1.2 cm wider at row 30 than panel 1.` */
+export function pieceApartWords({ piece, than, side, row, by }: PieceApart, item: string, units: ToldUnit): string {
+  const more = { width: ['wider', 'narrower'], height: ['higher', 'lower'] }[side][by > 0 ? 0 : 1];
+  const mm = Math.abs(by);
+  const size = lengthText({ mid: mm, low: mm, high: mm, source: 'typed' }, units);
+  const name = clothName(item);
+  return `${upper(name)} ${piece + 1} is ${size} ${more} at row ${row} than ${name} ${than + 1}.`;
 }
 
 /** `Dishcloth 2 of 5`; nothing where there is one. */

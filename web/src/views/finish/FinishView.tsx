@@ -34,9 +34,10 @@ export default function FinishView() {
             <aside>
               <FinishDrawing document={document} wish={work.wish} />
               <Off document={document} item={work.wish.item} />
-              <ButtonLink to={`/works/${work.id}/labels`} className="mt-5">
-                Labels for it
-              </ButtonLink>
+              <p className="mt-5 flex flex-wrap gap-3">
+                <ButtonLink to={`/works/${work.id}/labels`}>Labels for it</ButtonLink>
+                <ButtonLink to={`/works/${work.id}/price`}>{finishSaid.costAndPrice}</ButtonLink>
+              </p>
             </aside>
           </div>
         ) : null}

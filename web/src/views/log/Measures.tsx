@@ -2,8 +2,16 @@ import { type LengthUnit, lengthNumber, type Problem, parseLength, unitWord, wit
 import { prepareCloth, type Sequence, standingAt } from '@puntada/core/plan';
 import type { Measuring } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
-import { logSaid } from '@puntada/core/words';
-import { clothAsWorked, driftOf, impossibleIn, isDrifting, type Planned, unlikelyMeasure } from '@puntada/core/work';
+import { logSaid, pieceApartWords } from '@puntada/core/words';
+import {
+  clothAsWorked,
+  driftOf,
+  impossibleIn,
+  isDrifting,
+  type Planned,
+  piecesApart,
+  unlikelyMeasure,
+} from '@puntada/core/work';
 import { useMemo, useRef, useState } from 'react';
 import { problemsOf, usePreferences } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
@@ -36,6 +44,8 @@ export function Measures({
     return prepared.ok ? clothAsWorked(prepared.value, cloth.fabric) : undefined;
   }, [work.wish, cloth]);
   const measures = log.entries.filter((entry): entry is Measuring => entry.kind === 'measure').toReversed();
+  const { told } = usePreferences();
+  const apart = piecesApart([...measures].reverse(), sequence, units);
   const form = useMeasureForm({ units, planned, sequence });
   const keep = async () => {
     const entry = form.read({
@@ -55,6 +65,12 @@ export function Measures({
   return (
     <section aria-label="Measured">
       <h2 className="border-b border-ink pb-1 text-[19px]">{logSaid.measuredAsYouGo}</h2>
+      {apart.map((each) => (
+        <p key={`${each.piece} ${each.side}`} className="flex gap-2 pt-2 text-[16px] text-brick">
+          <span aria-hidden>△</span>
+          {pieceApartWords(each, work.wish.item, told)}
+        </p>
+      ))}
       <ul>
         {measures.slice(0, all ? undefined : shown).map((each) => (
           <li key={each.id} className="border-b border-rule text-[16px]">

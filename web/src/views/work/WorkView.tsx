@@ -105,7 +105,8 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
     : stepNow && stepRun
       ? `${stepName(stepNow)}: ${stepRunWords(stepRun, stepNow, terms)}`
       : '';
-  const said = row?.at === 0 ? `${spoken}, ${word} ${row.course.number}` : spoken;
+  // A row is said with how it begins: the turn and its chain, in whole words.
+  const said = row?.at === 0 ? `${word} ${row.course.number}: ${row.beginsSaid}. ${spoken}` : spoken;
   const place = row ? `; ${word.toLowerCase()} ${row.course.number} of ${fabric.courses}` : '';
   const heard = spoken ? `${spoken}${place}${which ? `; ${which}` : ''}` : '';
   useSaying(said, reading.aloud);

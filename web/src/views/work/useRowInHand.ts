@@ -13,6 +13,8 @@ export interface RowInHand {
   readonly at: number;
   /** How it begins, and how the next does; nothing after the last. */
   readonly begins: string;
+  /** The same in whole words, to be said. */
+  readonly beginsSaid: string;
   readonly next: string | undefined;
   /** What each idle colour does, and what is done with strands besides. */
   readonly idle: readonly string[];
@@ -34,17 +36,20 @@ export function useRowInHand(cloth: WorkCloth, position: Position, terms: Terms)
     const course = workCourse(fabric, bound, foundation, rows);
     const beginning = (of: WorkedCourse) => startWords(of, foundation, fabric.making, fabric.count, { terms });
     const after = rows + 1 < fabric.courses ? workCourse(fabric, bound, foundation, rows + 1) : undefined;
-    return { course, begins: beginning(course), next: after && beginning(after), orders: strands.orders(rows) };
+    const beginsSaid = startWords(course, foundation, fabric.making, fabric.count, { terms, style: 'whole' });
+    const next = after && beginning(after);
+    return { course, begins: beginning(course), beginsSaid, next, orders: strands.orders(rows) };
   }, [fabric, bound, foundation, strands, rows, terms]);
   return useMemo(() => {
     const run = row?.course.runs[at];
     if (!row || !run) return undefined;
-    const { course, begins, next, orders } = row;
+    const { course, begins, beginsSaid, next, orders } = row;
     return {
       course,
       run,
       at,
       begins,
+      beginsSaid,
       next,
       idle: idleWords(course, at, orders, attachedIn(course, at, strands, orders)),
       others: orders.flatMap(besideCarrying),

@@ -15,6 +15,6 @@ export function useSaying(said: string, aloud: boolean): void {
 /** The run in hand as it is heard; said aloud where it is wished. */
 export function useSpoken(row: RowInHand | undefined, terms: Terms, aloud: boolean): string {
   const heard = row ? spokenRun(row.course, row.run, terms) : '';
-  useSaying(heard, aloud);
+  useSaying(row?.at === 0 ? `${row.beginsSaid}. ${heard}` : heard, aloud);
   return heard;
 }

@@ -10,4 +10,5 @@ export const finishSaid = {
   fastenOffCutYarn: 'Fasten off: cut the yarn and pull the end through the last loop.',
   weaveEachEndInside:
     'Weave each end inside its own colour, three passes, changing direction each time. Knot first or not, as you prefer. Leave no needle in the work.',
+  costAndPrice: 'Cost and price',
 } as const;

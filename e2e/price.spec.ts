@@ -1,0 +1,53 @@
+import { begunCloth, expect, test } from './server.ts';
+
+test('what a cloth costs and three ways to a price add up as they are shown; rate and currency hold for all projects', async ({
+  page,
+  server,
+}) => {
+  const label = { line: 'Tidewool', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50, balls: 4 };
+  const oat = await server.post<{ id: string }>('/drawer', {
+    yarn: { ...label, name: 'Oat', shade: '#e9dfc4', price: 3.4 },
+  });
+  const yarn = { weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 };
+  const id = await begunCloth(server, {
+    yarns: [
+      { ...yarn, letter: 'A', name: 'Oat', shade: '#e9dfc4', drawer: oat.id },
+      { ...yarn, letter: 'B', name: 'Ferry blue', shade: '#24476b' },
+    ],
+  });
+  await page.goto(`${server.address}/works/${id}/finish`);
+  await page.getByRole('link', { name: 'Cost and price' }).click();
+  // The ball of A has its price in the drawer; that of B is asked for.
+  await expect(page.getByText('The price of B is not known')).toBeVisible();
+  await page.getByLabel('A ball of B').fill('free');
+  await expect(page.getByText('Type an amount, such as 3.40.')).toBeVisible();
+  await page.getByLabel('A ball of B').fill('3.60');
+  await expect(page.getByText('is not known')).toHaveCount(0);
+  await page.getByLabel('Label', { exact: true }).fill('0.20');
+  await page.getByLabel('An hour is to earn').fill('12');
+  await page.getByLabel('What others ask for the like').fill('15');
+  const ways = page.getByRole('region', { name: 'Three ways to a price' });
+  await expect(ways.getByRole('listitem')).toHaveCount(3);
+  const text = await ways.innerText();
+  const number = (after: string) => Number(new RegExp(`${after}\\s+([\\d.]+)`).exec(text)?.[1]);
+  const [materials, hours] = [number('Yarn and what goes with it'), number('Your work on one, at your pace')];
+  expect(materials).toBeGreaterThan(0.2);
+  const prices = await ways.locator('li b').allInnerTexts();
+  const [paid, times, asked] = prices.map((each) => Number.parseFloat(each));
+  expect([paid, times, asked]).toEqual([
+    expect.closeTo(materials + 12 * hours, 2),
+    expect.closeTo(3 * materials, 2),
+    15,
+  ]);
+  await expect(ways).toContainText('An hour earns 12.00 €.');
+  await expect(ways).toContainText(`An hour earns ${((15 - materials) / hours).toFixed(2)} €.`);
+  await page.getByLabel('Currency').fill('£');
+  await expect(ways).toContainText('15.00 £');
+  await expect
+    .poll(() => server.get<{ rate: number; currency: string }>('/preferences'))
+    .toMatchObject({ rate: 12, currency: '£' });
+  // What was typed of this project is there again.
+  await page.reload();
+  await expect(page.getByLabel('A ball of B')).toHaveValue('3.60');
+  await expect(ways).toContainText('15.00 £');
+});
