@@ -120,7 +120,8 @@ function upwards(rows: readonly DrawnRow[], even: boolean, mostOnce = 4): DrawnR
     for (let once = 0; once <= mostOnce; once++) {
       for (let setup = 0; setup <= once; setup++) {
         const close = once - setup;
-        if (n - once < 2 * period) continue;
+        // What is worked once is no more than a repeat, or it would be a part of the figure itself.
+        if (n - once < 2 * period || once > period) continue;
         let fits = true;
         for (let i = setup; fits && i + period < n - close; i++) fits = words[i] === words[i + period];
         // A cut repeat is left out at the top: it comes again by itself.

@@ -124,6 +124,18 @@ describe('rows as people write them', () => {
     expect(readWritten('Ch 10\nRow 1: 9 A\nRow 2: 9 A', asked).problems).toEqual([]);
   });
 
+  it('takes both bands of a check for its repeat: the upper one is no row that is worked once', () => {
+    const rows = Array.from({ length: 8 }, (_, i) => {
+      const [a, b] = i < 4 ? ['A', 'B'] : ['B', 'A'];
+      return `Row ${i + 1}: *4 sc in ${a}, 4 sc in ${b}; rep from * to last 4 sts, 4 sc in ${a}.`;
+    });
+    const { drawing } = readWritten(['Gauge: 16 sts and 18 rows = 10 cm', 'Ch 37', ...rows].join('\n'), asked);
+    expect(drawing?.rows.map(({ role, marks }) => `${role} ${marks.slice(0, 4).join('')}`)).toEqual([
+      ...new Array(4).fill('row AAAA'),
+      ...new Array(4).fill('row BBBB'),
+    ]);
+  });
+
   it('a text of a hundred thousand lines is refused at once, and an empty one is nothing', () => {
     const long = readWritten('Row 1: 4 A\n'.repeat(100_000), asked);
     expect(long.problems[0]?.code).toBe('lines-too-many');
