@@ -82,6 +82,8 @@ test('the log: a ball is weighed, the cloth measured, a note kept, and the piece
   await page.getByLabel('Note at row 44').fill('Tighter since the tea.');
   await page.getByRole('form', { name: 'Add a note' }).getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText('Tighter since the tea.')).toBeVisible();
+  // The log is read anew after a note; what is typed next is typed onto that.
+  await page.waitForLoadState('networkidle');
   const end = page.getByRole('form', { name: 'How it turned out' });
   await end.getByLabel('Width').fill('about so wide');
   await end.getByRole('button', { name: 'Save it' }).click();

@@ -13,10 +13,10 @@ import { Problems } from '../../parts/Problems.tsx';
 import { keyOfOwn, useShelf } from '../../parts/useShelf.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
+import { ClothAndEnd } from './ClothAndEnd.tsx';
 import { lettingGo } from './lettingGo.ts';
 import { ReadingSettings } from './ReadingSettings.tsx';
 import { Ribbon } from './Ribbon.tsx';
-import { RowEnd } from './RowEnd.tsx';
 import { RowHead } from './RowHead.tsx';
 import { RunWords } from './RunWords.tsx';
 import { StepButtons } from './StepButtons.tsx';
@@ -25,7 +25,6 @@ import { useAwake, useReading, useRoom } from './useReading.ts';
 import { useRowInHand } from './useRowInHand.ts';
 import { useSpoken } from './useSpoken.ts';
 import { useSteps } from './useSteps.ts';
-import { WorkedCloth } from './WorkedCloth.tsx';
 
 /** Rows that tell whether a pattern reads well on the hook. */
 const rehearsed = 4;
@@ -161,19 +160,15 @@ function Rehearsal({ work, cloth, back }: { work: Work; cloth: WorkCloth; back: 
                 tug={tugWords(reading.tug, row.course, row.at, row.idle.length > 0)}
               />
             </section>
-            <section className="grid min-h-[220px] flex-1 lg:grid-cols-[minmax(0,1fr)_330px]">
-              <WorkedCloth
-                fabric={fabric}
-                shades={cloth.shades}
-                hand={hand}
-                proportion={cloth.proportion}
-                rows={position.rows}
-                ahead={reading.ahead}
-                stitchesDone={row.run.from - 1}
-                stitchesInHand={row.run.count}
-              />
-              <RowEnd row={row} word={word.toLowerCase()} terms={terms} hand={hand} />
-            </section>
+            <ClothAndEnd
+              row={row}
+              cloth={cloth}
+              rows={position.rows}
+              ahead={reading.ahead}
+              word={word}
+              terms={terms}
+              hand={hand}
+            />
           </>
         ) : (
           <section className="grid max-w-[70ch] content-start gap-4 p-6 text-[19px]">

@@ -26,12 +26,12 @@ import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { AllWorked } from './AllWorked.tsx';
+import { ClothAndEnd } from './ClothAndEnd.tsx';
 import { HelpAtRow } from './help/HelpAtRow.tsx';
 import { lettingGo } from './lettingGo.ts';
 import { OpenEndBand } from './OpenEndBand.tsx';
 import { ReadingSettings } from './ReadingSettings.tsx';
 import { Ribbon } from './Ribbon.tsx';
-import { RowEnd } from './RowEnd.tsx';
 import { RowHead } from './RowHead.tsx';
 import { RunWords } from './RunWords.tsx';
 import { Sitting } from './Sitting.tsx';
@@ -43,7 +43,6 @@ import { useAwake, useReading, useRoom } from './useReading.ts';
 import { useRowInHand } from './useRowInHand.ts';
 import { useSaying } from './useSpoken.ts';
 import { useSteps } from './useSteps.ts';
-import { WorkedCloth } from './WorkedCloth.tsx';
 import { WorkHead } from './WorkHead.tsx';
 
 /** The row in hand. */
@@ -163,19 +162,15 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 tug={tugWords(reading.tug, row.course, row.at, row.idle.length > 0)}
               />
             </section>
-            <section className="grid min-h-[220px] flex-1 lg:grid-cols-[minmax(0,1fr)_330px]">
-              <WorkedCloth
-                fabric={fabric}
-                shades={cloth.shades}
-                hand={hand}
-                proportion={cloth.proportion}
-                rows={local.rows}
-                ahead={reading.ahead}
-                stitchesDone={done}
-                stitchesInHand={row.run.count}
-              />
-              <RowEnd row={row} word={word.toLowerCase()} terms={terms} hand={hand} />
-            </section>
+            <ClothAndEnd
+              row={row}
+              cloth={cloth}
+              rows={local.rows}
+              ahead={reading.ahead}
+              word={word}
+              terms={terms}
+              hand={hand}
+            />
           </>
         ) : (
           <AllWorked
