@@ -1,15 +1,19 @@
+import { numberOrText } from '@puntada/core/craft';
 import { appSaid } from '@puntada/core/words';
 import { SlidersHorizontal } from 'lucide-react';
 import { Popover } from 'radix-ui';
-import { memo } from 'react';
+import { memo, useState } from 'react';
 import { Link } from 'react-router';
 import { useChangePreferences, usePreferences } from '../api/api.ts';
 import { Choice } from '../parts/Choice.tsx';
+import { TextField } from '../parts/TextField.tsx';
 
 /** Units, terms and hand: every view obeys them at once. */
 export const Preferences = memo(function Preferences() {
   const change = useChangePreferences();
-  const { units, terms, hand, fractions, manner } = usePreferences();
+  const { units, terms, hand, fractions, manner, currency, rate } = usePreferences();
+  // As it is typed; a number that is not finished yet is not kept.
+  const [hour, setHour] = useState<string>();
   return (
     <Popover.Root>
       <Popover.Trigger className="inline-flex min-h-11 min-w-11 items-center justify-center gap-2 rounded-md border border-transparent px-2 text-[15px] text-soft hover:border-edge hover:text-ink">
@@ -82,6 +86,25 @@ export const Preferences = memo(function Preferences() {
               onChange={(next) => change({ manner: next })}
             />
           </Row>
+          <div className="grid max-w-[300px] grid-cols-[minmax(0,1fr)_90px] gap-3">
+            <TextField
+              label={appSaid.hourIsToEarn}
+              inputMode="decimal"
+              className="count"
+              value={hour ?? (rate ? String(rate) : '')}
+              onChange={(text) => {
+                setHour(text);
+                const amount = text.trim() ? numberOrText(text) : 0;
+                if (typeof amount === 'number' && amount >= 0) change({ rate: Math.min(10_000, amount) });
+              }}
+            />
+            <TextField
+              label="Currency"
+              value={currency}
+              maxLength={4}
+              onChange={(text) => change({ currency: text.trim() })}
+            />
+          </div>
           <div className="border-t border-rule pt-2">
             <Link to="/copies" className="inline-flex min-h-11 items-center text-[15px] font-semibold">
               {appSaid.backUpOpenFile}

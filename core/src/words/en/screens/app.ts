@@ -24,6 +24,7 @@ export const appSaid = {
     'This browser has hardly any room left. Make some, or soon it can keep nothing while the server is away.',
   howYouReadUnits: 'How you read: units, stitch names, hand',
   fractionsInch: 'Fractions of an inch',
+  hourIsToEarn: 'An hour is to earn',
   howRowsWritten: 'How rows are written',
   backUpOpenFile: 'Back up, open a file, put a copy back',
   skipToContent: 'Skip to the content',
