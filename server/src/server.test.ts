@@ -318,7 +318,12 @@ describe('preferences and plans', () => {
     });
     const mine = { units: 'in', terms: 'UK', hand: 'left', fractions: 'decimals', manner: 'printed' };
     await ask('PUT', '/preferences', mine);
-    expect((await ask('GET', '/preferences')).body).toEqual({ format: 'puntada-preferences', version: 1, ...mine });
+    // A page of before tells neither currency nor rate.
+    const usual = { format: 'puntada-preferences', version: 1, currency: '€', rate: 0 };
+    expect((await ask('GET', '/preferences')).body).toEqual({ ...usual, ...mine });
+    await ask('PUT', '/preferences', { ...mine, currency: '£', rate: 12.5 });
+    expect((await ask('GET', '/preferences')).body).toEqual({ ...usual, ...mine, currency: '£', rate: 12.5 });
+    expect((await ask('PUT', '/preferences', { ...mine, rate: -1 })).status).toBe(422);
     expect((await ask('PUT', '/preferences', { units: 'ell', terms: 'UK', hand: 'left' })).status).toBe(422);
   });
 

@@ -69,7 +69,7 @@ export { isShort, type Lasting, lasting } from './underway/lasting.ts';
 export { leftWorking, predictedWorking, timeSoFarWorking, usedWorking } from './underway/logWorkings.ts';
 export { type KnownAt, narrowing } from './underway/narrowing.ts';
 export { oneOff } from './underway/oneOff.ts';
-export { type PieceApart, piecesApart } from './underway/pieces.ts';
+export { piecesApart } from './underway/pieces.ts';
 export { impossibleIn, unlikelyMeasure, unlikelyWeight } from './underway/plausible.ts';
 export { type RipCost, ripBack } from './underway/rip.ts';
 export { paceOfSessions, type Session, sessionRatio, sittingSince } from './underway/sessions.ts';
