@@ -6,7 +6,7 @@ import { createApp } from './app.ts';
 import { emptyBin } from './bin/queries.ts';
 import { Copies } from './copies/copies.ts';
 import { openDatabase, openShared } from './db/open.ts';
-import { count, isUncounted } from './db/tidy.ts';
+import { count, isUncounted, tidy } from './db/tidy.ts';
 import { inThisThread, inThreads } from './heavy/heavy.ts';
 import { withoutText } from './http/withoutText.ts';
 import { reckoningFrom } from './schedule/reckoning.ts';
@@ -35,18 +35,27 @@ const reckoner = existsSync(thread) ? inOwnThread(thread) : undefined;
 const reckoning = reckoner?.from(database) ?? reckoningFrom(database);
 const copies = new Copies(database, join(folder, 'copies'), () => new Date());
 /** The copy of the day: soon after the start, and once the day has changed. */
-const copyOfDay = () =>
-  copies.makeOfDay().catch((error: unknown) => log.error({ err: withoutText(error) }, 'day-copy'));
+const copyOfDay = async () => {
+  // Once a day, too, the database is tidied.
+  if (await copies.makeOfDay()) await tidy(database);
+};
+const daily = () => void copyOfDay().catch((error: unknown) => log.error({ err: withoutText(error) }, 'day-copy'));
 // Beside the files as the older version left them: a copy that is put back from a page.
 if ('takenOver' in database && database.takenOver) {
   await copies
     .makeBefore('before-migration')
     .catch((error: unknown) => log.error({ err: withoutText(error) }, 'migration-copy'));
 }
-setTimeout(copyOfDay, 60_000).unref();
+setTimeout(daily, 60_000).unref();
 // A bench of an earlier version was never counted.
-setTimeout(async () => (await isUncounted(database)) && count(database), 3000).unref();
-setInterval(copyOfDay, 30 * 60_000).unref();
+const countOnce = async () => {
+  if (await isUncounted(database)) await count(database);
+};
+setTimeout(
+  () => void countOnce().catch((error: unknown) => log.error({ err: withoutText(error) }, 'count')),
+  3000,
+).unref();
+setInterval(daily, 30 * 60_000).unref();
 const server = createApp({
   db: database,
   log,

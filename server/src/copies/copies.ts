@@ -6,7 +6,7 @@ import type { Kept } from '../archive/read.ts';
 import { type Counts, checkKept, mustHold, openKept, restoreKept } from '../archive/restore.ts';
 import { type Watch, writeArchive } from '../archive/write.ts';
 import type { Database } from '../db/database.ts';
-import { count, tidy } from '../db/tidy.ts';
+import { count } from '../db/tidy.ts';
 import { faultCodeOf } from '../http/faultCode.ts';
 import { forgetAll } from '../memory.ts';
 import { type CopyName, nameOf, outlived, type Reason, readName } from './names.ts';
@@ -85,10 +85,7 @@ export class Copies {
     const made = this.list().some(
       ({ reason, madeAt }) => reason === 'day' && madeAt.toISOString().slice(0, 10) === today,
     );
-    if (made || (await this.isEmpty())) return undefined;
-    const name = await this.make('day');
-    await tidy(this.db);
-    return name;
+    return made || (await this.isEmpty()) ? undefined : this.make('day');
   }
 
   private async isEmpty(): Promise<boolean> {

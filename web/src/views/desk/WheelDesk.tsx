@@ -69,7 +69,8 @@ export function WheelDesk({ stored, first }: { stored: StoredPattern; first: Whe
     if (!moved) return undefined;
     return () => {
       setHistory(moved.history);
-      saver.change({ wheel: moved.shown, note });
+      // Its name is typed beside it, and stays.
+      saver.change({ wheel: { ...moved.shown, name: wheel.name }, note });
     };
   };
   const recolour = (at: number, letter: string) =>

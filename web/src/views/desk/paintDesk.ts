@@ -61,8 +61,12 @@ export class CellLayer {
     const key = JSON.stringify([...around, drawing.rows.length, widthOf(drawing), document.fonts.status]);
     const [first, last] = rowsInSight(request);
     ctx.setTransform(dpr, 0, 0, dpr, -view.left * dpr, -view.top * dpr);
-    if (key !== this.key) this.stretch(ctx, request, first, last);
-    else {
+    if (key !== this.key) {
+      // Also what lay beside the rows, such as those that are no more.
+      ctx.fillStyle = colours.paper;
+      ctx.fillRect(view.left, view.top, view.width, view.height);
+      this.stretch(ctx, request, first, last);
+    } else {
       for (let row = first; row <= last; row++) {
         // The lines between rows lie half on either.
         if (drawing.rows[row] !== this.rows[row])
@@ -77,8 +81,7 @@ export class CellLayer {
     const top = cornerOf(drawing, request, { row: last, cell: 0 }).y;
     ctx.save();
     ctx.beginPath();
-    if (last - first > 2) ctx.rect(view.left, view.top, view.width, view.height);
-    else ctx.rect(view.left, top, view.width, (last - first + 1) * cellHeight);
+    ctx.rect(view.left, top, view.width, (last - first + 1) * cellHeight);
     ctx.clip();
     ctx.fillStyle = colours.paper;
     ctx.fillRect(view.left, view.top, view.width, view.height);
