@@ -22,6 +22,10 @@ test('labels are made of what a project knows: on sheets to be cut, and as a str
   await picture.setInputFiles({ name: 'boat.png', mimeType: 'image/png', buffer: Buffer.from(boat) });
   await expect(page.getByRole('img', { name: 'Your mark, as a picture' })).toBeVisible();
   await expect(sheet).toHaveAttribute('href', /picture=[0-9a-f]{16}/);
+  await page.getByRole('button', { name: 'Without the picture' }).click();
+  await expect(sheet).toHaveAttribute('href', /picture=&/);
+  await picture.setInputFiles({ name: 'boat.png', mimeType: 'image/png', buffer: Buffer.from(boat) });
+  await expect(sheet).toHaveAttribute('href', /picture=[0-9a-f]{16}/);
   await page.getByLabel('Price, with its currency').fill('9,50 €');
   await page.getByLabel('How many on the sheets').fill('0');
   await expect(page.getByText('Type a whole number from 1 to 200.')).toBeVisible();

@@ -50,4 +50,37 @@ test('what a cloth costs and three ways to a price add up as they are shown; rat
   await page.reload();
   await expect(page.getByLabel('A ball of B')).toHaveValue('3.60');
   await expect(ways).toContainText('15.00 £');
+  // The same in the settings, from any page.
+  await page.getByRole('button', { name: /right hand/ }).click();
+  const settings = page.getByRole('dialog');
+  await expect(settings.getByLabel('An hour is to earn')).toHaveValue('12');
+  await settings.getByLabel('An hour is to earn').fill('14.5');
+  await settings.getByLabel('Currency').fill('kr');
+  await expect
+    .poll(() => server.get<{ rate: number; currency: string }>('/preferences'))
+    .toMatchObject({ rate: 14.5, currency: 'kr' });
+  await page.keyboard.press('Escape');
+  await expect(ways).toContainText('An hour earns 14.50 kr.');
+});
+
+test('panels that are to match are compared as they are measured', async ({ page, server }) => {
+  const id = await begunCloth(server, { title: 'Two panels', item: 'bag', pieces: 2 });
+  const measure = (rows: number, width: string) =>
+    server.post(`/works/${id}/log`, {
+      entry: {
+        format: 'puntada-entry',
+        version: 3,
+        kind: 'measure',
+        id: crypto.randomUUID(),
+        at: 1_790_000_000_000 + rows,
+        position: { rows, runs: 0 },
+        width,
+      },
+    });
+  const { size } = await server.get<{ size: { rows: number } }>(`/works/${id}`);
+  // Row 30 of either: all rows of the first and its ends, the chain of the second, thirty of its own.
+  await measure(30, '24.0 cm');
+  await measure(size.rows + 2 + 30, '25.2 cm');
+  await page.goto(`${server.address}/works/${id}/log`);
+  await expect(page.getByText('Panel 2 is 1.2 cm wider at row 30 than panel 1.')).toBeVisible();
 });

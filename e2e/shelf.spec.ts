@@ -1,4 +1,4 @@
-import { expect, test, wishedCloth } from './server.ts';
+import { begunCloth, expect, test, wishedCloth } from './server.ts';
 
 /*
  * What a browser keeps, and what it does not: told before anything is lost by it.
@@ -56,4 +56,49 @@ test('An idea that is changed in two windows is not written over in either', asy
   await expect(name(first)).toHaveValue('From the second');
   await one.close();
   await other.close();
+});
+
+test('among many projects one is found by its yarn, by what it is, and in another order', async ({ page, server }) => {
+  for (let n = 0; n < 12; n++) await wishedCloth(server, { title: `Cloth ${String.fromCharCode(97 + n)}` });
+  const due = await wishedCloth(server, { title: 'Zip bag', item: 'bag' });
+  await server.put(`/schedule/due/${due}`, { due: '2027-03-01' });
+  await page.goto(server.address);
+  const names = page.getByRole('main').getByRole('heading', { level: 3 });
+  // What is due stands first; then the latest worked.
+  await expect(names).toHaveCount(13);
+  await expect(names.first()).toHaveText('Zip bag');
+  await page.getByLabel('Order').selectOption({ label: 'By name' });
+  await expect(names.first()).toHaveText('Cloth a');
+  await page.getByLabel('Order').selectOption({ label: 'Latest worked first' });
+  await expect(names.nth(1)).toHaveText('Cloth l');
+  await page.getByLabel('Show').selectOption({ label: 'Bag' });
+  await expect(names).toHaveText(['Zip bag']);
+  await page.getByLabel('Find a project').fill('cloth b');
+  await expect(page.getByText('No project has “cloth b” in its name')).toBeVisible();
+  await page.getByLabel('Show').selectOption('');
+  await expect(names).toHaveText(['Cloth b']);
+});
+
+test('an old photo without a small picture gets one as the log is opened', async ({ page, server }) => {
+  const id = await begunCloth(server, { title: 'Cloth in the light' });
+  await page.goto(server.address);
+  const image = await page.evaluate(async () => {
+    const canvas = document.createElement('canvas');
+    [canvas.width, canvas.height] = [900, 700];
+    const ctx = canvas.getContext('2d') as CanvasRenderingContext2D;
+    for (let y = 0; y < 700; y += 20) {
+      ctx.fillStyle = `hsl(${y} 60% 50%)`;
+      ctx.fillRect(0, y, 900, 20);
+    }
+    return canvas.toDataURL('image/jpeg', 0.7);
+  });
+  const entry = crypto.randomUUID();
+  const label = { format: 'puntada-entry', version: 3, kind: 'photo', row: 0 };
+  await server.post(`/works/${id}/log`, { entry: { ...label, id: entry, at: 1_790_000_000_000, image } });
+  const bytes = async (size: string) =>
+    (await (await fetch(`${server.address}/api/works/${id}/photos/${entry}?size=${size}`)).arrayBuffer()).byteLength;
+  expect(await bytes('small')).toBe(await bytes('image'));
+  await page.goto(`${server.address}/works/${id}/log`);
+  await expect.poll(async () => (await bytes('small')) < (await bytes('image')) / 2).toBe(true);
+  expect((await server.get<{ largeOnly: string[] }>(`/works/${id}/log`)).largeOnly).toEqual([]);
 });

@@ -32,6 +32,30 @@ test('a circle of wedges: drawn, taken back, rehearsed without a project, and st
   expect(stored?.pattern.text).toContain('setup: | 1dc@ring:D 1dc@ring:B 1dc@ring:C 1dc@ring:B |');
   expect(stored?.pattern.text).toContain('row: | (j)dc:D (j)dc:B (j)dc:C (j)dc:B |');
 
+  // How many go round, a round less and a wedge less, each taken back; the name stays as it was typed.
+  await page.getByLabel('Wedges around').selectOption('16');
+  await expect(page.getByRole('img', { name: '16 wedges in D B C B by turns' })).toBeVisible();
+  await page.getByRole('textbox', { name: 'Name' }).fill('Shore wheel, wide');
+  await page
+    .getByRole('region', { name: 'Rounds that repeat' })
+    .getByRole('button', { name: 'Leave out the last' })
+    .click();
+  await expect(page.getByRole('button', { name: '2: plain' })).toHaveCount(0);
+  await page
+    .getByRole('region', { name: 'Wedges of one repeat' })
+    .getByRole('button', { name: 'Leave out the last' })
+    .click();
+  await expect(page.getByLabel('Wedge 4')).toHaveCount(0);
+  await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click();
+  await page.getByRole('button', { name: 'Undo (Ctrl Z)' }).click();
+  await expect(page.getByRole('button', { name: '2: plain' })).toBeVisible();
+  await expect(page.getByLabel('Wedge 4')).toHaveValue('B');
+  await expect(page.getByRole('textbox', { name: 'Name' })).toHaveValue('Shore wheel, wide');
+  await page.getByRole('textbox', { name: 'Note' }).fill('For the round table.');
+  await expect
+    .poll(async () => (await server.get<{ pattern: { note: string } }[]>('/patterns'))[0]?.pattern.note)
+    .toBe('For the round table.');
+
   await page.getByRole('link', { name: 'Rehearse 4 rounds' }).click();
   await expect(page.getByTestId('row-number')).toHaveText('Round 1');
   await page.keyboard.press('Space');
@@ -48,6 +72,16 @@ test('a circle of wedges: drawn, taken back, rehearsed without a project, and st
   await page.getByRole('link', { name: 'Back to the pattern' }).click();
   await page.getByRole('link', { name: 'Start a project' }).click();
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('New project');
+});
+
+test('a pattern of the book is rehearsed from its page', async ({ page, server }) => {
+  await page.goto(`${server.address}/book/lone-sail`);
+  await page.getByRole('link', { name: 'Rehearse the first rows' }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  await page.getByRole('button', { name: /^Next/ }).click();
+  await page.getByRole('button', { name: /^Back one/ }).click();
+  await page.getByRole('link', { name: 'Back to the pattern' }).click();
+  await expect(page.getByRole('link', { name: 'Rehearse the first rows' })).toBeVisible();
 });
 
 test('own patterns are put in order by hand', async ({ page, server }) => {

@@ -73,7 +73,6 @@ export {
   wedgeStitches,
   wheelOf,
   wheelProblems,
-  wheelTechnique,
   withWedges,
 } from './desk/wheel.ts';
 export { type EdgeRule, edgesDiffer, mayBeCentred } from './fabric/edges.ts';

@@ -22,7 +22,7 @@ export interface Wheel {
 }
 
 /** The technique whose patterns are wheels. */
-export const wheelTechnique = techniques.find(({ circle }) => circle)?.key ?? '';
+const wheelTechnique = techniques.find(({ circle }) => circle)?.key ?? '';
 /** More wedges do not repeat, and more rounds do not. */
 export const mostWedges = 8;
 export const mostRounds = 24;

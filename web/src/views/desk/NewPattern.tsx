@@ -7,7 +7,6 @@ import {
   patternOf,
   patternOfWheel,
   techniques,
-  wheelTechnique,
 } from '@puntada/core/craft';
 import { deskSaid, techniqueWords } from '@puntada/core/words';
 import { useMemo, useState } from 'react';
@@ -110,7 +109,7 @@ export function NewPattern() {
 /** Technique, size and name of a chart that is drawn from nothing. */
 function DrawNew({ busy, keep }: { busy: boolean; keep: Keep }) {
   const told = useCraftWords();
-  const drawable = useMemo(() => techniques.filter(({ key }) => isDrawn(key) || key === wheelTechnique), []);
+  const drawable = useMemo(() => techniques.filter(({ key, circle }) => circle || isDrawn(key)), []);
   const [technique, setTechnique] = useState(drawable[0]?.key ?? '');
   const [name, setName] = useState('');
   const [wide, setWide] = useState('24');
@@ -118,11 +117,12 @@ function DrawNew({ busy, keep }: { busy: boolean; keep: Keep }) {
   const shadesOf = useBookShades();
   const [cells, rows] = [numberOrText(wide), numberOrText(high)];
   const good = (n: unknown): n is number => typeof n === 'number' && Number.isInteger(n) && n >= 1 && n <= 1000;
-  const settled = technique === wheelTechnique || techniques.find(({ key }) => key === technique)?.marks !== undefined;
+  const trait = techniques.find(({ key }) => key === technique);
+  const settled = trait?.circle || trait?.marks !== undefined;
   const begin = () => {
     if (!good(cells) || !good(rows)) return;
     const title = name.trim().replaceAll('"', '”').slice(0, 80) || 'New pattern';
-    if (technique === wheelTechnique) {
+    if (trait?.circle) {
       void keep(patternOfWheel(beginWheel('own', title)));
       return;
     }
@@ -184,9 +184,7 @@ function DrawNew({ busy, keep }: { busy: boolean; keep: Keep }) {
         />
       </div>
       {settled ? (
-        <p className="text-[15px] text-soft">
-          {technique === wheelTechnique ? deskSaid.wheelDrawIt : deskSaid.inThisTechniqueCell}
-        </p>
+        <p className="text-[15px] text-soft">{trait?.circle ? deskSaid.wheelDrawIt : deskSaid.inThisTechniqueCell}</p>
       ) : null}
       <Button kind="next" type="submit" disabled={busy || !good(cells) || !good(rows)} className="justify-self-start">
         Open the chart
