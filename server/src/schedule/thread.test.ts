@@ -72,7 +72,7 @@ describe('reckoning in a thread of its own', () => {
     const broken = join(folder, 'broken.mjs');
     writeFileSync(broken, "throw new Error('no such thing');\n");
     const reckoner = inOwnThread(pathToFileURL(broken));
-    await expect(reckoner.from(server.database).pace()).rejects.toThrow('has ended');
+    await expect(reckoner.from(server.database).pace()).rejects.toThrow('reckoning thread ended');
     await reckoner.close();
   }, 60_000);
 });

@@ -48,7 +48,7 @@ export function inOwnThread(file: URL): Reckoner {
       own.on('error', () => undefined);
       own.once('exit', () => {
         if (worker === own) started = undefined;
-        broken(new ThreadGone('the thread that reckons has ended'));
+        broken(new ThreadGone('reckoning thread ended'));
       });
     });
     gone.catch(() => undefined);
