@@ -113,6 +113,7 @@ function buildServer() {
   bundle('server/src/main.ts', 'server/dist/main.mjs');
   bundle('server/src/putBack.ts', 'server/dist/putBack.mjs');
   bundle('server/src/heavy/tasks.ts', 'server/dist/tasks.mjs');
+  bundle('server/src/archive/look.process.ts', 'server/dist/look.mjs');
   bundle('server/src/schedule/reckoning.worker.ts', 'server/dist/reckoning.mjs');
   cpSync(join(root, 'server/src/db/sql'), join(out, 'sql'), { recursive: true });
 }

@@ -9,7 +9,7 @@ import { binRoutes } from './bin/routes.ts';
 import type { Copies } from './copies/copies.ts';
 import { Incoming } from './copies/incoming.ts';
 import { Jobs } from './copies/jobs.ts';
-import { backupRoutes, copyRoutes, handoverRoutes, incomingRoutes } from './copies/routes.ts';
+import { copyRoutes, handoverRoutes, incomingRoutes } from './copies/routes.ts';
 import type { Database } from './db/database.ts';
 import { draftRoutes } from './drafts/routes.ts';
 import { drawerRoutes } from './drawer/routes.ts';
@@ -74,10 +74,8 @@ export function createApp({ db, log, pages, heavy, reckoning, copies, incoming }
     else response.status(403).end(startingWords.onlyHere);
   });
   app.use('/api', ofThisBench(db, copies));
-  // A backup of an earlier version holds every step of every work.
-  app.use('/api/backup', express.json({ limit: '64mb', verify: refuseDeep }));
   // A cloth of many runs, with all its strands.
-  app.use(['/api/works/:id/onward', '/api/handover'], express.json({ limit: '16mb', verify: refuseDeep }));
+  app.use('/api/works/:id/onward', express.json({ limit: '16mb', verify: refuseDeep }));
   // A pattern of many rows, and a plan that holds one.
   app.use(
     ['/api/patterns', '/api/works', '/api/drafts', '/api/swatches', '/api/plan'],
@@ -104,7 +102,6 @@ export function createApp({ db, log, pages, heavy, reckoning, copies, incoming }
   app.use('/api/bin', binRoutes(db));
   app.use('/api/drafts', draftRoutes(db));
   app.use('/api/preferences', preferenceRoutes(db));
-  app.use('/api/backup', backupRoutes(files));
   app.use('/api/handover', handoverRoutes(files));
   app.use('/api/copies', copyRoutes(files));
   app.use('/api/incoming', incomingRoutes(files));

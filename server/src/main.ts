@@ -3,6 +3,7 @@ import { join, resolve } from 'node:path';
 import { startingWords } from '@puntada/core/words';
 import { pino } from 'pino';
 import { createApp } from './app.ts';
+import { lookApart } from './archive/apart.ts';
 import { emptyBin } from './bin/queries.ts';
 import { Copies } from './copies/copies.ts';
 import { openDatabase, openShared } from './db/open.ts';
@@ -33,7 +34,9 @@ const heavy = existsSync(tasks) ? inThreads(tasks) : inThisThread;
 const thread = new URL('./reckoning.mjs', import.meta.url);
 const reckoner = existsSync(thread) ? inOwnThread(thread) : undefined;
 const reckoning = reckoner?.from(database) ?? reckoningFrom(database);
-const copies = new Copies(database, join(folder, 'copies'), () => new Date());
+const looking = new URL('./look.mjs', import.meta.url);
+const apart = existsSync(looking) ? lookApart(looking) : undefined;
+const copies = new Copies(database, join(folder, 'copies'), () => new Date(), apart);
 /** The copy of the day: soon after the start, and once the day has changed. */
 const copyOfDay = async () => {
   // Once a day, too, the database is tidied.
@@ -79,6 +82,7 @@ async function close(): Promise<void> {
   server.close();
   await heavy.close();
   await reckoner?.close();
+  apart?.close();
   await database.close();
   process.exit(0);
 }

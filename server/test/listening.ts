@@ -5,6 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { pino } from 'pino';
 import { createApp } from '../src/app.ts';
+import { look } from '../src/archive/look.ts';
 import { Copies } from '../src/copies/copies.ts';
 import type { Database } from '../src/db/database.ts';
 import { openDatabase } from '../src/db/open.ts';
@@ -32,8 +33,9 @@ export interface Listening {
 /**
  * Starts a server with a real PGlite in a folder of its own. @param opened on this database instead
  * @param heavy what does the long work
+ * @param through looks through what is put back
  */
-export async function listen(opened?: Database, heavy = inThisThread): Promise<Listening> {
+export async function listen(opened?: Database, heavy = inThisThread, through = look): Promise<Listening> {
   const folder = opened ? undefined : await freshFolder();
   const own = folder ?? mkdtempSync(join(tmpdir(), 'puntada-copies-'));
   const database = opened ?? (await openDatabase(folder as string));
@@ -42,7 +44,7 @@ export async function listen(opened?: Database, heavy = inThisThread): Promise<L
     log: pino({ level: 'silent' }),
     heavy,
     reckoning: reckoningFrom(database),
-    copies: new Copies(database, join(own, 'copies'), () => new Date()),
+    copies: new Copies(database, join(own, 'copies'), () => new Date(), through),
     incoming: join(own, 'incoming'),
   });
   const server = await new Promise<Server>((done) => {

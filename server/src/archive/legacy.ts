@@ -62,15 +62,25 @@ function refuse(problems: readonly Problem[]): never {
   throw damaged({ ...first?.facts, why: first?.code, at: first?.path });
 }
 
+/** What stood in one document, and its pictures once its lines were read. */
+interface Document extends Kept {
+  pictures(): Promise<{ work: string; entry: string; size: Size; read(): Promise<Buffer> }[]>;
+}
+
 /** A backup or a handed-over project as earlier versions wrote them: one JSON document. @throws Refusal 422 */
-export function openJson(document: unknown): Kept {
+function openJson(document: unknown): Document {
   const pictures: Pictures = new Map();
-  const kept = (holds: 'bench' | 'project', madeAt: string, lines: () => Generator<unknown>): Kept => ({
+  const kept = (holds: 'bench' | 'project', madeAt: string, lines: () => Generator<unknown>): Document => ({
     head: { format: 'puntada-archive', version: 2, holds, madeAt, stands: '', hanging: [] },
     async *lines() {
       for (const line of lines()) yield archiveLineSchema.parse(line) as ArchiveLine;
     },
     photo: async (work, entry, size: Size) => pictures.get(`${work} ${entry} ${size}`),
+    pictures: async () =>
+      [...pictures].map(([name, bytes]) => {
+        const [work, entry, size] = name.split(' ') as [string, string, Size];
+        return { work, entry, size, read: async () => bytes };
+      }),
     close: async () => undefined,
   });
   const { format } = (document ?? {}) as { format?: unknown };
@@ -92,7 +102,7 @@ export function openJson(document: unknown): Kept {
 }
 
 /** The same from a file. */
-export async function openJsonFile(path: string): Promise<Kept> {
+export async function openJsonFile(path: string): Promise<Document> {
   const text = await readFile(path, 'utf8');
   try {
     return openJson(JSON.parse(text));

@@ -15,6 +15,7 @@ import { type Entry, open, type ZipFile } from 'yauzl';
 import type { z } from 'zod';
 import { Refusal } from '../http/answers.ts';
 import type { Size } from '../photos/queries.ts';
+import type { Watch } from './watch.ts';
 
 /** What a file holds, read piece by piece. */
 export interface Kept {
@@ -90,9 +91,14 @@ function shaped<S extends z.ZodType>(schema: S, text: string, at: string): z.out
 
 /**
  * Opens an archive and compares every file in it with its table of contents.
+ * @param known the seal of what was found whole already: then only that it is still the same table
  * @throws Refusal 422 where it is none, was cut short or changed
  */
-export async function openArchive(path: string, { signal }: { signal?: AbortSignal | undefined } = {}): Promise<Kept> {
+export async function openArchive(
+  path: string,
+  { signal, progress }: Watch = {},
+  known?: string,
+): Promise<Kept & { readonly seal: string }> {
   const zip = await (promisify(open) as (path: string, options: object) => Promise<ZipFile>)(path, {
     lazyEntries: true,
     autoClose: false,
@@ -110,10 +116,11 @@ export async function openArchive(path: string, { signal }: { signal?: AbortSign
     const head = shaped(anyVersion(archiveRecord), await text(archiveFiles.head), archiveFiles.head);
     const contents = shaped(archiveContentsSchema, await text(archiveFiles.contents), archiveFiles.contents);
     const seal = createHash('sha256').update(JSON.stringify(contents.files)).digest('hex');
-    if (seal !== contents.seal) throw damaged({ why: 'seal' });
+    if (seal !== contents.seal || (known && seal !== known)) throw damaged({ why: 'seal' });
     if (contents.files.length !== files.size - 1) throw damaged({ why: 'missing', at: archiveFiles.contents });
-    for (const { name, bytes, sha256 } of contents.files) {
+    for (const [i, { name, bytes, sha256 }] of (known ? [] : contents.files).entries()) {
       signal?.throwIfAborted();
+      progress?.(i, contents.files.length);
       const hash = createHash('sha256');
       let length = 0;
       for await (const chunk of await stream(name)) {
@@ -124,6 +131,7 @@ export async function openArchive(path: string, { signal }: { signal?: AbortSign
     }
     return {
       head,
+      seal,
       async *lines() {
         let number = 0;
         for await (const line of linesIn(await stream(archiveFiles.records))) {

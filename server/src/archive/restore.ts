@@ -23,6 +23,7 @@ import { brokenIn } from '@puntada/core/work';
 import { z } from 'zod';
 import type { Db } from '../db/database.ts';
 import { Refusal } from '../http/answers.ts';
+import { breathing } from '../http/breathing.ts';
 import { keepFormer } from '../onward/queries.ts';
 import { keepPhoto } from '../photos/queries.ts';
 import { writePreferences } from '../preferences/queries.ts';
@@ -30,7 +31,7 @@ import { addTicks } from '../progress/queries.ts';
 import { findWork } from '../works/queries.ts';
 import { openJsonFile } from './legacy.ts';
 import { damaged, type Kept, openArchive } from './read.ts';
-import type { Watch } from './write.ts';
+import type { Watch } from './watch.ts';
 
 type Of<Kind extends ArchiveLine['kind']> = Extract<ArchiveLine, { kind: Kind }>;
 
@@ -44,12 +45,17 @@ interface WholeWork {
 }
 type Piece = WholeWork | Exclude<ArchiveLine, { kind: 'work' | 'former' | 'ticks' | 'entry' }>;
 
-/** Opens what a maker has given: an archive, or the JSON of an earlier version. @throws Refusal 422 */
-export async function openKept(path: string, watch: Watch = {}): Promise<Kept> {
+/** Whether a file is an archive; else it can only be the JSON of an earlier version. */
+export async function isArchive(path: string): Promise<boolean> {
   const file = await open(path);
   const { buffer } = await file.read(Buffer.alloc(2), 0, 2, 0);
   await file.close();
-  return buffer.toString() === 'PK' ? openArchive(path, watch) : openJsonFile(path);
+  return buffer.toString() === 'PK';
+}
+
+/** Opens what a maker has given: an archive, or the JSON of an earlier version. @throws Refusal 422 */
+export async function openKept(path: string, watch: Watch = {}): Promise<Kept> {
+  return (await isArchive(path)) ? openArchive(path, watch) : openJsonFile(path);
 }
 
 async function* piecesOf(kept: Kept): AsyncGenerator<Piece> {
@@ -244,9 +250,11 @@ const tables = [
 export async function restoreKept(tx: Db, kept: Kept, { signal, progress }: Watch = {}): Promise<void> {
   for (const table of tables) await tx.query(`delete from ${table}`);
   let seen = 0;
+  const breathe = breathing();
   for await (const piece of piecesOf(kept)) {
     signal?.throwIfAborted();
     progress?.(++seen, 0);
+    await breathe();
     switch (piece.kind) {
       case 'whole':
         await insertWork(tx, piece, kept, piece.head.id);

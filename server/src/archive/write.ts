@@ -8,15 +8,10 @@ import { type ArchiveHead, archiveFiles } from '@puntada/core/records';
 import { ZipFile } from 'yazl';
 import type { Database } from '../db/database.ts';
 import { breathing } from '../http/breathing.ts';
-import { photoOf } from '../photos/queries.ts';
+import { photoOf, type Size } from '../photos/queries.ts';
 import { linesOfBench, photosOf, settledWork } from './lines.ts';
 import { openArchive } from './read.ts';
-
-/** How far it is, and whether it is to go on. */
-export interface Watch {
-  readonly progress?: ((done: number, of: number) => void) | undefined;
-  readonly signal?: AbortSignal | undefined;
-}
+import type { Watch } from './watch.ts';
 
 interface Listed {
   readonly name: string;
@@ -61,25 +56,63 @@ async function toldIn(records: string): Promise<Set<string>> {
   return told;
 }
 
+/** A picture on its way into an archive. */
+interface Picture {
+  readonly work: string;
+  readonly entry: string;
+  readonly size: Size;
+  read(): Promise<Buffer | undefined>;
+}
+
+/** What becomes an archive. */
+interface Packed {
+  readonly head: ArchiveHead;
+  readonly lines: AsyncIterable<unknown>;
+  /** Asked once the lines are written. @param told the ids of the photos that they tell of */
+  pictures(told: ReadonlySet<string>): Promise<readonly Picture[]>;
+}
+
 /**
  * Writes a bench or one project into a file, never whole in memory, and reads it back before it counts as made. Each
  * project is of one plan; photos are never changed, so that they may be read afterwards while others use the bench.
  * @param only the id of the one project @throws what went wrong, or the reason of the signal; nothing is left of it then
  */
-export async function writeArchive(
+export function writeArchive(
   db: Database,
   path: string,
   head: ArchiveHead,
   only?: string,
+  watch: Watch = {},
+): Promise<void> {
+  const picture = (work: string, entry: string, size: Size): Picture => ({
+    ...{ work, entry, size },
+    read: () => photoOf(db, work, entry, size),
+  });
+  const packed: Packed = {
+    head,
+    lines: only ? settledWork(db, only) : linesOfBench(db),
+    async pictures(told) {
+      // A photo taken meanwhile, of which the records tell nothing, is left for the next copy.
+      const photos = (await photosOf(db, only)).filter(({ entry }) => told.has(entry));
+      return photos.flatMap(({ work, entry, small }) => [
+        picture(work, entry, 'image'),
+        ...(small ? [picture(work, entry, 'small')] : []),
+      ]);
+    },
+  };
+  return pack(path, packed, watch);
+}
+
+/** Writes what is given into a file, as {@link writeArchive} does. */
+export async function pack(
+  path: string,
+  { head, lines, pictures }: Packed,
   { progress, signal }: Watch = {},
 ): Promise<void> {
   const [records, part] = [`${path}.records`, `${path}.part`];
   try {
-    const lines = only ? settledWork(db, only) : linesOfBench(db);
     await pipeline(Readable.from(asText(lines, signal)), createWriteStream(records, { mode: 0o600 }));
-    // A photo taken meanwhile, of which the records tell nothing, is left for the next copy.
-    const told = await toldIn(records);
-    const photos = (await photosOf(db, only)).filter(({ entry }) => told.has(entry));
+    const photos = await pictures(await toldIn(records));
     await pipeline(zipped(), createWriteStream(part, { mode: 0o600 }), { ...(signal ? { signal } : {}) });
     await onDisk(part);
     const archive = await openArchive(part, { signal });
@@ -102,13 +135,13 @@ export async function writeArchive(
         });
       add(archiveFiles.head, async () => Readable.from([JSON.stringify(head)]));
       add(archiveFiles.records, async () => createReadStream(records));
-      photos.forEach(({ work, entry, small }, i) => {
-        const picture = (size: 'image' | 'small') => async () => {
+      photos.forEach(({ work, entry, size, read }, i) => {
+        const name = size === 'small' ? archiveFiles.smallPhoto(work, entry) : archiveFiles.photo(work, entry);
+        const picture = async () => {
           progress?.(i, photos.length);
-          return Readable.from([(await photoOf(db, work, entry, size)) ?? Buffer.alloc(0)]);
+          return Readable.from([(await read()) ?? Buffer.alloc(0)]);
         };
-        add(archiveFiles.photo(work, entry), picture('image'), false);
-        if (small) add(archiveFiles.smallPhoto(work, entry), picture('small'), false);
+        add(name, picture, false);
       });
       zip.addReadStreamLazy(archiveFiles.contents, { compress: true }, (done) => {
         const seal = createHash('sha256').update(JSON.stringify(listed)).digest('hex');

@@ -2,11 +2,14 @@ import { mkdirSync, readdirSync, rmSync, statSync } from 'node:fs';
 import { join } from 'node:path';
 import type { Problem } from '@puntada/core/craft';
 import type { ArchiveHead } from '@puntada/core/records';
-import type { Kept } from '../archive/read.ts';
-import { type Counts, checkKept, mustHold, openKept, restoreKept } from '../archive/restore.ts';
-import { type Watch, writeArchive } from '../archive/write.ts';
+import { type Looked, type LookThrough, look } from '../archive/look.ts';
+import { openArchive } from '../archive/read.ts';
+import { type Counts, restoreKept } from '../archive/restore.ts';
+import type { Watch } from '../archive/watch.ts';
+import { writeArchive } from '../archive/write.ts';
 import type { Database } from '../db/database.ts';
 import { count } from '../db/tidy.ts';
+import { accept } from '../http/answers.ts';
 import { faultCodeOf } from '../http/faultCode.ts';
 import { forgetAll } from '../memory.ts';
 import { type CopyName, nameOf, outlived, type Reason, readName } from './names.ts';
@@ -20,16 +23,18 @@ export class Copies {
   private readonly db: Database;
   private readonly now: () => Date;
   private readonly folder: string;
+  private readonly through: LookThrough;
   /** The bench is being replaced: what would be written into the old one now would be lost. */
   replacing = false;
   /** Why the last copy that was to be made without anybody asking was not made. */
   trouble: Problem | undefined;
 
-  /** @param folder in which the copies lie @param now the clock */
-  constructor(db: Database, folder: string, now: () => Date) {
+  /** @param folder in which the copies lie @param now the clock @param through looks through what is put back */
+  constructor(db: Database, folder: string, now: () => Date, through: LookThrough = look) {
     this.db = db;
     this.folder = folder;
     this.now = now;
+    this.through = through;
     mkdirSync(folder, { recursive: true, mode: 0o700 });
   }
 
@@ -95,27 +100,26 @@ export class Copies {
     return rows.length === 0;
   }
 
+  /** What a file holds, once all of it was read and nothing is damaged. @param holds what it is to be; any without it */
+  async look(path: string, watch: Watch = {}, holds?: Looked['holds']): Promise<Looked> {
+    return accept(await this.through({ path, holds }, watch));
+  }
+
   /**
    * Puts what a file holds in place of everything that is here, once nothing in it is damaged, and once what is here is
    * kept as a copy. Whole or not at all. @returns what was in it, and the copy of what was here
    */
   async restore(path: string, watch: Watch = {}): Promise<Counts & { safety: string | undefined }> {
-    const kept = await openKept(path, watch);
-    try {
-      return await this.replaceBy(kept, watch);
-    } finally {
-      await kept.close();
-    }
-  }
-
-  /** The same with what is open already. */
-  async replaceBy(kept: Kept, watch: Watch = {}): Promise<Counts & { safety: string | undefined }> {
-    mustHold(kept, 'bench');
-    const counts = await checkKept(kept, watch);
+    const { seal, holds: _holds, madeAt: _madeAt, ...counts } = await this.look(path, watch, 'bench');
     this.replacing = true;
     try {
       const safety = await this.makeBefore('before-restore', watch);
-      await this.db.transaction((tx) => restoreKept(tx, kept, watch));
+      const kept = await openArchive(path, watch, seal);
+      try {
+        await this.db.transaction((tx) => restoreKept(tx, kept, watch));
+      } finally {
+        await kept.close();
+      }
       forgetAll();
       await count(this.db);
       return { ...counts, safety };

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Problem } from '@puntada/core/craft';
-import type { Watch } from '../archive/write.ts';
+import type { Watch } from '../archive/watch.ts';
 import { Refusal } from '../http/answers.ts';
 import { faultCodeOf } from '../http/faultCode.ts';
 

@@ -6,9 +6,9 @@ import type { Work } from '@puntada/core/records';
 import { hangingWords, notStarted, standingWords } from '@puntada/core/words';
 import express, { type Request, Router } from 'express';
 import { z } from 'zod';
-import { openJson } from '../archive/legacy.ts';
-import { checkKept, openKept, takeIn } from '../archive/restore.ts';
-import { type Watch, writeArchive } from '../archive/write.ts';
+import { openArchive } from '../archive/read.ts';
+import { takeIn } from '../archive/restore.ts';
+import { writeArchive } from '../archive/write.ts';
 import type { Database } from '../db/database.ts';
 import { handler, Refusal } from '../http/answers.ts';
 import { fileName } from '../http/fileName.ts';
@@ -77,7 +77,7 @@ export function copyRoutes({ copies, jobs }: Parts): Router {
 
   router.post('/:name/check', (request, response) => {
     const path = named(request);
-    response.status(202).json(jobs.start((watch) => lookInto(path, watch)));
+    response.status(202).json(jobs.start((watch) => copies.look(path, watch)));
   });
 
   router.post('/:name/restore', (request, response) => {
@@ -86,16 +86,6 @@ export function copyRoutes({ copies, jobs }: Parts): Router {
   });
 
   return router;
-}
-
-/** What is in a file, once all of it was read and nothing is damaged. */
-async function lookInto(path: string, watch: Watch) {
-  const kept = await openKept(path, watch);
-  try {
-    return { holds: kept.head.holds, madeAt: kept.head.madeAt, ...(await checkKept(kept, watch)) };
-  } finally {
-    await kept.close();
-  }
 }
 
 const place = z.coerce.number().int().min(0);
@@ -133,7 +123,7 @@ export function incomingRoutes({ db, copies, jobs, incoming }: Parts): Router {
 
   router.post('/:id/look', (request, response) => {
     const path = incoming.pathOf(String(request.params.id));
-    response.status(202).json(jobs.start((watch) => lookInto(path, watch)));
+    response.status(202).json(jobs.start((watch) => copies.look(path, watch)));
   });
 
   router.post('/:id/restore', (request, response) => {
@@ -153,9 +143,9 @@ export function incomingRoutes({ db, copies, jobs, incoming }: Parts): Router {
     const path = incoming.pathOf(id);
     response.status(202).json(
       jobs.start(async (watch) => {
-        const kept = await openKept(path, watch);
+        const { seal } = await copies.look(path, watch, 'project');
+        const kept = await openArchive(path, watch, seal);
         try {
-          await checkKept(kept, watch);
           const taken = await db.transaction((tx) => takeIn(tx, kept));
           incoming.remove(id);
           return taken;
@@ -169,7 +159,7 @@ export function incomingRoutes({ db, copies, jobs, incoming }: Parts): Router {
   return router;
 }
 
-/** One project out as an archive; and in again where it is the JSON that earlier versions wrote. */
+/** One project out as an archive. */
 export function handoverRoutes({ db, now }: Parts): Router {
   const router = Router();
 
@@ -184,31 +174,6 @@ export function handoverRoutes({ db, now }: Parts): Router {
       response.download(path, `${fileName(work.wish.title)}.zip`, () =>
         rmSync(folder, { recursive: true, force: true }),
       );
-    }),
-  );
-
-  router.post(
-    '/',
-    handler(async (request, response) => {
-      const kept = openJson(request.body);
-      await checkKept(kept);
-      response.status(201).json(await db.transaction((tx) => takeIn(tx, kept)));
-    }),
-  );
-
-  return router;
-}
-
-/** Everything in again where it is the JSON that earlier versions wrote. */
-export function backupRoutes({ copies }: Parts): Router {
-  const router = Router();
-
-  router.post(
-    '/restore',
-    handler(async (request, response) => {
-      const kept = openJson(request.body);
-      const { works, yarns, swatches } = await copies.replaceBy(kept);
-      response.json({ works, yarns, swatches });
     }),
   );
 

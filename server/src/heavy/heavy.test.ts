@@ -1,12 +1,7 @@
-import { mkdtempSync, rmSync } from 'node:fs';
-import { join } from 'node:path';
-import { fileURLToPath, pathToFileURL } from 'node:url';
-import { build } from 'esbuild';
+import { bundled } from '../../test/bundled.ts';
 import { listen } from '../../test/listening.ts';
 import { galleyCloth } from '../../test/sampleWorks.ts';
 import { inThreads } from './heavy.ts';
-
-const root = fileURLToPath(new URL('../../../', import.meta.url));
 
 /** A blanket of a quarter of a million stitches. */
 const large = {
@@ -17,26 +12,14 @@ const large = {
 };
 
 describe('what takes long', () => {
-  let folder: string;
-  let file: URL;
+  let built: Awaited<ReturnType<typeof bundled>>;
   beforeAll(async () => {
-    // Within the project, where a thread finds the packages too.
-    folder = mkdtempSync(join(root, '.cache/heavy-'));
-    file = pathToFileURL(join(folder, 'tasks.mjs'));
-    await build({
-      entryPoints: [fileURLToPath(new URL('./tasks.ts', import.meta.url))],
-      outfile: fileURLToPath(file),
-      bundle: true,
-      packages: 'external',
-      alias: { '@puntada/core': join(root, 'core/src') },
-      format: 'esm',
-      platform: 'node',
-    });
+    built = await bundled('heavy/tasks.ts');
   }, 60000);
-  afterAll(() => rmSync(folder, { recursive: true, force: true }));
+  afterAll(() => built.remove());
 
   it('keeps nobody waiting: while a large blanket is planned, others are answered', async () => {
-    const heavy = inThreads(file);
+    const heavy = inThreads(built.file);
     const server = await listen(undefined, heavy);
     let planned = false;
     const plan = server.ask('POST', '/plan', large).finally(() => {
@@ -55,13 +38,13 @@ describe('what takes long', () => {
   }, 120000);
 
   it('is given up after a while, told as too much, and the next is done', async () => {
-    const heavy = inThreads(file, 0.3);
+    const heavy = inThreads(built.file, 0.3);
     const server = await listen(undefined, heavy);
     const refused = await server.ask('POST', '/plan', large);
     expect([refused.status, refused.body.problems[0].code]).toEqual([422, 'plan-too-long']);
     await server.close();
     await heavy.close();
-    const next = inThreads(file);
+    const next = inThreads(built.file);
     const again = await listen(undefined, next);
     const { body: made } = await again.ask('POST', '/works', { wish: galleyCloth });
     const { body } = await again.ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });

@@ -1,7 +1,5 @@
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
-import { fileURLToPath, pathToFileURL } from 'node:url';
-import { build } from 'esbuild';
+import { writeFileSync } from 'node:fs';
+import { bundled } from '../../test/bundled.ts';
 import { type Listening, listen } from '../../test/listening.ts';
 import { begunCloth } from '../../test/sampleWorks.ts';
 import type { Db } from '../db/database.ts';
@@ -9,36 +7,23 @@ import { forgetAll } from '../memory.ts';
 import { reckoningFrom } from './reckoning.ts';
 import { inOwnThread } from './thread.ts';
 
-const root = fileURLToPath(new URL('../../../', import.meta.url));
 const week = [60, 60, 60, 60, 60, 120, 120];
 
 describe('reckoning in a thread of its own', () => {
-  let folder: string;
-  let file: URL;
+  let built: Awaited<ReturnType<typeof bundled>>;
   let server: Listening;
   beforeAll(async () => {
-    // Within the project, where a thread finds the packages too.
-    folder = mkdtempSync(join(root, '.cache/reckoning-'));
-    file = pathToFileURL(join(folder, 'reckoning.mjs'));
-    await build({
-      entryPoints: [fileURLToPath(new URL('./reckoning.worker.ts', import.meta.url))],
-      outfile: fileURLToPath(file),
-      bundle: true,
-      packages: 'external',
-      alias: { '@puntada/core': join(root, 'core/src') },
-      format: 'esm',
-      platform: 'node',
-    });
+    built = await bundled('schedule/reckoning.worker.ts');
     server = await listen();
     for (const rows of [2, 7]) await begunCloth(server, rows);
   }, 60_000);
   afterAll(async () => {
     await server.close();
-    rmSync(folder, { recursive: true, force: true });
+    built.remove();
   });
 
   it('tells what this thread would tell, also after another bench has come', async () => {
-    const [here, reckoner] = [reckoningFrom(server.database), inOwnThread(file)];
+    const [here, reckoner] = [reckoningFrom(server.database), inOwnThread(built.file)];
     const there = reckoner.from(server.database);
     const pending = await here.pending();
     expect(pending).toHaveLength(2);
@@ -51,7 +36,7 @@ describe('reckoning in a thread of its own', () => {
   }, 60_000);
 
   it('that ends in the middle of a question is asked once more, and the question is answered', async () => {
-    const reckoner = inOwnThread(file);
+    const reckoner = inOwnThread(built.file);
     let ended = false;
     const database: Db = {
       exec: server.database.exec,
@@ -69,9 +54,9 @@ describe('reckoning in a thread of its own', () => {
   }, 60_000);
 
   it('that breaks takes nobody with it, and whoever asked is told', async () => {
-    const broken = join(folder, 'broken.mjs');
+    const broken = new URL('broken.mjs', built.file);
     writeFileSync(broken, "throw new Error('no such thing');\n");
-    const reckoner = inOwnThread(pathToFileURL(broken));
+    const reckoner = inOwnThread(broken);
     await expect(reckoner.from(server.database).pace()).rejects.toThrow('reckoning thread ended');
     await reckoner.close();
   }, 60_000);

@@ -66,6 +66,10 @@ export const server: Table = {
   'printer-no-paper': () => ['The label printer is out of paper.', 'Put a new roll in and print again.'],
   'strip-cut-short': () => ['The strip arrived cut short.', 'Print it again.'],
   'scale-silent': () => ['The scale does not answer: its battery is empty.', 'Type the grams instead.'],
+  'file-too-much': (f) => [
+    `Looking through this file came no further within ${f.seconds} seconds, or took more memory than there is for it.`,
+    'Nothing was changed. Use another copy of it; if this is the only one, put it back with the command that needs no server.',
+  ],
   'backup-damaged': (f, told) => [`This file is damaged. ${inside(f, told)}`, `${again} Use another copy of it.`],
   'due-out-of-range': () => ['A project is due between the years 2000 and 2099.', 'Choose another day, or none.'],
   busy: () => ['A copy is being made or put back.', 'Wait until it is done, then try again.'],
