@@ -1,4 +1,7 @@
 import './styles/main.css';
+import { askAhead } from './api/ahead.ts';
+
+askAhead(location.pathname);
 
 // In a dark room the row is dark from the first moment; the view of it turns the light on again when it is left.
 if (location.pathname.endsWith('/work') && /"dark":true/.test(localStorage.getItem('puntada.reading') ?? '')) {

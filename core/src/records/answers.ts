@@ -8,7 +8,7 @@ import { ownPatternRecord } from './ownPattern.ts';
 import { preferencesRecord } from './preferences.ts';
 import { anyVersion } from './record.ts';
 import { swatchRecord } from './swatch.ts';
-import { positionSchema, stepsIn, tickSchema } from './tick.ts';
+import { positionSchema, type Step, stepName, stepsIn, tickSchema } from './tick.ts';
 import { paceSchema, wishRecord } from './wish.ts';
 
 /*
@@ -87,14 +87,33 @@ export const workLogSchema = z.object({
 /** As it is answered. */
 export type ToldLog = Readonly<z.output<typeof workLogSchema>>;
 
-/** As it is read: the steps in the order of their times. */
-export interface WorkLog extends Pick<ToldLog, 'entries' | 'largeOnly'> {
-  readonly ticks: readonly z.output<typeof tickSchema>[];
+/** The steps of a log as they came, of which there may be a hundred thousand, and those that wait on this device. */
+export interface LogSteps {
+  readonly kept: Pick<ToldLog, 'ticks' | 'steps'>;
+  readonly waiting: readonly Step[];
 }
 
-/** The steps of a log, however they were answered. */
-export function ticksInLog({ ticks, steps }: ToldLog): WorkLog['ticks'] {
-  return ticks ?? stepsIn(steps ?? '').sort((a, b) => a.at - b.at);
+/** As it is read. */
+export interface WorkLog extends Pick<ToldLog, 'entries' | 'largeOnly'> {
+  readonly steps: LogSteps;
+}
+
+/** All steps, each once, by their times. */
+export function ticksInLog({ kept: { ticks, steps = '' }, waiting }: LogSteps): Step[] {
+  const known: readonly Step[] = ticks ?? stepsIn(steps);
+  const names = new Set(waiting.length ? known.map(stepName) : []);
+  return [...known, ...waiting.filter((step) => !names.has(stepName(step)))].sort((a, b) => a.at - b.at);
+}
+
+/** Steps of the last sitting, at most. */
+const ofSitting = 3000;
+
+/** When the last steps were made, ms since 1970: more than anybody makes without a long pause. */
+export function lastTimesIn({ kept: { ticks, steps = '' }, waiting }: LogSteps): number[] {
+  let start = steps.length;
+  for (let lines = 0; start > 0 && lines < ofSitting; lines++) start = steps.lastIndexOf('\n', start - 1);
+  const last = stepsIn(steps.slice(start + 1));
+  return [...(ticks ?? last), ...waiting].map(({ at }) => at).sort((a, b) => a - b);
 }
 
 export const weighingsSchema = z.array(weighSchema);

@@ -16,7 +16,9 @@ export {
   formerPlansSchema,
   type Job,
   jobSchema,
+  type LogSteps,
   type LookedInto,
+  lastTimesIn,
   lookedIntoSchema,
   type MovedPlan,
   ownPaceSchema,
@@ -102,7 +104,7 @@ export { anyVersion } from './record.ts';
 export { type RestKind, restKinds } from './restKind.ts';
 export { type ScaleReading, scaleReadingSchema } from './scaleReading.ts';
 export { leastSide, type Swatch, type SwatchCount, swatchRecord, swatchSchema } from './swatch.ts';
-export { stepName, tickSchema } from './tick.ts';
+export { tickSchema } from './tick.ts';
 export {
   type Item,
   lengthReads,

@@ -66,11 +66,12 @@ export {
 } from './underway/inHand.ts';
 export { brokenIn, isOutside, rowLeft, runsOfUnits } from './underway/kept.ts';
 export { isShort, type Lasting, lasting } from './underway/lasting.ts';
+export { type LogTimes, logTimes, type RowsAfter } from './underway/logTimes.ts';
 export { leftWorking, predictedWorking, timeSoFarWorking, usedWorking } from './underway/logWorkings.ts';
 export { type KnownAt, narrowing } from './underway/narrowing.ts';
 export { oneOff } from './underway/oneOff.ts';
 export { piecesApart } from './underway/pieces.ts';
 export { impossibleIn, unlikelyMeasure, unlikelyWeight } from './underway/plausible.ts';
 export { type RipCost, ripBack } from './underway/rip.ts';
-export { paceOfSessions, type Session, sessionRatio, sittingSince } from './underway/sessions.ts';
+export { paceOfSessions, type Session, sittingSince, type ToldSession } from './underway/sessions.ts';
 export { type ColourQuestion, colourNow } from './underway/weighed.ts';

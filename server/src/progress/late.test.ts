@@ -45,4 +45,44 @@ describe('steps that come late', () => {
     all.push(late);
     expect(await send([late])).toEqual(reached(all));
   });
+
+  it('are told as lines like all others: those that are new, and those that belong among the old', async () => {
+    const id = await begunCloth(server);
+    const step = (place: number): Tick => ({
+      ...{ id: crypto.randomUUID(), at: 9000 - (place % 7), place },
+      ...{ from: at(place % 5), to: at((place + 1) % 5) },
+    });
+    const all = Array.from({ length: 5200 }, (_, n) => step(10 * n + 10));
+    const sent: Tick[] = [];
+    const send = async (ticks: readonly Tick[]) => {
+      for (let i = 0; i < ticks.length; i += 400) {
+        await server.ask('POST', `/works/${id}/ticks`, { ticks: ticks.slice(i, i + 400) });
+      }
+      sent.push(...ticks);
+    };
+    const asLines = async () => (await server.ask('GET', `/works/${id}/log?steps=lines`)).body.steps.split('\n');
+    const asSent = () =>
+      [...sent]
+        .sort((a, b) => (a.place ?? 0) - (b.place ?? 0) || (a.id < b.id ? -1 : 1))
+        .map(({ at: when, place, from, to }) => [when, place, from.rows, from.runs, to.rows, to.runs].join(' '));
+    await send(all);
+    expect(await asLines()).toEqual(asSent());
+    for (const places of [[60_000], [60_010, 60_020], [], [15], [60_030, 25], [60_040, 60_040], [52_000]]) {
+      await send(places.map(step));
+      expect([places, await asLines()]).toEqual([places, asSent()]);
+    }
+    // Another process on the same database has added one among the old, and one behind all.
+    for (const place of [35, 70_000]) {
+      const tick = step(place);
+      const values = [id, tick.id, tick.at, place, tick.from.rows, 0, tick.to.rows, 0];
+      await server.database.query(
+        `insert into ticks (work_id, id, at, place, from_rows, from_runs, to_rows, to_runs)
+         values ($1, $2, $3, $4, $5, $6, $7, $8)`,
+        values,
+      );
+      await server.database.query('update progress set steps = steps + 1 where work_id = $1', [id]);
+      sent.push(tick);
+      expect([place, await asLines()]).toEqual([place, asSent()]);
+    }
+  });
 });

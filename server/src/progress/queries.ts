@@ -84,11 +84,15 @@ const part = 10_000;
 const linesRow = z.object({ work_id: z.uuid(), lines: z.string(), last_place: z.number(), last_id: z.uuid() });
 const nobody = '00000000-0000-0000-0000-000000000000';
 
-/** The steps of some works as lines of text, in their order, part by part. @param columns of each line */
+/**
+ * The steps of some works as lines of text, in their order, part by part. @param columns of each line
+ * @param last of one work only what stands behind this step of it
+ */
 async function* linesOf(
   db: Db,
   works: readonly string[],
   columns: string,
+  last?: readonly [place: number, id: string],
 ): AsyncGenerator<{ readonly work: string; readonly lines: string }> {
   const sql = `select work_id, string_agg(concat_ws(' ', ${columns}), E'\\n' order by place, id) as lines,
       max(place) as last_place, (array_agg(id order by place desc, id desc))[1] as last_id
@@ -97,23 +101,55 @@ async function* linesOf(
       order by work_id, place, id limit ${part}
     ) as next group by work_id order by work_id`;
   const breathe = breathing();
-  for (let behind: readonly unknown[] = [nobody, -1, nobody]; ; ) {
+  for (let behind: readonly unknown[] = last ? [works[0], ...last] : [nobody, -1, nobody]; ; ) {
     const found = await rows(db, linesRow, sql, [works, ...behind]);
     for (const { work_id: work, lines } of found) yield { work, lines };
-    const last = found.at(-1);
-    if (!last) return;
-    behind = [last.work_id, last.last_place, last.last_id];
+    const end = found.at(-1);
+    if (!end) return;
+    behind = [end.work_id, end.last_place, end.last_id];
     await breathe();
   }
 }
 
-/** The steps of a work as one text, a line each, as pages read them. */
+/** The steps of a work as they were last read. */
+interface ReadSteps {
+  readonly steps: number;
+  readonly last: readonly [place: number, id: string];
+  readonly text: string;
+}
+const readSteps = remembered<ReadSteps>();
+/** Works of so many steps are remembered, and so many of them, the latest read. */
+const long = { steps: 5000, works: 4 };
+
+/** The steps of a work as one text, a line each, as pages read them. Of many only the new ones are read. */
 export async function stepLines(db: Db, workId: string): Promise<string> {
-  const parts: string[] = [];
-  for await (const { lines } of linesOf(db, [workId], 'at, place, from_rows, from_runs, to_rows, to_runs')) {
-    parts.push(lines);
-  }
-  return parts.join('\n');
+  const stands = await row(db, progressRow, 'select * from progress where work_id = $1', [workId]);
+  if (!stands) return '';
+  const { steps, last_place: place, last_id: id } = stands;
+  const known = readSteps.get(workId);
+  if (known?.steps === steps) return known.text;
+  const read = async (behind?: ReadSteps['last']) => {
+    const parts: string[] = [];
+    const columns = 'at, place, from_rows, from_runs, to_rows, to_runs';
+    for await (const { lines } of linesOf(db, [workId], columns, behind)) parts.push(lines);
+    return parts.join('\n');
+  };
+  const more = known && (await read(known.last));
+  // Steps that came late stand among those that are known.
+  const onlyMore = more !== undefined && known && known.steps + linesIn(more) === steps;
+  const text = onlyMore ? [known.text, more].filter(Boolean).join('\n') : await read();
+  readSteps.delete(workId);
+  // Read while others are added, it may already hold more than it was asked for.
+  if (steps >= long.steps && linesIn(text) === steps) readSteps.set(workId, { steps, last: [place, id], text });
+  for (const old of [...readSteps.keys()].slice(0, -long.works)) readSteps.delete(old);
+  return text;
+}
+
+function linesIn(text: string): number {
+  if (!text) return 0;
+  let lines = 1;
+  for (let at = text.indexOf('\n'); at >= 0; at = text.indexOf('\n', at + 1)) lines++;
+  return lines;
 }
 
 /** How many steps some works have, by the work. */

@@ -1,3 +1,5 @@
+import { askedAhead } from './ahead.ts';
+
 /** The header by which a page and the server tell one another of which bench they speak. */
 const header = 'x-puntada-bench';
 
@@ -11,7 +13,7 @@ export function ofThisBench(headers: Headers): Headers {
 
 /** Notes which bench answered first: it is that of this page. */
 export async function fetchNoted(input: RequestInfo | URL, init?: RequestInit): Promise<Response> {
-  const response = await fetch(input, init);
+  const response = await (askedAhead(input, init) ?? fetch(input, init));
   own ??= response.headers.get(header) ?? undefined;
   return response;
 }

@@ -25,10 +25,23 @@ async function kept(path: string): Promise<unknown> {
   return found?.json();
 }
 
+const idle = () => new Promise<unknown>((done) => requestIdleCallback(done, { timeout: 300 }));
+
+let before: Promise<unknown> = Promise.resolve();
+
+/** One after the other, each with what the one before has left; none keeps the next from its turn. */
+function inTurn<T>(what: () => Promise<T>): Promise<T | undefined> {
+  const done = before.then(what).catch(() => undefined);
+  before = done;
+  return done;
+}
+
 /** Changes a kept copy, so that it is as far as the server has acknowledged. Nothing happens where there is none. */
 export async function changeKept(path: string, change: (copy: object) => object): Promise<void> {
-  const copy = await kept(path).catch(() => undefined);
-  if (copy && typeof copy === 'object') await keep(path, change(copy)).catch(() => undefined);
+  await inTurn(async () => {
+    const copy = await kept(path);
+    if (copy && typeof copy === 'object') await keep(path, change(copy));
+  });
 }
 
 /**
@@ -41,9 +54,10 @@ export const askOrKept: BaseQueryFn<string | FetchArgs, unknown, FetchBaseQueryE
   const path = typeof args === 'string' ? args : undefined;
   if (path === undefined) return answer;
   if (!answer.error) {
-    await keep(path, answer.data).catch(() => undefined);
+    // Nobody waits until the copy of a long answer is on its shelf; it is put there once the page has drawn it.
+    void inTurn(() => idle().then(() => keep(path, answer.data)));
     return answer;
   }
-  const copy = isAway(answer.error) ? await kept(path).catch(() => undefined) : undefined;
+  const copy = isAway(answer.error) ? await inTurn(() => kept(path)) : undefined;
   return copy === undefined ? answer : { data: copy };
 };

@@ -31,13 +31,11 @@ import {
   type StoredSwatch,
   type StoredYarn,
   scheduleSchema,
-  stepName,
   storedPatternSchema,
   storedSwatchSchema,
   storedYarnSchema,
   swatchesSchema,
   type ToldLog,
-  ticksInLog,
   type Unread,
   unreadSchema,
   type WorkLog,
@@ -356,20 +354,15 @@ export function addToLog(workId: string, entry: LogEntry) {
 export function useLog(id: string, fresh = false): { data: WorkLog | undefined; error: unknown } {
   const { data, error } = useLogQuery(id, { refetchOnMountOrArgChange: fresh });
   const { waiting } = useQueue();
-  // Lines in the store, so that a hundred thousand steps are taken apart once, and here alone.
-  const ticks = useMemo(() => data && ticksInLog(data), [data]);
   const whole = useMemo(
     () =>
-      data &&
-      ticks && {
+      data && {
         entries: withWaiting(data.entries, entriesOf(waiting, id)),
-        ticks: withWaiting(
-          ticks,
-          ticksOf(waiting, id).map((tick) => ({ ...tick, id: stepName(tick) })),
-        ),
+        // A hundred thousand of them are taken apart where nobody waits for it.
+        steps: { kept: { ticks: data.ticks, steps: data.steps }, waiting: ticksOf(waiting, id) },
         largeOnly: data.largeOnly,
       },
-    [data, ticks, waiting, id],
+    [data, waiting, id],
   );
   return { data: whole, error };
 }

@@ -38,12 +38,13 @@ import {
   widthsAcross,
   type YarnNeed,
 } from '@puntada/core/plan';
-import type { LabelWish, Work } from '@puntada/core/records';
+import type { LabelWish, LogSteps, Work } from '@puntada/core/records';
 import {
   type LogEntry,
   marksIn,
   type PlanDocument,
   readShape,
+  ticksInLog,
   type Weighing,
   weighingsIn,
   wishSchema,
@@ -54,7 +55,9 @@ import {
   compareStrips,
   costsOfProject,
   type Lasting,
+  type LogTimes,
   lasting,
+  logTimes,
   type ProjectCosts,
   paceOfSessions,
   planFigures,
@@ -63,7 +66,6 @@ import {
   type Strip,
   sessionsOfWork,
   swatchGauge,
-  type Tick,
   withSwatch,
 } from '@puntada/core/work';
 import { expose } from 'comlink';
@@ -331,12 +333,24 @@ function oneRepeat(key: string, maker: Maker): string[] {
   return [...grouped];
 }
 
+/** The same for a work as long as another, or another revision of it, is not asked for. */
+function ofLast<T>(count: (work: Work) => T): (work: Work) => T {
+  let last: { readonly key: string; readonly found: T } | undefined;
+  return (work) => {
+    const key = `${work.id} ${work.revision}`;
+    if (last?.key !== key) last = { key, found: count(work) };
+    return last.found;
+  };
+}
+
+const clothOfWork = ofLast(workCloth);
+
 /** What a work holds, course by course and off the hook; nothing where it cannot be laid. */
-function workCosts(work: Work): ProjectCosts | undefined {
-  const cloth = workCloth(work);
+const workCosts = ofLast((work: Work): ProjectCosts | undefined => {
+  const cloth = clothOfWork(work);
   const prepared = prepareWork(work);
   return cloth && prepared.ok ? costsOfProject(prepared.value, cloth) : undefined;
-}
+});
 
 /** Whether the yarn of a begun work lasts, and on what; nothing where it is not known what there is. */
 function lastingOf(work: Work, weighings: readonly Weighing[]): { lasting: Lasting[]; sequence: Sequence } | undefined {
@@ -347,13 +361,20 @@ function lastingOf(work: Work, weighings: readonly Weighing[]): { lasting: Lasti
   return { lasting: lasting(colourQuestions(prepared.value, costs, weighings), work.progress), sequence };
 }
 
+/** When a work was worked; nothing where it cannot be laid. */
+function timesOfWork(work: Work, entries: readonly LogEntry[], steps: LogSteps): LogTimes | undefined {
+  const cloth = clothOfWork(work);
+  const costs = workCosts(work);
+  return cloth && costs && logTimes(cloth, costs, ticksInLog(steps), marksIn(entries), work.wish.pace);
+}
+
 /** Every way for the rest of a work; nothing while it is not begun. */
-function onward(work: Work, entries: readonly LogEntry[], ticks: readonly Tick[]): Result<RestPlan[]> | undefined {
-  const cloth = workCloth(work);
+function onward(work: Work, entries: readonly LogEntry[], steps: LogSteps): Result<RestPlan[]> | undefined {
+  const cloth = clothOfWork(work);
   const costs = workCosts(work);
   // The rest is planned again as long as the first cloth is on the hook.
   if (!work.begun || !cloth || !costs || work.progress.rows > cloth.fabric.courses) return undefined;
-  const pace = paceOfSessions(sessionsOfWork(cloth, costs, ticks, marksIn(entries)), work.wish.pace);
+  const pace = paceOfSessions(sessionsOfWork(cloth, costs, ticksInLog(steps), marksIn(entries)), work.wish.pace);
   const measures = entries.filter((entry) => entry.kind === 'measure');
   return restPlans({ wish: work.wish, cloth, stands: work.progress, weighings: weighingsIn(entries), measures, pace });
 }
@@ -366,6 +387,7 @@ const planner = {
   onward,
   planFigures,
   workCosts,
+  timesOfWork,
   swatchGauge,
   swatchReadings,
   swatchWork,

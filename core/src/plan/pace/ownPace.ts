@@ -109,13 +109,23 @@ function actsOf(evenings: readonly Evening[], expected: number, before: OwnPace)
   const first = acts.map((act) => before.acts.find((each) => each.act === act));
   const mean = first.map((each) => each?.factor ?? 1);
   const covariance = first.map((each, i) => acts.map((_, j) => (i === j ? (each?.sd ?? actSd) ** 2 : 0)));
+  const known = new Map<Handwork, { readonly steady: number; readonly parts: readonly number[] }>();
+  // Steps that are alike share their work: it is taken apart once.
+  const partsOf = (work: Handwork) => {
+    let found = known.get(work);
+    if (!found) {
+      const steady = secondsIn(work);
+      found = { steady, parts: acts.map((act) => (work.get(act) ?? 0) / steady) };
+      known.set(work, found);
+    }
+    return found;
+  };
   for (const evening of evenings) {
     const steps = steadySteps(evening.steps);
     const all = together(steps);
     const hand = all.seconds / all.expected;
     for (const { seconds, work } of steps) {
-      const steady = secondsIn(work);
-      const parts = acts.map((act) => (work.get(act) ?? 0) / steady);
+      const { steady, parts } = partsOf(work);
       learnStep(mean, covariance, parts, seconds / (steady * hand), (minuteSd ** 2 * 60) / steady);
     }
   }
@@ -134,17 +144,20 @@ function actsOf(evenings: readonly Evening[], expected: number, before: OwnPace)
 
 /** Takes in one reading of a weighted sum. @param parts weights @param error variance of the reading */
 function learnStep(mean: number[], covariance: number[][], parts: readonly number[], reading: number, error: number) {
-  const dot = (row: readonly number[]) => row.reduce((sum, each, i) => sum + each * (parts[i] as number), 0);
-  const reach = covariance.map(dot);
-  const variance = dot(reach) + error;
-  const surprise = reading - dot(mean);
-  reach.forEach((each, i) => {
-    mean[i] = (mean[i] as number) + (each / variance) * surprise;
-    const row = covariance[i] as number[];
-    reach.forEach((other, j) => {
-      row[j] = (row[j] as number) - (each * other) / variance;
-    });
-  });
+  const reach = covariance.map((row) => weighted(row, parts));
+  const variance = weighted(reach, parts) + error;
+  const surprise = reading - weighted(mean, parts);
+  for (const [i, row] of covariance.entries()) {
+    const share = (reach[i] as number) / variance;
+    mean[i] = (mean[i] as number) + share * surprise;
+    for (let j = 0; j < row.length; j++) row[j] = (row[j] as number) - share * (reach[j] as number);
+  }
+}
+
+function weighted(values: readonly number[], parts: readonly number[]): number {
+  let sum = 0;
+  for (let i = 0; i < values.length; i++) sum += (values[i] as number) * (parts[i] as number);
+  return sum;
 }
 
 /**

@@ -51,7 +51,7 @@ export function reached(ticks: Iterable<Tick>, from = begun): Position {
 }
 
 /** Where one more step leads, from where the work stood before it. */
-export function afterTick(position: Position, tick: Tick): Position {
+export function afterTick(position: Position, tick: Pick<Tick, 'from' | 'to'>): Position {
   const forward = comparePositions(tick.to, tick.from) > 0;
   if (forward) return comparePositions(tick.to, position) > 0 ? tick.to : position;
   const counts = comparePositions(position, tick.from) <= 0 && comparePositions(tick.to, position) < 0;

@@ -14,6 +14,7 @@ import {
   partWorked,
   sessionsOfWork,
 } from './inHand.ts';
+import { logTimes } from './logTimes.ts';
 
 /** 36 stitches and 44 rows of nine runs, with a border of two rounds in B. */
 const plan = must(
@@ -71,6 +72,37 @@ describe('a work in hand', () => {
   it('reads steps to rows that its plan no longer has', () => {
     const tick = { id: 'a', at: 1_000_000, from: at(43), to: at(58, 4) };
     expect(sessionsOfWork(cloth, costs, [tick])).toHaveLength(1);
+  });
+
+  it('tells from its steps its sessions, the line of its rows and when the last was made', () => {
+    // Rows of 152 s: one at first, the next 200 s later, one more after half an hour's pause.
+    const [first, pause] = [10_000_000, 1_800_000];
+    const times = [first, first + 200_000, first + 200_000 + pause];
+    const ticks = times.map((time, row) => ({ id: `${row}`, at: time, from: at(row), to: at(row + 1) }));
+    const { sessions, line, lastStep, pace } = logTimes(cloth, costs, ticks, { pauses: [], corrected: [] });
+    // Before the first step of a sitting the clock ran for nobody: it counts as long as a steady hand takes.
+    expect(sessions).toEqual([
+      {
+        from: first - 152_000,
+        to: first + 200_000,
+        seconds: 352,
+        expected: 304,
+        rows: 2,
+        takenOut: 0,
+        ratio: 200 / 152,
+      },
+      expect.objectContaining({ seconds: 152, rows: 1, ratio: undefined }),
+    ]);
+    expect(line).toEqual([0, 152, 352, 504].map((seconds, row) => ({ hours: expect.closeTo(seconds / 3600, 9), row })));
+    expect([lastStep, pace.acts.length > 0]).toEqual([times[2], true]);
+    // Said by the maker to have taken ten minutes: the line goes by it.
+    const corrected = [{ of: first, minutes: 10 }];
+    const said = logTimes(cloth, costs, ticks, { pauses: [], corrected });
+    expect(said.line.at(-1)?.hours).toBeCloseTo((600 + 152) / 3600, 9);
+    expect(logTimes(cloth, costs, [], { pauses: [], corrected: [] })).toMatchObject({
+      sessions: [],
+      lastStep: undefined,
+    });
   });
 
   it('tells where a yarn ends, before its last row or after it', () => {

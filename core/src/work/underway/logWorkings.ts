@@ -2,7 +2,7 @@ import { type Estimate, times } from '../../craft/values/estimate.ts';
 import { yarnFigures } from '../../craft/yarn/yarn.ts';
 import { amountOf, exactly, type Working, type WorkingPart } from '../../plan/workings/working.ts';
 import type { Position } from '../progress/progress.ts';
-import type { Session } from './sessions.ts';
+import type { ToldSession } from './sessions.ts';
 import { type ColourQuestion, lastOfEach } from './weighed.ts';
 
 /** Metres course by course, the finishing last, and how far they are worked. */
@@ -63,7 +63,7 @@ export function usedWorking({ weighings, yarn }: Pick<ColourQuestion, 'weighings
 }
 
 /** The time so far, session by session. */
-export function timeSoFarWorking(sessions: readonly Session[]): Working {
+export function timeSoFarWorking(sessions: readonly ToldSession[]): Working {
   const parts = sessions.map(
     ({ seconds, corrected }, i): WorkingPart => ({
       code: 'session',

@@ -4,8 +4,8 @@ import type { SessionMarks } from '../../records/logEntry.ts';
 import { comparePositions, type Position, type Tick } from '../progress/progress.ts';
 import type { CourseCosts } from './rip.ts';
 
-/** A while at work without a long pause. */
-export interface Session {
+/** A while at work without a long pause, as it is told. */
+export interface ToldSession {
   /** Milliseconds since 1970. */
   readonly from: number;
   readonly to: number;
@@ -16,13 +16,17 @@ export interface Session {
   readonly rows: number;
   /** Whole rows that were taken out again in it. */
   readonly takenOut: number;
+  /** The maker has said what it took. */
+  readonly corrected?: true;
+}
+
+/** The same with its steps. */
+export interface Session extends ToldSession {
   /**
    * The steps that a clock ran for: all but the first. When that was begun nobody knows; it may be many rows that were
    * made up for.
    */
   readonly clocked: readonly ClockedStep[];
-  /** The maker has said what it took. */
-  readonly corrected?: true;
 }
 
 /** A pause of more than this is another session, ms. */
@@ -30,8 +34,29 @@ const longPause = 20 * 60_000;
 /** The first step of a session has no step before it; it is taken to have begun this long before, at most, ms. */
 const lead = 5 * 60_000;
 
+/** More than the runs of any row. */
+const runsOfRow = 10_000;
+
+/** What is worked in steps forward; those that are alike, such as one run of the same row, share it. */
+function workOfSteps({ hands }: CourseCosts, runsOf: (row: number) => number): (step: Step) => Handwork {
+  const known = new Map<number, Handwork>();
+  return (step) => {
+    const { from, to } = step;
+    const row = hands[from.rows];
+    const ends = to.rows === from.rows + 1 && to.runs === 0;
+    if (!row || (to.rows !== from.rows && !ends)) return workOfStep(step, hands, runsOf);
+    const runs = Math.max(1, runsOf(from.rows));
+    const done = (ends ? runs : to.runs) - from.runs;
+    if (done === runs) return row;
+    const key = from.rows * runsOfRow + done;
+    const found = known.get(key) ?? handworkOf([[row, done / runs]]);
+    known.set(key, found);
+    return found;
+  };
+}
+
 /** What is worked in a step forward, as far as it is known: a row counts by its rows, a run by its part. */
-function workOfStep({ from, to }: Tick, { hands }: CourseCosts, runsOf: (row: number) => number): Handwork {
+function workOfStep({ from, to }: Step, hands: CourseCosts['hands'], runsOf: (row: number) => number): Handwork {
   const whole = hands.slice(from.rows, to.rows).map((each) => [each, 1] as const);
   const part = ({ rows, runs }: Position, sign: 1 | -1) => {
     const row = hands[rows];
@@ -41,9 +66,10 @@ function workOfStep({ from, to }: Tick, { hands }: CourseCosts, runsOf: (row: nu
 }
 
 const nothing: Handwork = new Map();
+type Step = Omit<Tick, 'id'>;
 
 /** Whole rows that a step back takes out; to go back over a row's end by a run is none. */
-function rowsTakenOut({ from, to }: Tick): number {
+function rowsTakenOut({ from, to }: Step): number {
   return Math.max(0, from.rows - to.rows - (to.runs > 0 ? 1 : 0));
 }
 
@@ -58,7 +84,7 @@ function laidDown(pauses: readonly number[], after: number, before: number): num
  * @param runsOf runs of a row, from 0 @param pauses when the work was laid down, ms since 1970, ascending
  */
 export function sessionsOf(
-  ticks: readonly Tick[],
+  ticks: readonly Step[],
   costs: CourseCosts,
   runsOf: (row: number) => number,
   pauses: readonly number[] = [],
@@ -66,9 +92,10 @@ export function sessionsOf(
   const inOrder = [...ticks].sort((a, b) => a.at - b.at);
   const sessions: Omit<{ -readonly [Name in keyof Session]: Session[Name] } & { clocked: ClockedStep[] }, 'seconds'>[] =
     [];
+  const workOf = workOfSteps(costs, runsOf);
   for (const tick of inOrder) {
     const forward = comparePositions(tick.to, tick.from) > 0;
-    const work = forward ? workOfStep(tick, costs, runsOf) : nothing;
+    const work = forward ? workOf(tick) : nothing;
     const expected = secondsIn(work);
     const rows = forward ? tick.to.rows - tick.from.rows : 0;
     const takenOut = forward ? 0 : rowsTakenOut(tick);
@@ -117,7 +144,7 @@ export function asCorrected(session: Session, corrections: SessionMarks['correct
 }
 
 /** How long a session took against a steady hand: 1.2 a fifth longer; nothing where no step was clocked in it. */
-export function sessionRatio({ clocked }: Session): number | undefined {
+export function sessionRatio({ clocked }: Pick<Session, 'clocked'>): number | undefined {
   const expected = clocked.reduce((sum, { work }) => sum + secondsIn(work), 0);
   return expected ? clocked.reduce((sum, { seconds }) => sum + seconds, 0) / expected : undefined;
 }

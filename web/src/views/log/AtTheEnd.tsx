@@ -3,7 +3,7 @@ import type { OwnPace } from '@puntada/core/plan';
 import type { Work, WorkLog } from '@puntada/core/records';
 import { entryLabel, type LogEntry, weighingsIn } from '@puntada/core/records';
 import { logSaid } from '@puntada/core/words';
-import { impossibleIn, wishAgain } from '@puntada/core/work';
+import { impossibleIn, type LogTimes, wishAgain } from '@puntada/core/work';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, useAddWorkMutation, usePreferences } from '../../api/api.ts';
@@ -18,8 +18,12 @@ import type { LogProps } from './logProps.ts';
 
 type End = Extract<LogEntry, { kind: 'end' }>;
 
+interface Props extends Pick<LogProps, 'work' | 'log' | 'cloth'> {
+  readonly times: LogTimes;
+}
+
 /** How it came out, and the same again with what it taught. */
-export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'log' | 'cloth'> & { pace: OwnPace }) {
+export function AtTheEnd({ work, log, cloth, times: { pace, lastStep } }: Props) {
   const [add, adding] = useAddEntryMutation();
   const [again, making] = useAddWorkMutation();
   const [ownId, another] = useOwnId();
@@ -35,7 +39,6 @@ export function AtTheEnd({ work, log, cloth, pace }: Pick<LogProps, 'work' | 'lo
   const [tried, setTried] = useState(false);
   if (work.progress.rows < cloth.fabric.courses) return null;
   const mass = parseMass(grams);
-  const lastStep = log.ticks.at(-1)?.at;
   const gramsWrong = grams.trim() !== '' && !(mass.ok && mass.value > 0);
   const end = (): End => ({
     ...entryLabel,

@@ -1,6 +1,5 @@
 import type { Estimate } from '@puntada/core/craft';
 import { type OwnPace, secondsBy, secondsWorking, standingAt, unknownPace, type Working } from '@puntada/core/plan';
-import { marksIn } from '@puntada/core/records';
 import {
   clothOf,
   goOnWords,
@@ -16,10 +15,8 @@ import {
   cellsInHand,
   foretoldHours,
   handworkOfRows,
-  paceOfSessions,
+  type LogTimes,
   partWorked,
-  type Session,
-  sessionsOfWork,
   timeSoFarWorking,
 } from '@puntada/core/work';
 import { csvFormatRows } from 'd3-dsv';
@@ -38,6 +35,7 @@ import { useWorkCloth } from '../../parts/useWorkCloth.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { Worked } from '../../parts/Worked.tsx';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
+import { useWorkTimes } from '../../worker/useWorkTimes.ts';
 import { AtTheEnd } from './AtTheEnd.tsx';
 import { HandTable } from './HandTable.tsx';
 import type { LogProps } from './logProps.ts';
@@ -59,6 +57,7 @@ export default function LogView() {
   const log = useArrived(told);
   const cloth = useWorkCloth(work);
   const costs = useWorkCosts(work);
+  const times = useWorkTimes(work, log);
   const refusal = problemsOf(error ?? logError);
   return (
     <>
@@ -78,8 +77,8 @@ export default function LogView() {
             {log ? <Notes work={work} log={log} placeOf={(row) => `row ${row}`} /> : null}
           </div>
         ) : null}
-        {work && log && cloth && costs && work.state !== 'wished' ? (
-          <Log work={work} log={log} cloth={cloth} costs={costs} />
+        {work && log && cloth && costs && times && work.state !== 'wished' ? (
+          <Log work={work} log={log} cloth={cloth} costs={costs} times={times} />
         ) : refusal.length || work?.state === 'wished' ? null : (
           <Waiting words="Opening the log…" workedOut />
         )}
@@ -88,10 +87,9 @@ export default function LogView() {
   );
 }
 
-function Log({ work, log, cloth, costs }: Omit<LogProps, 'placeOf'>) {
+function Log({ work, log, cloth, costs, times }: Omit<LogProps, 'placeOf'> & { readonly times: LogTimes }) {
   const { fabric } = cloth;
-  const sessions = useMemo(() => sessionsOfWork(cloth, costs, log.ticks, marksIn(log.entries)), [cloth, costs, log]);
-  const pace = useMemo(() => paceOfSessions(sessions, work.wish.pace), [sessions, work.wish.pace]);
+  const { sessions, pace } = times;
   const { rows } = work.progress;
   const { sequence } = costs;
   const stands = standingAt(sequence, rows);
@@ -118,7 +116,7 @@ function Log({ work, log, cloth, costs }: Omit<LogProps, 'placeOf'>) {
             of={fabric.courses}
             cloth={clothOf(sequence, stands, work.wish.item)}
           />
-          <ProgressChart ticks={log.ticks} sessions={sessions} foretold={foretold} left={left} />
+          <ProgressChart points={times.line} foretold={foretold} left={left} />
           <PaceChart sessions={sessions} pace={pace} />
           <HandTable pace={pace} />
           <Sessions workId={work.id} sessions={sessions} log={log} />
@@ -136,7 +134,7 @@ function Log({ work, log, cloth, costs }: Omit<LogProps, 'placeOf'>) {
           placeOf={placeOf}
         />
         <Measures work={work} log={log} cloth={cloth} sequence={sequence} placeOf={placeOf} />
-        <AtTheEnd work={work} log={log} cloth={cloth} pace={pace} />
+        <AtTheEnd work={work} log={log} cloth={cloth} times={times} />
         <section aria-label="Share this project">
           <h2 className="border-b border-ink pb-1 text-[19px]">Share this project</h2>
           <p className="py-2 text-[16px]">
@@ -163,7 +161,7 @@ function Figures({
   of,
   cloth,
 }: {
-  sessions: readonly Session[];
+  sessions: LogTimes['sessions'];
   pace: OwnPace;
   left: Estimate;
   /** How the time left comes about. */

@@ -1,7 +1,7 @@
 import { ninety } from '@puntada/core/craft';
 import type { OwnPace } from '@puntada/core/plan';
 import { logSaid } from '@puntada/core/words';
-import { type Session, sessionRatio } from '@puntada/core/work';
+import type { LogTimes } from '@puntada/core/work';
 import { scaleLinear, scalePoint } from 'd3-scale';
 import { line } from 'd3-shape';
 import { dates } from '../../parts/dates.ts';
@@ -11,7 +11,7 @@ const height = 130;
 const margin = { top: 24, right: 16, bottom: 24, left: 40 };
 
 interface Props {
-  readonly sessions: readonly Session[];
+  readonly sessions: LogTimes['sessions'];
   readonly pace: OwnPace;
 }
 
@@ -29,10 +29,7 @@ const most = 60;
 export function PaceChart({ sessions, pace }: Props) {
   const [ref, width] = useWidth<HTMLDivElement>();
   const told = sessions
-    .flatMap((session): Told[] => {
-      const ratio = sessionRatio(session);
-      return ratio === undefined ? [] : [{ from: session.from, ratio }];
-    })
+    .flatMap(({ from, ratio }): Told[] => (ratio === undefined ? [] : [{ from, ratio }]))
     .slice(-most);
   if (told.length < 2) return <div ref={ref} />;
   const known = [pace.ratio * Math.exp(-ninety * pace.sd), pace.ratio * Math.exp(ninety * pace.sd)] as const;

@@ -1,19 +1,17 @@
 import type { Estimate } from '@puntada/core/craft';
 import { decimal } from '@puntada/core/craft';
 import { logSaid, timeWords } from '@puntada/core/words';
-import { afterTick, type Session, type Tick } from '@puntada/core/work';
+import type { RowsAfter } from '@puntada/core/work';
 import { scaleLinear } from 'd3-scale';
 import { curveStepAfter, line } from 'd3-shape';
-import { useMemo } from 'react';
 import { useWidth } from '../../parts/useWidth.ts';
-import { thinned } from './thinned.ts';
 
 const height = 190;
 const margin = { top: 24, right: 12, bottom: 28, left: 40 };
 
 interface Props {
-  readonly ticks: readonly Tick[];
-  readonly sessions: readonly Session[];
+  /** Up to the last step. */
+  readonly points: readonly RowsAfter[];
   /** Hours that the plan foretold up to the end of each row, 0 first. */
   readonly foretold: readonly number[];
   /** Seconds still to be worked, by the pace of now. */
@@ -24,9 +22,8 @@ interface Props {
  * Rows against hours: pauses are left out, so that the slope is the pace. Beside it what the plan foretold, and
  * between what hours the rest will end.
  */
-export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
+export function ProgressChart({ points, foretold, left }: Props) {
   const [ref, width] = useWidth<HTMLDivElement>();
-  const points = useMemo(() => pointsOf(ticks, sessions), [ticks, sessions]);
   const last = points.at(-1);
   if (points.length < 2 || !last) return <div ref={ref} />;
   const rows = foretold.length - 1;
@@ -34,10 +31,10 @@ export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
   const most = Math.max(last.hours, foretold.at(-1) ?? 0, ...ends);
   const x = scaleLinear([0, most], [margin.left, width - margin.right]);
   const y = scaleLinear([0, rows], [height - margin.bottom, margin.top]);
-  const path = line<(typeof points)[number]>(
+  const path = line<RowsAfter>(
     (point) => x(point.hours),
     (point) => y(point.row),
-  ).curve(curveStepAfter)(thinned(points, most));
+  ).curve(curveStepAfter)(points);
   const plan = line<number>(
     (hours) => x(hours),
     (_, row) => y(row),
@@ -78,22 +75,4 @@ export function ProgressChart({ ticks, sessions, foretold, left }: Props) {
       </p>
     </div>
   );
-}
-
-/** Hours at work up to each tick, pauses left out, and the row the work then stood at. */
-function pointsOf(ticks: readonly Tick[], sessions: readonly Session[]): { hours: number; row: number }[] {
-  const points = [{ hours: 0, row: 0 }];
-  let position = { rows: 0, runs: 0 };
-  let before = 0;
-  let at = 0;
-  for (const session of sessions) {
-    // What the maker has said of its length holds.
-    const share = (session.seconds * 1000) / Math.max(1, session.to - session.from);
-    for (let tick = ticks[at]; tick && tick.at <= session.to; tick = ticks[++at]) {
-      position = afterTick(position, tick);
-      points.push({ hours: (before + (tick.at - session.from) * share) / 3_600_000, row: position.rows });
-    }
-    before += session.seconds * 1000;
-  }
-  return points;
 }

@@ -1,6 +1,6 @@
 import { entryLabel, type LogEntry, type WorkLog } from '@puntada/core/records';
 import { logSaid, timeWords } from '@puntada/core/words';
-import type { Session } from '@puntada/core/work';
+import type { ToldSession } from '@puntada/core/work';
 import { Pencil } from 'lucide-react';
 import { useRef, useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
@@ -17,7 +17,7 @@ const more = 60;
 
 interface Props {
   readonly workId: string;
-  readonly sessions: readonly Session[];
+  readonly sessions: readonly ToldSession[];
   readonly log: WorkLog;
 }
 
@@ -131,7 +131,7 @@ function Correction({
   session,
   log,
   onDone,
-}: Omit<Props, 'sessions'> & { session: Session; onDone: () => void }) {
+}: Omit<Props, 'sessions'> & { session: ToldSession; onDone: () => void }) {
   const [add, adding] = useAddEntryMutation();
   const entry = useEntry(workId);
   const [typed, setTyped] = useState(String(Math.round(session.seconds / 60)));

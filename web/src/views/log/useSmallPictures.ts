@@ -2,6 +2,9 @@ import { useEffect } from 'react';
 import { useKeepSmallMutation } from '../../api/records.ts';
 import { smallPhoto } from './smallPhoto.ts';
 
+/** ms until a log is drawn and read: before that a picture more or less would only keep it waiting. */
+const drawnBy = 2500;
+
 /**
  * Makes the small pictures of photos that an earlier version took without, one after the other while the log is open: the
  * next time the list of them is light. @param photos the ids of their entries
@@ -19,7 +22,10 @@ export function useSmallPictures(workId: string, photos: readonly string[]): voi
       }
     };
     // What cannot be made now is made another time.
-    make().catch(() => undefined);
-    return () => left.abort();
+    const begin = setTimeout(() => void make().catch(() => undefined), drawnBy);
+    return () => {
+      clearTimeout(begin);
+      left.abort();
+    };
   }, [workId, photos, keep]);
 }

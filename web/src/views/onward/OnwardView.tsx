@@ -50,7 +50,7 @@ export default function OnwardView() {
 
 /** Every way for the rest, from the worker; nothing until it has found them. */
 function useRest(work: Work, log: WorkLog): Result<RestPlan[]> | undefined {
-  return useAnswer(useCallback(() => planner.onward(work, log.entries, log.ticks), [work, log]));
+  return useAnswer(useCallback(() => planner.onward(work, log.entries, log.steps), [work, log]));
 }
 
 function Rest({ work, log }: { work: Work; log: WorkLog }) {

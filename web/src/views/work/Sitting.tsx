@@ -1,9 +1,9 @@
 import type { WorkLog } from '@puntada/core/records';
-import { entryLabel, pausesIn } from '@puntada/core/records';
+import { entryLabel, lastTimesIn, pausesIn } from '@puntada/core/records';
 import { clockWords, workSaid } from '@puntada/core/words';
 import { restAfter, restFor, sittingSince } from '@puntada/core/work';
 import { Pause } from 'lucide-react';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { problemsOf } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
 import { useProblemWords } from '../../parts/Craft.tsx';
@@ -34,7 +34,8 @@ export function Sitting({ workId, log, step }: Props) {
     const timer = setInterval(() => setNow(Date.now()), minute / 4);
     return () => clearInterval(timer);
   }, []);
-  const steps = [...log.ticks.map((tick) => tick.at), ...made];
+  const told = useMemo(() => lastTimesIn(log.steps), [log.steps]);
+  const steps = [...told, ...made];
   const pauses = pausesIn(log.entries);
   const at = Math.max(now, steps.at(-1) ?? 0, pauses.at(-1) ?? 0);
   const since = sittingSince(steps, pauses, at);

@@ -1,10 +1,10 @@
 import fc from 'fast-check';
-import { thinned } from './thinned.ts';
+import { thinned } from './logTimes.ts';
 
 describe('a long line drawn with fewer points', () => {
   it('leaves a short one alone', () => {
     const points = Array.from({ length: 900 }, (_, n) => ({ hours: n / 10, row: n % 7 }));
-    expect(thinned(points, 90)).toBe(points);
+    expect(thinned(points)).toBe(points);
   });
 
   it('begins and ends where it did, is as high and as low, and takes no more than four points a part', () => {
@@ -16,8 +16,7 @@ describe('a long line drawn with fewer points', () => {
           row = Math.max(0, row + change);
           return { hours: n / 40, row };
         });
-        const hours = (points.at(-1) as { hours: number }).hours;
-        const fewer = thinned(points, hours);
+        const fewer = thinned(points);
         expect(fewer.length).toBeLessThanOrEqual(4 * 601);
         expect([fewer[0], fewer.at(-1)]).toEqual([points[0], points.at(-1)]);
         const rows = (of: readonly { row: number }[]) => of.map((point) => point.row);

@@ -1,0 +1,47 @@
+import { jest } from '@jest/globals';
+import { askAhead, askedAhead } from './ahead.ts';
+
+const id = '3f0c3a0e-0000-4000-8000-00000000000a';
+const asked: string[] = [];
+
+beforeEach(() => {
+  asked.length = 0;
+  jest.useFakeTimers();
+  Object.assign(globalThis, {
+    location: { href: 'http://here/' },
+    fetch: (path: string) => {
+      asked.push(path);
+      return Promise.resolve(new Response(`of ${path}`));
+    },
+  });
+});
+afterEach(() => jest.useRealTimers());
+
+describe('what a page asks first', () => {
+  it('is asked while its code is on the way, and given once to whoever asks for the same', async () => {
+    askAhead(`/works/${id}/log`);
+    expect(asked).toEqual(['/api/preferences', `/api/works/${id}`, `/api/works/${id}/log?steps=lines`]);
+    expect(askedAhead(`http://here/api/works/${id}/log`)).toBeUndefined();
+    const answer = await askedAhead(new Request(`http://here/api/works/${id}/log?steps=lines`));
+    expect(await answer?.text()).toBe(`of /api/works/${id}/log?steps=lines`);
+    expect(askedAhead(`/api/works/${id}/log?steps=lines`)).toBeUndefined();
+  });
+
+  it('is old after a while, and once something is changed', () => {
+    askAhead('/drawer');
+    expect(askedAhead('/api/drawer', { method: 'POST' })).toBeUndefined();
+    expect(askedAhead('/api/drawer')).toBeUndefined();
+    askAhead('/');
+    jest.advanceTimersByTime(6000);
+    expect(askedAhead('/api/works')).toBeUndefined();
+  });
+
+  it('is of the page that is opened', () => {
+    askAhead(`/works/${id}/work`);
+    expect(asked).toEqual(['/api/preferences', `/api/works/${id}`]);
+    asked.length = 0;
+    askAhead('/book');
+    askAhead('/works/none/of/ours');
+    expect(asked).toEqual(['/api/preferences', '/api/preferences']);
+  });
+});
