@@ -49,6 +49,9 @@ if ('takenOver' in database && database.takenOver) {
     .makeBefore('before-migration')
     .catch((error: unknown) => log.error({ err: withoutText(error) }, 'migration-copy'));
 }
+const lookAtPhotos = () =>
+  void copies.lookAtPhotos().catch((error: unknown) => log.error({ err: withoutText(error) }, 'photos'));
+setTimeout(lookAtPhotos, 10_000).unref();
 setTimeout(daily, 60_000).unref();
 // A bench of an earlier version was never counted.
 const countOnce = async () => {

@@ -9,6 +9,7 @@ import type { Watch } from '../archive/watch.ts';
 import { writeArchive } from '../archive/write.ts';
 import type { Database } from '../db/database.ts';
 import { count } from '../db/tidy.ts';
+import { readPhotosThrough } from '../db/whole.ts';
 import { accept } from '../http/answers.ts';
 import { faultCodeOf } from '../http/faultCode.ts';
 import { forgetAll } from '../memory.ts';
@@ -79,6 +80,16 @@ export class Copies {
       const name = await this.makeUnlessThere();
       this.trouble = undefined;
       return name;
+    } catch (error) {
+      this.trouble = { code: faultCodeOf(error) ?? 'copy-not-made', path: '' };
+      throw error;
+    }
+  }
+
+  /** Looks whether all photos can be read; one that cannot is told where the copy of the day is. @throws likewise */
+  async lookAtPhotos(): Promise<void> {
+    try {
+      await readPhotosThrough(this.db);
     } catch (error) {
       this.trouble = { code: faultCodeOf(error) ?? 'copy-not-made', path: '' };
       throw error;

@@ -1,4 +1,5 @@
 import { spawnSync } from 'node:child_process';
+import { randomBytes, randomUUID } from 'node:crypto';
 import {
   existsSync,
   mkdirSync,
@@ -11,13 +12,16 @@ import {
 } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { entryLabel } from '@puntada/core/records';
 import { freshFolder } from '../../test/freshFolder.ts';
 import { galleyCloth } from '../../test/sampleWorks.ts';
 import { Copies } from '../copies/copies.ts';
+import { addEntry } from '../log/queries.ts';
 import { putBack } from '../putBack.ts';
 import { addWork, listWorks } from '../works/queries.ts';
 import { CannotStart, faultOf } from './fault.ts';
 import { openDatabase } from './open.ts';
+import { readPhotosThrough } from './whole.ts';
 
 /** All files of a folder with what is in them. */
 function contentsOf(folder: string): Map<string, string> {
@@ -76,6 +80,32 @@ describe('data that cannot be opened', () => {
     expect(await whyNot(folder)).toBe('database-damaged');
     expect(readFileSync(path).equals(page)).toBe(true);
     expect(new CannotStart('database-damaged', folder).message).toContain(`npm run put-back -- ${name}`);
+  });
+
+  it('with a damaged page among the photos opens, and is told soon after', async () => {
+    const db = await openDatabase(folder);
+    await addWork(db, galleyCloth, null);
+    const [{ id = '' } = {}] = await listWorks(db);
+    const entry = { ...entryLabel, id: randomUUID(), at: 1, kind: 'photo', row: 3 } as const;
+    // Noise, so that it is kept as it is; far more than a page.
+    const image = `data:image/jpeg;base64,${randomBytes(90_000).toString('base64')}`;
+    await addEntry(db, id, { ...entry, image, small: image });
+    await readPhotosThrough(db);
+    const { rows } = await db.query(
+      "select pg_relation_filepath(reltoastrelid::regclass) as path from pg_class where relname = 'photos'",
+    );
+    await db.exec('checkpoint');
+    await db.close();
+    const path = inDatabase(String(rows[0]?.path));
+    const pages = readFileSync(path);
+    pages[8192 * 5 + 4000] = (pages[8192 * 5 + 4000] as number) ^ 1;
+    writeFileSync(path, pages);
+    const again = await openDatabase(folder);
+    const copies = new Copies(again, join(folder, 'copies'), () => new Date());
+    await expect(copies.lookAtPhotos()).rejects.toThrow();
+    expect(copies.trouble).toEqual({ code: 'data-damaged', path: '' });
+    expect(await listWorks(again)).toHaveLength(1);
+    await again.close();
   });
 
   it('is never taken for a new bench: copies but no database', async () => {

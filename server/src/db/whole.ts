@@ -1,6 +1,8 @@
-import type { Database } from './database.ts';
+import { z } from 'zod';
+import { breathing } from '../http/breathing.ts';
+import { type Database, rows } from './database.ts';
 
-/** Photos are read by the copy of each day: to read them all at every start would take minutes. */
+/** Photos are read after the start, one by one: nobody is to wait until all of them are. */
 const left = 'photos';
 
 /**
@@ -19,4 +21,19 @@ export async function readThrough(db: Database): Promise<void> {
     );
     for (const { read_all } of rows) await tx.query(String(read_all));
   });
+}
+
+const photo = z.object({ work_id: z.uuid(), entry_id: z.uuid() });
+
+/** Reads all photos, one after the other, while others use the bench. @throws what PostgreSQL says, as {@link readThrough} */
+export async function readPhotosThrough(db: Database): Promise<void> {
+  const breathe = breathing(0);
+  for (const { work_id, entry_id } of await rows(db, photo, 'select work_id, entry_id from photos')) {
+    // A sum of each, so that all of its bytes are looked at.
+    await db.query('select md5(image), md5(small) from photos where work_id = $1 and entry_id = $2', [
+      work_id,
+      entry_id,
+    ]);
+    await breathe();
+  }
 }
