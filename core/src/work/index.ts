@@ -4,7 +4,6 @@ export { drawerColumns, readDrawerTable, toRow } from './drawer/table.ts';
 export {
   afterRow,
   afterRun,
-  afterTick,
   backRun,
   begun,
   comparePositions,

@@ -1,4 +1,3 @@
-import { jest } from '@jest/globals';
 import { askAhead, askedAhead } from './ahead.ts';
 
 const id = '3f0c3a0e-0000-4000-8000-00000000000a';
@@ -6,7 +5,6 @@ const asked: string[] = [];
 
 beforeEach(() => {
   asked.length = 0;
-  jest.useFakeTimers();
   Object.assign(globalThis, {
     location: { href: 'http://here/' },
     fetch: (path: string) => {
@@ -15,11 +13,10 @@ beforeEach(() => {
     },
   });
 });
-afterEach(() => jest.useRealTimers());
 
 describe('what a page asks first', () => {
   it('is asked while its code is on the way, and given once to whoever asks for the same', async () => {
-    askAhead(`/works/${id}/log`);
+    askAhead(`/works/${id}/log`, 50);
     expect(asked).toEqual(['/api/preferences', `/api/works/${id}`, `/api/works/${id}/log?steps=lines`]);
     expect(askedAhead(`http://here/api/works/${id}/log`)).toBeUndefined();
     const answer = await askedAhead(new Request(`http://here/api/works/${id}/log?steps=lines`));
@@ -27,21 +24,21 @@ describe('what a page asks first', () => {
     expect(askedAhead(`/api/works/${id}/log?steps=lines`)).toBeUndefined();
   });
 
-  it('is old after a while, and once something is changed', () => {
-    askAhead('/drawer');
+  it('is old after a while, and once something is changed', async () => {
+    askAhead('/drawer', 10);
     expect(askedAhead('/api/drawer', { method: 'POST' })).toBeUndefined();
     expect(askedAhead('/api/drawer')).toBeUndefined();
-    askAhead('/');
-    jest.advanceTimersByTime(6000);
+    askAhead('/', 10);
+    await new Promise((done) => setTimeout(done, 30));
     expect(askedAhead('/api/works')).toBeUndefined();
   });
 
   it('is of the page that is opened', () => {
-    askAhead(`/works/${id}/work`);
+    askAhead(`/works/${id}/work`, 10);
     expect(asked).toEqual(['/api/preferences', `/api/works/${id}`]);
     asked.length = 0;
-    askAhead('/book');
-    askAhead('/works/none/of/ours');
+    askAhead('/book', 10);
+    askAhead('/works/none/of/ours', 10);
     expect(asked).toEqual(['/api/preferences', '/api/preferences']);
   });
 });

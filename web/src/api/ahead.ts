@@ -15,10 +15,10 @@ const firstAsked: readonly (readonly [place: RegExp, paths: (id: string) => read
 const asked = new Map<string, Promise<Response>>();
 
 /** So long is an answer what the page would be told now, ms. */
-const fresh = 5000;
+const usual = 5000;
 
 /** Asks ahead for the page at a place. */
-export function askAhead(pathname: string): void {
+export function askAhead(pathname: string, fresh = usual): void {
   const [, paths] = firstAsked.find(([place]) => place.test(pathname)) ?? [];
   const [, id = ''] = /^\/works\/([0-9a-f-]+)/.exec(pathname) ?? [];
   for (const path of ['/preferences', ...(paths?.(id) ?? [])]) {
