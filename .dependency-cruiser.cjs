@@ -68,7 +68,7 @@ module.exports = {
     {
       name: 'only-declared-packages',
       severity: 'error',
-      from: { pathNot: '\\.test\\.ts$' },
+      from: { pathNot: '(\\.test\\.ts$|^server/test/)' },
       to: { dependencyTypes: ['npm-no-pkg', 'unknown'] },
     },
   ],

@@ -9,7 +9,7 @@ export { strapAcross, strapJoining, strapWanted } from './finish/strap.ts';
 export { isTube, type TubeMeasure, type TubeSize, type WidthOffer, widthsAcross } from './fit/across.ts';
 export type { EndRule, HeightOffer } from './fit/up.ts';
 export type { Question } from './items/item.ts';
-export { coverFor, measureOf, policyOf, techniquesFor } from './items/items.ts';
+export { coverFor, measureOf, panelsOf, policyOf, techniquesFor } from './items/items.ts';
 export { itemKinds, itemNamed } from './items/register.ts';
 export { lay } from './lay/lay.ts';
 export { measure, type YarnNeed } from './measure/measure.ts';

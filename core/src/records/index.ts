@@ -114,4 +114,5 @@ export {
   wishRecord,
   wishSchema,
   withUnitsTyped,
+  yarnSchema,
 } from './wish.ts';

@@ -5,10 +5,10 @@ import { positionSchema as position } from './tick.ts';
 const length = z.string().trim().min(1).max(40).optional();
 const words = (most: number) => z.string().trim().max(most);
 /** What an entry that is made now says of itself. */
-export const entryLabel = { format: 'puntada-entry', version: 3 } as const;
+export const entryLabel = { format: 'puntada-entry', version: 4 } as const;
 
 const head = {
-  ...labelOf('puntada-entry', 3),
+  ...labelOf('puntada-entry', 4),
   /** A UUID made by the device, so that an entry told twice is kept once. */
   id: z.uuid(),
   /** Milliseconds since 1970. */
@@ -77,16 +77,32 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
     /** What to change next time. */
     next: words(400),
   }),
+  /** Whom one of a set is for, until when, and what became of it; the last that was told of an item holds. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('item'),
+    /** Of the items of this project, from 1. */
+    item: z.number().int().min(1).max(99),
+    whom: words(80),
+    /** As `2026-12-24`. */
+    by: z
+      .string()
+      .regex(/^\d{4}-\d{2}-\d{2}$/)
+      .optional(),
+    fate: z.enum(['kept', 'given', 'sold']).optional(),
+    /** In the maker's own money. */
+    price: z.number().min(0).max(1_000_000).optional(),
+  }),
 ]);
 
 /**
  * Version 2 knows what a session really took; in version 3 the pictures of a photo may be kept beside it. What the
- * versions before wrote stays as it was.
+ * versions before wrote stays as it was. Version 4 knows what becomes of each item.
  */
 export const logEntryRecord = {
   format: 'puntada-entry',
   schema: logEntrySchema,
-  steps: [(old) => old, (old) => old],
+  steps: [(old) => old, (old) => old, (old) => old],
 } satisfies RecordKind;
 
 export type LogEntry = z.output<typeof logEntrySchema>;

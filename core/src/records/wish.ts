@@ -154,7 +154,7 @@ function standing<const From extends readonly [string, ...string[]]>(from: From)
 
 /** Everything a plan is made from. The one shape behind the screen, the API and the command line. */
 export const wishSchema = z.strictObject({
-  ...labelOf('puntada-wish', 2),
+  ...labelOf('puntada-wish', 3),
   title: z.string().trim().min(1).max(80),
   item: itemKey,
   units: z.enum(['cm', 'in']).default('cm'),
@@ -200,6 +200,16 @@ export const wishSchema = z.strictObject({
   across: z.enum(['flat', 'round', 'diameter']).optional(),
   /** How many of it are made: panels, or a set. */
   pieces: wholeNumber(1, 99).default(1),
+  /** The set that it is made for, together with other wishes: the same in other yarns, or the back of this. */
+  set: z
+    .strictObject({
+      /** The same in all of them. */
+      id: z.uuid(),
+      title: z.string().trim().min(1).max(80),
+      /** The other side of what is joined: it takes the outside size of the front. */
+      part: z.enum(['front', 'back']).optional(),
+    })
+    .optional(),
   border: borderSchema.optional(),
   /** A plain row of sc in A that ends the cloth as it begins. */
   closing: z.boolean().default(false),
@@ -232,8 +242,12 @@ export const wishSchema = z.strictObject({
   choice: z.strictObject({ stitches: count(), rows: count() }).optional(),
 });
 
-/** Version 2 may have figures placed on its ground. */
-export const wishRecord = { format: 'puntada-wish', schema: wishSchema, steps: [(old) => old] } satisfies RecordKind;
+/** Version 2 may have figures placed on its ground; version 3 may be made for a set. */
+export const wishRecord = {
+  format: 'puntada-wish',
+  schema: wishSchema,
+  steps: [(old) => old, (old) => old],
+} satisfies RecordKind;
 
 /** A wish as it is stored: everything filled in. */
 export type Wish = z.output<typeof wishSchema>;

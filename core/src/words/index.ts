@@ -20,7 +20,16 @@ export { endsAtText, type LastingOn, shortText } from './en/lasting.ts';
 export { likelySlipWords } from './en/likelySlips.ts';
 export { upper } from './en/lists.ts';
 export { nextStepWords } from './en/nextStep.ts';
-export { nameless, notStarted, planLeft, planMoved, planUnchanged, standingWords, swatchNotice } from './en/notices.ts';
+export {
+  nameless,
+  notStarted,
+  planLeft,
+  planMoved,
+  planUnchanged,
+  setNotice,
+  standingWords,
+  swatchNotice,
+} from './en/notices.ts';
 export { joinLabel, openSides } from './en/openSides.ts';
 export { placedWords } from './en/placed.ts';
 export {
@@ -54,6 +63,7 @@ export { partsSaid } from './en/screens/parts.ts';
 export { priceSaid } from './en/screens/price.ts';
 export { printSaid } from './en/screens/print.ts';
 export { rowsSaid } from './en/screens/rows.ts';
+export { setSaid } from './en/screens/set.ts';
 export { shoppingSaid } from './en/screens/shopping.ts';
 export { swatchesSaid } from './en/screens/swatches.ts';
 export { switchSaid } from './en/screens/switch.ts';

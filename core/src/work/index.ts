@@ -35,6 +35,18 @@ export {
   type Week,
 } from './schedule/schedule.ts';
 export { type Costs, materialsOf, materialsTimes, type PriceWay, pricesOf } from './selling/price.ts';
+export { ballsInOrder, type SharedBall } from './set/balls.ts';
+export {
+  type Colouring,
+  colourwaysOf,
+  type Filling,
+  filled,
+  fillings,
+  itemsOfOneYarn,
+  togetherWith,
+  wishesOfSet,
+} from './set/colourways.ts';
+export { type ItemStand, itemsAt, type SetStand, setAt, toldOfItems } from './set/items.ts';
 export { hookFor, swatchFigures } from './swatch/hooks.ts';
 export {
   leastRepeats,

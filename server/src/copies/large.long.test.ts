@@ -92,7 +92,7 @@ describe('a gigabyte of photos', () => {
     const db = await openDatabase(data);
     const id = await addWork(db, galleyCloth, null);
     for (let n = 0; n < photos; n++) {
-      const label = { format: 'puntada-entry', version: 3, kind: 'photo', row: 0 } as const;
+      const label = { format: 'puntada-entry', version: 4, kind: 'photo', row: 0 } as const;
       await addEntry(db, id, { ...label, id: randomUUID(), at: n, image: photo() });
     }
     await db.close();

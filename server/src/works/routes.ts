@@ -19,6 +19,7 @@ import {
   takeBackStart,
 } from './queries.ts';
 import { archiving, binning, changedWork, facing, newWork, revisionOnly } from './schema.ts';
+import { planTogether } from './together.ts';
 
 /** The refusal of a change made on a stale copy: it brings the fresh state along and overwrites nothing. */
 function stale(work: Work, given: number): Refusal {
@@ -79,7 +80,9 @@ export function workRoutes(db: Database, heavy: Heavy): Router {
       const work = await workOf(db, request);
       accept(await heavy.run('check', wish));
       if (!(await changeWish(db, work.id, revision, wish))) throw stale(await workOf(db, request), revision);
-      response.json(await findWork(db, work.id));
+      const changed = (await findWork(db, work.id)) as Work;
+      await planTogether(db, heavy, changed);
+      response.json(changed);
     }),
   );
 
@@ -91,7 +94,9 @@ export function workRoutes(db: Database, heavy: Heavy): Router {
       const plan = accept(await heavy.run('begin', wish));
       const begun = await beginWork(db, work.id, revision, plan.wish, plan.begun);
       if (!begun) throw stale(await workOf(db, request), revision);
-      response.json(await findWork(db, work.id));
+      const started = (await findWork(db, work.id)) as Work;
+      await planTogether(db, heavy, started);
+      response.json(started);
     }),
   );
 

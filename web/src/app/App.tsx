@@ -36,6 +36,7 @@ const views: readonly (readonly [path: string, load: Load])[] = [
   ['/works/:id/size', () => import('../views/mat/MatView.tsx')],
   ['/works/:id/rows', () => import('../views/rows/RowsView.tsx')],
   ['/works/:id/labels', () => import('../views/labels/LabelsView.tsx')],
+  ['/works/:id/set', () => import('../views/set/SetView.tsx')],
   ['/works/:id/price', () => import('../views/price/PriceView.tsx')],
   ['/works/:id/print', () => import('../views/print/PrintView.tsx')],
   ['/works/:id/yarn', () => import('../views/need/NeedView.tsx')],

@@ -1,7 +1,7 @@
 import type { Work } from '@puntada/core/records';
 import { appSaid } from '@puntada/core/words';
 import { memo } from 'react';
-import { NavLink } from 'react-router';
+import { Link, NavLink } from 'react-router';
 
 const stages = ['wish', 'size', 'rows', 'yarn', 'finish', 'work'] as const;
 type Stage = (typeof stages)[number];
@@ -18,44 +18,51 @@ const words: Readonly<Record<Stage, string>> = {
 export const Stages = memo(function Stages({ work, here }: { work: Work; here: Stage }) {
   const settled = work.state === 'wished' ? 1 : 5;
   return (
-    <nav aria-label={appSaid.stagesThisProject} className="max-sm:basis-full">
-      <ol className="flex max-[360px]:-mx-4">
-        {stages.map((stage, i) => {
-          const current = stage === here;
-          const sewn = i < settled;
-          const open = work.state !== 'wished' || stage !== 'work';
-          const dot = current
-            ? 'border-ink bg-paper border-[3px] size-4'
-            : sewn
-              ? 'border-verdigris bg-verdigris size-3'
-              : 'border-edge bg-paper size-3';
-          const inside = (
-            <>
-              <span className="relative flex h-5 w-full items-center justify-center">
-                {i < stages.length - 1 ? <Seam sewn={i < settled} /> : null}
-                <span className={`relative rounded-full border-2 ${dot}`} />
-              </span>
-              <span className={current ? 'font-semibold text-ink' : 'text-soft'}>{words[stage]}</span>
-            </>
-          );
-          const look =
-            'flex min-h-11 w-full min-w-11 flex-col items-center text-[14px] whitespace-nowrap no-underline max-sm:text-[13px] max-sm:tracking-tight max-[360px]:text-[12px]';
-          return (
-            <li key={stage} className="min-w-0 flex-1 sm:w-[64px] sm:flex-none">
-              {open ? (
-                <NavLink to={`/works/${work.id}/${stage}`} className={`${look} rounded-md hover:bg-sheet`}>
-                  {inside}
-                </NavLink>
-              ) : (
-                <span className={look} title={appSaid.startProjectFirst}>
-                  {inside}
+    <>
+      {work.wish.set || work.wish.pieces > 1 ? (
+        <Link to={`/works/${work.id}/set`} className="inline-flex min-h-11 items-center text-[15px]">
+          {appSaid.theSet}
+        </Link>
+      ) : null}
+      <nav aria-label={appSaid.stagesThisProject} className="max-sm:basis-full">
+        <ol className="flex max-[360px]:-mx-4">
+          {stages.map((stage, i) => {
+            const current = stage === here;
+            const sewn = i < settled;
+            const open = work.state !== 'wished' || stage !== 'work';
+            const dot = current
+              ? 'border-ink bg-paper border-[3px] size-4'
+              : sewn
+                ? 'border-verdigris bg-verdigris size-3'
+                : 'border-edge bg-paper size-3';
+            const inside = (
+              <>
+                <span className="relative flex h-5 w-full items-center justify-center">
+                  {i < stages.length - 1 ? <Seam sewn={i < settled} /> : null}
+                  <span className={`relative rounded-full border-2 ${dot}`} />
                 </span>
-              )}
-            </li>
-          );
-        })}
-      </ol>
-    </nav>
+                <span className={current ? 'font-semibold text-ink' : 'text-soft'}>{words[stage]}</span>
+              </>
+            );
+            const look =
+              'flex min-h-11 w-full min-w-11 flex-col items-center text-[14px] whitespace-nowrap no-underline max-sm:text-[13px] max-sm:tracking-tight max-[360px]:text-[12px]';
+            return (
+              <li key={stage} className="min-w-0 flex-1 sm:w-[64px] sm:flex-none">
+                {open ? (
+                  <NavLink to={`/works/${work.id}/${stage}`} className={`${look} rounded-md hover:bg-sheet`}>
+                    {inside}
+                  </NavLink>
+                ) : (
+                  <span className={look} title={appSaid.startProjectFirst}>
+                    {inside}
+                  </span>
+                )}
+              </li>
+            );
+          })}
+        </ol>
+      </nav>
+    </>
   );
 });
 

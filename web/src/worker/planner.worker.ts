@@ -32,9 +32,11 @@ import {
   type SearchStep,
   type Sequence,
   searchLargest,
+  secondsBy,
   studyDrawing,
   type TubeMeasure,
   type TubeSize,
+  unknownPace,
   widthsAcross,
   type YarnNeed,
 } from '@puntada/core/plan';
@@ -54,6 +56,9 @@ import {
   colourQuestions,
   compareStrips,
   costsOfProject,
+  handworkOfRows,
+  type ItemStand,
+  itemsAt,
   type Lasting,
   type LogTimes,
   lasting,
@@ -73,6 +78,16 @@ import { z } from 'zod';
 import { workCloth } from '../parts/workCloth.ts';
 import { planFile } from './planFile.ts';
 import { swatchReadings, swatchWork } from './swatchWork.ts';
+
+/** What the page of a set tells of one of its projects. */
+export interface SetPart {
+  readonly sequence: Sequence;
+  readonly items: readonly ItemStand[];
+  /** Seconds that it still takes. */
+  readonly left: Estimate;
+  /** m of each colour, row by row and step by step. */
+  readonly metres: readonly (readonly number[])[];
+}
 
 /** The figures of one size, without its stitches. */
 export interface PieceFigures {
@@ -361,6 +376,19 @@ function lastingOf(work: Work, weighings: readonly Weighing[]): { lasting: Lasti
   return { lasting: lasting(colourQuestions(prepared.value, costs, weighings), work.progress), sequence };
 }
 
+/** How far each item of a work is, what it still takes, and what of each yarn; nothing where it cannot be laid. */
+function setPart(work: Work): SetPart | undefined {
+  const costs = workCosts(work);
+  if (!costs) return undefined;
+  const { rows } = work.progress;
+  return {
+    sequence: costs.sequence,
+    items: itemsAt(costs.sequence, rows),
+    left: secondsBy(work.wish.pace ?? unknownPace, handworkOfRows(costs, work.progress, 0)),
+    metres: costs.metres,
+  };
+}
+
 /** When a work was worked; nothing where it cannot be laid. */
 function timesOfWork(work: Work, entries: readonly LogEntry[], steps: LogSteps): LogTimes | undefined {
   const cloth = clothOfWork(work);
@@ -388,6 +416,7 @@ const planner = {
   planFigures,
   workCosts,
   timesOfWork,
+  setPart,
   swatchGauge,
   swatchReadings,
   swatchWork,

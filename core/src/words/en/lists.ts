@@ -24,3 +24,10 @@ export function counted(count: number, one: string, many = `${one}s`): string {
 export function oneOf(plural: string): string {
   return plural.replace(/^(\w+)s\b/, '$1');
 }
+
+/** `1st`, `12th`. */
+export function ordinal(n: number): string {
+  const teen = n % 100 >= 11 && n % 100 <= 13;
+  const end = teen ? 'th' : ({ 1: 'st', 2: 'nd', 3: 'rd' }[n % 10] ?? 'th');
+  return `${n}${end}`;
+}

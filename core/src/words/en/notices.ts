@@ -19,6 +19,11 @@ export function swatchNotice(swatch: string, change: string): string {
   return `You changed the swatch “${swatch}”. This plan ${change}.`;
 }
 
+/** What a project of a set says after another of it was changed. */
+export function setNotice(title: string): string {
+  return `You changed “${title}”. This one of the same set was changed along with it.`;
+}
+
 /** Where a project that is handed over has got to. */
 export function standingWords(title: string, rows: number, of: number, runs: number): string {
   const more = runs ? `, and ${runs} ${runs === 1 ? 'run' : 'runs'} of row ${rows + 1}` : '';

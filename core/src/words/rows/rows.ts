@@ -5,6 +5,7 @@ import type { Making } from '../../craft/patterns/model.ts';
 import { codeOf, type StitchKey, stitchKind } from '../../craft/stitches/kinds.ts';
 import { countedIn, type RowClose, type WorkedCourse, type WorkedRun, workCourse } from '../../plan/steps/course.ts';
 import type { StrandBook } from '../../plan/steps/strandBook.ts';
+import { ordinal } from '../en/lists.ts';
 import type { Terms } from '../terms/termed.ts';
 import {
   chartDirection,
@@ -98,10 +99,6 @@ export function workWords(course: WorkedCourse, wording: Wording): string {
   const groups = compress(words);
   const head = single ? `${printed ? 'with' : 'in'} ${runs[0]?.colour}: ` : '';
   return `${head}${printed ? printStarred(groups) : printCompressed(groups)}`;
-}
-
-function ordinal(n: number): string {
-  return n === 2 ? '2nd' : n === 3 ? '3rd' : `${n}th`;
 }
 
 /** Chains at a row's start that are no stitch: `ch 1`. */

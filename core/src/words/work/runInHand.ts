@@ -1,4 +1,5 @@
 import type { WorkedCourse, WorkedRun } from '../../plan/steps/course.ts';
+import { ordinal } from '../en/lists.ts';
 import { changeOfRun, closingWords } from '../rows/rows.ts';
 import type { Terms } from '../terms/termed.ts';
 import { oneStitch, openingWords, stitchWord } from '../terms/terms.ts';
@@ -19,12 +20,6 @@ export function closeWords(course: WorkedCourse, run: WorkedRun, terms: Terms): 
 
 function isFleck({ kinds }: WorkedRun): boolean {
   return kinds.length === 1 && kinds[0] === 'fleck';
-}
-
-function ordinal(n: number): string {
-  const teen = n % 100 >= 11 && n % 100 <= 13;
-  const end = teen ? 'th' : ({ 1: 'st', 2: 'nd', 3: 'rd' }[n % 10] ?? 'th');
-  return `${n}${end}`;
 }
 
 /** What the stitches of a run are: a counted chain with what it counts as, chains with what they pass over. */

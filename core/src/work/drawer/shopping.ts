@@ -27,6 +27,8 @@ export interface Shopping {
   readonly buy: number;
   /** That what is at hand and what is bought are enough for all of them. */
   readonly chance: number;
+  /** That what is at hand is enough for all of them. */
+  readonly held: number;
   /** The chance that was asked for: the highest of the projects’. */
   readonly sure: number;
   /** What is needed of it, in balls. */
@@ -59,6 +61,7 @@ export function shoppingOf(needs: readonly ShoppingNeed[], has: AtHand): Shoppin
   );
   return {
     ...fewest(pooledQuestion(questions), has, sure),
+    held: chanceEnough(pooledQuestion(questions), has.balls, has.grams),
     sure,
     needed: needs.reduce((sum, need) => sum + ballsIn(need, first), 0),
     firstShort: needs[short],

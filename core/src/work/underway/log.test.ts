@@ -72,7 +72,7 @@ describe('sessions found from the ticks', () => {
   });
 
   it('a run counts by its part of the row', () => {
-    const [only] = sessionsOf([{ id, at: 100 * minute, from: at(0), to: at(0, 3) }], costs, () => 9);
+    const [only] = sessionsOf([{ at: 100 * minute, from: at(0), to: at(0, 3) }], costs, () => 9);
     expect(only?.expected).toBeCloseTo(40, 9);
   });
 });

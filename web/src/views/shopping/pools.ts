@@ -6,6 +6,8 @@ import type { PieceFigures } from '../../worker/planner.worker.ts';
 
 /** What one project takes of a yarn, and how its metres come about. */
 export interface PoolNeed extends ShoppingNeed {
+  /** Of the project. */
+  readonly id: string;
   readonly metres: Estimate;
   readonly working: PieceWorkings['yarn'][number]['metres'] | undefined;
 }
@@ -61,6 +63,7 @@ export function poolsOf(
       const key = keyOf(yarn, stored);
       const pool: Filling = pools.get(key) ?? { yarn, stored: new Map(), needs: [], has: { balls: 0, grams: 0 } };
       pool.needs.push({
+        id,
         work: wish.title,
         letter: yarn.letter,
         metres: need.metres,

@@ -1,7 +1,6 @@
 import {
   bindPattern,
   fibres,
-  fibreWords,
   findPattern,
   parseLabel,
   smallestRun,
@@ -20,6 +19,7 @@ import { Contrast } from './Contrast.tsx';
 import { Field, FieldError, SelectOf } from './Field.tsx';
 import { metresText } from './formUnits.ts';
 import { More, MorePart } from './More.tsx';
+import { yarnFromDrawer } from './setForm.ts';
 import type { WishFormValues } from './wishForm.ts';
 
 /** The yarns: from the drawer or typed, with what the label says as far as there is one. */
@@ -29,19 +29,8 @@ export function ColoursPart() {
   const pick = (i: number, stored: StoredYarn | undefined) => {
     const set = (name: string, value: string) =>
       setValue(`yarns.${i}.${name}` as 'title', value, { shouldDirty: true });
-    set('drawer', stored?.id ?? '');
-    if (!stored) return;
-    const text = (value: number | undefined) => (value === undefined ? '' : String(value));
-    const { name, shade, weight, fibre, ballMetres, ballGrams, balls, parts } = stored.yarn;
-    set('name', name);
-    set('shade', shade);
-    set('weight', String(weight));
-    set('fibre', fibre);
-    set('blend', stored.yarn.blend ? fibreWords(stored.yarn) : '');
-    set('ballMetres', metresText(ballMetres, units));
-    set('ballGrams', text(ballGrams));
-    set('balls', String(balls));
-    set('partGrams', parts.length ? String(parts.reduce((sum, grams) => sum + grams, 0)) : '');
+    if (!stored) set('drawer', '');
+    else for (const [name, value] of Object.entries(yarnFromDrawer(stored, units))) set(name, value);
   };
   /** The yarn takes a letter, and the yarn that had it takes its own: what they are stays with them. */
   const deal = (i: number, letter: string) => {

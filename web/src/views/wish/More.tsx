@@ -2,7 +2,7 @@ import { ChevronDown, ChevronRight } from 'lucide-react';
 import { createContext, type ReactNode, useContext, useId, useState } from 'react';
 
 /** What of a project is asked only by those who want to say it. */
-export const mores = ['about', 'size', 'pattern', 'yarns', 'label', 'gauge', 'finish'] as const;
+export const mores = ['about', 'size', 'pattern', 'yarns', 'label', 'set', 'gauge', 'finish'] as const;
 export type MoreName = (typeof mores)[number];
 
 export interface Opened {

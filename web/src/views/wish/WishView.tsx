@@ -1,10 +1,10 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import type { Work } from '@puntada/core/records';
 import { anyVersion, draftRecord, readShape } from '@puntada/core/records';
-import { stateWord, wishSaid } from '@puntada/core/words';
-import { useDeferredValue, useEffect } from 'react';
+import { setSaid, stateWord, wishSaid } from '@puntada/core/words';
+import { useDeferredValue, useEffect, useState } from 'react';
 import { FormProvider, type Resolver, set, useForm } from 'react-hook-form';
-import { useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
+import { Link, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { problemsOf, useAddWorkMutation, useChangeWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { useDraftsQuery, useLazyPaceQuery, useSetDueMutation } from '../../api/records.ts';
 import { Missing } from '../../app/Missing.tsx';
@@ -32,7 +32,9 @@ import { ItemPart } from './ItemPart.tsx';
 import { type MoreName, OpenedParts, useOpened } from './More.tsx';
 import { PatternPart } from './PatternPart.tsx';
 import { Preview, PreviewLine } from './Preview.tsx';
+import { SetPart } from './SetPart.tsx';
 import { SizePart } from './SizePart.tsx';
+import { isMixed, itemsOfForm, wishesOfForm } from './setForm.ts';
 import { useFormHistory } from './useFormHistory.ts';
 import { type KeptState, useKeptDraft } from './useKeptDraft.ts';
 import { formSchema, laidOver, newWish, readWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
@@ -145,6 +147,7 @@ const partOf: Readonly<Record<string, readonly MoreName[]>> = {
   increases: ['pattern'],
   into: ['pattern'],
   yarns: ['yarns', 'label'],
+  set: ['set'],
   gauge: ['gauge'],
   hook: ['gauge'],
   border: ['finish'],
@@ -164,6 +167,7 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
   const navigate = useNavigate();
   const [add, adding] = useAddWorkMutation();
   const [ownId] = useOwnId();
+  const [setIds] = useState(() => Array.from({ length: 100 }, () => crypto.randomUUID()));
   const [change, changing] = useChangeWorkMutation();
   const [askPace] = useLazyPaceQuery();
   const [setDue, settingDue] = useSetDueMutation();
@@ -235,9 +239,21 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
     const wish = pace?.acts.length ? { ...read.value, pace } : read.value;
     const due = filled.due || null;
     if (work && due !== work.due && (await setDue({ id: work.id, due })).error) return;
+    const typed =
+      !work?.wish.set && isMixed(filled) ? wishesOfForm(filled, wish, setIds[0] as string) : { wishes: [wish] };
+    if ('problems' in typed) {
+      for (const problem of typed.problems) form.setError(problem.path as 'title', { message: sentence(problem) });
+      show({ set: true });
+      return;
+    }
+    const [first = wish, ...others] = typed.wishes;
+    // Told twice they are made once: each has its id from the first press on. This one comes last, as it ends the asking.
+    for (const [i, other] of others.entries()) {
+      if ((await add({ id: setIds[i + 1] as string, wish: other, due })).error) return;
+    }
     const saved = work
-      ? await change({ id: work.id, revision: work.revision, wish })
-      : await add({ id: ownId, wish, due });
+      ? await change({ id: work.id, revision: work.revision, wish: first })
+      : await add({ id: ownId, wish: first, due });
     if (!saved.data) return;
     await kept.drop(true);
     // Back leads to this project, and not to an empty form that would make a second one.
@@ -266,6 +282,11 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
         >
           <form onSubmit={save} noValidate aria-label="Idea">
             {work ? <Notice text={work.notice} /> : null}
+            {work?.wish.set && !frozen ? (
+              <p className="mt-4 border-l-4 border-verdigris bg-verdigris-pale px-3 py-2 text-[15px]">
+                {setSaid.isOfSet(work.wish.set.title)} <Link to={`/works/${work.id}/set`}>{setSaid.openSet}</Link>
+              </p>
+            ) : null}
             {kept.state === 'stale' ? <DraftProblems draft={{ ...kept, state: 'stale' }} /> : null}
             <Lessons of={work?.wish.lessons ?? []} />
             <fieldset disabled={frozen} className="min-w-0">
@@ -275,6 +296,7 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
                   <SizePart />
                   <PatternPart settled={frozen} />
                   <ColoursPart />
+                  {!frozen && !work?.wish.set && itemsOfForm(values) > 1 ? <SetPart /> : null}
                   <GaugePart advice={answer?.ok ? answer.value.hook : undefined} />
                   <FinishPart />
                 </>

@@ -20,6 +20,23 @@ export interface PlacedValues {
   up: Standing;
 }
 
+/** A yarn as the form holds it. */
+export interface YarnValues {
+  letter: string;
+  name: string;
+  shade: string;
+  weight: string;
+  fibre: Fibre;
+  /** As a label says it; empty for one fibre. */
+  blend: string;
+  ballMetres: string;
+  ballGrams: string;
+  balls: string;
+  partGrams: string;
+  /** The yarn of the drawer; empty for one that is not in it. */
+  drawer: string;
+}
+
 /**
  * A wish as its form holds it: the fields stand at the paths of the wish, so that what is wrong with it finds its field.
  * Every number is still a text as typed.
@@ -63,22 +80,10 @@ export interface WishFormValues {
   };
   /** mm; empty while it is not chosen. */
   hook: string;
-  yarns: {
-    letter: string;
-    name: string;
-    shade: string;
-    weight: string;
-    fibre: Fibre;
-    /** As a label says it; empty for one fibre. */
-    blend: string;
-    ballMetres: string;
-    ballGrams: string;
-    balls: string;
-    partGrams: string;
-    /** The yarn of the drawer; empty for one that is not in it. */
-    drawer: string;
-  }[];
+  yarns: YarnValues[];
   pieces: string;
+  /** Further yarns of a set, and which yarn each item takes for each colour; no items as long as all are alike. */
+  set: { yarns: YarnValues[]; items: number[][] };
   /** Empty or 0 rounds for none. */
   border: { rounds: string; colour: string };
   closing: boolean;

@@ -25,7 +25,7 @@ import { upper } from '@puntada/core/words';
 import { z } from 'zod';
 import { worded } from '../../parts/wording.ts';
 import { metresText } from './formUnits.ts';
-import type { SizeValues, WishFormValues } from './formValues.ts';
+import type { SizeValues, WishFormValues, YarnValues } from './formValues.ts';
 import { upWord, usualFinish, usualMade, usualNumbers, usualSize, usualTitle, usualYarn } from './usual.ts';
 
 export type { WishFormValues } from './formValues.ts';
@@ -55,6 +55,7 @@ export function newWish(units: Wish['units'], patternKey?: string): WishFormValu
     },
     hook: '',
     yarns: [usualYarn('A'), usualYarn('B')],
+    set: { yarns: [], items: [] },
     ...usualFinish('dishcloth', units),
     wash: '',
     smallChildren: false,
@@ -201,16 +202,11 @@ export function toWish(typed: WishFormValues, stored?: Wish): unknown {
     gauge: gaugeOf(form, before),
     hook: hookOrText(form.hook),
     yarns: form.yarns.map((yarn) =>
-      dropEmpty({
-        ...before?.yarns.find(({ letter }) => letter === yarn.letter),
-        ...yarn,
-        weight: Number(yarn.weight),
-        ...blendOf(yarn),
-        ...ballTyped(yarn.ballMetres, yarn.ballGrams, form.units),
-        balls: numberOrText(yarn.balls),
-        partGrams: gramsOrText(yarn.partGrams),
-        drawer: yarn.drawer || undefined,
-      }),
+      yarnTyped(
+        yarn,
+        form.units,
+        before?.yarns.find(({ letter }) => letter === yarn.letter),
+      ),
     ),
     policy,
     edges: before?.edges ?? preset.edges,
@@ -271,6 +267,20 @@ function finishOf(form: WishFormValues, before: Wish | undefined): unknown {
     outside: seam ? before?.finish?.outside : undefined,
   });
   return Object.keys(finish).length ? finish : undefined;
+}
+
+/** A yarn of a wish as it was typed, whatever it is. @param before what is known of it that this screen does not ask */
+export function yarnTyped(yarn: YarnValues, units: Wish['units'], before?: Wish['yarns'][number]): unknown {
+  return dropEmpty({
+    ...before,
+    ...yarn,
+    weight: Number(yarn.weight),
+    ...blendOf(yarn),
+    ...ballTyped(yarn.ballMetres, yarn.ballGrams, units),
+    balls: numberOrText(yarn.balls),
+    partGrams: gramsOrText(yarn.partGrams),
+    drawer: yarn.drawer || undefined,
+  });
 }
 
 /** A form with what is known of another laid over it, field by field; lists are taken whole. */

@@ -28,6 +28,7 @@ export const appSaid = {
   howRowsWritten: 'How rows are written',
   backUpOpenFile: 'Back up, open a file, put a copy back',
   skipToContent: 'Skip to the content',
+  theSet: 'The set',
   stagesThisProject: 'Stages of this project',
   startProjectFirst: 'Start the project first',
   planRestAgain: 'Plan the rest again',

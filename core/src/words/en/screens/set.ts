@@ -1,0 +1,65 @@
+import { counted, ordinal } from '../lists.ts';
+import type { Told } from './told.ts';
+
+/** What the page of a set says, and what an idea asks of one. */
+export const setSaid = {
+  whatPageTells: 'Each one of the set: how far it is, whom it is for, and what became of it',
+  countingSet: 'Counting every item and its yarn…',
+  /** 3 of 5 done; the 4th at row 12 */
+  stands: (done: number, items: number, inHand: { item: number; rows: number } | undefined) =>
+    `${done} of ${items} done${inHand ? `; the ${ordinal(inHand.item)} ${inHand.rows ? `at row ${inHand.rows + 1}` : 'in hand'}` : ''}`,
+  leftForAll: (hours: Told) => `${hours} left for all`,
+  nothingLeft: 'Nothing left to make',
+  rowOf: (row: number, of: number) => `row ${row} of ${of}`,
+  finishing: 'finishing',
+  states: { 'to come': 'not started', 'in hand': 'in hand', done: 'done' },
+  sizeApart: 'Not all of this set are of one size: what was started keeps its own.',
+  whom: 'For whom',
+  by: 'By when',
+  fates: { none: 'with you', kept: 'kept', given: 'given away', sold: 'sold' },
+  became: 'What became of it',
+  price: 'Sold for',
+  typePrice: 'Type an amount, such as 14.50.',
+  typeDay: 'Type a day, such as 2026-12-24.',
+  tell: (name: Told) => `Change what is told of ${name}`,
+  told: 'Saved.',
+  forWhom: (whom: Told) => `for ${whom}`,
+  byDay: (day: Told) => `by ${day}`,
+  earned: (money: Told, sold: number) => `${counted(sold, 'item')} sold for ${money} in all`,
+  yarnOfSet: 'Yarn of the whole set',
+  yarnHint: 'Taken ball by ball, in the order above.',
+  ball: (number: number) => `Ball ${number}`,
+  ballPart: (work: Told, metres: Told) => `${work} ${metres} m`,
+  endsIn: (work: Told, place: Told) => `ends in ${work}, ${place}`,
+  leftOver: (metres: Told) => `${metres} m left`,
+  labelUnknown: 'No label yet, so balls cannot be counted.',
+  balls: (number: number) => counted(number, 'ball'),
+  goOn: (title: Told) => `Go on with ${title}`,
+  makeFirst: (title: Told) => `Make ${title}`,
+  planAgain: (title: Told) => `Plan the rest of ${title} again`,
+  runsShort: (name: Told, chance: Told) => `${name} may not last for the whole set: ${chance} sure with what you have.`,
+  coloursOfEach: 'Colours of each',
+  coloursHint:
+    'Each one may have its own yarns. Those in the same colours are made as one project; all are planned in one size.',
+  fillings: {
+    alike: 'All alike',
+    swap: 'Swap every other',
+    rotate: 'Rotate all',
+    'rotate-others': 'Rotate all but A',
+  },
+  item: (number: number) => `Item ${number}`,
+  yarnFor: (letter: Told, item: number) => `Yarn for ${letter} of item ${item}`,
+  furtherYarn: 'Add another yarn',
+  removeYarn: (name: Told) => `Remove ${name}`,
+  nameOfFurther: (number: number) => `Name of yarn ${number}`,
+  yarnNumber: (number: number) => `yarn ${number}`,
+  shadeOfFurther: (number: number) => `Shade of yarn ${number}`,
+  oneYarnTwice: (items: Told) => `Two colours of ${items} are the same yarn. Choose another for one of them.`,
+  projects: (ways: number, items: number) =>
+    ways > 1
+      ? `${counted(items, 'item')} in ${ways} colourways: ${ways} projects of one set.`
+      : `${counted(items, 'item')}, all alike: one project.`,
+  isOfSet: (title: Told) =>
+    `One of the set “${title}”: what you change here is changed in all of it that is not started.`,
+  openSet: 'Open the set',
+} as const;

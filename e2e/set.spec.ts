@@ -1,0 +1,89 @@
+import { expect, test } from './server.ts';
+
+test('five cloths in three colourways share one yarn: planned in one size, told item by item, ball by ball', async ({
+  page,
+  server,
+}) => {
+  await page.addInitScript(() => {
+    localStorage.setItem('puntada.idea', JSON.stringify(['about', 'yarns', 'label', 'set']));
+  });
+  const label = { line: 'Tidewool', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 };
+  await server.post('/drawer', { yarn: { ...label, name: 'Chalk', shade: '#f4f1ea', balls: 1 } });
+  await page.goto(`${server.address}/wish`);
+  await page.getByLabel('Project name').fill('Fair cloths');
+  await page.getByLabel('How many').fill('5');
+  await page.getByLabel('A from the drawer').selectOption({ index: 1 });
+  await page.getByLabel('Label of B').fill('50 g = 85 m');
+  for (const [number, name, shade] of [
+    [3, 'Teal', '#1f6f78'],
+    [4, 'Plum', '#6b2f55'],
+  ] as const) {
+    await page.getByRole('button', { name: 'Add another yarn' }).click();
+    await page.getByRole('textbox', { name: `Name of yarn ${number}` }).fill(name);
+    await page.getByLabel(`Shade of yarn ${number}`).last().fill(shade);
+  }
+  await expect(page.getByText('5 items, all alike: one project.')).toBeVisible();
+  // One yarn for both colours is told, before anything is made of it.
+  await page.getByLabel('Yarn for A of item 2').selectOption({ label: 'Ferry blue' });
+  await expect(page.getByRole('alert').filter({ hasText: 'Two colours of item 2 are the same yarn' })).toBeVisible();
+  await page.getByRole('button', { name: 'Rotate all but A' }).click();
+  await expect(page.getByText('5 items in 3 colourways: 3 projects of one set.')).toBeVisible();
+  await expect(page.getByLabel('Yarn for B of item 5')).toHaveValue('2');
+  await page.getByRole('button', { name: 'See sizes' }).first().click();
+  await page.waitForURL(/\/size$/);
+  interface Work {
+    id: string;
+    state: string;
+    notice: string | null;
+    wish: { title: string; pieces: number; choice?: { stitches: number; rows: number }; set: { id: string } };
+  }
+  const works = async () =>
+    (await server.get<Work[]>('/works')).sort((a, b) => a.wish.title.localeCompare(b.wish.title));
+  const made = await works();
+  expect(made.map(({ wish }) => [wish.title, wish.pieces])).toEqual([
+    ['Fair cloths: Ferry blue', 2],
+    ['Fair cloths: Plum', 1],
+    ['Fair cloths: Teal', 2],
+  ]);
+  expect(new Set(made.map(({ wish }) => wish.set.id)).size).toBe(1);
+  // The first is begun; the others are planned in its size, and say so.
+  await page.getByRole('button', { name: /^Start with/ }).click();
+  await page.waitForURL(/\/work$/);
+  await expect
+    .poll(async () => (await works()).map(({ state, wish }) => [state, wish.choice]))
+    .toEqual([
+      ['begun', (await works())[0]?.wish.choice],
+      ['wished', (await works())[0]?.wish.choice],
+      ['wished', (await works())[0]?.wish.choice],
+    ]);
+  expect((await works())[2]?.notice).toContain('You changed “Fair cloths: Ferry blue”');
+  await page.keyboard.press('Enter');
+  await page.goto(`${server.address}/works/${made[0]?.id}/set`);
+  await expect(page.getByText('0 of 5 done; the 1st')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Fair cloths: Teal' }).getByText('not started')).toHaveCount(2);
+  // Whom the fourth is for; then it is sold.
+  await page.getByRole('button', { name: 'Change what is told of Item 4' }).click();
+  const form = page.getByRole('form', { name: 'Change what is told of Item 4' });
+  await form.getByLabel('For whom').fill('The harbour café');
+  await form.getByLabel('By when').fill('2026-12-24');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText(/For The harbour café, by/)).toBeVisible();
+  await page.getByRole('button', { name: 'Change what is told of Item 4' }).click();
+  await form.getByLabel('What became of it').selectOption('sold');
+  await form.getByLabel('Sold for').fill('a lot');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(form.getByText('Type an amount, such as 14.50.')).toBeVisible();
+  await form.getByLabel('Sold for').fill('14.5');
+  await form.getByRole('button', { name: 'Save' }).click();
+  await expect(page.getByText('1 item sold for 14.50')).toBeVisible();
+  await page.reload();
+  await expect(page.getByText(/sold 14\.50/)).toBeVisible();
+  // One ball is not enough for five of them: ball after ball, where each ends, and a word that it runs short.
+  const yarn = page.getByRole('region', { name: 'Yarn of the whole set' });
+  const shared = yarn.getByRole('listitem').filter({ has: page.getByRole('heading', { name: /^Chalk/ }) });
+  await expect(shared).toContainText('Ball 1: Fair cloths: Ferry blue');
+  await expect(shared).toContainText(/ends in Fair cloths: (Ferry blue|Plum|Teal), /);
+  await expect(shared).toContainText('Chalk may not last for the whole set');
+  await shared.getByRole('link', { name: 'Plan the rest of Fair cloths: Ferry blue again' }).click();
+  await page.waitForURL(/\/onward$/);
+});

@@ -1,0 +1,61 @@
+import { hoursText, setSaid } from '@puntada/core/words';
+import { setAt } from '@puntada/core/work';
+import { useMemo } from 'react';
+import { useParams } from 'react-router';
+import { problemsOf, useWorksQuery } from '../../api/api.ts';
+import { Head } from '../../app/Shell.tsx';
+import { ButtonLink } from '../../parts/Button.tsx';
+import { Problems } from '../../parts/Problems.tsx';
+import { Waiting } from '../../parts/Waiting.tsx';
+import { ProjectItems } from './ProjectItems.tsx';
+import { SetYarn } from './SetYarn.tsx';
+import { projectsOfSet, type SetProject, useSet } from './useSet.ts';
+
+/** Every item of a set: how far it is, whom it is for and what became of it; and the yarn that all of them share. */
+export default function SetView() {
+  const { id = '' } = useParams();
+  const { data: works, error } = useWorksQuery();
+  const summaries = useMemo(() => projectsOfSet(works ?? [], id), [works, id]);
+  const projects = useSet(summaries);
+  const own = summaries.find((work) => work.id === id);
+  return (
+    <>
+      <Head title={own?.wish.set?.title ?? own?.wish.title ?? 'Set'} page="Set" under={setSaid.whatPageTells}>
+        <ButtonLink to={`/works/${id}/labels`}>Labels</ButtonLink>
+        <ButtonLink to={`/works/${id}/price`}>Price</ButtonLink>
+      </Head>
+      <main id="main" className="mx-auto w-full max-w-[1280px] px-6 pt-5 pb-12">
+        <Problems problems={error ? problemsOf(error) : []} />
+        {projects?.length ? <Whole projects={projects} /> : <Waiting words={setSaid.countingSet} workedOut />}
+      </main>
+    </>
+  );
+}
+
+function Whole({ projects }: { projects: readonly SetProject[] }) {
+  const stands = setAt(projects.map(({ part }) => part.items));
+  // One hand makes them all: what is doubtful of it is so in each.
+  const left = { low: 0, mid: 0, high: 0, source: 'typical' as const };
+  for (const { part } of projects) {
+    left.low += part.left.low;
+    left.mid += part.left.mid;
+    left.high += part.left.high;
+  }
+  const sizes = new Set(projects.map(({ part, figures }) => `${figures?.stitches} ${part.sequence.rows}`));
+  let before = 0;
+  return (
+    <>
+      <p className="flex flex-wrap gap-x-8 gap-y-1 text-[22px]">
+        <b>{setSaid.stands(stands.done, stands.items, stands.inHand)}</b>
+        <span className="text-soft">{left.mid > 30 ? setSaid.leftForAll(hoursText(left)) : setSaid.nothingLeft}</span>
+      </p>
+      {sizes.size > 1 ? <p className="pt-1 text-[15px] text-ochre">△ {setSaid.sizeApart}</p> : null}
+      {projects.map((project) => {
+        const first = before;
+        before += project.part.items.length;
+        return <ProjectItems key={project.work.id} project={project} first={first} alone={projects.length === 1} />;
+      })}
+      <SetYarn projects={projects} />
+    </>
+  );
+}

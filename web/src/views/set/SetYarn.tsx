@@ -1,0 +1,111 @@
+import { decimal } from '@puntada/core/craft';
+import { chanceText, metresFigure, placeName, setSaid } from '@puntada/core/words';
+import { ballsInOrder, type SharedBall, shoppingOf } from '@puntada/core/work';
+import { Link } from 'react-router';
+import { usePreferences, useWorksQuery } from '../../api/api.ts';
+import { useDrawerQuery } from '../../api/records.ts';
+import { Figure } from '../../parts/Figure.tsx';
+import { YarnChip } from '../../parts/YarnChip.tsx';
+import { type Pool, poolsOf } from '../shopping/pools.ts';
+import type { SetProject } from './useSet.ts';
+
+/** The yarn of a whole set: what each project takes of it, how sure it is, and which ball goes into what. */
+export function SetYarn({ projects }: { projects: readonly SetProject[] }) {
+  const { data: drawer } = useDrawerQuery();
+  const { data: works } = useWorksQuery();
+  const figures = new Map(projects.flatMap(({ work, figures: own }) => (own ? [[work.id, own] as const] : [])));
+  const pools = poolsOf(
+    projects.map(({ work }) => work),
+    figures,
+    drawer ?? [],
+    works ?? [],
+  );
+  return (
+    <section aria-label={setSaid.yarnOfSet} className="mt-9">
+      <h2 className="border-b border-ink pb-1 text-[19px]">{setSaid.yarnOfSet}</h2>
+      <p className="max-w-[70ch] pt-2 text-[15px] text-soft">{setSaid.yarnHint}</p>
+      <ul>
+        {pools.map((pool) => (
+          <PoolRow key={pool.key} pool={pool} projects={projects} />
+        ))}
+      </ul>
+    </section>
+  );
+}
+
+/** m of a yarn that a project takes, unit by unit, come to what is told of it with its tails. */
+function needsOf({ needs }: Pool, projects: readonly SetProject[]) {
+  return needs.flatMap(({ id, work, letter, metres }) => {
+    const project = projects.find((each) => each.work.id === id);
+    const colour = project?.work.wish.yarns.findIndex((yarn) => yarn.letter === letter) ?? -1;
+    const units = project?.part.metres[colour] ?? [];
+    const sum = units.reduce((all, each) => all + each, 0);
+    return sum ? [{ work, metres: units.map((each) => (each * metres.mid) / sum) }] : [];
+  });
+}
+
+function PoolRow({ pool, projects }: { pool: Pool; projects: readonly SetProject[] }) {
+  const { told } = usePreferences();
+  const { name, lot, shade, needs, has } = pool;
+  const shopping = shoppingOf(needs, has);
+  const question = needs[0]?.question;
+  const balls = question ? ballsInOrder(needsOf(pool, projects), question.ballGrams * question.metresPerGram) : [];
+  const short = shopping?.buy && (has.balls || has.grams);
+  const begun = projects.find(({ work }) => work.state === 'begun' && needs.some(({ id }) => id === work.id));
+  return (
+    <li className="grid gap-x-8 gap-y-2 border-b border-rule py-4 md:grid-cols-[230px_minmax(0,1fr)_minmax(0,1.2fr)]">
+      <div className="flex items-start gap-3">
+        <YarnChip letter={needs[0]?.letter ?? 'A'} shade={shade} size={38} />
+        <h3 className="min-w-0 text-[18px] wrap-anywhere">
+          {name}
+          {lot ? <span className="block font-sans text-[14px] font-normal text-soft">lot {lot}</span> : null}
+        </h3>
+      </div>
+      <ul className="text-[16px]">
+        {needs.map(({ id, work, letter, metres }) => (
+          <li key={id + letter} className="flex justify-between gap-4 border-b border-rule py-1 last:border-0">
+            <span className="min-w-0 wrap-anywhere">{work}</span>
+            <Figure of={metresFigure(metres, told)} className="shrink-0 text-[15px]" />
+          </li>
+        ))}
+      </ul>
+      <div className="text-[15px]">
+        {balls.length ? (
+          <ol>
+            {balls.map((ball, i) => (
+              // biome-ignore lint/suspicious/noArrayIndexKey: balls are told by their numbers
+              <li key={i} className="py-1">
+                <b className="count">{setSaid.ball(i + 1)}</b>: {ballWords(ball, projects)}
+              </li>
+            ))}
+          </ol>
+        ) : (
+          <p className="text-soft">{setSaid.labelUnknown}</p>
+        )}
+        {short ? (
+          <p className="pt-1 text-ochre">
+            <span aria-hidden>△ </span>
+            {setSaid.runsShort(name, chanceText(shopping.held))}{' '}
+            {begun ? (
+              <Link to={`/works/${begun.work.id}/onward`}>{setSaid.planAgain(begun.work.wish.title)}</Link>
+            ) : (
+              <Link to="/shopping">Shopping list</Link>
+            )}
+          </p>
+        ) : null}
+      </div>
+    </li>
+  );
+}
+
+/** What a ball goes into, where it ends, and what is left of it. */
+function ballWords({ parts, left }: SharedBall, projects: readonly SetProject[]): string {
+  const into = parts.map(({ work, metres }) => setSaid.ballPart(work, decimal(metres, 0))).join(', ');
+  const last = parts.at(-1);
+  const own = projects.find(({ work }) => work.wish.title === last?.work);
+  if (!last || !own || last.endsIn === undefined) {
+    return left >= 0.5 ? `${into}; ${setSaid.leftOver(decimal(left, 0))}.` : `${into}.`;
+  }
+  const place = placeName(own.part.sequence, last.endsIn + 1, own.work.wish.item);
+  return `${into}; ${setSaid.endsIn(last.work, place)}.`;
+}

@@ -1,0 +1,53 @@
+import type { Work, WorkSummary } from '@puntada/core/records';
+import { useEffect, useState } from 'react';
+import { api } from '../../api/api.ts';
+import { useAppStore } from '../../app/store.ts';
+import { planner } from '../../worker/planner.ts';
+import type { PieceFigures, SetPart } from '../../worker/planner.worker.ts';
+
+/** One project of a set, counted. */
+export interface SetProject {
+  readonly work: Work;
+  readonly part: SetPart;
+  readonly figures: PieceFigures | undefined;
+}
+
+/** The projects that are of one set with a work, itself among them; those in the bin and put away are of none. */
+export function projectsOfSet(works: readonly WorkSummary[], id: string): WorkSummary[] {
+  const own = works.find((work) => work.id === id);
+  const set = own?.wish.set?.id;
+  if (!own) return [];
+  return works
+    .filter((work) => work.id === id || (set !== undefined && work.wish.set?.id === set))
+    .sort((a, b) => a.wish.title.localeCompare(b.wish.title));
+}
+
+/** Counts projects in the worker, one after the other; nothing until all are counted. */
+export function useSet(projects: readonly WorkSummary[]): readonly SetProject[] | undefined {
+  const { dispatch } = useAppStore();
+  const [found, setFound] = useState<readonly SetProject[]>();
+  const key = projects
+    .map(({ id, revision, progress }) => [id, revision, progress.rows, progress.runs].join(' '))
+    .join();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the projects and how far they are
+  useEffect(() => {
+    let current = true;
+    const go = async () => {
+      const all: SetProject[] = [];
+      for (const { id } of projects) {
+        const asked = dispatch(api.endpoints.work.initiate(id, { subscribe: false, forceRefetch: true }));
+        const { data: work } = await asked;
+        const part = work && (await planner.setPart(work));
+        if (!work || !part) continue;
+        all.push({ work, part, figures: await planner.figuresOfWork({ wish: work.wish, begun: work.begun }) });
+        if (!current) return;
+      }
+      setFound(all);
+    };
+    if (projects.length) void go();
+    return () => {
+      current = false;
+    };
+  }, [key, dispatch]);
+  return found;
+}

@@ -1,0 +1,76 @@
+import { fibreWords, type Problem } from '@puntada/core/craft';
+import { panelsOf } from '@puntada/core/plan';
+import { readShape, type StoredYarn, type Wish, yarnSchema } from '@puntada/core/records';
+import { type Colouring, colourwaysOf, wishesOfSet } from '@puntada/core/work';
+import { metresText } from './formUnits.ts';
+import type { WishFormValues, YarnValues } from './formValues.ts';
+import { isTubeForm, yarnTyped } from './wishForm.ts';
+
+/** What the form holds of a yarn that was taken from the drawer. */
+export function yarnFromDrawer({ id, yarn }: StoredYarn, units: Wish['units']): Omit<YarnValues, 'letter'> {
+  const text = (value: number | undefined) => (value === undefined ? '' : String(value));
+  const { name, shade, weight, fibre, ballMetres, ballGrams, balls, parts } = yarn;
+  return {
+    drawer: id,
+    name,
+    shade,
+    weight: String(weight),
+    fibre,
+    blend: yarn.blend ? fibreWords(yarn) : '',
+    ballMetres: metresText(ballMetres, units),
+    ballGrams: text(ballGrams),
+    balls: String(balls),
+    partGrams: parts.length ? String(parts.reduce((sum, grams) => sum + grams, 0)) : '',
+  };
+}
+
+function panelsOfForm(form: WishFormValues): 1 | 2 {
+  const flap = form.finish.flap.trim() || undefined;
+  return panelsOf({ item: form.item, finish: flap ? { flap } : undefined }, isTubeForm(form));
+}
+
+const most = 99;
+
+/** How many of the item the form asks for: two panels are one bag. */
+export function itemsOfForm(form: WishFormValues): number {
+  const pieces = Math.min(most, Math.max(1, Math.floor(Number(form.pieces)) || 1));
+  return Math.max(1, Math.floor(pieces / panelsOfForm(form)));
+}
+
+/** Which yarn each item takes for each colour: what was chosen, as far as there is such an item and yarn. */
+export function colouringOf(form: WishFormValues): Colouring {
+  const { yarns, set } = form;
+  const all = yarns.length + set.yarns.length;
+  return Array.from({ length: itemsOfForm(form) }, (_, item) =>
+    yarns.map((_, colour) => {
+      const chosen = set.items[item]?.[colour];
+      return chosen !== undefined && chosen < all ? chosen : colour;
+    }),
+  );
+}
+
+/** Whether the items are of more than one colourway. */
+export function isMixed(form: WishFormValues): boolean {
+  return colourwaysOf(colouringOf(form)).length > 1;
+}
+
+/**
+ * The wishes of a set that was typed, one for each colourway. @param id of the set
+ * @returns what is wrong with a further yarn instead, at its field
+ */
+export function wishesOfForm(
+  form: WishFormValues,
+  wish: Wish,
+  id: string,
+): { readonly wishes: readonly Wish[] } | { readonly problems: readonly Problem[] } {
+  const further: Wish['yarns'] = [];
+  const problems: Problem[] = [];
+  form.set.yarns.forEach((yarn, i) => {
+    const read = readShape(yarnSchema, { ...(yarnTyped(yarn, form.units) as object), letter: 'A' });
+    if (read.ok) further.push(read.value);
+    else problems.push(...read.problems.map((problem) => ({ ...problem, path: `set.yarns.${i}.${problem.path}` })));
+  });
+  if (problems.length) return { problems };
+  const palette = [...wish.yarns, ...further];
+  return { wishes: wishesOfSet(wish, { id, title: wish.title }, palette, colouringOf(form), panelsOfForm(form)) };
+}
