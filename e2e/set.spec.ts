@@ -60,7 +60,7 @@ test('five cloths in three colourways share one yarn: planned in one size, told 
   await page.keyboard.press('Enter');
   await page.goto(`${server.address}/works/${made[0]?.id}/set`);
   await expect(page.getByText('0 of 5 done; the 1st')).toBeVisible();
-  await expect(page.getByRole('region', { name: 'Fair cloths: Teal' }).getByText('not started')).toHaveCount(2);
+  await expect(page.getByRole('region', { name: 'Teal' }).getByText('not started')).toHaveCount(2);
   // Whom the fourth is for; then it is sold.
   await page.getByRole('button', { name: 'Change what is told of Item 4' }).click();
   const form = page.getByRole('form', { name: 'Change what is told of Item 4' });
@@ -81,9 +81,9 @@ test('five cloths in three colourways share one yarn: planned in one size, told 
   // One ball is not enough for five of them: ball after ball, where each ends, and a word that it runs short.
   const yarn = page.getByRole('region', { name: 'Yarn of the whole set' });
   const shared = yarn.getByRole('listitem').filter({ has: page.getByRole('heading', { name: /^Chalk/ }) });
-  await expect(shared).toContainText('Ball 1: Fair cloths: Ferry blue');
-  await expect(shared).toContainText(/ends in Fair cloths: (Ferry blue|Plum|Teal), /);
+  await expect(shared).toContainText('Ball 1: Ferry blue');
+  await expect(shared).toContainText(/ends in (Ferry blue|Plum|Teal), /);
   await expect(shared).toContainText('Chalk may not last for the whole set');
-  await shared.getByRole('link', { name: 'Plan the rest of Fair cloths: Ferry blue again' }).click();
+  await shared.getByRole('link', { name: 'Plan the rest of Ferry blue again' }).click();
   await page.waitForURL(/\/onward$/);
 });

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { DrawerYarn, Swatch } from '@puntada/core/records';
+import { entryLabel } from '@puntada/core/records';
 import { dayAfter, swatchGauge } from '@puntada/core/work';
 import { ownPatterns } from './patterns.ts';
 import { type DemoWork, scenario } from './scenario.ts';
@@ -79,7 +80,7 @@ const most = 400;
 async function keepLog(base: string, id: string, { log = [] }: DemoWork): Promise<void> {
   for (const [i, entry] of log.entries()) {
     const at = Date.now() - (log.length - i) * 60_000;
-    await ask(base, `/works/${id}/log`, { entry: { ...entry, id: randomUUID(), at } });
+    await ask(base, `/works/${id}/log`, { entry: { ...entryLabel, ...entry, id: randomUUID(), at } });
   }
 }
 

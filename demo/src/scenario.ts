@@ -28,6 +28,31 @@ function weighing(letter: string, before: number, after: number, rows: number) {
   return { kind: 'weigh', letter, ball: 1, before, beforeIsLabel: true, after, scale: 1, position };
 }
 
+/** One colourway of the cloths for the fair on the quay: all share the oat, of which two balls are set aside. */
+function fairCloths(
+  yarn: typeof kelp | typeof ferryBlue | typeof buoyRed,
+  pieces: number,
+  own: object = {},
+): WishInput {
+  return {
+    title: `Cloths for the fair: ${yarn.name}`,
+    item: 'dishcloth',
+    width: { by: 'length', length: '24 cm' },
+    height: { by: 'length', length: '24 cm' },
+    pattern: { key: 'block-check', stitch: 'sc', numbers: { b: 4, r: 4 } },
+    gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
+    ending: 'whole',
+    yarns: [{ ...oat, ...own }, yarn],
+    pieces,
+    set: { id: 'f41c0000-0000-4000-8000-0000000000fa', title: 'Cloths for the fair' },
+  };
+}
+
+/** What is told of one of a set. */
+function itemTold(item: number, whom: string, more: object = {}) {
+  return { kind: 'item', item, whom, ...more };
+}
+
 /**
  * The ferry-house on Skarvholm, an island that is on no chart: volunteers fit it out before the season opens.
  * Every name and yarn is invented.
@@ -419,4 +444,12 @@ export const scenario: readonly DemoWork[] = [
     },
     rowsWorked: 4,
   },
+  {
+    wish: fairCloths(ferryBlue, 2, { balls: 2 }),
+    rowsWorked: 60,
+    dueIn: 34,
+    log: [itemTold(1, 'The quay café', { fate: 'sold', price: 14 }), itemTold(2, 'The quay café')],
+  },
+  { wish: fairCloths(kelp, 2), dueIn: 34, log: [itemTold(1, 'Stall on the quay')] },
+  { wish: fairCloths(buoyRed, 1), dueIn: 34 },
 ];

@@ -10,7 +10,7 @@ import { ButtonLink } from '../../parts/Button.tsx';
 import { dates } from '../../parts/dates.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { TellOfItem } from './TellOfItem.tsx';
-import type { SetProject } from './useSet.ts';
+import { nameInSet, type SetProject } from './useSet.ts';
 
 export type ItemEntry = Extract<LogEntry, { kind: 'item' }>;
 
@@ -30,23 +30,23 @@ export function ProjectItems({ project: { work, part }, first, alone }: Props) {
   const sold = [...told.values()].filter(({ fate }) => fate === 'sold');
   const money = sold.reduce((sum, { price = 0 }) => sum + price, 0);
   return (
-    <section aria-label={work.wish.title} className="mt-7">
+    <section aria-label={nameInSet(work)} className="mt-7">
       <div className="flex flex-wrap items-center gap-x-4 gap-y-2 border-b border-ink pb-1.5">
         <span className="flex gap-1">
           {work.wish.yarns.map(({ letter, shade }) => (
             <YarnChip key={letter} letter={letter} shade={shade} size={26} />
           ))}
         </span>
-        <h2 className="min-w-0 text-[19px] wrap-anywhere">{alone ? 'Items' : work.wish.title}</h2>
+        <h2 className="min-w-0 text-[19px] wrap-anywhere">{alone ? 'Items' : nameInSet(work)}</h2>
         {sold.length ? (
-          <span className="count text-[15px] text-soft">
+          <span className="text-[15px] text-soft">
             {setSaid.earned(`${decimal(money, 2)} ${currency}`, sold.length)}
           </span>
         ) : null}
         <span className="ml-auto">
           <ButtonLink to={`/works/${work.id}/${work.state === 'wished' ? 'size' : 'work'}`}>
             {work.state === 'wished' ? 'See sizes' : goOnWords(work)}
-            <span className="sr-only">, {work.wish.title}</span>
+            <span className="sr-only">, {nameInSet(work)}</span>
           </ButtonLink>
         </span>
       </div>

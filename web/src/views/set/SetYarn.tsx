@@ -7,7 +7,7 @@ import { useDrawerQuery } from '../../api/records.ts';
 import { Figure } from '../../parts/Figure.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { type Pool, poolsOf } from '../shopping/pools.ts';
-import type { SetProject } from './useSet.ts';
+import { nameInSet, type SetProject } from './useSet.ts';
 
 /** The yarn of a whole set: what each project takes of it, how sure it is, and which ball goes into what. */
 export function SetYarn({ projects }: { projects: readonly SetProject[] }) {
@@ -35,12 +35,14 @@ export function SetYarn({ projects }: { projects: readonly SetProject[] }) {
 
 /** m of a yarn that a project takes, unit by unit, come to what is told of it with its tails. */
 function needsOf({ needs }: Pool, projects: readonly SetProject[]) {
-  return needs.flatMap(({ id, work, letter, metres }) => {
+  return needs.flatMap(({ id, letter, metres }) => {
     const project = projects.find((each) => each.work.id === id);
     const colour = project?.work.wish.yarns.findIndex((yarn) => yarn.letter === letter) ?? -1;
     const units = project?.part.metres[colour] ?? [];
     const sum = units.reduce((all, each) => all + each, 0);
-    return sum ? [{ work, metres: units.map((each) => (each * metres.mid) / sum) }] : [];
+    return project && sum
+      ? [{ work: nameInSet(project.work), metres: units.map((each) => (each * metres.mid) / sum) }]
+      : [];
   });
 }
 
@@ -51,6 +53,10 @@ function PoolRow({ pool, projects }: { pool: Pool; projects: readonly SetProject
   const question = needs[0]?.question;
   const balls = question ? ballsInOrder(needsOf(pool, projects), question.ballGrams * question.metresPerGram) : [];
   const short = shopping?.buy && (has.balls || has.grams);
+  const nameOf = (id: string) => {
+    const project = projects.find(({ work }) => work.id === id);
+    return project ? nameInSet(project.work) : '';
+  };
   const begun = projects.find(({ work }) => work.state === 'begun' && needs.some(({ id }) => id === work.id));
   return (
     <li className="grid gap-x-8 gap-y-2 border-b border-rule py-4 md:grid-cols-[230px_minmax(0,1fr)_minmax(0,1.2fr)]">
@@ -62,9 +68,9 @@ function PoolRow({ pool, projects }: { pool: Pool; projects: readonly SetProject
         </h3>
       </div>
       <ul className="text-[16px]">
-        {needs.map(({ id, work, letter, metres }) => (
+        {needs.map(({ id, letter, metres }) => (
           <li key={id + letter} className="flex justify-between gap-4 border-b border-rule py-1 last:border-0">
-            <span className="min-w-0 wrap-anywhere">{work}</span>
+            <span className="min-w-0 wrap-anywhere">{nameOf(id)}</span>
             <Figure of={metresFigure(metres, told)} className="shrink-0 text-[15px]" />
           </li>
         ))}
@@ -87,9 +93,13 @@ function PoolRow({ pool, projects }: { pool: Pool; projects: readonly SetProject
             <span aria-hidden>△ </span>
             {setSaid.runsShort(name, chanceText(shopping.held))}{' '}
             {begun ? (
-              <Link to={`/works/${begun.work.id}/onward`}>{setSaid.planAgain(begun.work.wish.title)}</Link>
+              <Link to={`/works/${begun.work.id}/onward`} className="font-semibold">
+                {setSaid.planAgain(nameInSet(begun.work))}
+              </Link>
             ) : (
-              <Link to="/shopping">Shopping list</Link>
+              <Link to="/shopping" className="font-semibold">
+                Shopping list
+              </Link>
             )}
           </p>
         ) : null}
@@ -102,7 +112,7 @@ function PoolRow({ pool, projects }: { pool: Pool; projects: readonly SetProject
 function ballWords({ parts, left }: SharedBall, projects: readonly SetProject[]): string {
   const into = parts.map(({ work, metres }) => setSaid.ballPart(work, decimal(metres, 0))).join(', ');
   const last = parts.at(-1);
-  const own = projects.find(({ work }) => work.wish.title === last?.work);
+  const own = projects.find(({ work }) => nameInSet(work) === last?.work);
   if (!last || !own || last.endsIn === undefined) {
     return left >= 0.5 ? `${into}; ${setSaid.leftOver(decimal(left, 0))}.` : `${into}.`;
   }

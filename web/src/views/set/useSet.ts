@@ -17,9 +17,22 @@ export function projectsOfSet(works: readonly WorkSummary[], id: string): WorkSu
   const own = works.find((work) => work.id === id);
   const set = own?.wish.set?.id;
   if (!own) return [];
-  return works
-    .filter((work) => work.id === id || (set !== undefined && work.wish.set?.id === set))
-    .sort((a, b) => a.wish.title.localeCompare(b.wish.title));
+  return (
+    works
+      .filter((work) => work.id === id || (set !== undefined && work.wish.set?.id === set))
+      // What is begun takes its yarn first.
+      .sort((a, b) => toCome(a) - toCome(b) || a.wish.title.localeCompare(b.wish.title))
+  );
+}
+
+function toCome({ state }: WorkSummary): number {
+  return state === 'wished' ? 1 : 0;
+}
+
+/** A project of a set as its own page names it: without the name of the set before it. */
+export function nameInSet({ wish: { title, set } }: Pick<WorkSummary, 'wish'>): string {
+  const before = `${set?.title}: `;
+  return title.startsWith(before) ? title.slice(before.length) : title;
 }
 
 /** Counts projects in the worker, one after the other; nothing until all are counted. */
