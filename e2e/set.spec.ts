@@ -57,7 +57,11 @@ test('five cloths in three colourways share one yarn: planned in one size, told 
       ['wished', (await works())[0]?.wish.choice],
     ]);
   expect((await works())[2]?.notice).toContain('You changed “Fair cloths: Ferry blue”');
-  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  await page.keyboard.press('Space');
+  await expect
+    .poll(async () => (await server.get<{ progress: object }>(`/works/${made[0]?.id}`)).progress)
+    .toEqual({ rows: 0, runs: 1 });
   await page.goto(`${server.address}/works/${made[0]?.id}/set`);
   await expect(page.getByText('0 of 5 done; the 1st')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Teal' }).getByText('not started')).toHaveCount(2);
@@ -86,4 +90,44 @@ test('five cloths in three colourways share one yarn: planned in one size, told 
   await expect(shared).toContainText('Chalk may not last for the whole set');
   await shared.getByRole('link', { name: 'Plan the rest of Ferry blue again' }).click();
   await page.waitForURL(/\/onward$/);
+});
+
+test('a bag with a plain back: two cloths of one outside size, joined once', async ({ page, server }) => {
+  await page.addInitScript(() => localStorage.setItem('puntada.idea', JSON.stringify(['about', 'finish'])));
+  await page.goto(`${server.address}/wish`);
+  await page.getByText('Bag', { exact: true }).click();
+  await page.getByLabel('Project name').fill('Bread bag');
+  await page.getByLabel('Back', { exact: true }).selectOption('plain');
+  await page.getByRole('button', { name: 'See sizes' }).first().click();
+  await page.waitForURL(/\/size$/);
+  interface Work {
+    id: string;
+    wish: { title: string; item: string; pieces: number; width: { length: string }; finish?: object; set: object };
+  }
+  const works = async () =>
+    (await server.get<Work[]>('/works')).sort((a, b) => a.wish.title.localeCompare(b.wish.title));
+  const [front, back] = await works();
+  expect([front?.wish.title, front?.wish.item, front?.wish.pieces, front?.wish.set]).toEqual([
+    'Bread bag',
+    'bag',
+    1,
+    expect.objectContaining({ title: 'Bread bag', part: 'front' }),
+  ]);
+  expect([back?.wish.title, back?.wish.item, back?.wish.finish]).toEqual(['Bread bag, back', 'bag panel', undefined]);
+  // Another size of the front on the mat is another size of its back.
+  const was = back?.wish.width.length;
+  await page.getByRole('slider').first().focus();
+  await page.keyboard.press('ArrowRight');
+  await expect.poll(async () => (await works())[1]?.wish.width.length).not.toBe(was);
+  await page.getByRole('link', { name: 'The set' }).click();
+  await expect(page.getByText('0 of 1 done')).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Front 1' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Back 1' })).toBeVisible();
+  await expect(page.getByText(/The sides have \d+ rows in front and \d+ behind: join \d+ of the front/)).toBeVisible();
+  // The seam and the strap are steps of the front alone.
+  await page.goto(`${server.address}/works/${back?.id}/finish`);
+  await expect(page.getByRole('heading', { name: 'Ends' })).toBeVisible();
+  await expect(page.getByRole('heading', { name: 'Seam' })).toHaveCount(0);
+  await page.goto(`${server.address}/works/${front?.id}/finish`);
+  await expect(page.getByRole('heading', { name: 'Seam' })).toBeVisible();
 });

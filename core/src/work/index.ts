@@ -35,6 +35,7 @@ export {
   type Week,
 } from './schedule/schedule.ts';
 export { type Costs, materialsOf, materialsTimes, type PriceWay, pricesOf } from './selling/price.ts';
+export { type BackPattern, backOf, hasBack, plainPattern, sidesJoined } from './set/back.ts';
 export { ballsInOrder, type SharedBall } from './set/balls.ts';
 export {
   type Colouring,

@@ -2,7 +2,7 @@ import { type DecimalMark, good, type Result, tellDecimals } from '@puntada/core
 import { freeze, planWish } from '@puntada/core/plan';
 import type { FrozenWork, PlanDocument, Wish } from '@puntada/core/records';
 import { planDocument } from '@puntada/core/words';
-import { proveOnward } from '@puntada/core/work';
+import { backOf, proveOnward } from '@puntada/core/work';
 import { printLabels } from '../labels/labels.ts';
 import { printPlan } from '../print/print.ts';
 import { moved } from '../swatches/moved.ts';
@@ -24,6 +24,11 @@ export const tasks = {
   /** Whether another plan for the rest of a work leaves alone what is worked. */
   onward({ from, to, rows }: { from: FrozenWork; to: FrozenWork; rows: number }): ReturnType<typeof proveOnward> {
     return proveOnward(from, to, rows);
+  },
+  /** The other side of a work, as its front is planned. */
+  back({ front, own }: { front: Wish; own: Wish }): ReturnType<typeof backOf> {
+    const { key, text } = own.pattern;
+    return backOf(front, { ...(key ? { key } : {}), ...(text ? { text } : {}) }, own);
   },
   /** A wish with another gauge of its swatch. */
   moved,

@@ -1,22 +1,43 @@
-import type { Work } from '@puntada/core/records';
+import { type Wish, type Work, withUnitsTyped } from '@puntada/core/records';
 import { setNotice } from '@puntada/core/words';
 import { togetherWith } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
 import type { Heavy } from '../heavy/heavy.ts';
 import { listWorks, noteChange } from './queries.ts';
 
+/** Another of the set as it is planned along with one; nothing where it could not be, or is not to be. */
+async function along(heavy: Heavy, changed: Wish, own: Wish): Promise<Wish | undefined> {
+  if (own.set?.part === 'back') {
+    if (changed.set?.part !== 'front') return undefined;
+    const back = await heavy.run('back', { front: changed, own });
+    // Only its size goes along: what it is worked in, and in which yarns, is its own.
+    if (!back.ok) return undefined;
+    const { width, height } = back.value;
+    const { choice: _choice, ...rest } = own;
+    return withUnitsTyped({ ...rest, width, height });
+  }
+  if (changed.set?.part !== own.set?.part) return undefined;
+  const wish = togetherWith(changed, own);
+  return (await heavy.run('check', wish)).ok ? wish : undefined;
+}
+
 /**
- * Plans the others of a set as one of it was planned: they are of one size, and differ in their yarns alone. Those that
- * are begun stay as they are on the hook, and one that could not be planned so is left as it was.
+ * Plans the others of a set as one of it was planned: they are of one size, and differ in their yarns alone; a back takes
+ * the outside size of its front. Those that are begun stay as they are on the hook, and one that could not be planned so is
+ * left as it was.
  */
 export async function planTogether(db: Db, heavy: Heavy, { id, wish }: Work): Promise<void> {
   const { set } = wish;
-  if (!set || set.part) return;
+  if (!set) return;
   for (const other of await listWorks(db)) {
-    const own = other.wish.set;
-    if (other.id === id || other.state !== 'wished' || own?.id !== set.id || own.part) continue;
-    const along = togetherWith(wish, other.wish);
-    if (JSON.stringify(along) === JSON.stringify(togetherWith(other.wish, other.wish))) continue;
-    if ((await heavy.run('check', along)).ok) await noteChange(db, other.id, along, setNotice(wish.title));
+    if (other.id === id || other.state !== 'wished' || other.wish.set?.id !== set.id) continue;
+    const planned = await along(heavy, wish, other.wish);
+    if (!planned || asTold(planned) === asTold(other.wish)) continue;
+    await noteChange(db, other.id, planned, setNotice(wish.title));
   }
+}
+
+/** The same for wishes that say the same, in whatever order. */
+function asTold(wish: Wish): string {
+  return JSON.stringify(Object.entries(wish).sort(([a], [b]) => (a < b ? -1 : 1)));
 }

@@ -380,10 +380,9 @@ function lastingOf(work: Work, weighings: readonly Weighing[]): { lasting: Lasti
 function setPart(work: Work): SetPart | undefined {
   const costs = workCosts(work);
   if (!costs) return undefined;
-  const { rows } = work.progress;
   return {
     sequence: costs.sequence,
-    items: itemsAt(costs.sequence, rows),
+    items: itemsAt(costs.sequence, work.progress),
     left: secondsBy(work.wish.pace ?? unknownPace, handworkOfRows(costs, work.progress, 0)),
     metres: costs.metres,
   };

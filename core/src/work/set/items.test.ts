@@ -23,25 +23,29 @@ const sequence = sequenceOfWork(plan.prepared, must(thaw(freeze(plan))));
 /** Of one: rows, rounds and its ends; of the second and third also the chain they begin with. */
 const first = 44 + 2 + 1;
 
+const at = (rows: number, runs = 0) => ({ rows, runs });
+
 describe('the items of a set', () => {
   it('stand each for itself: the first is done, the second at row 12, the third to come', () => {
     // The chain of the second, and twelve rows of it.
-    const stands = itemsAt(sequence, first + 1 + 12);
+    const stands = itemsAt(sequence, at(first + 1 + 12));
     expect(stands).toEqual([
       { item: 1, state: 'done', done: first, of: first, rows: 0 },
       { item: 2, state: 'in hand', done: 13, of: first + 1, rows: 12 },
       { item: 3, state: 'to come', done: 0, of: first + 1, rows: 0 },
     ]);
-    expect(setAt([stands, itemsAt(sequence, 0)])).toEqual({ items: 6, done: 1, inHand: { item: 2, rows: 12 } });
-    expect(setAt([itemsAt(sequence, sequence.units.length)])).toEqual({ items: 3, done: 3, inHand: undefined });
+    // A few stitches of the first row are enough.
+    expect(setAt([itemsAt(sequence, at(0, 2))]).inHand).toEqual({ item: 1, rows: 0 });
+    expect(setAt([stands, itemsAt(sequence, at(0))])).toEqual({ items: 6, done: 1, inHand: { item: 2, rows: 12 } });
+    expect(setAt([itemsAt(sequence, at(sequence.units.length))])).toEqual({ items: 3, done: 3, inHand: undefined });
   });
 
   it('come to the whole, wherever it stands: what is for all of them together is of none', () => {
     fc.assert(
-      fc.property(fc.nat(sequence.units.length), (at) => {
-        const stands = itemsAt(sequence, at);
+      fc.property(fc.nat(sequence.units.length), (units) => {
+        const stands = itemsAt(sequence, at(units));
         expect(stands.reduce((sum, { of }) => sum + of, 0)).toBe(sequence.units.length - 1);
-        expect(stands.reduce((sum, { done }) => sum + done, 0)).toBe(Math.min(at, sequence.units.length - 1));
+        expect(stands.reduce((sum, { done }) => sum + done, 0)).toBe(Math.min(units, sequence.units.length - 1));
         expect(stands.filter(({ state }) => state === 'in hand').length).toBeLessThanOrEqual(1);
       }),
     );

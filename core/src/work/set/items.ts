@@ -1,6 +1,7 @@
 import type { Sequence } from '../../plan/steps/sequence.ts';
 import { standingAt } from '../../plan/steps/sequence.ts';
 import type { LogEntry } from '../../records/logEntry.ts';
+import type { Position } from '../progress/progress.ts';
 
 type ItemEntry = Extract<LogEntry, { kind: 'item' }>;
 
@@ -16,8 +17,8 @@ export interface ItemStand {
   readonly rows: number;
 }
 
-/** How far each item is. What is done for all of them together, such as washing, is of none. @param at units that are done */
-export function itemsAt(sequence: Sequence, at: number): ItemStand[] {
+/** How far each item is. What is done for all of them together, such as washing, is of none. */
+export function itemsAt(sequence: Sequence, { rows: at, runs }: Position): ItemStand[] {
   const perItem = Math.max(1, Math.round(sequence.pieces / sequence.items));
   const stands = Array.from({ length: sequence.items }, () => ({ done: 0, of: 0 }));
   sequence.units.forEach((unit, place) => {
@@ -28,8 +29,9 @@ export function itemsAt(sequence: Sequence, at: number): ItemStand[] {
   });
   const { piece, rows } = standingAt(sequence, at);
   return stands.map(({ done, of }, i) => {
-    const state = done >= of ? 'done' : done ? 'in hand' : 'to come';
-    return { item: i + 1, state, done, of, rows: state === 'in hand' && Math.floor(piece / perItem) === i ? rows : 0 };
+    const own = Math.floor(piece / perItem) === i;
+    const state = done >= of ? 'done' : done || (own && runs) ? 'in hand' : 'to come';
+    return { item: i + 1, state, done, of, rows: state === 'in hand' && own ? rows : 0 };
   });
 }
 

@@ -80,7 +80,8 @@ function Item({ work, item, number, rows, told }: ItemProps) {
   const { currency } = usePreferences();
   const [editing, setEditing] = useState(false);
   const pencil = useRef<HTMLButtonElement>(null);
-  const name = setSaid.item(number);
+  const { part } = work.wish.set ?? {};
+  const name = part ? `${setSaid.parts[part]} ${number}` : setSaid.item(number);
   const { whom, by, fate, price } = told ?? { whom: '' };
   const at =
     item.state === 'in hand'

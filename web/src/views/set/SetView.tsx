@@ -1,5 +1,5 @@
 import { hoursText, setSaid } from '@puntada/core/words';
-import { setAt } from '@puntada/core/work';
+import { setAt, sidesJoined } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useWorksQuery } from '../../api/api.ts';
@@ -33,7 +33,9 @@ export default function SetView() {
 }
 
 function Whole({ projects }: { projects: readonly SetProject[] }) {
-  const stands = setAt(projects.map(({ part }) => part.items));
+  // A back is no item: it is half of one.
+  const whole = projects.filter(({ work }) => work.wish.set?.part !== 'back');
+  const stands = setAt(whole.map(({ part }) => part.items));
   // One hand makes them all: what is doubtful of it is so in each.
   const left = { low: 0, mid: 0, high: 0, source: 'typical' as const };
   for (const { part } of projects) {
@@ -41,21 +43,33 @@ function Whole({ projects }: { projects: readonly SetProject[] }) {
     left.mid += part.left.mid;
     left.high += part.left.high;
   }
-  const sizes = new Set(projects.map(({ part, figures }) => `${figures?.stitches} ${part.sequence.rows}`));
+  const sizes = new Set(whole.map(({ part, figures }) => `${figures?.stitches} ${part.sequence.rows}`));
   let before = 0;
   return (
     <>
       <p className="flex flex-wrap gap-x-8 gap-y-1 text-[22px]">
-        <b>{setSaid.stands(stands.done, stands.items, stands.inHand)}</b>
+        <b>{setSaid.stands(stands.done, stands.items, stands.inHand, projects[0]?.part.sequence.rows ?? 0)}</b>
         <span className="text-soft">{left.mid > 30 ? setSaid.leftForAll(hoursText(left)) : setSaid.nothingLeft}</span>
       </p>
       {sizes.size > 1 ? <p className="pt-1 text-[15px] text-ochre">△ {setSaid.sizeApart}</p> : null}
       {projects.map((project) => {
-        const first = before;
-        before += project.part.items.length;
+        const back = project.work.wish.set?.part === 'back';
+        const first = back ? 0 : before;
+        before += back ? 0 : project.part.items.length;
         return <ProjectItems key={project.work.id} project={project} first={first} alone={projects.length === 1} />;
       })}
+      <Sides projects={projects} />
       <SetYarn projects={projects} />
     </>
   );
+}
+
+/** How a front and a back of other rows are joined. */
+function Sides({ projects }: { projects: readonly SetProject[] }) {
+  const rowsOf = (part: 'front' | 'back') =>
+    projects.find(({ work }) => work.wish.set?.part === part)?.part.sequence.rows ?? 0;
+  const [front, back] = [rowsOf('front'), rowsOf('back')];
+  const joined = sidesJoined(front, back);
+  if (!joined) return null;
+  return <p className="mt-5 max-w-[70ch] text-[16px]">{setSaid.joined(joined.front, joined.back, front, back)}</p>;
 }

@@ -1,12 +1,13 @@
 import { findFoundation } from '@puntada/core/craft';
 import { itemNamed, type Question } from '@puntada/core/plan';
-import { joinLabel, openSides, wishSaid } from '@puntada/core/words';
+import { joinLabel, openSides, setSaid, wishSaid } from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { Field, SelectOf } from './Field.tsx';
 import { MorePart } from './More.tsx';
+import { backPatterns, panelsOfForm } from './setForm.ts';
 import { isTubeForm, type WishFormValues } from './wishForm.ts';
 
 /** What is done when the cloth is off the hook: each item asks only what belongs to it. */
@@ -100,6 +101,19 @@ export function FinishPart() {
             <option value="superwash-tumbled">superwash, tumbled</option>
           </SelectOf>
         </div>
+        {panelsOfForm(watch()) === 2 ? (
+          <div className="w-[216px]">
+            <SelectOf name="back" label={setSaid.backIs}>
+              <option value="">{setSaid.backs.same}</option>
+              <option value="plain">{setSaid.backs.plain}</option>
+              {backPatterns(watch()).map(({ key, name }) => (
+                <option key={key} value={key}>
+                  {name}
+                </option>
+              ))}
+            </SelectOf>
+          </div>
+        ) : null}
         {shows('seam') && seam ? (
           <p className="max-w-[62ch] basis-full text-[14px] text-soft">
             {openSides({

@@ -34,7 +34,7 @@ import { PatternPart } from './PatternPart.tsx';
 import { Preview, PreviewLine } from './Preview.tsx';
 import { SetPart } from './SetPart.tsx';
 import { SizePart } from './SizePart.tsx';
-import { isMixed, itemsOfForm, wishesOfForm } from './setForm.ts';
+import { itemsOfForm, wishesTyped } from './setForm.ts';
 import { useFormHistory } from './useFormHistory.ts';
 import { type KeptState, useKeptDraft } from './useKeptDraft.ts';
 import { formSchema, laidOver, newWish, readWish, toForm, toWish, type WishFormValues } from './wishForm.ts';
@@ -239,11 +239,10 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
     const wish = pace?.acts.length ? { ...read.value, pace } : read.value;
     const due = filled.due || null;
     if (work && due !== work.due && (await setDue({ id: work.id, due })).error) return;
-    const typed =
-      !work?.wish.set && isMixed(filled) ? wishesOfForm(filled, wish, setIds[0] as string) : { wishes: [wish] };
+    const typed = work?.wish.set ? { wishes: [wish] } : wishesTyped(filled, wish, setIds[0] as string);
     if ('problems' in typed) {
       for (const problem of typed.problems) form.setError(problem.path as 'title', { message: sentence(problem) });
-      show({ set: true });
+      show({ set: true, finish: true });
       return;
     }
     const [first = wish, ...others] = typed.wishes;
@@ -296,7 +295,7 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
                   <SizePart />
                   <PatternPart settled={frozen} />
                   <ColoursPart />
-                  {!frozen && !work?.wish.set && itemsOfForm(values) > 1 ? <SetPart /> : null}
+                  {!frozen && !work?.wish.set && itemsOfForm(values) > 1 && !values.back ? <SetPart /> : null}
                   <GaugePart advice={answer?.ok ? answer.value.hook : undefined} />
                   <FinishPart />
                 </>

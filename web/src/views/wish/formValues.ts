@@ -84,6 +84,8 @@ export interface WishFormValues {
   pieces: string;
   /** Further yarns of a set, and which yarn each item takes for each colour; no items as long as all are alike. */
   set: { yarns: YarnValues[]; items: number[][] };
+  /** What the other side of a bag or cover is worked in: `plain` or a pattern of the book; empty for the same as its front. */
+  back: string;
   /** Empty or 0 rounds for none. */
   border: { rounds: string; colour: string };
   closing: boolean;

@@ -1,7 +1,7 @@
-import { fibreWords, type Problem } from '@puntada/core/craft';
-import { panelsOf } from '@puntada/core/plan';
+import { fibreWords, type Problem, patternBook, type StitchPattern } from '@puntada/core/craft';
+import { panelsOf, techniquesFor } from '@puntada/core/plan';
 import { readShape, type StoredYarn, type Wish, yarnSchema } from '@puntada/core/records';
-import { type Colouring, colourwaysOf, wishesOfSet } from '@puntada/core/work';
+import { backOf, type Colouring, colourwaysOf, plainPattern, wishesOfSet } from '@puntada/core/work';
 import { metresText } from './formUnits.ts';
 import type { WishFormValues, YarnValues } from './formValues.ts';
 import { isTubeForm, yarnTyped } from './wishForm.ts';
@@ -24,7 +24,8 @@ export function yarnFromDrawer({ id, yarn }: StoredYarn, units: Wish['units']): 
   };
 }
 
-function panelsOfForm(form: WishFormValues): 1 | 2 {
+/** Cloths that are joined to one of the item. */
+export function panelsOfForm(form: WishFormValues): 1 | 2 {
   const flap = form.finish.flap.trim() || undefined;
   return panelsOf({ item: form.item, finish: flap ? { flap } : undefined }, isTubeForm(form));
 }
@@ -50,15 +51,43 @@ export function colouringOf(form: WishFormValues): Colouring {
 }
 
 /** Whether the items are of more than one colourway. */
-export function isMixed(form: WishFormValues): boolean {
+function isMixed(form: WishFormValues): boolean {
   return colourwaysOf(colouringOf(form)).length > 1;
+}
+
+/** Patterns of the book in which the other side can be worked, with the yarns that there are. */
+export function backPatterns({ item, yarns }: WishFormValues): readonly StitchPattern[] {
+  const offered = techniquesFor(item);
+  return patternBook.filter(
+    ({ technique, fewestColours, made }) =>
+      offered.includes(technique) && fewestColours <= yarns.length && (made === 'flat' || made === 'right-side'),
+  );
+}
+
+/** Whether the other side is another cloth. */
+function hasOtherBack(form: WishFormValues): boolean {
+  return form.back !== '' && panelsOfForm(form) === 2;
+}
+
+/** The front and the back of what was typed, each a wish of its own. @param id of the set @returns what is in the way instead */
+function frontAndBack(
+  form: WishFormValues,
+  wish: Wish,
+  id: string,
+): { readonly wishes: readonly Wish[] } | { readonly problems: readonly Problem[] } {
+  const set = { id, title: wish.title };
+  const front: Wish = { ...wish, pieces: itemsOfForm(form), set: { ...set, part: 'front' } };
+  const back = backOf(front, form.back === 'plain' ? { text: plainPattern } : { key: form.back });
+  return back.ok
+    ? { wishes: [front, back.value] }
+    : { problems: back.problems.map((each) => ({ ...each, path: 'back' })) };
 }
 
 /**
  * The wishes of a set that was typed, one for each colourway. @param id of the set
  * @returns what is wrong with a further yarn instead, at its field
  */
-export function wishesOfForm(
+function wishesOfForm(
   form: WishFormValues,
   wish: Wish,
   id: string,
@@ -73,4 +102,10 @@ export function wishesOfForm(
   if (problems.length) return { problems };
   const palette = [...wish.yarns, ...further];
   return { wishes: wishesOfSet(wish, { id, title: wish.title }, palette, colouringOf(form), panelsOfForm(form)) };
+}
+
+/** Every wish of what was typed: one, those of a set in several colours, or a front and a back. */
+export function wishesTyped(form: WishFormValues, wish: Wish, id: string): ReturnType<typeof wishesOfForm> {
+  if (hasOtherBack(form)) return frontAndBack(form, wish, id);
+  return isMixed(form) ? wishesOfForm(form, wish, id) : { wishes: [wish] };
 }

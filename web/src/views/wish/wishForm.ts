@@ -56,6 +56,7 @@ export function newWish(units: Wish['units'], patternKey?: string): WishFormValu
     hook: '',
     yarns: [usualYarn('A'), usualYarn('B')],
     set: { yarns: [], items: [] },
+    back: '',
     ...usualFinish('dishcloth', units),
     wash: '',
     smallChildren: false,

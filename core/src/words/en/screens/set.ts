@@ -6,8 +6,11 @@ export const setSaid = {
   whatPageTells: 'Each one of the set: how far it is, whom it is for, and what became of it',
   countingSet: 'Counting every item and its yarn…',
   /** 3 of 5 done; the 4th at row 12 */
-  stands: (done: number, items: number, inHand: { item: number; rows: number } | undefined) =>
-    `${done} of ${items} done${inHand ? `; the ${ordinal(inHand.item)} ${inHand.rows ? `at row ${inHand.rows + 1}` : 'in hand'}` : ''}`,
+  stands: (done: number, items: number, inHand: { item: number; rows: number } | undefined, of: number) => {
+    if (!inHand) return `${done} of ${items} done`;
+    const { item, rows } = inHand;
+    return `${done} of ${items} done; the ${ordinal(item)} ${rows < of ? `at row ${rows + 1}` : 'in its finishing'}`;
+  },
   leftForAll: (hours: Told) => `${hours} left for all`,
   nothingLeft: 'Nothing left to make',
   rowOf: (row: number, of: number) => `row ${row} of ${of}`,
@@ -61,5 +64,10 @@ export const setSaid = {
       : `${counted(items, 'item')}, all alike: one project.`,
   isOfSet: (title: Told) =>
     `One of the set “${title}”: what you change here is changed in all of it that is not started.`,
+  backIs: 'Back',
+  backs: { same: 'like the front', plain: 'plain, in A' },
+  parts: { front: 'Front', back: 'Back' },
+  joined: (front: number, back: number, rows: number, other: number) =>
+    `The sides have ${rows} rows in front and ${other} behind: join ${front} of the front to ${back} of the back, all the way up.`,
   openSet: 'Open the set',
 } as const;

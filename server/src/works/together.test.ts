@@ -1,0 +1,86 @@
+import { randomUUID } from 'node:crypto';
+import { type Listening, listen } from '../../test/listening.ts';
+import { galleyCloth } from '../../test/sampleWorks.ts';
+
+describe('the projects of a set', () => {
+  let server: Listening;
+  beforeAll(async () => {
+    server = await listen();
+  }, 60000);
+  afterAll(() => server.close());
+
+  const set = { id: randomUUID(), title: 'Fair cloths' };
+  const yarns = (name: string): object[] =>
+    (galleyCloth.yarns as object[]).map((yarn, i) => (i ? { ...yarn, name } : yarn));
+  const add = async (name: string, more: object = {}) =>
+    (await server.ask('POST', '/works', { wish: { ...galleyCloth, title: name, yarns: yarns(name), set, ...more } }))
+      .body;
+  const get = async (id: string) => (await server.ask('GET', `/works/${id}`)).body;
+
+  it('are planned together: in one size, each in its own yarns; what is begun, and what is of no set, stays', async () => {
+    const [rust, teal, plum] = [await add('Rust'), await add('Teal', { pieces: 3 }), await add('Plum')];
+    const [begun, back] = [await add('Begun'), await add('Back', { set: { ...set, part: 'back' } })];
+    const alone = await add('Alone', { set: undefined });
+    await server.ask('POST', `/works/${begun.id}/begin`, { revision: 1, wish: begun.wish });
+    const others = [begun, back, alone].map(({ id }) => id);
+    const before = await Promise.all(others.map(get));
+    const changed = { ...rust.wish, closing: true, choice: { stitches: 28, rows: 36 } };
+    // Those that were changed along when one was begun are made on their newest revision.
+    const { revision } = await get(rust.id);
+    expect((await server.ask('PUT', `/works/${rust.id}`, { revision, wish: changed })).status).toBe(200);
+    for (const [own, pieces] of [
+      [teal, 3],
+      [plum, 1],
+    ]) {
+      const now = await get(own.id);
+      expect(now.wish).toEqual({ ...changed, title: own.wish.title, yarns: own.wish.yarns, pieces });
+      expect(now.notice).toContain('You changed “Rust”');
+    }
+    expect(await Promise.all(others.map(get))).toEqual(before);
+    // The same again changes nothing more, and nobody is told.
+    const teals = await get(teal.id);
+    await server.ask('PUT', `/works/${rust.id}`, { revision: revision + 1, wish: changed });
+    expect(await get(teal.id)).toEqual(teals);
+  });
+
+  it('are a front and a back of one outside size: the back goes along with its front, and not the other way', async () => {
+    const own = { id: randomUUID(), title: 'Bag' };
+    const front = await add('Front', {
+      item: 'bag',
+      set: { ...own, part: 'front' },
+      width: { by: 'length', length: '34 cm' },
+    });
+    const small = { by: 'length', length: '20 cm' };
+    const back = await add('Its back', {
+      item: 'bag panel',
+      set: { ...own, part: 'back' },
+      width: small,
+      height: small,
+    });
+    const choice = { stitches: 52, rows: 44 };
+    await server.ask('PUT', `/works/${front.id}`, { revision: 1, wish: { ...front.wish, choice } });
+    const { wish, revision } = await get(back.id);
+    // 52 stitches of 6.25 mm and 44 rows of 5.56 mm.
+    expect([wish.width, wish.height, wish.yarns]).toEqual([
+      { by: 'length', length: '32.5 cm' },
+      { by: 'length', length: '24.4 cm' },
+      back.wish.yarns,
+    ]);
+    const before = await get(front.id);
+    await server.ask('PUT', `/works/${back.id}`, { revision, wish: { ...wish, closing: true } });
+    expect(await get(front.id)).toEqual(before);
+  });
+
+  it('stay as they are where they could not be planned so', async () => {
+    const own = { id: randomUUID(), title: 'Mats' };
+    const one = await add('Slate', { set: own });
+    const other = await add('Moss', { set: own });
+    const three = {
+      ...one.wish,
+      pattern: { key: 'lantern-diamonds' },
+      yarns: [...one.wish.yarns, { ...yarns('Gold')[1], letter: 'C' }],
+    };
+    const { status } = await server.ask('PUT', `/works/${one.id}`, { revision: 1, wish: three });
+    expect([status, await get(other.id)]).toEqual([200, other]);
+  });
+});
