@@ -122,6 +122,8 @@ const finishSchema = z.strictObject({
   seam: z.enum(['whipped', 'mattress', 'slip stitch', 'sc']).optional(),
   /** A cover in one cloth: the flap that it folds over with. */
   flap: typedLength.optional(),
+  /** A round of sc about the open upper end; with eyelets a second one, for a cord. */
+  mouth: z.strictObject({ eyelets: z.boolean().default(false) }).optional(),
   /** The face that is outside when a tube or a seam is closed; asked before it is. */
   outside: outsideSchema.optional(),
 });
@@ -242,7 +244,7 @@ export const wishSchema = z.strictObject({
   choice: z.strictObject({ stitches: count(), rows: count() }).optional(),
 });
 
-/** Version 2 may have figures placed on its ground; version 3 may be made for a set. */
+/** Version 2 may have figures placed on its ground; version 3 may be made for a set, and its mouth edged. */
 export const wishRecord = {
   format: 'puntada-wish',
   schema: wishSchema,

@@ -9,7 +9,7 @@ import { type SeamKind, seamMetres, sewingLength } from './seam.ts';
 import { type StrapKind, strapJoining, strapStretch, strapToMake, strapWanted } from './strap.ts';
 
 /** What is done when the cloth is off the hook. */
-export type FinishKind = 'closing' | 'border' | 'envelope' | 'seam' | 'strap' | 'ring';
+export type FinishKind = 'closing' | 'border' | 'envelope' | 'seam' | 'mouth' | 'strap' | 'ring';
 
 /** One thing that is done when the cloth is off the hook, with the yarn it takes. */
 export interface FinishPart {
@@ -78,6 +78,8 @@ export interface FinishRequest {
   /** Inside length of a hanging ring, mm. */
   readonly ring?: number | undefined;
   readonly strap?: StrapWish | undefined;
+  /** Rounds about the mouth, where it has one. */
+  readonly edge?: { readonly eyelets: boolean } | undefined;
   /** Panels are joined at their sides, a tube is closed where it is open. */
   readonly seam?: SeamWish | undefined;
 }
@@ -307,6 +309,53 @@ function seamPart(request: FinishRequest, seam: SeamWish): FinishPart | undefine
   };
 }
 
+/** Stitches from the end of a mouth's side to its eyelet. */
+const beforeEyelet = 2;
+/** Chains of an eyelet, over the one stitch that is passed over. */
+const eyeletChains = 2;
+/** A side with less could not hold its two eyelets apart. */
+const leastWithEyelets = 2 * (beforeEyelet + 1) + 1;
+
+/** A mouth as it lies flat: two sides, each of a stitch for every stitch of the row or half round below it. */
+function mouthSide({ stitches, tube }: FinishRequest): number {
+  return tube ? Math.floor(stitches / 2) : stitches;
+}
+
+/**
+ * Rounds of sc about a mouth: one in each stitch of both sides; the second with an eyelet near each end of both, at the same
+ * places, for a cord. docs/craft.md, “Borders, seams, straps”.
+ */
+function mouthPart(request: FinishRequest, { eyelets }: { readonly eyelets: boolean }): FinishPart {
+  const size = request.sc[0] as StitchSize;
+  const side = mouthSide(request);
+  const withEyelets = eyelets && side >= leastWithEyelets;
+  const around = 2 * side;
+  // Each eyelet passes over one stitch.
+  const second = withEyelets ? around - 4 : 0;
+  const rounds = withEyelets ? 2 : 1;
+  const stitch = (kind: 'sc' | 'ch' | 'join') => yarnInStitch(kind, size);
+  const chains = rounds + (withEyelets ? 4 * eyeletChains : 0);
+  return {
+    part: 'mouth',
+    colour: 0,
+    metres: ((around + second) * stitch('sc') + chains * stitch('ch') + rounds * stitch('join')) / 1000,
+    ends: 2,
+    stitches: around + second + (withEyelets ? 4 * eyeletChains : 0),
+    times: request.items,
+    steps: [
+      { code: 'mouth-round', facts: { side, around } },
+      ...(withEyelets
+        ? [
+            {
+              code: 'mouth-eyelets',
+              facts: { before: beforeEyelet, chains: eyeletChains, between: side - 2 * (beforeEyelet + 1) },
+            },
+          ]
+        : []),
+    ],
+  };
+}
+
 /** Everything that is done when the cloth is off the hook, in the order of doing. docs/craft.md, “Borders, seams, straps”. */
 export function finishParts(request: FinishRequest): FinishPart[] {
   const size = request.sc[0] as StitchSize;
@@ -315,6 +364,7 @@ export function finishParts(request: FinishRequest): FinishPart[] {
   if (request.border) parts.push(borderPart(request, request.border));
   const seam = request.seam && seamPart(request, request.seam);
   if (seam) parts.push(seam);
+  if (request.edge && request.mouth) parts.push(mouthPart(request, request.edge));
   if (request.strap) parts.push(strapPart(request.strap, request.sc[request.strap.colour] ?? size, request));
   if (request.ring !== undefined) parts.push(ringPart(request.ring, size, request));
   return parts;

@@ -69,6 +69,76 @@ describe('the whole project in the order of working', () => {
     ]);
   });
 
+  const stepOf = ({ units }: Sequence, code: string, nth = 0) =>
+    units.flatMap((unit) => (unit.kind === 'step' && unit.step.code === code ? [unit.step] : []))[nth] as WorkStep;
+  const told = (step: WorkStep) => step.runs.map((run) => stepRunWords(run, step, 'US'));
+
+  it('a seam is joined side by side, a mouth edged with its eyelets, a strap worked row by row', () => {
+    // 36 stitches and 44 rows: the panels of a bag.
+    const { plan, sequence } = planned({
+      item: 'bag',
+      pieces: 2,
+      width: { by: 'stitches', count: 36 },
+      height: { by: 'rows', count: 44 },
+      finish: { seam: 'sc', mouth: { eyelets: true }, strap: { drop: '28 cm', kind: 'sc along', width: '3 cm' } },
+    });
+    const seam = stepOf(sequence, 'seam');
+    expect(told(seam)).toEqual([
+      '44 pairs down the first side, then 3 in the corner',
+      '36 pairs along the bottom, then 3 in the corner',
+      '44 pairs up the second side',
+    ]);
+    // Two of the three in a corner are more than the pairs: 44 + 36 + 44 + 2 · 2.
+    const pairs = seam.runs.reduce((sum, { facts }) => sum + Number(facts?.count), 0);
+    expect([pairs, seam.told.find(({ code }) => code === 'join-panels')?.facts?.all]).toEqual([124, 128]);
+    const [first, second] = [stepOf(sequence, 'mouth'), stepOf(sequence, 'mouth', 1)];
+    expect(told(first)).toEqual(['36 sc', '36 sc']);
+    const side = ['2 sc', 'an eyelet: ch 2, skip 1', '30 sc', 'an eyelet: ch 2, skip 1', '2 sc'];
+    expect(told(second)).toEqual([...side, ...side]);
+    // 2 + 30 + 2 and two stitches passed over are the 36 below them.
+    expect(2 + 30 + 2 + 2).toBe(36);
+    expect([stepName(first), stepName(second)]).toEqual(['Mouth edge, round 1 of 2', 'Mouth edge, round 2 of 2']);
+    const mouth = plan.piece.finish.find(({ part }) => part === 'mouth');
+    // 72 sc, then 68 and four times two chains.
+    expect(mouth?.stitches).toBe(72 + 68 + 8);
+    expect(first.metres + second.metres).toBeCloseTo(mouth?.metres ?? 0, 9);
+    const strap = stepOf(sequence, 'strap');
+    const { rows, along } = strap.told[0]?.facts ?? {};
+    expect([strap.runs.length, told(strap)[0]]).toEqual([rows, `row 1 of ${rows}, ${along} stitches`]);
+  });
+
+  it('a mouth too narrow for eyelets has its plain round alone; a piece without a mouth has none', () => {
+    const narrow = planned({
+      item: 'bag',
+      pieces: 2,
+      pattern: { key: 'block-check', numbers: { b: 3, r: 4 } },
+      width: { by: 'stitches', count: 6 },
+      finish: { seam: 'sc', mouth: { eyelets: true } },
+    });
+    expect(names(narrow.sequence).filter((name) => name.startsWith('Mouth'))).toEqual(['Mouth edge, round 1 of 1']);
+    const mat = planned({ item: 'mat', finish: { mouth: { eyelets: true } } });
+    expect(names(mat.sequence).some((name) => name.startsWith('Mouth'))).toBe(false);
+  });
+
+  it('ends are woven in up one edge, down the other and then inside, each told by its colour and row', () => {
+    const { plan, sequence } = planned({ border: { rounds: 1, colour: 'B' } });
+    const words = told(stepOf(sequence, 'ends'));
+    const places = words.map((each) => /, ([AB])(?:, (at the edge where|at the other|inside).*row (\d+))?/.exec(each));
+    const own = places.slice(0, plan.piece.ends);
+    expect(own.every((each) => each?.[3])).toBe(true);
+    const rank = ['at the edge where', 'at the other', 'inside'];
+    const order = own.map((each) => {
+      const place = rank.indexOf(each?.[2] ?? '');
+      return 1000 * place + (place === 1 ? -1 : 1) * Number(each?.[3]) + (place === 1 ? 500 : 0);
+    });
+    expect(order).toEqual([...order].sort((a, b) => a - b));
+    const inB = own.filter((each) => each?.[1] === 'B').length;
+    expect(inB).toBe(plan.piece.strands.totals[1]?.ends);
+    expect(words.slice(plan.piece.ends)).toEqual(
+      [1, 2].map((n) => `end ${plan.piece.ends + n} of ${plan.piece.ends + 2}, B of the border; inside its own colour`),
+    );
+  });
+
   it('a chain is counted by twenties', () => {
     const { sequence } = planned({ pieces: 2 });
     const chain = sequence.units.find((unit) => unit.kind === 'step' && unit.step.code === 'chain');

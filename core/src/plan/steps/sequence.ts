@@ -45,15 +45,23 @@ function step(code: string, part: Partial<WorkStep>): WorkStep {
   return { code, facts: {}, runs: [{ code }], told: [], colour: undefined, metres: 0, hands: nothing, ...part };
 }
 
-/** The chain of a further cloth, by twenties. The first is made before there is a counter. */
-function chainStep(chains: number, colour: number): WorkStep {
+function byTwenties(chains: number): Told[] {
   const full = Math.floor(chains / twenty);
   const rest = chains % twenty;
-  const runs = [
+  return [
     ...Array.from({ length: full }, (_, i) => ({ code: 'chains', facts: { count: twenty, upTo: (i + 1) * twenty } })),
     ...(rest ? [{ code: 'chains', facts: { count: rest, upTo: chains } }] : []),
   ];
-  return step('chain', { facts: { chains }, runs, colour, hands: new Map([['ch', chains * chainSeconds]]) });
+}
+
+/** The chain of a further cloth, by twenties. The first is made before there is a counter. */
+function chainStep(chains: number, colour: number): WorkStep {
+  return step('chain', {
+    facts: { chains },
+    runs: byTwenties(chains),
+    colour,
+    hands: new Map([['ch', chains * chainSeconds]]),
+  });
 }
 
 /** Seconds for one chain, of a steady hand. */
@@ -78,9 +86,69 @@ function sidesOfRound({ steps }: FinishPart, round: number): Told[] {
   }));
 }
 
-/** A part of the finishing as steps: a border round by round, all else at once. */
+/** The sides of a seam, one after the other, as they are joined. */
+function runsOfSeam(told: readonly Told[]): Told[] {
+  const side = (at: string, count: unknown, corner = 0): Told => ({
+    code: 'seam-side',
+    facts: { at, count: Number(count), ...(corner ? { corner } : {}) },
+  });
+  return told.flatMap(({ code, facts: f = {} }): Told[] => {
+    if (code === 'join-panels') {
+      const corner = Number(f.corner);
+      return [side('first', f.courses, corner), side('bottom', f.stitches, corner), side('second', f.courses)];
+    }
+    if (code === 'fourth-side') return [side('top', f.stitches)];
+    if (code === 'join-sides') return [side('first', f.rows), side('second', f.rows)];
+    if (code === 'close-top' || code === 'close-bottom')
+      return [side(code === 'close-top' ? 'top' : 'bottom', f.pairs)];
+    return [];
+  });
+}
+
+/** A strap row by row, a cord by twenties; one that is bought is cut at once. */
+function runsOfStrap([told]: readonly Told[]): Told[] {
+  const { rows = 0, along = 0, chains = 0 } = told?.facts ?? {};
+  if (told?.code === 'chain-cord') return byTwenties(Number(chains));
+  if (told?.code !== 'strap-rows') return [];
+  return Array.from({ length: Number(rows) }, (_, i) => ({ code: 'strap-row', facts: { n: i + 1, of: rows, along } }));
+}
+
+/** The rounds of a mouth: side by side, the second with its eyelets. */
+function mouthSteps({ colour, metres, stitches, steps }: FinishPart): WorkStep[] {
+  const [first, second] = steps;
+  const side = Number(first?.facts?.side);
+  const { before, chains, between } = second?.facts ?? {};
+  const plain: Told = { code: 'mouth-side', facts: { count: side } };
+  const eyelets: Told[] = [
+    { code: 'mouth-side', facts: { count: before } },
+    { code: 'eyelet', facts: { chains } },
+    { code: 'mouth-side', facts: { count: between } },
+    { code: 'eyelet', facts: { chains } },
+    { code: 'mouth-side', facts: { count: before } },
+  ];
+  const rounds = [[plain, plain], ...(second ? [[...eyelets, ...eyelets]] : [])];
+  const inFirst = 2 * side;
+  return rounds.map((runs, round) => {
+    const share = (round === 0 ? inFirst : stitches - inFirst) / stitches;
+    return step('mouth', {
+      facts: { round: round + 1, of: rounds.length },
+      runs,
+      told: steps.slice(round, round + 1),
+      colour,
+      metres: metres * share,
+      hands: handworkOfFinish(stitches * share, 0),
+    });
+  });
+}
+
+/** A part of the finishing as steps: a border round by round, a seam side by side, all else at once. */
 function stepsOf(part: FinishPart): WorkStep[] {
   const { colour, metres, stitches, steps } = part;
+  if (part.part === 'mouth') return mouthSteps(part);
+  const sides = part.part === 'seam' ? runsOfSeam(steps) : part.part === 'strap' ? runsOfStrap(steps) : [];
+  if (sides.length) {
+    return [step(part.part, { runs: sides, told: steps, colour, metres, hands: handworkOfFinish(stitches, 0) })];
+  }
   const rounds = part.part === 'border' || part.part === 'envelope' ? roundsOf(part) : [];
   const all = rounds.reduce((sum, each) => sum + each, 0);
   if (!all || part.part === 'envelope') {
@@ -98,24 +166,45 @@ function stepsOf(part: FinishPart): WorkStep[] {
   );
 }
 
-/** So many ends, woven in one by one. */
-function endsStep(ends: number): WorkStep[] {
+/** An end that is woven in: where it hangs on the cloth, or what part of the finishing it is of. */
+export interface EndToWeave {
+  readonly letter: string;
+  /** From 1; nothing for one of the finishing. */
+  readonly row?: number | undefined;
+  /** The edge at which row 1 begins, the other, or neither. */
+  readonly edge?: 'near' | 'far' | 'inside' | undefined;
+  readonly part?: string | undefined;
+}
+
+/** Up the edge where row 1 begins, down the other, and then what hangs inside, from below. */
+function inOrder(ends: readonly EndToWeave[]): EndToWeave[] {
+  const edges = ['near', 'far', 'inside'];
+  const place = ({ edge = 'inside' }: EndToWeave) => edges.indexOf(edge);
+  const along = ({ edge, row = 0 }: EndToWeave) => (edge === 'far' ? -row : row);
+  return [...ends].sort((a, b) => place(a) - place(b) || along(a) - along(b));
+}
+
+/** Ends, woven in one by one in the order in which they lie. */
+function endsStep(all: readonly EndToWeave[]): WorkStep[] {
+  const ends = all.length;
   if (!ends) return [];
-  const runs = Array.from({ length: ends }, (_, i) => ({ code: 'end', facts: { n: i + 1, of: ends } }));
+  const runs = all.map((end, i) => ({ code: 'end', facts: { n: i + 1, of: ends, ...end } }));
   return [step('ends', { facts: { ends }, runs, hands: handworkOfFinish(0, ends) })];
 }
 
-function endsIn(parts: readonly FinishPart[]): number {
-  return parts.reduce((sum, { ends }) => sum + ends, 0);
+function endsIn(parts: readonly FinishPart[], letters: readonly string[]): EndToWeave[] {
+  return parts.flatMap(({ ends, colour, part }) =>
+    Array.from({ length: ends }, () => ({ letter: letters[colour] ?? '', part })),
+  );
 }
 
 /**
- * The whole project in the order of working. @param ends of one cloth, left by its strands. Rows of the first cloth come first and are numbered as they always were, so
+ * The whole project in the order of working. @param ends of one cloth, left by its strands; rows of the first cloth come first and are numbered as they always were, so
  * that a project that was begun before there were steps goes on where it stands.
  */
 export function sequenceOf(
   prepared: Prepared,
-  { fabric, ends }: { readonly fabric: Fabric; readonly ends: number },
+  { fabric, ends }: { readonly fabric: Fabric; readonly ends: readonly EndToWeave[] },
 ): Sequence {
   const request = finishRequest(prepared, fabric);
   const parts = finishParts(request);
@@ -126,6 +215,8 @@ export function sequenceOf(
   const perItem = Math.max(1, Math.round(pieces / Math.max(1, items)));
   const chains = chainsFor(prepared.foundation, fabric.count);
   const beginsWith = fabric.colours[0] as number;
+  const letters = prepared.bound.colours;
+  const own = inOrder(ends);
   const units: Unit[] = [];
   for (let piece = 0; piece < pieces; piece++) {
     const put = (of: 'cloth' | 'item' | 'all', steps: readonly WorkStep[]) => {
@@ -133,8 +224,8 @@ export function sequenceOf(
     };
     if (piece > 0 && chains > 0) put('cloth', [chainStep(chains, beginsWith)]);
     for (let row = 0; row < fabric.courses; row++) units.push({ kind: 'row', piece, row });
-    put('cloth', [...ofCloth.flatMap(stepsOf), ...endsStep(ends + endsIn(ofCloth))]);
-    if ((piece + 1) % perItem === 0) put('item', [...ofItem.flatMap(stepsOf), ...endsStep(endsIn(ofItem))]);
+    put('cloth', [...ofCloth.flatMap(stepsOf), ...endsStep([...own, ...endsIn(ofCloth, letters)])]);
+    if ((piece + 1) % perItem === 0) put('item', [...ofItem.flatMap(stepsOf), ...endsStep(endsIn(ofItem, letters))]);
     if (piece === pieces - 1 && prepared.wish.wash) put('all', [step('wash', { facts: { way: prepared.wish.wash } })]);
   }
   return { pieces, items, rows: fabric.courses, units };

@@ -38,7 +38,7 @@ import { readLength } from './readLength.ts';
 import { readGauge } from './wishedGauge.ts';
 
 /** The finishing of a wish, in figures. */
-export type FinishWish = Pick<FinishRequest, 'border' | 'closing' | 'ring' | 'strap' | 'seam'> & {
+export type FinishWish = Pick<FinishRequest, 'border' | 'closing' | 'ring' | 'strap' | 'seam' | 'edge'> & {
   /** mm; of a cover in one cloth. */
   readonly flap?: number | undefined;
 };
@@ -172,7 +172,7 @@ function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): Finis
     }
     return Math.max(0, number);
   };
-  const { ring, strap, seam, outside, flap } = wish.finish ?? {};
+  const { ring, strap, seam, outside, flap, mouth } = wish.finish ?? {};
   return {
     flap: flap === undefined ? undefined : readLength(flap, wish, 'finish.flap', []),
     closing: wish.closing,
@@ -186,6 +186,7 @@ function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): Finis
       colour: colour(strap.colour, 'finish.strap.colour'),
     },
     seam: seam && { kind: seam, outside },
+    edge: mouth,
   };
 }
 

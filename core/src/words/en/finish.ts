@@ -10,6 +10,7 @@ export const finishNames: Readonly<Record<FinishKind, string>> = {
   border: 'border',
   envelope: 'envelope border',
   seam: 'seam',
+  mouth: 'mouth edge',
   strap: 'strap',
   ring: 'hanging ring',
 };
@@ -80,6 +81,10 @@ export function finishStep({ code, facts: f = {} }: Told, units: ToldUnit): stri
       return `Fold the fabric ${length(f.face)} from its first row, and lay the flap of ${length(f.flap)} over the opening.`;
     case 'join-sides':
       return `Join the two sides: 1 stitch per row end through both layers, ${f.rows} on each side, ${f.all} in all.`;
+    case 'mouth-round':
+      return `Round 1, from a side seam on: 1 {sc} in each of the ${f.side} stitches of either side, ${f.around} in all.`;
+    case 'mouth-eyelets':
+      return `Round 2, each side alike: ${f.before} {sc}, an eyelet (ch ${f.chains}, skip 1), ${f.between} {sc}, an eyelet, ${f.before} {sc}. Keep the eyelets narrower than the knot of the cord.`;
     case 'nothing-to-close':
       return `Nothing to close: the ${f.begins} is its bottom, and the top is its mouth.`;
     case 'close-top':

@@ -32,6 +32,25 @@ const sides: Readonly<Record<string, string>> = {
   near: 'up the last side',
 };
 
+const seamSides: Readonly<Record<string, string>> = {
+  first: 'down the first side',
+  bottom: 'along the bottom',
+  second: 'up the second side',
+  top: 'along the top',
+};
+
+const edges: Readonly<Record<string, string>> = {
+  near: 'at the edge where row 1 begins',
+  far: 'at the other edge',
+  inside: 'inside',
+};
+
+/** Where an end hangs: `, at the other edge, row 12`; of which part of the finishing it is. */
+function endPlaceWords({ row, edge, part }: NonNullable<Told['facts']>): string {
+  if (part) return ` of the ${finishNames[part as keyof typeof finishNames] ?? part}`;
+  return row === undefined ? '' : `, ${edges[String(edge)] ?? ''}, row ${row}`;
+}
+
 const washes: Readonly<Record<string, string>> = {
   'cotton-hot': 'Wash it hot, as it will be washed later, and lay it flat to dry.',
   acrylic: 'Wash it at 30 °C and lay it flat to dry; never iron it.',
@@ -47,7 +66,17 @@ export function stepRunWords({ code, facts: f = {} }: Told, step: WorkStep, term
     case 'border-round':
       return termed(`${step.facts?.stitches ?? ''} {sc} all round`, terms);
     case 'end':
-      return `end ${f.n} of ${f.of}, inside its own colour`;
+      return `end ${f.n} of ${f.of}${f.letter ? `, ${f.letter}` : ''}${endPlaceWords(f)}; inside its own colour`;
+    case 'seam-side': {
+      const corner = f.corner ? `, then ${f.corner} in the corner` : '';
+      return `${f.count} pairs ${seamSides[String(f.at)]}${corner}`;
+    }
+    case 'mouth-side':
+      return termed(`${f.count} {sc}`, terms);
+    case 'eyelet':
+      return `an eyelet: ch ${f.chains}, skip 1`;
+    case 'strap-row':
+      return `row ${f.n} of ${f.of}, ${f.along} stitches`;
     case 'chains':
       return f.count === 20 ? `20 chains, to ${f.upTo}: put a marker in` : `${f.count} chains, to ${f.upTo}`;
     case 'wash':

@@ -42,9 +42,10 @@ describe('the back of a bag', () => {
   it('leaves the seam, the strap and their ends to the front: once for the bag', () => {
     const steps = (wish: typeof front) => {
       const { prepared, piece } = must(planWish(wish));
-      return sequenceOf(prepared, { fabric: piece.fabric, ends: 4 }).units.flatMap((unit) =>
-        unit.kind === 'step' ? [unit.step.code] : [],
-      );
+      return sequenceOf(prepared, {
+        fabric: piece.fabric,
+        ends: Array.from({ length: 4 }, () => ({ letter: 'A' })),
+      }).units.flatMap((unit) => (unit.kind === 'step' ? [unit.step.code] : []));
     };
     expect(steps(front).filter((code) => code === 'seam' || code === 'strap')).toEqual(['seam', 'strap']);
     expect(steps(must(backOf(front, { text: plainPattern })))).toEqual(['ends']);

@@ -3,9 +3,10 @@ import { type FinishPart, finishParts } from '../../plan/finish/finish.ts';
 import { type Handwork, handworkOf, secondsIn } from '../../plan/pace/hours.ts';
 import { type OwnPace, secondsBy } from '../../plan/pace/ownPace.ts';
 import { costsOfWish, finishRequest, measuringRequest } from '../../plan/piece/piece.ts';
+import { endsOf } from '../../plan/route/ends.ts';
 import { counted } from '../../plan/route/route.ts';
 import { workCourse } from '../../plan/steps/course.ts';
-import { type Sequence, sequenceOf } from '../../plan/steps/sequence.ts';
+import { type EndToWeave, type Sequence, sequenceOf } from '../../plan/steps/sequence.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
 import type { SessionMarks } from '../../records/logEntry.ts';
 import type { Position, Tick } from '../progress/progress.ts';
@@ -33,13 +34,33 @@ export interface ProjectCosts extends WorkCosts {
   readonly cloth: WorkCosts;
 }
 
+/** The ends of a cloth by where they hang; those of a way whose places are not known are of their colours alone. */
+function endsToWeave(
+  { bound: { colours }, technique }: Prepared,
+  way: ThawedWork['strands'],
+  totals: readonly { readonly ends: number }[],
+): EndToWeave[] {
+  const letter = (colour: number) => colours[colour] ?? '';
+  const places = endsOf(way);
+  if (places.length !== totals.reduce((sum, { ends }) => sum + ends, 0)) {
+    return totals.flatMap(({ ends }, colour) => Array.from({ length: ends }, () => ({ letter: letter(colour) })));
+  }
+  const edges = !technique.circle;
+  const edgeOf = (boundary: number) => (boundary === 0 ? 'near' : boundary === way.chart.columns ? 'far' : 'inside');
+  return places.map(({ strand, row, boundary }) => ({
+    letter: letter(way.colourOf[strand] ?? 0),
+    row: row + 1,
+    edge: edges ? edgeOf(boundary) : 'inside',
+  }));
+}
+
 /** A whole project in the order of working, from the cloth on its hook. */
 export function sequenceOfWork(
   prepared: Prepared,
   { fabric, strands }: Pick<ThawedWork, 'fabric' | 'strands'>,
 ): Sequence {
   const { totals } = counted(strands, costsOfWish(prepared));
-  return sequenceOf(prepared, { fabric, ends: totals.reduce((sum, total) => sum + total.ends, 0) });
+  return sequenceOf(prepared, { fabric, ends: endsToWeave(prepared, strands, totals) });
 }
 
 /** Counts what every unit of a project holds; nothing is left over for when it is off the hook. */

@@ -101,6 +101,15 @@ export function FinishPart() {
             <option value="superwash-tumbled">superwash, tumbled</option>
           </SelectOf>
         </div>
+        {itemNamed(item).mouth ? (
+          <div className="w-[216px]">
+            <SelectOf name="finish.mouth" label={wishSaid.mouthEdge}>
+              <option value="">none</option>
+              <option value="plain">{told(wishSaid.mouthRound)}</option>
+              <option value="eyelets">{wishSaid.mouthEyelets}</option>
+            </SelectOf>
+          </div>
+        ) : null}
         {panelsOfForm(watch()) === 2 ? (
           <div className="w-[216px]">
             <SelectOf name="back" label={setSaid.backIs}>

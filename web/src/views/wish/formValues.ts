@@ -102,5 +102,7 @@ export interface WishFormValues {
     /** Of a cover in one cloth; empty for none. */
     flap: string;
     seam: '' | 'whipped' | 'mattress' | 'slip stitch' | 'sc';
+    /** Rounds about the mouth of a bag: none, one, or a second with eyelets. */
+    mouth: '' | 'plain' | 'eyelets';
   };
 }

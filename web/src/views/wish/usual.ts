@@ -88,6 +88,7 @@ export function usualFinish(item: Item, units: Wish['units']): FinishValues {
       strap: { kind: wish.finish?.strap?.kind ?? '', drop: long(28, '11 in'), width: long(3, '1 1/4 in') },
       flap: '',
       seam: wish.finish?.seam ?? '',
+      mouth: '',
     },
   };
 }

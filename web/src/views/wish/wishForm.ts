@@ -258,7 +258,7 @@ function bordered(form: WishFormValues, before: Wish | undefined): unknown {
 }
 
 function finishOf(form: WishFormValues, before: Wish | undefined): unknown {
-  const { ring, seam, strap, flap } = form.finish;
+  const { ring, seam, strap, flap, mouth } = form.finish;
   const flapped = itemNamed(form.item).asks.includes('flap') && !isTubeForm(form);
   const finish = dropEmpty({
     ring: ring || undefined,
@@ -266,6 +266,7 @@ function finishOf(form: WishFormValues, before: Wish | undefined): unknown {
     seam: seam || undefined,
     flap: (flapped && flap) || undefined,
     outside: seam ? before?.finish?.outside : undefined,
+    mouth: mouth && itemNamed(form.item).mouth ? { eyelets: mouth === 'eyelets' } : undefined,
   });
   return Object.keys(finish).length ? finish : undefined;
 }
@@ -352,6 +353,7 @@ export function toForm(wish: Wish): WishFormValues {
       },
       flap: wish.finish?.flap ?? '',
       seam: wish.finish?.seam ?? '',
+      mouth: wish.finish?.mouth ? (wish.finish.mouth.eyelets ? 'eyelets' : 'plain') : '',
     },
   };
 }

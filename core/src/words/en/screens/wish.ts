@@ -2,6 +2,9 @@ import type { Told } from './told.ts';
 
 /** What the screens of `wish` say. */
 export const wishSaid = {
+  mouthEdge: 'Edge of the mouth',
+  mouthRound: 'a round of {sc}',
+  mouthEyelets: 'with eyelets for a cord',
   makeLighterYarnNo: 'Make A the lighter yarn. No label? Leave the lengths empty.',
   weightFibreMetresAnd: (letter: Told) => `Weight, fibre, metres and balls of ${letter}`,
   noLabelYetYarn: 'no label yet: yarn in metres, no balls',
