@@ -131,3 +131,44 @@ test('a bag with a plain back: two cloths of one outside size, joined once', asy
   await page.goto(`${server.address}/works/${front?.id}/finish`);
   await expect(page.getByRole('heading', { name: 'Seam' })).toBeVisible();
 });
+
+test('the piece is laid out as it will be joined: a place tells its step, a step its place', async ({
+  page,
+  server,
+}) => {
+  const yarn = { weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 };
+  const { id } = await server.post<{ id: string }>('/works', {
+    wish: {
+      title: 'Mail bag',
+      item: 'bag',
+      pieces: 2,
+      width: { by: 'stitches', count: 36 },
+      height: { by: 'rows', count: 44 },
+      pattern: { key: 'block-check', stitch: 'sc', numbers: { b: 4, r: 4 } },
+      gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
+      ending: 'any',
+      yarns: [
+        { ...yarn, letter: 'A', name: 'Oat', shade: '#e9dfc4' },
+        { ...yarn, letter: 'B', name: 'Ferry blue', shade: '#24476b' },
+      ],
+      finish: { seam: 'sc', mouth: { eyelets: true }, strap: { drop: '28 cm', kind: 'sc along', width: '3 cm' } },
+    },
+  });
+  await page.goto(`${server.address}/works/${id}/finish`);
+  const drawing = page.getByRole('figure', { name: 'The piece laid out' });
+  // 44 row ends up each side, 36 stitches along the bottom and on either side of the mouth.
+  await expect(drawing.getByText('44', { exact: true })).toHaveCount(2);
+  await expect(drawing.getByText('36', { exact: true })).toHaveCount(1);
+  await expect(drawing.getByText('2 × 36')).toBeVisible();
+  const step = (name: string) => page.getByRole('listitem').filter({ has: page.getByRole('button', { name }) });
+  await drawing.getByRole('button', { name: 'Show the step: mouth edge' }).press('Enter');
+  await expect(step('Mouth edge').getByRole('button', { name: 'Mouth edge' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByRole('button', { name: 'Strap', exact: true }).click();
+  await expect(drawing.getByRole('button', { name: 'Show the step: strap' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(step('Mouth edge').getByRole('button', { name: 'Mouth edge' })).toHaveAttribute('aria-pressed', 'false');
+  // Ends are numbered in their order, and which side faces out is said once it is decided.
+  await drawing.getByRole('button', { name: 'Show the step: Ends' }).press(' ');
+  await expect(step('Ends').getByRole('button', { name: 'Ends' })).toHaveAttribute('aria-pressed', 'true');
+  await page.getByText('Wrong side', { exact: true }).click();
+  await expect(drawing.getByText('wrong side out')).toBeVisible();
+});

@@ -1,6 +1,8 @@
 import { itemNamed } from '@puntada/core/plan';
 import type { Item, PlanDocument, Work } from '@puntada/core/records';
 import { finishSaid, upper } from '@puntada/core/words';
+import { MapPin } from 'lucide-react';
+import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useFaceWorkMutation, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
@@ -10,10 +12,14 @@ import { Choice } from '../../parts/Choice.tsx';
 import { Figure, shownFigure } from '../../parts/Figure.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
+import { useWorkCloth } from '../../parts/useWorkCloth.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { Worked } from '../../parts/Worked.tsx';
+import { planner } from '../../worker/planner.ts';
+import { useAnswer } from '../../worker/useAnswer.ts';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
 import { FinishDrawing } from './FinishDrawing.tsx';
+import { stepsOfOne } from './layout.ts';
 
 /** What is done when the cloth is off the hook, counted, in the order of doing. */
 export default function FinishView() {
@@ -28,19 +34,7 @@ export default function FinishView() {
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1440px] px-6 pt-5 pb-10">
         <Problems problems={error ? problemsOf(error) : problems} />
-        {document && work ? (
-          <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_400px]">
-            <Steps document={document} work={work} />
-            <aside>
-              <FinishDrawing document={document} wish={work.wish} />
-              <Off document={document} item={work.wish.item} />
-              <p className="mt-5 flex flex-wrap gap-3">
-                <ButtonLink to={`/works/${work.id}/labels`}>Labels for it</ButtonLink>
-                <ButtonLink to={`/works/${work.id}/price`}>{finishSaid.costAndPrice}</ButtonLink>
-              </p>
-            </aside>
-          </div>
-        ) : null}
+        {document && work ? <Finishing document={document} work={work} /> : null}
         {!document && !problems.length && !error ? (
           <Waiting words={finishSaid.countingFinishingSteps} workedOut />
         ) : null}
@@ -49,7 +43,51 @@ export default function FinishView() {
   );
 }
 
-function Steps({ document, work }: { document: PlanDocument; work: Work }) {
+function Finishing({ document, work }: { document: PlanDocument; work: Work }) {
+  const cloth = useWorkCloth(work);
+  const key = `${work.id} ${work.revision}`;
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the work
+  const part = useAnswer(useMemo(() => () => planner.setPart(work), [key]));
+  const steps = useMemo(() => (part ? stepsOfOne(part.sequence) : new Map<string, never>()), [part]);
+  const [shown, setShown] = useState<string>();
+  const list = useRef<HTMLDivElement>(null);
+  // A place shows its step.
+  const show = (step: string) => {
+    setShown(step);
+    list.current?.querySelector(`[data-step="${step}"]`)?.scrollIntoView({ block: 'nearest' });
+  };
+  return (
+    <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_440px]">
+      <div ref={list} className="max-lg:order-2">
+        <Steps document={document} work={work} shown={shown} onShow={setShown} />
+      </div>
+      <aside className="lg:sticky lg:top-4 lg:self-start">
+        <FinishDrawing
+          document={document}
+          wish={work.wish}
+          cloth={cloth ?? undefined}
+          steps={steps}
+          shown={shown}
+          onShow={show}
+        />
+        <Off document={document} item={work.wish.item} />
+        <p className="mt-5 flex flex-wrap gap-3">
+          <ButtonLink to={`/works/${work.id}/labels`}>Labels for it</ButtonLink>
+          <ButtonLink to={`/works/${work.id}/price`}>{finishSaid.costAndPrice}</ButtonLink>
+        </p>
+      </aside>
+    </div>
+  );
+}
+
+interface StepsProps {
+  readonly document: PlanDocument;
+  readonly work: Work;
+  readonly shown: string | undefined;
+  readonly onShow: (step: string) => void;
+}
+
+function Steps({ document, work, shown, onShow }: StepsProps) {
   const ends = document.colours.reduce((sum, colour) => sum + colour.ends, 0);
   const { pattern } = document;
   return (
@@ -60,14 +98,27 @@ function Steps({ document, work }: { document: PlanDocument; work: Work }) {
           <p>{finishSaid.fastenOffCutYarn}</p>
         </Step>
         {document.finish.map((part) => (
-          <Step key={part.name} title={upper(part.name)} note={`${part.stitches} stitches in ${part.colour}`}>
+          <Step
+            key={part.name}
+            title={upper(part.name)}
+            note={`${part.stitches} stitches in ${part.colour}`}
+            place={part.part}
+            shown={shown === part.part}
+            onShow={onShow}
+          >
             {part.name === 'seam' ? <Outside work={work} /> : null}
             {part.steps.map((step) => (
               <p key={step}>{step}</p>
             ))}
           </Step>
         ))}
-        <Step title="Ends" note={<Worked working={document.workings.ends}>{`${ends} to weave in`}</Worked>}>
+        <Step
+          title="Ends"
+          place="ends"
+          shown={shown === 'ends'}
+          onShow={onShow}
+          note={<Worked working={document.workings.ends}>{`${ends} to weave in`}</Worked>}
+        >
           <p>{document.colours.map((colour) => `${colour.ends} in ${colour.letter} (${colour.name})`).join(', ')}.</p>
           <p>{finishSaid.weaveEachEndInside}</p>
         </Step>
@@ -112,11 +163,39 @@ function Outside({ work }: { work: Work }) {
   );
 }
 
-function Step({ title, note, children }: { title: string; note: React.ReactNode; children: React.ReactNode }) {
+interface StepProps {
+  readonly title: string;
+  readonly note: ReactNode;
+  readonly children: ReactNode;
+  /** Its place on the drawing, where it has one. */
+  readonly place?: string;
+  readonly shown?: boolean;
+  readonly onShow?: (step: string) => void;
+}
+
+function Step({ title, note, children, place, shown = false, onShow }: StepProps) {
   return (
-    <li className="grid gap-x-6 border-b border-rule py-4 md:grid-cols-[190px_minmax(0,1fr)]">
+    <li
+      data-step={place}
+      className={`grid gap-x-6 border-b border-rule py-4 md:grid-cols-[190px_minmax(0,1fr)] ${shown ? '-ml-4 border-l-4 border-l-verdigris pl-3' : ''}`}
+    >
       <div>
-        <h2 className="text-[19px]">{title}</h2>
+        <h2 className="text-[19px]">
+          {place && onShow ? (
+            <button
+              type="button"
+              aria-pressed={shown}
+              title={finishSaid.showPlace(title)}
+              onClick={() => onShow(place)}
+              className="-mx-1 inline-flex min-h-8 items-center gap-1.5 rounded-sm px-1 text-left hover:bg-sheet"
+            >
+              {title}
+              <MapPin aria-hidden className="size-4 text-soft" />
+            </button>
+          ) : (
+            title
+          )}
+        </h2>
         {note ? <p className="count text-[14px] font-medium text-soft">{note}</p> : null}
       </div>
       <div className="grid max-w-[68ch] gap-1.5 text-[17px]">{children}</div>

@@ -2,7 +2,13 @@ import type { Told } from './told.ts';
 
 /** What the screens of `finish` say. */
 export const finishSaid = {
-  tailsEndsInPiece: (ends: Told, ring: Told) => `tails: ${ends} ends in a piece${ring}`,
+  whereItGoes: 'The piece laid out, with the place of each step',
+  showStep: (name: Told) => `Show the step: ${name}`,
+  showPlace: (name: Told) => `Show where: ${name}`,
+  touchToSee: 'touch a place to see its step',
+  ends: 'Ends',
+  outside: (face: 'RS' | 'WS' | undefined) =>
+    face ? `${face === 'RS' ? 'right' : 'wrong'} side out` : 'which side faces out is not yet decided',
   startsInCorner: (hand: Told) => `starts in the ${hand} corner`,
   afterLastRowClosing: 'After the last row: closing row, border, seams, ends',
   countingFinishingSteps: 'Counting the finishing steps…',
