@@ -35,7 +35,7 @@ export {
   type Week,
 } from './schedule/schedule.ts';
 export { type Costs, materialsOf, materialsTimes, type PriceWay, pricesOf } from './selling/price.ts';
-export { type BackPattern, backOf, hasBack, plainPattern, sidesJoined } from './set/back.ts';
+export { backOf, plainPattern, sidesJoined } from './set/back.ts';
 export { ballsInOrder, type SharedBall } from './set/balls.ts';
 export {
   type Colouring,
@@ -47,7 +47,7 @@ export {
   togetherWith,
   wishesOfSet,
 } from './set/colourways.ts';
-export { type ItemStand, itemsAt, type SetStand, setAt, toldOfItems } from './set/items.ts';
+export { type ItemStand, itemsAt, setAt, toldOfItems } from './set/items.ts';
 export { hookFor, swatchFigures } from './swatch/hooks.ts';
 export {
   leastRepeats,

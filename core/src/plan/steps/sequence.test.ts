@@ -120,6 +120,19 @@ describe('the whole project in the order of working', () => {
     expect(names(mat.sequence).some((name) => name.startsWith('Mouth'))).toBe(false);
   });
 
+  it('an envelope is one step of two layers, round by round', () => {
+    const { plan, sequence } = planned({ border: { rounds: 2, colour: 'B', envelope: true } });
+    const envelope = stepOf(sequence, 'envelope');
+    const first = Number(envelope.told[0]?.facts?.first);
+    expect(told(envelope)).toEqual([
+      `layer 1, round 1 of 2: ${first} sc`,
+      `layer 1, round 2 of 2: ${first + 8} sc`,
+      `layer 2, round 1 of 2: ${first} sc`,
+      `layer 2, round 2 of 2: ${first + 8} sc`,
+    ]);
+    expect(plan.piece.finish[0]?.stitches).toBe(2 * (2 * first + 8));
+  });
+
   it('ends are woven in up one edge, down the other and then inside, each told by its colour and row', () => {
     const { plan, sequence } = planned({ border: { rounds: 1, colour: 'B' } });
     const words = told(stepOf(sequence, 'ends'));

@@ -152,7 +152,12 @@ function stepsOf(part: FinishPart): WorkStep[] {
   const rounds = part.part === 'border' || part.part === 'envelope' ? roundsOf(part) : [];
   const all = rounds.reduce((sum, each) => sum + each, 0);
   if (!all || part.part === 'envelope') {
-    return [step(part.part, { told: steps, colour, metres, hands: handworkOfFinish(stitches, 0) })];
+    // Parts of one step: a work that was begun before they were counted stands where it stood.
+    const runs = [1, 2].flatMap((layer) =>
+      rounds.map((count, i) => ({ code: 'envelope-round', facts: { layer, n: i + 1, of: rounds.length, count } })),
+    );
+    const own = all ? { runs } : {};
+    return [step(part.part, { ...own, told: steps, colour, metres, hands: handworkOfFinish(stitches, 0) })];
   }
   return rounds.map((count, round) =>
     step(part.part, {

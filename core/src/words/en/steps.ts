@@ -71,6 +71,8 @@ export function stepRunWords({ code, facts: f = {} }: Told, step: WorkStep, term
       const corner = f.corner ? `, then ${f.corner} in the corner` : '';
       return `${f.count} pairs ${seamSides[String(f.at)]}${corner}`;
     }
+    case 'envelope-round':
+      return termed(`layer ${f.layer}, round ${f.n} of ${f.of}: ${f.count} {sc}`, terms);
     case 'mouth-side':
       return termed(`${f.count} {sc}`, terms);
     case 'eyelet':

@@ -3,7 +3,7 @@ import { sampleWish } from '../../../test/sampleWish.ts';
 import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import { sequenceOf } from '../../plan/steps/sequence.ts';
-import { backOf, hasBack, plainPattern, sidesJoined } from './back.ts';
+import { backOf, plainPattern, sidesJoined } from './back.ts';
 
 const front = sampleWish({
   title: 'Bread bag',
@@ -54,15 +54,6 @@ describe('the back of a bag', () => {
   it('is refused with words where it wants more colours than there are', () => {
     expect(backOf(front, { key: 'lantern-diamonds' })).toMatchObject({ problems: [{ code: 'yarns-mismatch' }] });
     expect(backOf(front, { key: 'no-such' }).ok).toBe(false);
-  });
-
-  it('is there where two panels are joined, and nowhere else', () => {
-    expect([
-      hasBack({ item: 'bag' }, false),
-      hasBack({ item: 'bag' }, true),
-      hasBack({ item: 'dishcloth' }, false),
-    ]).toEqual([true, false, false]);
-    expect(hasBack({ item: 'cushion cover', finish: { flap: '10 cm' } }, false)).toBe(false);
   });
 
   it('is joined by so many rows to so many: 44 to 40 is 11 to 10', () => {

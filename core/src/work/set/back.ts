@@ -1,7 +1,6 @@
 import { findPattern } from '../../craft/book/book.ts';
 import type { StitchPattern } from '../../craft/patterns/model.ts';
 import { at, good, type Result, refused } from '../../craft/values/problem.ts';
-import { panelsOf } from '../../plan/items/items.ts';
 import { itemNamed } from '../../plan/items/register.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import { type Wish, wishSchema } from '../../records/wish.ts';
@@ -20,15 +19,10 @@ row *: | 1A |
 `;
 
 /** What the other side of a bag or cover is worked in: a pattern of the book by its key, or one that is written out. */
-export type BackPattern = Pick<Wish['pattern'], 'key' | 'text'>;
+type BackPattern = Pick<Wish['pattern'], 'key' | 'text'>;
 
 /** The item that the other side of one is, planned for itself. */
 const otherSide: Readonly<Record<string, string>> = { bag: 'bag panel' };
-
-/** Whether an item has another side that may be another cloth. @param tube whether it is worked in rounds */
-export function hasBack(wish: Pick<Wish, 'item' | 'finish'>, tube: boolean): boolean {
-  return panelsOf(wish, tube) === 2;
-}
 
 function findBack({ key, text }: BackPattern): Result<StitchPattern> {
   return findPattern(text ?? key ?? '');

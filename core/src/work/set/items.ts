@@ -41,7 +41,7 @@ export function toldOfItems(entries: readonly LogEntry[]): ReadonlyMap<number, I
 }
 
 /** A whole set in figures. */
-export interface SetStand {
+interface SetStand {
   readonly items: number;
   readonly done: number;
   /** The first one in hand, among all of them from 1. */

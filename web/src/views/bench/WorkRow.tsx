@@ -1,6 +1,6 @@
 import { rowsLeftWorking } from '@puntada/core/plan';
 import type { Wish, WorkSummary } from '@puntada/core/records';
-import { benchSaid, clothName, goOnWords, printedWorking } from '@puntada/core/words';
+import { appSaid, benchSaid, clothName, goOnWords, printedWorking } from '@puntada/core/words';
 import { useState } from 'react';
 import { Link, useNavigate } from 'react-router';
 import {
@@ -119,6 +119,15 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
               Log
             </Link>
           )}
+          {wish.set || wish.pieces > 1 ? (
+            <Link
+              to={`/works/${summary.id}/set`}
+              aria-label={`${appSaid.theSet}: ${wish.title}`}
+              className="inline-flex min-h-11 min-w-11 items-center text-[15px] text-soft underline underline-offset-4 hover:text-ink"
+            >
+              {appSaid.theSet}
+            </Link>
+          ) : null}
           <PutAway work={summary} />
           <Bin work={summary} />
         </p>

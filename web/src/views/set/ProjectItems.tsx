@@ -1,5 +1,5 @@
 import { decimal } from '@puntada/core/craft';
-import type { LogEntry, Work } from '@puntada/core/records';
+import type { Work } from '@puntada/core/records';
 import { goOnWords, setSaid, upper } from '@puntada/core/words';
 import { type ItemStand, toldOfItems } from '@puntada/core/work';
 import { Pencil } from 'lucide-react';
@@ -10,9 +10,7 @@ import { ButtonLink } from '../../parts/Button.tsx';
 import { dates } from '../../parts/dates.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { TellOfItem } from './TellOfItem.tsx';
-import { nameInSet, type SetProject } from './useSet.ts';
-
-export type ItemEntry = Extract<LogEntry, { kind: 'item' }>;
+import { type ItemEntry, nameInSet, type SetProject } from './useSet.ts';
 
 interface Props {
   readonly project: SetProject;

@@ -5,8 +5,8 @@ import { Link } from 'react-router';
 import { usePreferences, useWorksQuery } from '../../api/api.ts';
 import { useDrawerQuery } from '../../api/records.ts';
 import { Figure } from '../../parts/Figure.tsx';
+import { type Pool, poolsOf } from '../../parts/pools.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
-import { type Pool, poolsOf } from '../shopping/pools.ts';
 import { nameInSet, type SetProject } from './useSet.ts';
 
 /** The yarn of a whole set: what each project takes of it, how sure it is, and which ball goes into what. */

@@ -9,7 +9,7 @@ import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { TextField } from '../../parts/TextField.tsx';
-import type { ItemEntry } from './ProjectItems.tsx';
+import type { ItemEntry } from './useSet.ts';
 
 interface Props {
   readonly work: Work;

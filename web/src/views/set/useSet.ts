@@ -1,9 +1,12 @@
-import type { Work, WorkSummary } from '@puntada/core/records';
+import type { LogEntry, Work, WorkSummary } from '@puntada/core/records';
 import { useEffect, useState } from 'react';
 import { api } from '../../api/api.ts';
 import { useAppStore } from '../../app/store.ts';
 import { planner } from '../../worker/planner.ts';
 import type { PieceFigures, SetPart } from '../../worker/planner.worker.ts';
+
+/** What is told of one item. */
+export type ItemEntry = Extract<LogEntry, { kind: 'item' }>;
 
 /** One project of a set, counted. */
 export interface SetProject {

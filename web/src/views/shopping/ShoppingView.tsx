@@ -11,12 +11,12 @@ import { Shelves } from '../../app/Shelves.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Empty } from '../../parts/Empty.tsx';
 import { Figure } from '../../parts/Figure.tsx';
+import { type Pool, poolsOf } from '../../parts/pools.ts';
 import { Skeleton } from '../../parts/Skeleton.tsx';
 import { Worked } from '../../parts/Worked.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { planner } from '../../worker/planner.ts';
 import type { PieceFigures } from '../../worker/planner.worker.ts';
-import { type Pool, poolsOf } from './pools.ts';
 
 /** What is to be bought for every work that is only wished for, by yarn. */
 export default function ShoppingView() {

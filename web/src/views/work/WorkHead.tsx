@@ -1,5 +1,5 @@
 import type { Work } from '@puntada/core/records';
-import { workSaid } from '@puntada/core/words';
+import { appSaid, workSaid } from '@puntada/core/words';
 import { CloudOff } from 'lucide-react';
 import type { ReactNode } from 'react';
 import { Link } from 'react-router';
@@ -35,6 +35,11 @@ export function WorkHead({ work, counter, children }: { work: Work; counter: Cou
       </p>
       {counter.waiting ? null : <TakeBackStart work={work} />}
       {children}
+      {work.wish.set || work.wish.pieces > 1 ? (
+        <Link to={`/works/${work.id}/set`} className="inline-flex min-h-11 min-w-11 items-center px-2">
+          {appSaid.theSet}
+        </Link>
+      ) : null}
       <Link to={`/works/${work.id}/rows`} className="inline-flex min-h-11 min-w-11 items-center px-2">
         All rows
       </Link>

@@ -3,6 +3,7 @@ import type { Work } from '@puntada/core/records';
 import {
   clothOf,
   courseWord,
+  pieceApartWords,
   placeName,
   spokenRun,
   stepName,
@@ -10,7 +11,7 @@ import {
   tugWords,
   workSaid,
 } from '@puntada/core/words';
-import type { Position } from '@puntada/core/work';
+import { type Position, piecesApart } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery } from '../../api/api.ts';
@@ -74,7 +75,7 @@ export default function WorkView() {
 }
 
 function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
-  const { terms, hand } = usePreferences();
+  const { terms, hand, told } = usePreferences();
   const counter = useCounter(work);
   const { position } = counter;
   const { fabric } = cloth;
@@ -94,6 +95,14 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const { data: log } = useLog(work.id, true);
   const lasts = useLasting(work.wish, cloth, costs, log, position.rows);
   const notes = useNotes(work.id);
+  // What the cloth in hand was found to differ by from the one that it is to match.
+  const apart = useMemo(() => {
+    if (!sequence || sequence.pieces < 2 || !log) return [];
+    const measures = log.entries.filter((entry) => entry.kind === 'measure');
+    return piecesApart(measures, sequence, work.wish.units)
+      .filter(({ piece }) => piece === stands.piece)
+      .map((each) => pieceApartWords(each, work.wish.item, told));
+  }, [sequence, log, work.wish.units, work.wish.item, stands.piece, told]);
   const [reading, changeReading] = useReading();
   useRoom(reading.dark);
   useAwake(reading.awake);
@@ -153,6 +162,11 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 shadeOf={shadeOf}
                 onDone={lettingGo(steps.run)}
               />
+              {apart.map((words) => (
+                <p key={words} className="border-l-4 border-ochre bg-ochre-pale px-3 py-1.5 text-[16px]">
+                  {words}
+                </p>
+              ))}
               <NotesOf notes={notes.get(position.rows + 1)} />
               <RunWords
                 key={`${stands.piece} ${row.course.number} ${row.at}`}
