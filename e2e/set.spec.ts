@@ -88,6 +88,16 @@ test('five cloths in three colourways share one yarn: planned in one size, told 
   await expect(shared).toContainText('Ball 1: Ferry blue');
   await expect(shared).toContainText(/ends in (Ferry blue|Plum|Teal), /);
   await expect(shared).toContainText('Chalk may not last for the whole set');
+  // A ball weighed in the project in hand tells of the hand in all of them.
+  await server.post(`/works/${made[0]?.id}/log`, {
+    entry: {
+      ...{ format: 'puntada-entry', version: 4, kind: 'weigh', id: crypto.randomUUID(), at: Date.now() },
+      ...{ letter: 'A', ball: 1, before: 50, beforeIsLabel: true, after: 49, scale: 1, position: { rows: 1, runs: 0 } },
+    },
+  });
+  await page.reload();
+  await expect(shared).toContainText(/By the ball weighed in Ferry blue: .* sure for the whole set/);
+  await expect(shared).toContainText(/It may end in (Ferry blue|Plum|Teal), /);
   await shared.getByRole('link', { name: 'Plan the rest of Ferry blue again' }).click();
   await page.waitForURL(/\/onward$/);
 });

@@ -371,7 +371,7 @@ function bench() {
   needChromium();
   mkdirSync(join(cache, 'bench'), { recursive: true });
   cpSync(join(root, 'server/src/db/sql'), join(cache, 'bench/sql'), { recursive: true });
-  for (const name of ['pipeline', 'techniques', 'desk', 'print', 'oldBench', 'oldPages']) {
+  for (const name of ['pipeline', 'techniques', 'desk', 'print', 'set', 'oldBench', 'oldPages']) {
     bundle(`bench/${name}.ts`, `.cache/bench/${name}.mjs`);
     run(process.execPath, [`.cache/bench/${name}.mjs`], { stdio: 'inherit' });
   }

@@ -231,7 +231,7 @@ describe('putting away', () => {
 });
 
 describe('the log', () => {
-  const label = { format: 'puntada-entry', version: 3 };
+  const label = { format: 'puntada-entry', version: 4 };
   const note = { ...label, id: randomUUID(), at: 5, kind: 'note', row: 3, text: 'Tighter since the tea.' };
 
   it('keeps an entry told twice once, in the order of its time, beside the ticks', async () => {
@@ -319,7 +319,14 @@ describe('preferences and plans', () => {
     const mine = { units: 'in', terms: 'UK', hand: 'left', fractions: 'decimals', manner: 'printed' };
     await ask('PUT', '/preferences', mine);
     // A page of before tells neither currency nor rate.
-    const usual = { format: 'puntada-preferences', version: 1, currency: '€', rate: 0 };
+    const usual = {
+      format: 'puntada-preferences',
+      version: 1,
+      currency: '€',
+      rate: 0,
+      lastLoop: 'drawn',
+      ends: 'woven',
+    };
     expect((await ask('GET', '/preferences')).body).toEqual({ ...usual, ...mine });
     await ask('PUT', '/preferences', { ...mine, currency: '£', rate: 12.5 });
     expect((await ask('GET', '/preferences')).body).toEqual({ ...usual, ...mine, currency: '£', rate: 12.5 });

@@ -1,4 +1,5 @@
 export { findPattern, isSamePattern, isWritten, patternBook, sourceOf } from './book/book.ts';
+export { plainPattern } from './book/patterns/plain.ts';
 export {
   beginDrawing,
   coloursRows,
@@ -137,7 +138,7 @@ export {
   yarnLengthNumber,
   yarnLengthUnit,
 } from './units/yarn.ts';
-export { firstBelief, isDoubtful } from './values/belief.ts';
+export { type Belief, firstBelief, isDoubtful } from './values/belief.ts';
 export { type DecimalMark, decimal, decimalMarkOf, figure, tellDecimals } from './values/decimal.ts';
 export { type Estimate, ninety, type Printed } from './values/estimate.ts';
 export { type Facts, good, must, type Problem, type Result, refused, type Told } from './values/problem.ts';

@@ -16,7 +16,7 @@ export { measure, type YarnNeed } from './measure/measure.ts';
 export { type Handwork, handworkOf } from './pace/hours.ts';
 export { type ActPace, type OwnPace, secondsBy, secondsEach, unknownPace } from './pace/ownPace.ts';
 export { type HookAdvice, hookAdvice } from './piece/hookAdvice.ts';
-export { makePiece, routePiece } from './piece/piece.ts';
+export { handBelief, makePiece, routePiece } from './piece/piece.ts';
 export { endsWarning, type Plan, planWish } from './piece/plan.ts';
 export { largestFromStash, type SearchStep, searchLargest } from './piece/stash.ts';
 export { chartOf } from './route/ofFabric.ts';

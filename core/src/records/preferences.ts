@@ -14,6 +14,10 @@ export const preferencesSchema = z.strictObject({
   manner: z.enum(['compact', 'printed']).default('compact'),
   /** As it is written beside a price. */
   currency: z.string().trim().max(4).default('€'),
+  /** How the last loop is fastened: its end drawn through, or locked under the second colour. */
+  lastLoop: z.enum(['drawn', 'locked']).default('drawn'),
+  /** What is done with ends: woven in, knotted first, or worked over as the next stitches are made. */
+  ends: z.enum(['woven', 'knotted', 'over']).default('woven'),
   /** What an hour of the hand is to earn; 0 where it was never said. */
   rate: z.number().min(0).max(10_000).default(0),
 });

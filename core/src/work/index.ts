@@ -35,7 +35,7 @@ export {
   type Week,
 } from './schedule/schedule.ts';
 export { type Costs, materialsOf, materialsTimes, type PriceWay, pricesOf } from './selling/price.ts';
-export { backOf, plainPattern, sidesJoined } from './set/back.ts';
+export { backOf, sidesJoined } from './set/back.ts';
 export { ballsInOrder, type SharedBall } from './set/balls.ts';
 export {
   type Colouring,
@@ -48,6 +48,7 @@ export {
   wishesOfSet,
 } from './set/colourways.ts';
 export { type ItemStand, itemsAt, setAt, toldOfItems } from './set/items.ts';
+export { sharedNow } from './set/shared.ts';
 export { hookFor, swatchFigures } from './swatch/hooks.ts';
 export {
   leastRepeats,

@@ -339,8 +339,8 @@ export const {
 
 const { useLogQuery } = records;
 
-/** The endpoints of the log that only the courier of the queue calls. */
-export const { sendEntry, log: logEndpoint } = records.endpoints;
+/** Endpoints that are asked outside a view: by the courier of the queue, and for several projects at once. */
+export const { sendEntry, log: logEndpoint, weighings: weighingsEndpoint } = records.endpoints;
 
 /** Shows an entry that the server has taken in the copy of its log, until that is read anew. */
 export function addToLog(workId: string, entry: LogEntry) {

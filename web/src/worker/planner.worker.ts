@@ -1,5 +1,6 @@
 import '../parts/decimals.ts';
 import {
+  type Belief,
   coloursOfPicture,
   type Estimate,
   type Fabric,
@@ -16,6 +17,7 @@ import {
   cautionsFor,
   endsWarning,
   type HookAdvice,
+  handBelief,
   hookAdvice,
   type MadeWork,
   makePiece,
@@ -87,6 +89,8 @@ export interface SetPart {
   readonly left: Estimate;
   /** m of each colour, row by row and step by step. */
   readonly metres: readonly (readonly number[])[];
+  /** What is known of the hand before anything was weighed. */
+  readonly belief: Belief;
 }
 
 /** The figures of one size, without its stitches. */
@@ -379,12 +383,14 @@ function lastingOf(work: Work, weighings: readonly Weighing[]): { lasting: Lasti
 /** How far each item of a work is, what it still takes, and what of each yarn; nothing where it cannot be laid. */
 function setPart(work: Work): SetPart | undefined {
   const costs = workCosts(work);
-  if (!costs) return undefined;
+  const prepared = prepareWork(work);
+  if (!costs || !prepared.ok) return undefined;
   return {
     sequence: costs.sequence,
     items: itemsAt(costs.sequence, work.progress),
     left: secondsBy(work.wish.pace ?? unknownPace, handworkOfRows(costs, work.progress, 0)),
     metres: costs.metres,
+    belief: handBelief(prepared.value),
   };
 }
 

@@ -8,6 +8,7 @@ import { type Terms, termed } from '../terms/termed.ts';
 import { finishNames, finishStep } from './finish.ts';
 import { itemName } from './items.ts';
 import { upper } from './lists.ts';
+import { finishSaid } from './screens/finish.ts';
 
 /** What a step is called: `Border, round 1 of 2`. */
 export function stepName({ code, facts: f = {} }: WorkStep): string {
@@ -88,11 +89,16 @@ export function stepRunWords({ code, facts: f = {} }: Told, step: WorkStep, term
   }
 }
 
-/** How a step is done, a sentence each. */
-export function stepLines({ code, facts, told }: WorkStep, units: ToldUnit, terms: Terms): string[] {
+/** How a step is done, a sentence each. @param ends what this maker does with ends */
+export function stepLines(
+  { code, facts, told }: WorkStep,
+  units: ToldUnit,
+  terms: Terms,
+  ends: keyof typeof finishSaid.endsDone = 'woven',
+): string[] {
   if (code === 'wash') return [washes[String(facts?.way)] ?? 'Wash and dry it as its label says.'];
   if (code === 'chain') return ['Make the chain for the next one, and work into it as you did the first time.'];
-  if (code === 'ends') return ['Weave each end through stitches of its own colour, back and forth, and trim it.'];
+  if (code === 'ends') return [finishSaid.endsDone[ends]];
   return told.map((each) => termed(finishStep(each, units), terms));
 }
 

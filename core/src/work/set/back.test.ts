@@ -1,9 +1,10 @@
 import fc from 'fast-check';
 import { sampleWish } from '../../../test/sampleWish.ts';
+import { plainPattern } from '../../craft/book/patterns/plain.ts';
 import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import { sequenceOf } from '../../plan/steps/sequence.ts';
-import { backOf, plainPattern, sidesJoined } from './back.ts';
+import { backOf, sidesJoined } from './back.ts';
 
 const front = sampleWish({
   title: 'Bread bag',

@@ -5,19 +5,6 @@ import { itemNamed } from '../../plan/items/register.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import { type Wish, wishSchema } from '../../records/wish.ts';
 
-/** A plain cloth in one colour, in the notation; in the stitch of its front. */
-export const plainPattern = `pattern plain "Plain"
-about "One stitch in one colour."
-technique carried
-made flat
-stitch sc or hdc or dc
-colours A
-across 1 "stitches"
-up 1 "rows"
-read worked
-row *: | 1A |
-`;
-
 /** What the other side of a bag or cover is worked in: a pattern of the book by its key, or one that is written out. */
 type BackPattern = Pick<Wish['pattern'], 'key' | 'text'>;
 

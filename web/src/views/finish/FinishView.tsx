@@ -4,7 +4,7 @@ import { finishSaid, upper } from '@puntada/core/words';
 import { MapPin } from 'lucide-react';
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
-import { problemsOf, useFaceWorkMutation, useWorkQuery } from '../../api/api.ts';
+import { problemsOf, useChangePreferences, useFaceWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
@@ -90,12 +90,20 @@ interface StepsProps {
 function Steps({ document, work, shown, onShow }: StepsProps) {
   const ends = document.colours.reduce((sum, colour) => sum + colour.ends, 0);
   const { pattern } = document;
+  const { lastLoop, ends: weaving } = usePreferences();
+  const change = useChangePreferences();
   return (
     <div>
       <ol>
         <Step title="Last row" note="">
           <p>{pattern.ends || finishSaid.fastenOffAfterLast}</p>
-          <p>{finishSaid.fastenOffCutYarn}</p>
+          <p>{finishSaid.lastLoop[lastLoop]}</p>
+          <Choice
+            label={finishSaid.howLastLoop}
+            value={lastLoop}
+            options={(['drawn', 'locked'] as const).map((value) => ({ value, words: finishSaid.lastLoops[value] }))}
+            onChange={(next) => change({ lastLoop: next })}
+          />
         </Step>
         {document.finish.map((part) => (
           <Step
@@ -120,7 +128,17 @@ function Steps({ document, work, shown, onShow }: StepsProps) {
           note={<Worked working={document.workings.ends}>{`${ends} to weave in`}</Worked>}
         >
           <p>{document.colours.map((colour) => `${colour.ends} in ${colour.letter} (${colour.name})`).join(', ')}.</p>
-          <p>{finishSaid.weaveEachEndInside}</p>
+          <p>{finishSaid.endsDone[weaving]}</p>
+          <Choice
+            label={finishSaid.howEnds}
+            value={weaving}
+            options={(['woven', 'knotted', 'over'] as const).map((value) => ({
+              value,
+              words: finishSaid.endWays[value],
+            }))}
+            onChange={(next) => change({ ends: next })}
+          />
+          {weaving === 'over' ? <p className="text-[15px] text-soft">{finishSaid.endsTime}</p> : null}
         </Step>
       </ol>
       {document.cautions.length ? (

@@ -1,6 +1,6 @@
 import { decimal } from '@puntada/core/craft';
 import { chanceText, metresFigure, placeName, setSaid } from '@puntada/core/words';
-import { ballsInOrder, type SharedBall, shoppingOf } from '@puntada/core/work';
+import { ballsInOrder, type SharedBall, sharedNow, shoppingOf } from '@puntada/core/work';
 import { Link } from 'react-router';
 import { usePreferences, useWorksQuery } from '../../api/api.ts';
 import { useDrawerQuery } from '../../api/records.ts';
@@ -52,7 +52,9 @@ function PoolRow({ pool, projects }: { pool: Pool; projects: readonly SetProject
   const shopping = shoppingOf(needs, has);
   const question = needs[0]?.question;
   const balls = question ? ballsInOrder(needsOf(pool, projects), question.ballGrams * question.metresPerGram) : [];
-  const short = shopping?.buy && (has.balls || has.grams);
+  const shared = sharedOf(pool, projects);
+  const chance = shared?.chance ?? shopping?.held;
+  const short = chance !== undefined && shopping && chance < shopping.sure && (has.balls || has.grams);
   const nameOf = (id: string) => {
     const project = projects.find(({ work }) => work.id === id);
     return project ? nameInSet(project.work) : '';
@@ -88,10 +90,14 @@ function PoolRow({ pool, projects }: { pool: Pool; projects: readonly SetProject
         ) : (
           <p className="text-soft">{setSaid.labelUnknown}</p>
         )}
+        {shared?.weighedIn ? (
+          <p className="pt-1 text-soft">{setSaid.byScale(nameOf(shared.weighedIn), chanceText(shared.chance))}</p>
+        ) : null}
         {short ? (
           <p className="pt-1 text-ochre">
             <span aria-hidden>△ </span>
-            {setSaid.runsShort(name, chanceText(shopping.held))}{' '}
+            {setSaid.runsShort(name, chanceText(chance))}
+            {shared?.endsIn ? ` ${setSaid.mayEndIn(endPlace(shared.endsIn, projects))}` : ''}{' '}
             {begun ? (
               <Link to={`/works/${begun.work.id}/onward`} className="font-semibold">
                 {setSaid.planAgain(nameInSet(begun.work))}
@@ -118,4 +124,31 @@ function ballWords({ parts, left }: SharedBall, projects: readonly SetProject[])
   }
   const place = placeName(own.part.sequence, last.endsIn + 1, own.work.wish.item);
   return `${into}; ${setSaid.endsIn(last.work, place)}.`;
+}
+
+/** Whether the yarn lasts for the whole set, by the ball that was weighed in one of its projects. */
+function sharedOf({ needs, has }: Pool, projects: readonly SetProject[]) {
+  const taken = needs.flatMap(({ id, letter }) => {
+    const project = projects.find((each) => each.work.id === id);
+    const colour = project?.work.wish.yarns.findIndex((yarn) => yarn.letter === letter) ?? -1;
+    const yarn = project?.work.wish.yarns[colour];
+    return project && yarn ? [{ project, yarn, metres: project.part.metres[colour] ?? [], letter }] : [];
+  });
+  const [first] = taken;
+  if (!first || !(has.balls || has.grams)) return undefined;
+  return sharedNow(
+    { ...first.yarn, balls: has.balls, partGrams: has.grams },
+    first.project.part.belief,
+    taken.map(({ project, metres, letter }) => ({
+      id: project.work.id,
+      metres,
+      now: project.work.progress,
+      weighings: project.weighings.filter((each) => each.letter === letter),
+    })),
+  );
+}
+
+function endPlace({ id, unit }: { id: string; unit: number }, projects: readonly SetProject[]): string {
+  const own = projects.find(({ work }) => work.id === id);
+  return own ? `${nameInSet(own.work)}, ${placeName(own.part.sequence, unit + 1, own.work.wish.item)}` : '';
 }

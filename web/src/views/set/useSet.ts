@@ -1,6 +1,7 @@
-import type { LogEntry, Work, WorkSummary } from '@puntada/core/records';
+import type { LogEntry, Weighing, Work, WorkSummary } from '@puntada/core/records';
 import { useEffect, useState } from 'react';
 import { api } from '../../api/api.ts';
+import { weighingsEndpoint } from '../../api/records.ts';
 import { useAppStore } from '../../app/store.ts';
 import { planner } from '../../worker/planner.ts';
 import type { PieceFigures, SetPart } from '../../worker/planner.worker.ts';
@@ -13,6 +14,8 @@ export interface SetProject {
   readonly work: Work;
   readonly part: SetPart;
   readonly figures: PieceFigures | undefined;
+  /** Its balls that were weighed. */
+  readonly weighings: readonly Weighing[];
 }
 
 /** The projects that are of one set with a work, itself among them; those in the bin and put away are of none. */
@@ -55,7 +58,9 @@ export function useSet(projects: readonly WorkSummary[]): readonly SetProject[] 
         const { data: work } = await asked;
         const part = work && (await planner.setPart(work));
         if (!work || !part) continue;
-        all.push({ work, part, figures: await planner.figuresOfWork({ wish: work.wish, begun: work.begun }) });
+        const figures = await planner.figuresOfWork({ wish: work.wish, begun: work.begun });
+        const weighed = await dispatch(weighingsEndpoint.initiate(id, { subscribe: false, forceRefetch: true }));
+        all.push({ work, part, figures, weighings: weighed.data ?? [] });
         if (!current) return;
       }
       setFound(all);

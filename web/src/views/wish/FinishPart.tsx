@@ -43,6 +43,14 @@ export function FinishPart() {
             </SelectOf>
           </div>
         ) : null}
+        {shows('border') && Number(border.rounds) > 0 ? (
+          <div className="w-[250px]">
+            <SelectOf name="border.by" label={wishSaid.borderSides}>
+              <option value="gauge">{wishSaid.byGauge}</option>
+              <option value="rule">{wishSaid.byRule}</option>
+            </SelectOf>
+          </div>
+        ) : null}
         {shows('ring') ? (
           <div className="w-[150px]">
             <Field name="finish.ring" label="Hanging ring (inside width)" className="count text-[18px]" />

@@ -87,7 +87,7 @@ export interface WishFormValues {
   /** What the other side of a bag or cover is worked in: `plain` or a pattern of the book; empty for the same as its front. */
   back: string;
   /** Empty or 0 rounds for none. */
-  border: { rounds: string; colour: string };
+  border: { rounds: string; colour: string; by: 'gauge' | 'rule' };
   closing: boolean;
   wash: '' | NonNullable<Wish['wash']>;
   smallChildren: boolean;

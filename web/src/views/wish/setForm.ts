@@ -1,7 +1,7 @@
-import { fibreWords, type Problem, patternBook, type StitchPattern } from '@puntada/core/craft';
+import { fibreWords, type Problem, patternBook, plainPattern, type StitchPattern } from '@puntada/core/craft';
 import { panelsOf, techniquesFor } from '@puntada/core/plan';
 import { readShape, type StoredYarn, type Wish, yarnSchema } from '@puntada/core/records';
-import { backOf, type Colouring, colourwaysOf, plainPattern, wishesOfSet } from '@puntada/core/work';
+import { backOf, type Colouring, colourwaysOf, wishesOfSet } from '@puntada/core/work';
 import { metresText } from './formUnits.ts';
 import type { WishFormValues, YarnValues } from './formValues.ts';
 import { isTubeForm, yarnTyped } from './wishForm.ts';

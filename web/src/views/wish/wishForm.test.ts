@@ -143,6 +143,9 @@ describe('a wish in its form', () => {
     { open: true, height: long('60 cm') },
     { item: 'blanket', border: { rounds: '3', colour: 'B' }, wash: 'cotton-hot', smallChildren: true, closing: true },
     { item: 'bag', pieces: '2', finish: { strap: { kind: 'sc along', drop: '30 cm' }, seam: 'sc' } },
+    { item: 'bag', pieces: '2', finish: { seam: 'sc', mouth: 'eyelets' } },
+    { item: 'bag', pieces: '2', finish: { seam: 'sc', mouth: 'plain' } },
+    { item: 'blanket', border: { rounds: '2', colour: 'A', by: 'rule' } },
     { item: 'potholder', pattern: { key: 'sea-chest' }, finish: { ring: '6 cm', seam: 'slip stitch' } },
   ];
   it.each(wishes)('goes there and back without loss: %j', (fields) => {

@@ -254,7 +254,9 @@ function gaugeOf({ gauge }: WishFormValues, before: Wish | undefined): unknown {
 
 function bordered(form: WishFormValues, before: Wish | undefined): unknown {
   const rounds = numberOrText(form.border.rounds);
-  return rounds === undefined || rounds === 0 ? undefined : { ...before?.border, rounds, colour: form.border.colour };
+  return rounds === undefined || rounds === 0
+    ? undefined
+    : { ...before?.border, rounds, colour: form.border.colour, by: form.border.by };
 }
 
 function finishOf(form: WishFormValues, before: Wish | undefined): unknown {
@@ -339,7 +341,11 @@ export function toForm(wish: Wish): WishFormValues {
       drawer: yarn.drawer ?? '',
     })),
     pieces: String(wish.pieces),
-    border: { rounds: String(wish.border?.rounds ?? 0), colour: wish.border?.colour ?? 'A' },
+    border: {
+      rounds: String(wish.border?.rounds ?? 0),
+      colour: wish.border?.colour ?? 'A',
+      by: wish.border?.by ?? 'gauge',
+    },
     closing: wish.closing,
     wash: wish.wash ?? '',
     smallChildren: wish.smallChildren,

@@ -22,11 +22,11 @@ interface Props {
 
 /** A step beside the rows: worked by the same keys, part by part. */
 export function StepInHand({ workId, step, at, rows, letters, shadeOf, onSkip }: Props) {
-  const { terms, told } = usePreferences();
+  const { terms, told, ends } = usePreferences();
   const letter = step.colour === undefined ? undefined : letters[step.colour];
   const run = step.runs[at];
   const next = step.runs[at + 1];
-  const lines = stepLines(step, told, terms);
+  const lines = stepLines(step, told, terms, ends);
   return (
     <section aria-label={stepName(step)} className="grid max-w-[70ch] content-start gap-3">
       <p className="flex flex-wrap items-center gap-x-4">

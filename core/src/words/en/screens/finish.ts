@@ -13,8 +13,22 @@ export const finishSaid = {
   afterLastRowClosing: 'After the last row: closing row, border, seams, ends',
   countingFinishingSteps: 'Counting the finishing steps…',
   fastenOffAfterLast: 'Fasten off after the last row.',
-  fastenOffCutYarn: 'Fasten off: cut the yarn and pull the end through the last loop.',
-  weaveEachEndInside:
-    'Weave each end inside its own colour, three passes, changing direction each time. Knot first or not, as you prefer. Leave no needle in the work.',
+  howLastLoop: 'How you fasten the last loop',
+  lastLoops: { drawn: 'Pull it through', locked: 'Lock it' },
+  lastLoop: {
+    drawn: 'Fasten off: cut the yarn and pull the end through the last loop.',
+    locked:
+      'Lay the second colour across the last loop, chain 1 tightly over it, and cut both: each strand locks the other.',
+  },
+  howEnds: 'What you do with ends',
+  endWays: { woven: 'Weave them in', knotted: 'Knot, then weave', over: 'Work over them' },
+  endsDone: {
+    woven:
+      'Weave each end inside its own colour, three passes, changing direction each time. Leave no needle in the work.',
+    knotted:
+      'Knot the two ends that meet, close to the work, then weave each inside its own colour, two passes. Leave no needle in the work.',
+    over: 'Lay each end along the row below and work the next ten stitches over it; what still shows is woven in for one pass. Where ends lie inside, the other colour may show through.',
+  },
+  endsTime: 'The time counts each end as woven in.',
   costAndPrice: 'Cost and price',
 } as const;

@@ -30,7 +30,8 @@ export const setSaid = {
   byDay: (day: Told) => `by ${day}`,
   earned: (money: Told, sold: number) => `${counted(sold, 'item')} sold for ${money} in all`,
   yarnOfSet: 'Yarn of the whole set',
-  yarnHint: 'Taken ball by ball, in the order above.',
+  yarnHint:
+    'Taken ball by ball, in the order above. A ball that is weighed in one project tells of the hand in all that share the yarn.',
   ball: (number: number) => `Ball ${number}`,
   ballPart: (work: Told, metres: Told) => `${work} ${metres} m`,
   endsIn: (work: Told, place: Told) => `ends in ${work}, ${place}`,
@@ -41,6 +42,8 @@ export const setSaid = {
   makeFirst: (title: Told) => `Make ${title}`,
   planAgain: (title: Told) => `Plan the rest of ${title} again`,
   runsShort: (name: Told, chance: Told) => `${name} may not last for the whole set: ${chance} sure with what you have.`,
+  byScale: (work: Told, chance: Told) => `By the ball weighed in ${work}: ${chance} sure for the whole set.`,
+  mayEndIn: (place: Told) => `It may end in ${place}.`,
   coloursOfEach: 'Colours of each',
   coloursHint:
     'Each one may have its own yarns. Those in the same colours are made as one project; all are planned in one size.',

@@ -2,6 +2,9 @@ import type { Told } from './told.ts';
 
 /** What the screens of `wish` say. */
 export const wishSaid = {
+  borderSides: 'Its stitches up the sides',
+  byGauge: 'by gauge: it lies flatter',
+  byRule: 'by the rule: so many a row',
   mouthEdge: 'Edge of the mouth',
   mouthRound: 'a round of {sc}',
   mouthEyelets: 'with eyelets for a cord',
