@@ -72,6 +72,7 @@ test('five cloths in three colourways share one yarn: planned in one size, told 
   await form.getByLabel('By when').fill('2026-12-24');
   await form.getByRole('button', { name: 'Save' }).click();
   await expect(page.getByText(/For The harbour café, by/)).toBeVisible();
+  await expect(form).toHaveCount(0);
   await page.getByRole('button', { name: 'Change what is told of Item 4' }).click();
   await form.getByLabel('What became of it').selectOption('sold');
   await form.getByLabel('Sold for').fill('a lot');
@@ -89,10 +90,13 @@ test('five cloths in three colourways share one yarn: planned in one size, told 
   await expect(shared).toContainText(/ends in (Ferry blue|Plum|Teal), /);
   await expect(shared).toContainText('Chalk may not last for the whole set');
   // A ball weighed in the project in hand tells of the hand in all of them.
+  const far = { rows: 20, runs: 0 };
+  const tick = { id: crypto.randomUUID(), at: Date.now(), from: { rows: 0, runs: 1 }, to: far };
+  await server.post(`/works/${made[0]?.id}/ticks`, { ticks: [tick] });
   await server.post(`/works/${made[0]?.id}/log`, {
     entry: {
       ...{ format: 'puntada-entry', version: 4, kind: 'weigh', id: crypto.randomUUID(), at: Date.now() },
-      ...{ letter: 'A', ball: 1, before: 50, beforeIsLabel: true, after: 49, scale: 1, position: { rows: 1, runs: 0 } },
+      ...{ letter: 'A', ball: 1, before: 50, beforeIsLabel: true, after: 36, scale: 1, position: far },
     },
   });
   await page.reload();

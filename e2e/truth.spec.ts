@@ -31,7 +31,7 @@ test('once it is begun every screen tells the cloth on the hook, its colours swa
   await page.goto(`${server.address}/works/${id}/yarn`);
   await expect(page.getByRole('row', { name: /^stitches/ }).first()).toBeVisible();
   await page.goto(`${server.address}/works/${id}/finish`);
-  await expect(page.getByText(/ends in a piece/)).toBeVisible();
+  await expect(page.getByText(/\d+ to weave in/)).toBeVisible();
 });
 
 test('what is begun with two presses begins once', async ({ page, server }) => {

@@ -298,7 +298,7 @@ test('the last row leads to a finished work', async ({ page, server }) => {
   await expect(page.getByRole('heading', { name: 'All 44 rows done' })).toBeVisible();
   await expect(page.getByText('✓ Saved')).toBeVisible();
   await page.getByRole('link', { name: 'See the finishing steps' }).click();
-  await expect(page.getByText('tails: 4 ends in a piece')).toBeVisible();
+  await expect(page.getByText('4 to weave in')).toBeVisible();
   await page.goBack();
   await page.getByRole('link', { name: 'Note how it turned out' }).click();
   await expect(page.getByRole('form', { name: 'How it turned out' })).toBeVisible();

@@ -119,15 +119,6 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
               Log
             </Link>
           )}
-          {wish.set || wish.pieces > 1 ? (
-            <Link
-              to={`/works/${summary.id}/set`}
-              aria-label={`${appSaid.theSet}: ${wish.title}`}
-              className="inline-flex min-h-11 min-w-11 items-center text-[15px] text-soft underline underline-offset-4 hover:text-ink"
-            >
-              {appSaid.theSet}
-            </Link>
-          ) : null}
           <PutAway work={summary} />
           <Bin work={summary} />
         </p>
@@ -136,6 +127,15 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
             <span>
               due <b>{dates.day(summary.due)}</b>
             </span>
+          ) : null}
+          {wish.set || wish.pieces > 1 ? (
+            <Link
+              to={`/works/${summary.id}/set`}
+              aria-label={`${appSaid.theSet}: ${wish.title}`}
+              className="inline-flex min-h-11 min-w-11 items-center text-[15px] text-soft underline underline-offset-4 hover:text-ink"
+            >
+              {appSaid.theSet}
+            </Link>
           ) : null}
           {work?.state === 'begun' && strip ? <YarnSureness work={work} /> : null}
         </p>

@@ -31,6 +31,14 @@ export function FinishDrawing({ document, wish, cloth, steps, shown, onShow }: P
       {children}
     </Place>
   );
+  const few = document.endPlaces.length <= numbered;
+  const ends = document.endPlaces.length
+    ? place(
+        'ends',
+        finishSaid.ends,
+        <Ends document={document} lies={lies} hand={hand} shadeOf={shadeOf} chosen={shown === 'ends'} />,
+      )
+    : null;
   const border = has('border', 'envelope');
   const [seam, mouth, strap, ring, closing] = (['seam', 'mouth', 'strap', 'ring', 'closing'] as const).map((part) =>
     has(part),
@@ -51,6 +59,8 @@ export function FinishDrawing({ document, wish, cloth, steps, shown, onShow }: P
         ) : (
           <rect x={x} y={y} width={w} height={h} className="fill-none stroke-ink/60" />
         )}
+        {/* Many of them lie under what runs along the same edges, so that both are found. */}
+        {few ? null : ends}
         {strap
           ? place(
               'strap',
@@ -117,13 +127,7 @@ export function FinishDrawing({ document, wish, cloth, steps, shown, onShow }: P
               />,
             )
           : null}
-        {document.endPlaces.length
-          ? place(
-              'ends',
-              finishSaid.ends,
-              <Ends document={document} lies={lies} hand={hand} shadeOf={shadeOf} chosen={shown === 'ends'} />,
-            )
-          : null}
+        {few ? ends : null}
         <Words x={sheet.width / 2} y={sheet.height - 30}>
           {footOf(document, hand)}
         </Words>
@@ -136,7 +140,7 @@ export function FinishDrawing({ document, wish, cloth, steps, shown, onShow }: P
 }
 
 /** So wide is what a finger finds of a thin line, px. */
-const touched = 26;
+const touched = 30;
 
 /** A place that can be touched, or reached by the keyboard, to see its step. */
 function Place({
@@ -370,6 +374,7 @@ function Ends({ document, lies, hand, shadeOf, chosen }: EndsProps) {
   return endMarks(document.endPlaces, lies, hand === 'right', few ? 17 : 8).map(
     ({ number, letter, behind, at, tip }) => (
       <g key={number}>
+        <circle cx={tip[0]} cy={tip[1]} r={touched} className="fill-transparent" />
         <path d={`M ${at.join(' ')} L ${tip.join(' ')}`} className="stroke-ink" strokeWidth={few ? 4 : 1.6} />
         <path d={`M ${at.join(' ')} L ${tip.join(' ')}`} stroke={shadeOf(letter)} strokeWidth={few ? 2 : 0.8} />
         {few ? (

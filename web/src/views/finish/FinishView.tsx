@@ -205,7 +205,7 @@ function Step({ title, note, children, place, shown = false, onShow }: StepProps
               aria-pressed={shown}
               title={finishSaid.showPlace(title)}
               onClick={() => onShow(place)}
-              className="-mx-1 inline-flex min-h-8 items-center gap-1.5 rounded-sm px-1 text-left hover:bg-sheet"
+              className="-mx-1 -my-2 inline-flex min-h-11 items-center gap-1.5 rounded-sm px-1 text-left hover:bg-sheet"
             >
               {title}
               <MapPin aria-hidden className="size-4 text-soft" />
