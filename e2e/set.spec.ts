@@ -186,3 +186,61 @@ test('the piece is laid out as it will be joined: a place tells its step, a step
   await page.getByText('Wrong side', { exact: true }).click();
   await expect(drawing.getByText('wrong side out')).toBeVisible();
 });
+
+test('two panels are worked by turns: a project each, in one size, and on the page of their set', async ({
+  page,
+  server,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('puntada.idea', JSON.stringify(['about', 'finish', 'set'])));
+  await page.goto(`${server.address}/wish`);
+  await page.getByText('Bag', { exact: true }).click();
+  await page.getByLabel('Project name').fill('Mail bag');
+  await page.getByLabel('Back', { exact: true }).selectOption('twin');
+  await page.getByRole('button', { name: 'See sizes' }).first().click();
+  await page.waitForURL(/\/size$/);
+  await page.getByRole('button', { name: /^Start with/ }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('row-number')).toHaveText('Row 2');
+  // The other one is planned in the same size, and worked in its turn.
+  await page.getByRole('link', { name: 'The set' }).click();
+  await page.getByRole('region', { name: 'Mail bag, back' }).getByRole('link').click();
+  await page.getByRole('button', { name: /^Start with/ }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  for (const row of [2, 3]) {
+    await page.keyboard.press('Enter');
+    await expect(page.getByTestId('row-number')).toHaveText(`Row ${row}`);
+  }
+  const works = async () =>
+    (await server.get<{ wish: { title: string }; progress: object; size: object }[]>('/works')).sort((a, b) =>
+      a.wish.title.localeCompare(b.wish.title),
+    );
+  await expect
+    .poll(async () => (await works()).map(({ progress }) => progress))
+    .toEqual([
+      { rows: 1, runs: 0 },
+      { rows: 2, runs: 0 },
+    ]);
+  const [front, back] = await works();
+  expect(front?.size).toEqual(back?.size);
+  await page.getByRole('link', { name: 'The set' }).click();
+  await expect(page.getByText('0 of 1 done; the 1st at row 2')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Mail bag, back' })).toContainText('row 3 of');
+});
+
+test('cloths that are alike may be a project each', async ({ page, server }) => {
+  await page.addInitScript(() => localStorage.setItem('puntada.idea', JSON.stringify(['about', 'set'])));
+  await page.goto(`${server.address}/wish`);
+  await page.getByLabel('Project name').fill('Galley cloths');
+  await page.getByLabel('How many').fill('3');
+  await page.getByLabel('Each one a project of its own, to be worked by turns').check();
+  await expect(page.getByText('3 items, each a project of its own in one set.')).toBeVisible();
+  await page.getByRole('button', { name: 'See sizes' }).first().click();
+  await page.waitForURL(/\/size$/);
+  const works = await server.get<{ wish: { title: string; pieces: number } }[]>('/works');
+  expect(works.map(({ wish }) => `${wish.title} ${wish.pieces}`).sort()).toEqual([
+    'Galley cloths: 1 1',
+    'Galley cloths: 2 1',
+    'Galley cloths: 3 1',
+  ]);
+});

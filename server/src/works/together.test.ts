@@ -53,10 +53,12 @@ describe('the projects of a set', () => {
     const small = { by: 'length', length: '20 cm' };
     const back = await add('Its back', {
       item: 'bag panel',
+      pattern: { key: 'houndstooth' },
       set: { ...own, part: 'back' },
       width: small,
       height: small,
     });
+    const twin = await add('Its twin', { item: 'bag panel', set: { ...own, part: 'back' } });
     const choice = { stitches: 52, rows: 44 };
     await server.ask('PUT', `/works/${front.id}`, { revision: 1, wish: { ...front.wish, choice } });
     const { wish, revision } = await get(back.id);
@@ -66,6 +68,8 @@ describe('the projects of a set', () => {
       { by: 'length', length: '24.4 cm' },
       back.wish.yarns,
     ]);
+    // What is the same cloth takes the very counts.
+    expect((await get(twin.id)).wish).toMatchObject({ title: 'Its twin', item: 'bag panel', choice });
     const before = await get(front.id);
     await server.ask('PUT', `/works/${back.id}`, { revision, wish: { ...wish, closing: true } });
     expect(await get(front.id)).toEqual(before);

@@ -1,6 +1,6 @@
 import { type Wish, type Work, withUnitsTyped } from '@puntada/core/records';
 import { setNotice } from '@puntada/core/words';
-import { togetherWith } from '@puntada/core/work';
+import { isTwin, togetherWith, twinOf } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
 import type { Heavy } from '../heavy/heavy.ts';
 import { listWorks, noteChange } from './queries.ts';
@@ -9,6 +9,7 @@ import { listWorks, noteChange } from './queries.ts';
 async function along(heavy: Heavy, changed: Wish, own: Wish): Promise<Wish | undefined> {
   if (own.set?.part === 'back') {
     if (changed.set?.part !== 'front') return undefined;
+    if (isTwin(changed, own)) return twinOf(changed, own);
     const back = await heavy.run('back', { front: changed, own });
     // Only its size goes along: what it is worked in, and in which yarns, is its own.
     if (!back.ok) return undefined;

@@ -4,7 +4,7 @@ import { plainPattern } from '../../craft/book/patterns/plain.ts';
 import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import { sequenceOf } from '../../plan/steps/sequence.ts';
-import { backOf, sidesJoined } from './back.ts';
+import { backOf, isTwin, sidesJoined, twinOf } from './back.ts';
 
 const front = sampleWish({
   title: 'Bread bag',
@@ -38,6 +38,20 @@ describe('the back of a bag', () => {
     expect(Math.abs(plain.height.height.mid - size.height.height.mid)).toBeLessThan(2.9);
     expect(plain.prepared.wish.gauge).toEqual(front.gauge);
     expect(must(backOf(front, { key: 'houndstooth' })).gauge).toEqual({ from: 'typical' });
+  });
+
+  it('may be its twin: the same cloth in the same size, planned for itself', () => {
+    const wish = { ...front, choice: { stitches: 36, rows: 44 } };
+    const twin = twinOf(wish);
+    const [one, other] = [must(planWish(wish)), must(planWish(twin))];
+    expect([other.piece.stitches, other.piece.rows]).toEqual([one.piece.stitches, one.piece.rows]);
+    expect([twin.item, twin.finish, twin.set?.part, twin.title]).toEqual([
+      'bag panel',
+      undefined,
+      'back',
+      'Bread bag, back',
+    ]);
+    expect([isTwin(wish, twin), isTwin(wish, must(backOf(wish, { text: plainPattern })))]).toEqual([true, false]);
   });
 
   it('leaves the seam, the strap and their ends to the front: once for the bag', () => {

@@ -61,6 +61,24 @@ export function backOf(front: Wish, pattern: BackPattern, own?: Pick<Wish, 'titl
   );
 }
 
+/** The other side like its front, as a project of its own: so both are worked by turns, by two hands too. */
+export function twinOf(front: Wish, own?: Pick<Wish, 'title' | 'pieces' | 'yarns'>): Wish {
+  const { finish: _finish, ...rest } = front;
+  return {
+    ...rest,
+    title: own?.title ?? `${front.title.slice(0, 74)}, back`,
+    item: otherSide[front.item] ?? front.item,
+    pieces: own?.pieces ?? front.pieces,
+    ...(front.set ? { set: { ...front.set, part: 'back' } } : {}),
+    yarns: own?.yarns ?? front.yarns.map(({ balls: _balls, partGrams: _part, ...yarn }) => yarn),
+  };
+}
+
+/** Whether a back is its front’s twin: the same cloth, whatever is made of it. */
+export function isTwin(front: Wish, back: Wish): boolean {
+  return JSON.stringify(front.pattern) === JSON.stringify(back.pattern) && front.yarns.length === back.yarns.length;
+}
+
 /** How the sides of a front and a back of other rows are joined: so many of one to so many of the other. */
 export interface SidesJoined {
   readonly front: number;

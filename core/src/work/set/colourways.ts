@@ -49,19 +49,49 @@ export function itemsOfOneYarn(colouring: Colouring): number[] {
 
 const longestTitle = 80;
 
+/** What tells each of the ways apart: its own yarns, their order where all have the same, its number where that is not enough. */
+function namesOf(ways: readonly Colourway[], names: readonly string[]): string[] {
+  const shared = names.map((_, yarn) => ways.every(({ yarns }) => yarns.includes(yarn)));
+  const alike = colourwaysOf(ways.map(({ yarns }) => yarns)).length === 1;
+  const plain = ways.map(({ yarns }) => {
+    const own = yarns.filter((yarn) => !shared[yarn]);
+    if (alike) return '';
+    return (own.length ? own : yarns).map((yarn) => names[yarn] ?? '').join(own.length ? ' and ' : ' on ');
+  });
+  const seen = new Map<string, number>();
+  return plain.map((name) => {
+    const number = (seen.get(name) ?? 0) + 1;
+    seen.set(name, number);
+    const several = plain.filter((other) => other === name).length > 1;
+    return several ? `${name} ${number}`.trim() : name;
+  });
+}
+
+/** How a set is made of its wish. */
+interface SetOf {
+  readonly id: string;
+  readonly title: string;
+  /** Cloths that make one item. */
+  readonly panels: 1 | 2;
+  /** Each item is a project of its own, so that they can be worked by turns; else those in the same colours are one. */
+  readonly apart?: boolean;
+}
+
 /**
- * The wishes of a set: one for each colourway, all of the same size and pattern, named by what is its own.
- * @param palette the yarns at hand; those of the wish first, by its colours @param panels cloths that make one item
+ * The wishes of a set, all of the same size and pattern, named by what is their own.
+ * @param palette the yarns at hand; those of the wish first, by its colours
  */
 export function wishesOfSet(
   wish: Wish,
-  set: { readonly id: string; readonly title: string },
+  { id, title, panels, apart = false }: SetOf,
   palette: Wish['yarns'],
   colouring: Colouring,
-  panels: 1 | 2,
 ): Wish[] {
-  const ways = colourwaysOf(colouring);
-  const shared = palette.map((_, yarn) => ways.every(({ yarns }) => yarns.includes(yarn)));
+  const ways = apart ? colouring.map((yarns, item): Colourway => ({ yarns, items: [item] })) : colourwaysOf(colouring);
+  const names = namesOf(
+    ways,
+    palette.map(({ name }) => name),
+  );
   const given = new Set<number>();
   // What is set aside of a yarn is there once: the first that takes it has it, and the others with it as one set.
   const dealt = (number: number, letter: string) => {
@@ -70,18 +100,14 @@ export function wishesOfSet(
     given.add(number);
     return { ...yarn, ...aside, letter };
   };
-  return ways.map(({ yarns, items }) => {
-    const own = yarns.filter((yarn) => !shared[yarn]);
-    // Where all have the same yarns it is their order that tells them apart.
-    const names = (own.length ? own : yarns)
-      .map((yarn) => palette[yarn]?.name ?? '')
-      .join(own.length ? ' and ' : ' on ');
-    const room = longestTitle - names.length - 2;
+  return ways.map(({ yarns, items }, i) => {
+    const name = names[i] ?? '';
+    const room = longestTitle - name.length - 2;
     return {
       ...wish,
-      title: ways.length > 1 ? `${set.title.slice(0, Math.max(1, room))}: ${names}`.slice(0, longestTitle) : set.title,
+      title: ways.length > 1 ? `${title.slice(0, Math.max(1, room))}: ${name}`.slice(0, longestTitle) : title,
       pieces: items.length * panels,
-      set: { id: set.id, title: set.title },
+      set: { id, title },
       yarns: wish.yarns.map(({ letter }, colour) => dealt(yarns[colour] as number, letter)),
     };
   });

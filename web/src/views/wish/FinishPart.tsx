@@ -122,6 +122,7 @@ export function FinishPart() {
           <div className="w-[216px]">
             <SelectOf name="back" label={setSaid.backIs}>
               <option value="">{setSaid.backs.same}</option>
+              <option value="twin">{setSaid.backs.twin}</option>
               <option value="plain">{setSaid.backs.plain}</option>
               {backPatterns(watch()).map(({ key, name }) => (
                 <option key={key} value={key}>

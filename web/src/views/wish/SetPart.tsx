@@ -56,7 +56,7 @@ export function SetPart() {
       name="set"
       title={setSaid.coloursOfEach}
       hint={setSaid.coloursHint}
-      summary={<span>{setSaid.projects(ways, items)}</span>}
+      summary={<span>{setSaid.projects(ways, items, set.apart)}</span>}
     >
       <div className="grid gap-4">
         {set.yarns.map((yarn, i) => (
@@ -164,6 +164,10 @@ export function SetPart() {
             ))}
           </tbody>
         </table>
+        <label className="flex min-h-11 items-center gap-3 text-[16px]">
+          <input type="checkbox" className="size-5 accent-verdigris" {...register('set.apart')} />
+          {setSaid.apart}
+        </label>
         <p
           className={`text-[15px] ${twice.length ? 'text-brick' : 'text-soft'}`}
           role={twice.length ? 'alert' : undefined}
@@ -174,7 +178,7 @@ export function SetPart() {
               {setSaid.oneYarnTwice(twice.map((item) => setSaid.item(item + 1).toLowerCase()).join(', '))}
             </>
           ) : (
-            setSaid.projects(ways, items)
+            setSaid.projects(ways, items, set.apart)
           )}
         </p>
       </div>

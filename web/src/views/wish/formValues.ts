@@ -82,9 +82,9 @@ export interface WishFormValues {
   hook: string;
   yarns: YarnValues[];
   pieces: string;
-  /** Further yarns of a set, and which yarn each item takes for each colour; no items as long as all are alike. */
-  set: { yarns: YarnValues[]; items: number[][] };
-  /** What the other side of a bag or cover is worked in: `plain` or a pattern of the book; empty for the same as its front. */
+  /** Further yarns of a set, and which yarn each item takes for each colour; no items as long as all are alike. `apart`: each a project of its own. */
+  set: { yarns: YarnValues[]; items: number[][]; apart: boolean };
+  /** What the other side of a bag or cover is: `twin` or `plain`, or a pattern of the book; empty for a panel of the same project. */
   back: string;
   /** Empty or 0 rounds for none. */
   border: { rounds: string; colour: string; by: 'gauge' | 'rule' };

@@ -1,7 +1,7 @@
 import { fibreWords, type Problem, patternBook, plainPattern, type StitchPattern } from '@puntada/core/craft';
 import { panelsOf, techniquesFor } from '@puntada/core/plan';
 import { readShape, type StoredYarn, type Wish, yarnSchema } from '@puntada/core/records';
-import { backOf, type Colouring, colourwaysOf, wishesOfSet } from '@puntada/core/work';
+import { backOf, type Colouring, colourwaysOf, twinOf, wishesOfSet } from '@puntada/core/work';
 import { metresText } from './formUnits.ts';
 import type { WishFormValues, YarnValues } from './formValues.ts';
 import { isTubeForm, yarnTyped } from './wishForm.ts';
@@ -77,6 +77,7 @@ function frontAndBack(
 ): { readonly wishes: readonly Wish[] } | { readonly problems: readonly Problem[] } {
   const set = { id, title: wish.title };
   const front: Wish = { ...wish, pieces: itemsOfForm(form), set: { ...set, part: 'front' } };
+  if (form.back === 'twin') return { wishes: [front, twinOf(front)] };
   const back = backOf(front, form.back === 'plain' ? { text: plainPattern } : { key: form.back });
   return back.ok
     ? { wishes: [front, back.value] }
@@ -101,11 +102,12 @@ function wishesOfForm(
   });
   if (problems.length) return { problems };
   const palette = [...wish.yarns, ...further];
-  return { wishes: wishesOfSet(wish, { id, title: wish.title }, palette, colouringOf(form), panelsOfForm(form)) };
+  const set = { id, title: wish.title, panels: panelsOfForm(form), apart: form.set.apart };
+  return { wishes: wishesOfSet(wish, set, palette, colouringOf(form)) };
 }
 
 /** Every wish of what was typed: one, those of a set in several colours, or a front and a back. */
 export function wishesTyped(form: WishFormValues, wish: Wish, id: string): ReturnType<typeof wishesOfForm> {
   if (hasOtherBack(form)) return frontAndBack(form, wish, id);
-  return isMixed(form) ? wishesOfForm(form, wish, id) : { wishes: [wish] };
+  return isMixed(form) || (form.set.apart && itemsOfForm(form) > 1) ? wishesOfForm(form, wish, id) : { wishes: [wish] };
 }

@@ -55,7 +55,7 @@ export function newWish(units: Wish['units'], patternKey?: string): WishFormValu
     },
     hook: '',
     yarns: [usualYarn('A'), usualYarn('B')],
-    set: { yarns: [], items: [] },
+    set: { yarns: [], items: [], apart: false },
     back: '',
     ...usualFinish('dishcloth', units),
     wash: '',

@@ -61,14 +61,16 @@ export const setSaid = {
   yarnNumber: (number: number) => `yarn ${number}`,
   shadeOfFurther: (number: number) => `Shade of yarn ${number}`,
   oneYarnTwice: (items: Told) => `Two colours of ${items} are the same yarn. Choose another for one of them.`,
-  projects: (ways: number, items: number) =>
-    ways > 1
-      ? `${counted(items, 'item')} in ${ways} colourways: ${ways} projects of one set.`
-      : `${counted(items, 'item')}, all alike: one project.`,
+  projects: (ways: number, items: number, apart: boolean) => {
+    const all = counted(items, 'item');
+    if (apart && items > 1) return `${all}, each a project of its own in one set.`;
+    return ways > 1 ? `${all} in ${ways} colourways: ${ways} projects of one set.` : `${all}, all alike: one project.`;
+  },
+  apart: 'Each one a project of its own, to be worked by turns',
   isOfSet: (title: Told) =>
     `One of the set “${title}”: what you change here is changed in all of it that is not started.`,
   backIs: 'Back',
-  backs: { same: 'like the front', plain: 'plain, in A' },
+  backs: { same: 'like the front', twin: 'like the front, worked by turns', plain: 'plain, in A' },
   parts: { front: 'Front', back: 'Back' },
   joined: (front: number, back: number, rows: number, other: number) =>
     `The sides have ${rows} rows in front and ${other} behind: join ${front} of the front to ${back} of the back, all the way up.`,
