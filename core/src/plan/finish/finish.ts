@@ -5,6 +5,7 @@ import type { Told } from '../../craft/values/problem.ts';
 import { type StitchSize, yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
 import { flattestIncrease } from '../fit/circle.ts';
 import { type Border, border, borderMetres, sideByGauge, sideByRule } from './border.ts';
+import { mouthPart } from './mouth.ts';
 import { type SeamKind, seamMetres, sewingLength } from './seam.ts';
 import { type StrapKind, strapJoining, strapStretch, strapToMake, strapWanted } from './strap.ts';
 
@@ -305,53 +306,6 @@ function seamPart(request: FinishRequest, seam: SeamWish): FinishPart | undefine
       ...(stitches ? [holdStep(seam, of)] : []),
       ...steps,
       ...(sewn && stitches ? [{ code: 'cut-to-sew', facts: { metres: cut } }] : []),
-    ],
-  };
-}
-
-/** Stitches from the end of a mouth's side to its eyelet. */
-const beforeEyelet = 2;
-/** Chains of an eyelet, over the one stitch that is passed over. */
-const eyeletChains = 2;
-/** A side with less could not hold its two eyelets apart. */
-const leastWithEyelets = 2 * (beforeEyelet + 1) + 1;
-
-/** A mouth as it lies flat: two sides, each of a stitch for every stitch of the row or half round below it. */
-function mouthSide({ stitches, tube }: FinishRequest): number {
-  return tube ? Math.floor(stitches / 2) : stitches;
-}
-
-/**
- * Rounds of sc about a mouth: one in each stitch of both sides; the second with an eyelet near each end of both, at the same
- * places, for a cord. docs/craft.md, “Borders, seams, straps”.
- */
-function mouthPart(request: FinishRequest, { eyelets }: { readonly eyelets: boolean }): FinishPart {
-  const size = request.sc[0] as StitchSize;
-  const side = mouthSide(request);
-  const withEyelets = eyelets && side >= leastWithEyelets;
-  const around = 2 * side;
-  // Each eyelet passes over one stitch.
-  const second = withEyelets ? around - 4 : 0;
-  const rounds = withEyelets ? 2 : 1;
-  const stitch = (kind: 'sc' | 'ch' | 'join') => yarnInStitch(kind, size);
-  const chains = rounds + (withEyelets ? 4 * eyeletChains : 0);
-  return {
-    part: 'mouth',
-    colour: 0,
-    metres: ((around + second) * stitch('sc') + chains * stitch('ch') + rounds * stitch('join')) / 1000,
-    ends: 2,
-    stitches: around + second + (withEyelets ? 4 * eyeletChains : 0),
-    times: request.items,
-    steps: [
-      { code: 'mouth-round', facts: { side, around } },
-      ...(withEyelets
-        ? [
-            {
-              code: 'mouth-eyelets',
-              facts: { before: beforeEyelet, chains: eyeletChains, between: side - 2 * (beforeEyelet + 1) },
-            },
-          ]
-        : []),
     ],
   };
 }

@@ -8,7 +8,8 @@ import { rowLeft } from '../../work/underway/kept.ts';
 import { freeze, thaw } from '../begun/frozen.ts';
 import { secondsBy, unknownPace } from '../pace/ownPace.ts';
 import { planWish } from '../piece/plan.ts';
-import { nextRow, placeOfRow, type Sequence, standingAt, type WorkStep } from './sequence.ts';
+import type { WorkStep } from './finishSteps.ts';
+import { nextRow, placeOfRow, type Sequence, standingAt } from './sequence.ts';
 
 function planned(change: Partial<WishInput>) {
   const plan = must(planWish(sampleWish(change)));

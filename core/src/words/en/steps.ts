@@ -1,7 +1,8 @@
 import type { ToldUnit } from '../../craft/units/length.ts';
 import type { Told } from '../../craft/values/problem.ts';
 import { itemNamed } from '../../plan/items/register.ts';
-import type { Sequence, Standing, WorkStep } from '../../plan/steps/sequence.ts';
+import type { WorkStep } from '../../plan/steps/finishSteps.ts';
+import type { Sequence, Standing } from '../../plan/steps/sequence.ts';
 import type { PieceApart } from '../../work/underway/pieces.ts';
 import { lengthText } from '../figures/figures.ts';
 import { type Terms, termed } from '../terms/termed.ts';

@@ -6,7 +6,8 @@ import { costsOfWish, finishRequest, measuringRequest } from '../../plan/piece/p
 import { endsOf } from '../../plan/route/ends.ts';
 import { counted } from '../../plan/route/route.ts';
 import { workCourse } from '../../plan/steps/course.ts';
-import { type EndToWeave, type Sequence, sequenceOf } from '../../plan/steps/sequence.ts';
+import type { EndToWeave } from '../../plan/steps/finishSteps.ts';
+import { type Sequence, sequenceOf } from '../../plan/steps/sequence.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
 import type { SessionMarks } from '../../records/logEntry.ts';
 import type { Position, Tick } from '../progress/progress.ts';

@@ -1,0 +1,186 @@
+import type { Told } from '../../craft/values/problem.ts';
+import type { FinishPart } from '../finish/finish.ts';
+import { type Handwork, handworkOfFinish } from '../pace/hours.ts';
+
+/** What is done beside rows: before a further cloth, when one is off the hook, and when several are joined. */
+export interface WorkStep {
+  /** Its name: a part of the finishing, or what stands beside those. */
+  readonly code: string;
+  /** Facts of its name: which round, of how many. */
+  readonly facts: Told['facts'];
+  /** How often the counter steps in it: sides of a round, ends, chains by twenties. */
+  readonly runs: readonly Told[];
+  /** What to do; its words: `words/en/finish.ts`. */
+  readonly told: readonly Told[];
+  readonly colour: number | undefined;
+  /** m of its colour */
+  readonly metres: number;
+  readonly hands: Handwork;
+}
+
+/** Chains that are counted before a marker is put in. */
+const twenty = 20;
+
+const nothing: Handwork = new Map();
+
+export function step(code: string, part: Partial<WorkStep>): WorkStep {
+  return { code, facts: {}, runs: [{ code }], told: [], colour: undefined, metres: 0, hands: nothing, ...part };
+}
+
+function byTwenties(chains: number): Told[] {
+  const full = Math.floor(chains / twenty);
+  const rest = chains % twenty;
+  return [
+    ...Array.from({ length: full }, (_, i) => ({ code: 'chains', facts: { count: twenty, upTo: (i + 1) * twenty } })),
+    ...(rest ? [{ code: 'chains', facts: { count: rest, upTo: chains } }] : []),
+  ];
+}
+
+/** The chain of a further cloth, by twenties. The first is made before there is a counter. */
+export function chainStep(chains: number, colour: number): WorkStep {
+  return step('chain', {
+    facts: { chains },
+    runs: byTwenties(chains),
+    colour,
+    hands: new Map([['ch', chains * chainSeconds]]),
+  });
+}
+
+/** Seconds for one chain, of a steady hand. */
+const chainSeconds = 1.2;
+
+/** Stitches of each round of a border, as its steps tell them; nothing where they tell none. */
+function roundsOf({ steps }: FinishPart): number[] {
+  const fact = (code: string, name: string) => steps.find((each) => each.code === code)?.facts?.[name];
+  const first = fact('border-sides', 'first') ?? fact('border-round-1', 'stitches');
+  const more = fact('border-more', 'counts') ?? fact('border-rounds', 'counts') ?? [];
+  return first === undefined ? [] : [Number(first), ...(more as readonly number[])];
+}
+
+/** The sides of a round of a border: each round is two stitches longer on each side than the one before. */
+function sidesOfRound({ steps }: FinishPart, round: number): Told[] {
+  const sides = steps.find(({ code }) => code === 'border-sides')?.facts;
+  if (!sides) return [{ code: 'border-round' }];
+  const [across, up] = [Number(sides.across) + 2 * round, Number(sides.up) + 2 * round];
+  return (['top', 'far', 'bottom', 'near'] as const).map((side) => ({
+    code: 'border-side',
+    facts: { side, count: side === 'top' || side === 'bottom' ? across : up, corner: Number(sides.corner) },
+  }));
+}
+
+/** The sides of a seam, one after the other, as they are joined. */
+function runsOfSeam(told: readonly Told[]): Told[] {
+  const side = (at: string, count: unknown, corner = 0): Told => ({
+    code: 'seam-side',
+    facts: { at, count: Number(count), ...(corner ? { corner } : {}) },
+  });
+  return told.flatMap(({ code, facts: f = {} }): Told[] => {
+    if (code === 'join-panels') {
+      const corner = Number(f.corner);
+      return [side('first', f.courses, corner), side('bottom', f.stitches, corner), side('second', f.courses)];
+    }
+    if (code === 'fourth-side') return [side('top', f.stitches)];
+    if (code === 'join-sides') return [side('first', f.rows), side('second', f.rows)];
+    if (code === 'close-top' || code === 'close-bottom')
+      return [side(code === 'close-top' ? 'top' : 'bottom', f.pairs)];
+    return [];
+  });
+}
+
+/** A strap row by row, a cord by twenties; one that is bought is cut at once. */
+function runsOfStrap([told]: readonly Told[]): Told[] {
+  const { rows = 0, along = 0, chains = 0 } = told?.facts ?? {};
+  if (told?.code === 'chain-cord') return byTwenties(Number(chains));
+  if (told?.code !== 'strap-rows') return [];
+  return Array.from({ length: Number(rows) }, (_, i) => ({ code: 'strap-row', facts: { n: i + 1, of: rows, along } }));
+}
+
+/** The rounds of a mouth: side by side, the second with its eyelets. */
+function mouthSteps({ colour, metres, stitches, steps }: FinishPart): WorkStep[] {
+  const [first, second] = steps;
+  const side = Number(first?.facts?.side);
+  const { before, chains, between } = second?.facts ?? {};
+  const plain: Told = { code: 'mouth-side', facts: { count: side } };
+  const eyelets: Told[] = [
+    { code: 'mouth-side', facts: { count: before } },
+    { code: 'eyelet', facts: { chains } },
+    { code: 'mouth-side', facts: { count: between } },
+    { code: 'eyelet', facts: { chains } },
+    { code: 'mouth-side', facts: { count: before } },
+  ];
+  const rounds = [[plain, plain], ...(second ? [[...eyelets, ...eyelets]] : [])];
+  const inFirst = 2 * side;
+  return rounds.map((runs, round) => {
+    const share = (round === 0 ? inFirst : stitches - inFirst) / stitches;
+    return step('mouth', {
+      facts: { round: round + 1, of: rounds.length },
+      runs,
+      told: steps.slice(round, round + 1),
+      colour,
+      metres: metres * share,
+      hands: handworkOfFinish(stitches * share, 0),
+    });
+  });
+}
+
+/** A part of the finishing as steps: a border round by round, a seam side by side, all else at once. */
+export function stepsOf(part: FinishPart): WorkStep[] {
+  const { colour, metres, stitches, steps } = part;
+  if (part.part === 'mouth') return mouthSteps(part);
+  const sides = part.part === 'seam' ? runsOfSeam(steps) : part.part === 'strap' ? runsOfStrap(steps) : [];
+  if (sides.length) {
+    return [step(part.part, { runs: sides, told: steps, colour, metres, hands: handworkOfFinish(stitches, 0) })];
+  }
+  const rounds = part.part === 'border' || part.part === 'envelope' ? roundsOf(part) : [];
+  const all = rounds.reduce((sum, each) => sum + each, 0);
+  if (!all || part.part === 'envelope') {
+    // Parts of one step: a work that was begun before they were counted stands where it stood.
+    const runs = [1, 2].flatMap((layer) =>
+      rounds.map((count, i) => ({ code: 'envelope-round', facts: { layer, n: i + 1, of: rounds.length, count } })),
+    );
+    const own = all ? { runs } : {};
+    return [step(part.part, { ...own, told: steps, colour, metres, hands: handworkOfFinish(stitches, 0) })];
+  }
+  return rounds.map((count, round) =>
+    step(part.part, {
+      facts: { round: round + 1, of: rounds.length, stitches: count },
+      runs: sidesOfRound(part, round),
+      told: round === 0 ? steps : [],
+      colour,
+      metres: (metres * count) / all,
+      hands: handworkOfFinish((stitches * count) / all, 0),
+    }),
+  );
+}
+
+/** An end that is woven in: where it hangs on the cloth, or what part of the finishing it is of. */
+export interface EndToWeave {
+  readonly letter: string;
+  /** From 1; nothing for one of the finishing. */
+  readonly row?: number | undefined;
+  /** The edge at which row 1 begins, the other, or neither. */
+  readonly edge?: 'near' | 'far' | 'inside' | undefined;
+  readonly part?: string | undefined;
+}
+
+/** Up the edge where row 1 begins, down the other, and then what hangs inside, from below. */
+export function inOrder(ends: readonly EndToWeave[]): EndToWeave[] {
+  const edges = ['near', 'far', 'inside'];
+  const place = ({ edge = 'inside' }: EndToWeave) => edges.indexOf(edge);
+  const along = ({ edge, row = 0 }: EndToWeave) => (edge === 'far' ? -row : row);
+  return [...ends].sort((a, b) => place(a) - place(b) || along(a) - along(b));
+}
+
+/** Ends, woven in one by one in the order in which they lie. */
+export function endsStep(all: readonly EndToWeave[]): WorkStep[] {
+  const ends = all.length;
+  if (!ends) return [];
+  const runs = all.map((end, i) => ({ code: 'end', facts: { n: i + 1, of: ends, ...end } }));
+  return [step('ends', { facts: { ends }, runs, hands: handworkOfFinish(0, ends) })];
+}
+
+export function endsIn(parts: readonly FinishPart[], letters: readonly string[]): EndToWeave[] {
+  return parts.flatMap(({ ends, colour, part }) =>
+    Array.from({ length: ends }, () => ({ letter: letters[colour] ?? '', part })),
+  );
+}
