@@ -169,6 +169,19 @@ describe('what is done when the cloth is off the hook', () => {
     expect(envelope.find((each) => each.part === 'envelope')?.stitches).toBe(2 * 840);
   });
 
+  it('a mouth of two sides of 60: 120 sc, then 116 and eight chains of the eyelets; one round a tube of 60 has 60', () => {
+    const mouth = (change: Partial<FinishRequest>) =>
+      finishParts({ ...request, mouth: true, ...change }).find((each) => each.part === 'mouth');
+    const edged = mouth({ edge: { eyelets: true } });
+    expect([edged?.stitches, edged?.ends, edged?.times]).toEqual([120 + 116 + 8, 2, 1]);
+    // Each round is begun with a chain and closed with a slip stitch, as a border is.
+    const rounds = borderMetres({ across: 0, up: 0, rounds: [120, 116], stitches: 236 }, size);
+    expect(edged?.metres).toBeCloseTo(rounds + (8 * yarnInStitch('ch', size)) / 1000, 9);
+    expect(mouth({ edge: { eyelets: false }, tube: 'chain' })?.stitches).toBe(60);
+    expect(mouth({})).toBeUndefined();
+    expect(mouth({ edge: { eyelets: true }, mouth: false })).toBeUndefined();
+  });
+
   it('panels are joined at three sides: 72 + 60 + 72, and two more in each corner', () => {
     const seam = finishParts(request).find((each) => each.part === 'seam');
     expect(seam?.stitches).toBe(72 + 60 + 72 + 4);
