@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { expect, test } from './server.ts';
 
 test('five cloths in three colourways share one yarn: planned in one size, told item by item, ball by ball', async ({
@@ -243,4 +244,84 @@ test('cloths that are alike may be a project each', async ({ page, server }) => 
     'Galley cloths: 2 1',
     'Galley cloths: 3 1',
   ]);
+});
+
+/** Works a project to its end: rows at once, every part of a step for itself. @returns the steps that were counted, each by its parts */
+async function toTheEnd(page: Page): Promise<Map<string, number>> {
+  const steps = new Map<string, number>();
+  const [row, step] = [page.getByTestId('row-number'), page.getByTestId('step-name')];
+  for (let press = 0; press < 600; press++) {
+    await expect(
+      row
+        .or(step)
+        .or(page.getByRole('button', { name: 'Mark as finished' }))
+        .first(),
+    ).toBeVisible();
+    const heard = (await page.getByTestId('heard').textContent()) ?? '';
+    if (await step.isVisible()) {
+      const name = (await step.textContent()) ?? '';
+      steps.set(name, (steps.get(name) ?? 0) + 1);
+      await page.keyboard.press('Space');
+    } else if (await row.isVisible()) await page.keyboard.press('Enter');
+    else return steps;
+    await expect(page.getByTestId('heard')).not.toHaveText(heard);
+  }
+  throw new Error('no end');
+}
+
+test('a bag from the wish to its last end, its panels by turns on two devices, every step counted @long', async ({
+  browser,
+  page,
+  server,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('puntada.idea', JSON.stringify(['about', 'size', 'finish'])));
+  await page.goto(`${server.address}/wish`);
+  await page.getByText('Bag', { exact: true }).click();
+  await page.getByLabel('Project name').fill('Small bag');
+  await page.getByLabel('Width', { exact: true }).fill('12');
+  await page.getByLabel('Height', { exact: true }).fill('10');
+  await page.getByLabel('Edge of the mouth').selectOption('eyelets');
+  await page.getByLabel('Drop').fill('10');
+  await page.getByLabel('Back', { exact: true }).selectOption('twin');
+  await page.getByRole('button', { name: 'See sizes' }).first().click();
+  await page.waitForURL(/\/size$/);
+  await page.getByRole('button', { name: /^Start with/ }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('row-number')).toHaveText('Row 2');
+  // The other panel on another device, to its end.
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(page.url().replace(/work$/, 'set'));
+  await other.getByRole('region', { name: 'Small bag, back' }).getByRole('link').click();
+  await other.getByRole('button', { name: /^Start with/ }).click();
+  await expect(other.getByTestId('row-number')).toHaveText('Row 1');
+  const ofBack = await toTheEnd(other);
+  expect([...ofBack].map(([name, parts]) => [name.replace(/\d+/, 'n'), parts > 1])).toEqual([
+    ['Weave in n ends', true],
+  ]);
+  await other.getByRole('button', { name: 'Mark as finished' }).click();
+  await expect(other.getByRole('heading', { name: 'Finished' })).toBeVisible();
+  // The front, and all that is done once for the bag.
+  const ofFront = await toTheEnd(page);
+  const names = [...ofFront.keys()].map((name) => name.replace(/\d+ ends/, 'n ends'));
+  // The ends of the panel, and at last those of seam, mouth and strap.
+  expect(names).toEqual([
+    'Weave in n ends',
+    'Seam',
+    'Mouth edge, round 1 of 2',
+    'Mouth edge, round 2 of 2',
+    'Strap',
+    'Weave in n ends',
+  ]);
+  expect(ofFront.get('Weave in 6 ends')).toBe(6);
+  expect([
+    ofFront.get('Seam'),
+    ofFront.get('Mouth edge, round 1 of 2'),
+    ofFront.get('Mouth edge, round 2 of 2'),
+  ]).toEqual([3, 2, 10]);
+  await page.getByRole('button', { name: 'Mark as finished' }).click();
+  await page.goto(page.url().replace(/work$/, 'set'));
+  await expect(page.getByText('1 of 1 done')).toBeVisible();
+  const states = (await server.get<{ state: string }[]>('/works')).map(({ state }) => state);
+  expect(states).toEqual(['finished', 'finished']);
 });

@@ -270,10 +270,10 @@ export async function restoreKept(tx: Db, kept: Kept, { signal, progress }: Watc
         break;
       }
       case 'pattern': {
-        // Those of one file stand in the order in which they were made.
-        const values = [piece.id, piece.revision, JSON.stringify(piece.pattern), piece.deletedAt];
+        // Those of one file stand in the order in which they were made, however quickly they are put back.
+        const values = [piece.id, piece.revision, JSON.stringify(piece.pattern), piece.deletedAt, seen];
         const sql = `insert into patterns (id, revision, pattern, deleted_at, created_at)
-          values ($1, $2, $3, $4, clock_timestamp())`;
+          values ($1, $2, $3, $4, now() + $5::integer * interval '1 microsecond')`;
         await tx.query(sql, values);
         break;
       }

@@ -28,6 +28,11 @@ export default function PriceView() {
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-5 pb-12">
         <Problems problems={error ? problemsOf(error) : problems} />
+        {work?.wish.set?.part ? (
+          <p className="mb-5 border-l-4 border-ochre bg-ochre-pale px-3 py-2 text-[16px]">
+            {priceSaid.partOnly(work.wish.set.part)}
+          </p>
+        ) : null}
         {work && document ? (
           <Price work={work} document={document} />
         ) : problems.length || error ? null : (

@@ -3,6 +3,8 @@ import type { Told } from './told.ts';
 /** What the screens of `price` say. */
 export const priceSaid = {
   whatItCosts: 'What one costs you, three ways to a price, and what an hour then earns',
+  partOnly: (part: Told) =>
+    `This is the ${part} alone: the yarn and hours of the other side stand on its own page. Add both for the whole.`,
   countingCosts: 'Counting its yarn and hours…',
   yarnOfOne: (items: number) => (items > 1 ? `Yarn of one of ${items}` : 'Yarn of one'),
   priceOfBall: (letter: Told) => `A ball of ${letter}`,
