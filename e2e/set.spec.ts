@@ -269,7 +269,7 @@ async function toTheEnd(page: Page): Promise<Map<string, number>> {
   throw new Error('no end');
 }
 
-test('a bag from the wish to its last end, its panels by turns on two devices, every step counted @long', async ({
+test('a bag from the wish to its last end, its panels by turns on two devices, every step counted', async ({
   browser,
   page,
   server,

@@ -100,15 +100,16 @@ function mouthSteps({ colour, metres, stitches, steps }: FinishPart): WorkStep[]
   const [first, second] = steps;
   const side = Number(first?.facts?.side);
   const { before, chains, between } = second?.facts ?? {};
-  const plain: Told = { code: 'mouth-side', facts: { count: side } };
-  const eyelets: Told[] = [
-    { code: 'mouth-side', facts: { count: before } },
-    { code: 'eyelet', facts: { chains } },
-    { code: 'mouth-side', facts: { count: between } },
-    { code: 'eyelet', facts: { chains } },
-    { code: 'mouth-side', facts: { count: before } },
+  const plain = (of: string): Told[] => [{ code: 'mouth-side', facts: { count: side, of } }];
+  const eyelets = (of: string): Told[] => [
+    { code: 'mouth-side', facts: { count: before, of } },
+    { code: 'eyelet', facts: { chains, of } },
+    { code: 'mouth-side', facts: { count: between, of } },
+    { code: 'eyelet', facts: { chains, of } },
+    { code: 'mouth-side', facts: { count: before, of } },
   ];
-  const rounds = [[plain, plain], ...(second ? [[...eyelets, ...eyelets]] : [])];
+  const both = (runs: (of: string) => Told[]) => ['first', 'second'].flatMap(runs);
+  const rounds = [both(plain), ...(second ? [both(eyelets)] : [])];
   const inFirst = 2 * side;
   return rounds.map((runs, round) => {
     const share = (round === 0 ? inFirst : stitches - inFirst) / stitches;

@@ -93,9 +93,10 @@ describe('the whole project in the order of working', () => {
     const pairs = seam.runs.reduce((sum, { facts }) => sum + Number(facts?.count), 0);
     expect([pairs, seam.told.find(({ code }) => code === 'join-panels')?.facts?.all]).toEqual([124, 128]);
     const [first, second] = [stepOf(sequence, 'mouth'), stepOf(sequence, 'mouth', 1)];
-    expect(told(first)).toEqual(['36 sc', '36 sc']);
-    const side = ['2 sc', 'an eyelet: ch 2, skip 1', '30 sc', 'an eyelet: ch 2, skip 1', '2 sc'];
-    expect(told(second)).toEqual([...side, ...side]);
+    expect(told(first)).toEqual(['first side: 36 sc', 'second side: 36 sc']);
+    const side = ['2 sc', 'an eyelet, ch 2, skip 1', '30 sc', 'an eyelet, ch 2, skip 1', '2 sc'];
+    const both = ['first', 'second'].flatMap((of) => side.map((each) => `${of} side: ${each}`));
+    expect(told(second)).toEqual(both);
     // 2 + 30 + 2 and two stitches passed over are the 36 below them.
     expect(2 + 30 + 2 + 2).toBe(36);
     expect([stepName(first), stepName(second)]).toEqual(['Mouth edge, round 1 of 2', 'Mouth edge, round 2 of 2']);

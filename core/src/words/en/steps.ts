@@ -76,9 +76,9 @@ export function stepRunWords({ code, facts: f = {} }: Told, step: WorkStep, term
     case 'envelope-round':
       return termed(`layer ${f.layer}, round ${f.n} of ${f.of}: ${f.count} {sc}`, terms);
     case 'mouth-side':
-      return termed(`${f.count} {sc}`, terms);
+      return termed(`${f.of} side: ${f.count} {sc}`, terms);
     case 'eyelet':
-      return `an eyelet: ch ${f.chains}, skip 1`;
+      return `${f.of} side: an eyelet, ch ${f.chains}, skip 1`;
     case 'strap-row':
       return `row ${f.n} of ${f.of}, ${f.along} stitches`;
     case 'chains':
