@@ -32,6 +32,15 @@ function photo(): string {
   return `data:image/jpeg;base64,${bytes.toString('base64')}`;
 }
 
+/** What a process holds, MB; nothing once it is gone. */
+function heldBy(pid: string): number {
+  try {
+    return Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${pid}/status`, 'utf8'))?.[1] ?? 0) / 1024;
+  } catch {
+    return 0;
+  }
+}
+
 class Served {
   private constructor(
     private readonly child: ChildProcess,
@@ -57,9 +66,11 @@ class Served {
     return new Served(child, served.api, served.holds());
   }
 
-  /** What the process holds now, MB. */
+  /** What the process holds now, and any that it has started to look through files, MB. */
   private holds(): number {
-    return Number(/VmRSS:\s+(\d+)/.exec(readFileSync(`/proc/${this.child.pid}/status`, 'utf8'))?.[1]) / 1024;
+    const { pid } = this.child;
+    const others = readFileSync(`/proc/${pid}/task/${pid}/children`, 'utf8').trim().split(' ');
+    return [String(pid), ...others.filter(Boolean)].reduce((sum, each) => sum + heldBy(each), 0);
   }
 
   /** Does something that takes a while. @returns what came of it, and the most that was held for it, MB */

@@ -58,7 +58,7 @@ export function SetPart() {
       hint={setSaid.coloursHint}
       summary={<span>{setSaid.projects(ways, items, set.apart)}</span>}
     >
-      <div className="grid gap-4">
+      <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         {set.yarns.map((yarn, i) => (
           <div
             key={letters[yarns.length + i]}
@@ -113,59 +113,45 @@ export function SetPart() {
             </Button>
           ))}
         </div>
-        <table className="w-fit border-separate border-spacing-x-3 border-spacing-y-1">
-          <thead>
-            <tr className="text-left text-[14px] text-soft">
-              <th scope="col" className="font-normal">
-                <span className="sr-only">Item</span>
-              </th>
-              {yarns.map(({ letter }) => (
-                <th key={letter} scope="col" className="font-normal">
-                  {letter}
-                </th>
-              ))}
-            </tr>
-          </thead>
-          <tbody>
-            {colouring.map((row, item) => (
-              // biome-ignore lint/suspicious/noArrayIndexKey: items are told by their numbers
-              <tr key={item}>
-                <th scope="row" className="pr-2 text-left text-[15px] font-normal">
-                  {setSaid.item(item + 1)}
-                </th>
+        <ol>
+          {colouring.map((row, item) => {
+            const name = setSaid.item(item + 1);
+            return (
+              <li key={name} className="flex flex-wrap items-center gap-x-4 gap-y-1.5 border-b border-rule py-1.5">
+                <span className="w-[60px] text-[15px]">{name}</span>
                 {row.map((yarn, colour) => (
-                  <td key={yarns[colour]?.letter}>
-                    <span className="flex items-center gap-2">
-                      <YarnChip letter={letters[yarn] ?? ''} shade={palette[yarn]?.shade ?? '#888888'} size={28} />
-                      <select
-                        aria-label={setSaid.yarnFor(yarns[colour]?.letter ?? '', item + 1)}
-                        className="field h-10 w-[150px] py-1"
-                        value={yarn}
-                        onChange={(event) =>
-                          change(
-                            colouring.map((each, i) =>
-                              i === item
-                                ? each.map((old, j) => (j === colour ? Number(event.target.value) : old))
-                                : each,
-                            ),
-                          )
-                        }
-                      >
-                        {palette.map((each, number) => (
-                          <option key={letters[number]} value={number}>
-                            {each.name || setSaid.yarnNumber(number + 1)}
-                          </option>
-                        ))}
-                      </select>
-                    </span>
-                  </td>
+                  <span
+                    key={yarns[colour]?.letter}
+                    className="flex max-w-[230px] min-w-[112px] flex-1 items-center gap-2"
+                  >
+                    <YarnChip letter={letters[yarn] ?? ''} shade={palette[yarn]?.shade ?? '#888888'} size={28} />
+                    <select
+                      aria-label={setSaid.yarnFor(yarns[colour]?.letter ?? '', item + 1)}
+                      className="field min-w-0 flex-1"
+                      value={yarn}
+                      onChange={(event) => {
+                        const chosen = Number(event.target.value);
+                        change(
+                          colouring.map((each, i) =>
+                            i === item ? each.map((old, j) => (j === colour ? chosen : old)) : each,
+                          ),
+                        );
+                      }}
+                    >
+                      {palette.map((each, number) => (
+                        <option key={letters[number]} value={number}>
+                          {each.name || setSaid.yarnNumber(number + 1)}
+                        </option>
+                      ))}
+                    </select>
+                  </span>
                 ))}
-              </tr>
-            ))}
-          </tbody>
-        </table>
+              </li>
+            );
+          })}
+        </ol>
         <label className="flex min-h-11 items-center gap-3 text-[16px]">
-          <input type="checkbox" className="size-5 accent-verdigris" {...register('set.apart')} />
+          <input type="checkbox" className="size-5 shrink-0 accent-verdigris" {...register('set.apart')} />
           {setSaid.apart}
         </label>
         <p
