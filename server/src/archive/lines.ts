@@ -135,7 +135,7 @@ export async function* linesOfBench(db: Db): AsyncGenerator<Line> {
     const unread = whyUnread(anyVersion(drawerYarnRecord), yarn) !== undefined;
     yield { kind: 'yarn', id, revision, yarn, deletedAt: text(deleted_at), unread };
   }
-  for await (const { id, revision, swatch, deleted_at } of all(db, 'select * from swatches order by id')) {
+  for await (const { id, revision, swatch, deleted_at } of all(db, 'select * from swatches order by changed_at, id')) {
     const unread = whyUnread(anyVersion(swatchRecord), swatch) !== undefined;
     yield { kind: 'swatch', id, revision, swatch, deletedAt: text(deleted_at), unread };
   }
@@ -146,7 +146,7 @@ export async function* linesOfBench(db: Db): AsyncGenerator<Line> {
     const unread = whyUnread(anyVersion(ownPatternRecord), pattern) !== undefined;
     yield { kind: 'pattern', id, revision, pattern, deletedAt: text(deleted_at), unread };
   }
-  for await (const { id, title, form, deleted_at } of all(db, 'select * from drafts order by id')) {
+  for await (const { id, title, form, deleted_at } of all(db, 'select * from drafts order by changed_at, id')) {
     yield { kind: 'draft', id, title, form, deletedAt: text(deleted_at) };
   }
   for await (const { minutes } of all(db, 'select minutes from evenings')) yield { kind: 'evenings', minutes };

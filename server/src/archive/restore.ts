@@ -243,6 +243,9 @@ const tables = [
   'preferences',
 ];
 
+/** What stands in the order of its times keeps the order in which it stands in a file, however quickly it is put back. */
+const inTurn = "now() + $5::integer * interval '1 microsecond'";
+
 /**
  * Puts what a file holds in place of everything that is there, in the transaction given: all of it or nothing. The bench
  * is another one afterwards. It is to be checked before.
@@ -265,21 +268,22 @@ export async function restoreKept(tx: Db, kept: Kept, { signal, progress }: Watc
         break;
       }
       case 'swatch': {
-        const values = [piece.id, piece.revision, JSON.stringify(piece.swatch), piece.deletedAt];
-        await tx.query('insert into swatches (id, revision, swatch, deleted_at) values ($1, $2, $3, $4)', values);
+        const values = [piece.id, piece.revision, JSON.stringify(piece.swatch), piece.deletedAt, seen];
+        const sql = `insert into swatches (id, revision, swatch, deleted_at, changed_at) values ($1, $2, $3, $4, ${inTurn})`;
+        await tx.query(sql, values);
         break;
       }
       case 'pattern': {
-        // Those of one file stand in the order in which they were made, however quickly they are put back.
         const values = [piece.id, piece.revision, JSON.stringify(piece.pattern), piece.deletedAt, seen];
         const sql = `insert into patterns (id, revision, pattern, deleted_at, created_at)
-          values ($1, $2, $3, $4, now() + $5::integer * interval '1 microsecond')`;
+          values ($1, $2, $3, $4, ${inTurn})`;
         await tx.query(sql, values);
         break;
       }
       case 'draft': {
-        const values = [piece.id, piece.title, JSON.stringify(piece.form), piece.deletedAt];
-        await tx.query('insert into drafts (id, title, form, deleted_at) values ($1, $2, $3, $4)', values);
+        const values = [piece.id, piece.title, JSON.stringify(piece.form), piece.deletedAt, seen];
+        const sql = `insert into drafts (id, title, form, deleted_at, changed_at) values ($1, $2, $3, $4, ${inTurn})`;
+        await tx.query(sql, values);
         break;
       }
       case 'evenings':

@@ -1,4 +1,5 @@
 import { swatchGauge } from '@puntada/core/work';
+import { backUp, putBack } from '../../test/archives.ts';
 import { type Listening, listen } from '../../test/listening.ts';
 import { galleyCloth } from '../../test/sampleWorks.ts';
 
@@ -28,6 +29,20 @@ async function swatchAndPlan() {
 }
 
 describe('the swatch book', () => {
+  it('keeps its order in a copy that is put back: the latest first', async () => {
+    const own = await listen();
+    for (const title of ['Anchor', 'Zinc', 'Mast', 'Buoy'])
+      await own.ask('POST', '/swatches', { swatch: { ...swatch, title } });
+    const titles = async () =>
+      (await own.ask('GET', '/swatches')).body.map((each: { swatch: { title: string } }) => each.swatch.title);
+    expect(await titles()).toEqual(['Buoy', 'Mast', 'Zinc', 'Anchor']);
+    for (let round = 0; round < 2; round++) {
+      expect(await putBack(own, await backUp(own))).toMatchObject({ state: 'done', result: { swatches: 4 } });
+      expect(await titles()).toEqual(['Buoy', 'Mast', 'Zinc', 'Anchor']);
+    }
+    await own.close();
+  });
+
   it('keeps a swatch and refuses one whose pattern cannot be made', async () => {
     const { status, body } = await server.ask('POST', '/swatches', { swatch });
     expect([status, body.revision, body.swatch.counts.length]).toEqual([201, 1, 2]);
