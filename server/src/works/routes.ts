@@ -41,6 +41,8 @@ function stale(work: Work, given: number): Refusal {
 /** Works: a wish with its gauge and yarns, wished, begun or finished. */
 export function workRoutes(db: Database, heavy: Heavy): Router {
   const router = Router();
+  /** Changes that are looked through: whoever asks for the same project meanwhile is told how it stands after them. */
+  const underway = new Map<string, Promise<unknown>>();
 
   router.get(
     '/',
@@ -69,6 +71,7 @@ export function workRoutes(db: Database, heavy: Heavy): Router {
   router.get(
     '/:id',
     handler(async (request, response) => {
+      await underway.get(String(request.params.id))?.catch(() => undefined);
       response.json(await workOf(db, request));
     }),
   );
@@ -77,12 +80,22 @@ export function workRoutes(db: Database, heavy: Heavy): Router {
     '/:id',
     handler(async (request, response) => {
       const { revision, wish } = bodyOf(changedWork, request);
-      const work = await workOf(db, request);
-      accept(await heavy.run('check', wish));
-      if (!(await changeWish(db, work.id, revision, wish))) throw stale(await workOf(db, request), revision);
-      const changed = (await findWork(db, work.id)) as Work;
-      await planTogether(db, heavy, changed);
-      response.json(changed);
+      const change = async () => {
+        const work = await workOf(db, request);
+        accept(await heavy.run('check', wish));
+        if (!(await changeWish(db, work.id, revision, wish))) throw stale(await workOf(db, request), revision);
+        const changed = (await findWork(db, work.id)) as Work;
+        await planTogether(db, heavy, changed);
+        return changed;
+      };
+      const id = String(request.params.id);
+      const own = change();
+      underway.set(id, own);
+      try {
+        response.json(await own);
+      } finally {
+        if (underway.get(id) === own) underway.delete(id);
+      }
     }),
   );
 

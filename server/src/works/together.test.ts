@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { type Listening, listen } from '../../test/listening.ts';
 import { galleyCloth } from '../../test/sampleWorks.ts';
+import { type Heavy, inThisThread } from '../heavy/heavy.ts';
 
 describe('the projects of a set', () => {
   let server: Listening;
@@ -86,5 +87,44 @@ describe('the projects of a set', () => {
     };
     const { status } = await server.ask('PUT', `/works/${one.id}`, { revision: 1, wish: three });
     expect([status, await get(other.id)]).toEqual([200, other]);
+  });
+
+  it('are told as they are after a change that is still looked through', async () => {
+    let [began, goOn] = [() => undefined as void, () => undefined as void];
+    const looked = new Promise<void>((done) => {
+      began = done;
+    });
+    const released = new Promise<void>((done) => {
+      goOn = done;
+    });
+    let changing = false;
+    const slow: Heavy = {
+      ...inThisThread,
+      run: async (...asked) => {
+        if (changing) {
+          began();
+          await released;
+        }
+        return inThisThread.run(...asked);
+      },
+    };
+    const own = await listen(undefined, slow);
+    const { body: made } = await own.ask('POST', '/works', { wish: galleyCloth });
+    changing = true;
+    const change = own.ask('PUT', `/works/${made.id}`, { revision: 1, wish: { ...made.wish, title: 'Quicker' } });
+    await looked;
+    // As a page asks that is opened in that moment.
+    const asked = own.ask('GET', `/works/${made.id}`);
+    await new Promise((next) => setTimeout(next, 50));
+    goOn();
+    expect([(await asked).body.wish.title, (await asked).body.revision, (await change).status]).toEqual([
+      'Quicker',
+      2,
+      200,
+    ]);
+    // A change that is refused keeps nobody waiting.
+    const none = await own.ask('PUT', `/works/${made.id}`, { revision: 1, wish: made.wish });
+    expect([none.status, (await own.ask('GET', `/works/${made.id}`)).body.wish.title]).toEqual([409, 'Quicker']);
+    await own.close();
   });
 });

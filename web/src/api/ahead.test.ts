@@ -17,7 +17,7 @@ beforeEach(() => {
 describe('what a page asks first', () => {
   it('is asked while its code is on the way, and given once to whoever asks for the same', async () => {
     askAhead(`/works/${id}/log`, 50);
-    expect(asked).toEqual(['/api/preferences', `/api/works/${id}`, `/api/works/${id}/log?steps=lines`]);
+    expect(asked).toEqual(['/api/preferences', `/api/works/${id}/log?steps=lines`]);
     expect(askedAhead(`http://here/api/works/${id}/log`)).toBeUndefined();
     const answer = await askedAhead(new Request(`http://here/api/works/${id}/log?steps=lines`));
     expect(await answer?.text()).toBe(`of /api/works/${id}/log?steps=lines`);
@@ -28,17 +28,18 @@ describe('what a page asks first', () => {
     askAhead('/drawer', 10);
     expect(askedAhead('/api/drawer', { method: 'POST' })).toBeUndefined();
     expect(askedAhead('/api/drawer')).toBeUndefined();
-    askAhead('/', 10);
+    askAhead('/drawer', 10);
     await new Promise((done) => setTimeout(done, 30));
-    expect(askedAhead('/api/works')).toBeUndefined();
+    expect(askedAhead('/api/drawer')).toBeUndefined();
   });
 
-  it('is of the page that is opened', () => {
-    askAhead(`/works/${id}/work`, 10);
-    expect(asked).toEqual(['/api/preferences', `/api/works/${id}`]);
-    asked.length = 0;
-    askAhead('/book', 10);
-    askAhead('/works/none/of/ours', 10);
-    expect(asked).toEqual(['/api/preferences', '/api/preferences']);
+  it('is of the page that is opened, and never a plan: one that was changed a moment ago is still on its way', () => {
+    askAhead('/drawer', 10);
+    expect(asked).toEqual(['/api/preferences', '/api/drawer']);
+    for (const place of ['/', '/evenings', `/works/${id}/wish`, `/works/${id}/work`, '/works/none/of/ours']) {
+      asked.length = 0;
+      askAhead(place, 10);
+      expect([place, asked]).toEqual([place, ['/api/preferences']]);
+    }
   });
 });

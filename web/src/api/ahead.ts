@@ -3,13 +3,13 @@
  * whoever asks for the same; whoever asks later than that asks the server.
  */
 
-/** By where a page stands: what it asks first. The first that fits counts. */
+/**
+ * By where a page stands: what it asks first. Only what no plan is part of: a plan that was changed in the moment of leaving
+ * another page is looked through before it is stored, and an answer from before that would be an old one.
+ */
 const firstAsked: readonly (readonly [place: RegExp, paths: (id: string) => readonly string[]])[] = [
-  [/^\/$/, () => ['/works']],
   [/^\/drawer$/, () => ['/drawer']],
-  [/^\/evenings$/, () => ['/schedule']],
-  [/^\/works\/([0-9a-f-]{36})\/log$/, (id) => [`/works/${id}`, `/works/${id}/log?steps=lines`]],
-  [/^\/works\/([0-9a-f-]{36})\//, (id) => [`/works/${id}`]],
+  [/^\/works\/([0-9a-f-]{36})\/log$/, (id) => [`/works/${id}/log?steps=lines`]],
 ];
 
 const asked = new Map<string, Promise<Response>>();
