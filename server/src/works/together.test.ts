@@ -1,4 +1,5 @@
 import { randomUUID } from 'node:crypto';
+import { EventEmitter, once } from 'node:events';
 import { type Listening, listen } from '../../test/listening.ts';
 import { galleyCloth } from '../../test/sampleWorks.ts';
 import { type Heavy, inThisThread } from '../heavy/heavy.ts';
@@ -90,24 +91,17 @@ describe('the projects of a set', () => {
   });
 
   it('are told as they are after a change that is still looked through', async () => {
-    let [began, goOn] = [() => undefined as void, () => undefined as void];
-    const looked = new Promise<void>((done) => {
-      began = done;
-    });
-    const released = new Promise<void>((done) => {
-      goOn = done;
-    });
+    const events = new EventEmitter();
+    const [looked, released] = [once(events, 'looked'), once(events, 'released')];
     let changing = false;
-    const slow: Heavy = {
-      ...inThisThread,
-      run: async (...asked) => {
-        if (changing) {
-          began();
-          await released;
-        }
-        return inThisThread.run(...asked);
-      },
+    const run = async (...asked: Parameters<Heavy['run']>) => {
+      if (changing) {
+        events.emit('looked');
+        await released;
+      }
+      return inThisThread.run(...asked);
     };
+    const slow: Heavy = { ...inThisThread, run: run as Heavy['run'] };
     const own = await listen(undefined, slow);
     const { body: made } = await own.ask('POST', '/works', { wish: galleyCloth });
     changing = true;
@@ -116,7 +110,7 @@ describe('the projects of a set', () => {
     // As a page asks that is opened in that moment.
     const asked = own.ask('GET', `/works/${made.id}`);
     await new Promise((next) => setTimeout(next, 50));
-    goOn();
+    events.emit('released');
     expect([(await asked).body.wish.title, (await asked).body.revision, (await change).status]).toEqual([
       'Quicker',
       2,
