@@ -49,7 +49,7 @@ function measured(pieces: number): Map<string, number> {
   timed('a step: where it stands', () => standingAt(sequence, at));
   timed('the items of the set', () => itemsAt(sequence, { rows: at, runs: 0 }));
   const metres = costs.metres[0] ?? [];
-  timed('ball after ball', () => ballsInOrder([{ work: 'Set', metres }], 85));
+  timed('ball after ball', () => ballsInOrder([{ id: 'a', metres }], 85));
   if (yarn) {
     const need = { id: 'a', metres, now: { rows: at, runs: 0 }, weighings: [] };
     timed('whether the yarn lasts for all', () =>

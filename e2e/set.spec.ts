@@ -325,3 +325,69 @@ test('a bag from the wish to its last end, its panels by turns on two devices, e
   const states = (await server.get<{ state: string }[]>('/works')).map(({ state }) => state);
   expect(states).toEqual(['finished', 'finished']);
 });
+
+test('every way to fill the table, a yarn taken from the drawer and let go again, and habits of finishing', async ({
+  page,
+  server,
+}) => {
+  await page.addInitScript(() => localStorage.setItem('puntada.idea', JSON.stringify(['about', 'set', 'finish'])));
+  const label = { line: 'Tidewool', weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50, balls: 2 };
+  await server.post('/drawer', { yarn: { ...label, name: 'Teal', shade: '#1f6f78' } });
+  await page.goto(`${server.address}/wish`);
+  await page.getByRole('radio', { name: 'Mat', exact: true }).click();
+  await page.getByLabel('Project name').fill('Quay mats');
+  await page.getByLabel('How many').fill('3');
+  await page.getByRole('button', { name: 'Add another yarn' }).click();
+  await page.getByLabel('C from the drawer').selectOption({ index: 1 });
+  await expect(page.getByRole('textbox', { name: 'Name of yarn 3' })).toHaveValue('Teal');
+  const table = async () =>
+    Promise.all(
+      [1, 2, 3].flatMap((item) =>
+        ['A', 'B'].map((letter) => page.getByLabel(`Yarn for ${letter} of item ${item}`).inputValue()),
+      ),
+    );
+  for (const [name, chosen] of [
+    ['Rotate all', '01 12 20'],
+    ['Swap every other', '01 10 01'],
+    ['Rotate all but A', '01 02 01'],
+    ['All alike', '01 01 01'],
+  ] as const) {
+    await page.getByRole('button', { name, exact: true }).click();
+    expect((await table()).join('')).toBe(chosen.replaceAll(' ', ''));
+  }
+  // An item of one yarn is not made.
+  await page.getByLabel('Yarn for B of item 2').selectOption('0');
+  await page.getByRole('button', { name: 'See sizes' }).first().click();
+  await expect(page.getByRole('alert').filter({ hasText: 'Two colours of item 2 are the same yarn' })).toBeVisible();
+  expect(await server.get('/works')).toEqual([]);
+  await page.getByLabel('Yarn for B of item 2').selectOption('2');
+  await page.getByRole('button', { name: 'Remove Teal' }).click();
+  // What had it takes what it had at first.
+  expect((await table()).join('')).toBe('010101');
+  await page.getByLabel(/^Border, rounds/).fill('1');
+  await page.getByLabel('Its stitches up the sides').selectOption('rule');
+  await page.getByRole('button', { name: 'See sizes' }).first().click();
+  await page.waitForURL(/\/size$/);
+  const [mat] = await server.get<{ id: string; wish: { pieces: number; border: { by: string } } }[]>('/works');
+  expect([mat?.wish.pieces, mat?.wish.border.by]).toEqual([3, 'rule']);
+  await page.goto(`${server.address}/works/${mat?.id}/finish`);
+  await page.getByText('Lock it', { exact: true }).click();
+  await expect(page.getByText('each strand locks the other')).toBeVisible();
+  await page.getByText('Work over them', { exact: true }).click();
+  await expect(page.getByText('The time counts each end as woven in.')).toBeVisible();
+  await expect.poll(() => server.get('/preferences')).toMatchObject({ lastLoop: 'locked', ends: 'over' });
+  await page.reload();
+  await expect(page.getByText('each strand locks the other')).toBeVisible();
+  // From the bench to the set, to its labels and prices, and a word that is taken back.
+  await page.goto(server.address);
+  await page.getByRole('link', { name: 'The set: Quay mats' }).click();
+  await page.getByRole('button', { name: 'Change what is told of Item 2' }).click();
+  await page.getByLabel('For whom').fill('Nobody');
+  await page.getByRole('button', { name: 'Cancel' }).click();
+  await expect(page.getByText('Nobody')).toHaveCount(0);
+  await page.getByRole('link', { name: 'Labels' }).click();
+  await page.waitForURL(/\/labels$/);
+  await page.goBack();
+  await page.getByRole('link', { name: 'Price' }).click();
+  await page.waitForURL(/\/price$/);
+});

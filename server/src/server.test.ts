@@ -328,8 +328,10 @@ describe('preferences and plans', () => {
       ends: 'woven',
     };
     expect((await ask('GET', '/preferences')).body).toEqual({ ...usual, ...mine });
-    await ask('PUT', '/preferences', { ...mine, currency: '£', rate: 12.5 });
-    expect((await ask('GET', '/preferences')).body).toEqual({ ...usual, ...mine, currency: '£', rate: 12.5 });
+    // Everything that is said of it is there again, every field of it unlike the usual.
+    const all = { ...usual, ...mine, currency: '£', rate: 12.5, lastLoop: 'locked', ends: 'over' };
+    await ask('PUT', '/preferences', all);
+    expect((await ask('GET', '/preferences')).body).toEqual(all);
     expect((await ask('PUT', '/preferences', { ...mine, rate: -1 })).status).toBe(422);
     expect((await ask('PUT', '/preferences', { units: 'ell', terms: 'UK', hand: 'left' })).status).toBe(422);
   });

@@ -17,7 +17,7 @@ beforeEach(() => {
 describe('what a page asks first', () => {
   it('is asked while its code is on the way, and given once to whoever asks for the same', async () => {
     askAhead(`/works/${id}/log`, 50);
-    expect(asked).toEqual(['/api/preferences', `/api/works/${id}/log?steps=lines`]);
+    expect(asked).toEqual([`/api/works/${id}/log?steps=lines`]);
     expect(askedAhead(`http://here/api/works/${id}/log`)).toBeUndefined();
     const answer = await askedAhead(new Request(`http://here/api/works/${id}/log?steps=lines`));
     expect(await answer?.text()).toBe(`of /api/works/${id}/log?steps=lines`);
@@ -33,13 +33,13 @@ describe('what a page asks first', () => {
     expect(askedAhead('/api/drawer')).toBeUndefined();
   });
 
-  it('is of the page that is opened, and never a plan: one that was changed a moment ago is still on its way', () => {
+  it('is of the page that is opened, and never a plan or a setting: what was changed of them a moment ago is still on its way', () => {
     askAhead('/drawer', 10);
-    expect(asked).toEqual(['/api/preferences', '/api/drawer']);
+    expect(asked).toEqual(['/api/drawer']);
     for (const place of ['/', '/evenings', `/works/${id}/wish`, `/works/${id}/work`, '/works/none/of/ours']) {
       asked.length = 0;
       askAhead(place, 10);
-      expect([place, asked]).toEqual([place, ['/api/preferences']]);
+      expect([place, asked]).toEqual([place, []]);
     }
   });
 });

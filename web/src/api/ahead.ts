@@ -4,8 +4,8 @@
  */
 
 /**
- * By where a page stands: what it asks first. Only what no plan is part of: a plan that was changed in the moment of leaving
- * another page is looked through before it is stored, and an answer from before that would be an old one.
+ * By where a page stands: what it asks first. Neither plans nor settings: what was changed of them in the moment of leaving
+ * another page is still on its way, and an answer from before it would be an old one.
  */
 const firstAsked: readonly (readonly [place: RegExp, paths: (id: string) => readonly string[]])[] = [
   [/^\/drawer$/, () => ['/drawer']],
@@ -21,7 +21,7 @@ const usual = 5000;
 export function askAhead(pathname: string, fresh = usual): void {
   const [, paths] = firstAsked.find(([place]) => place.test(pathname)) ?? [];
   const [, id = ''] = /^\/works\/([0-9a-f-]+)/.exec(pathname) ?? [];
-  for (const path of ['/preferences', ...(paths?.(id) ?? [])]) {
+  for (const path of paths?.(id) ?? []) {
     const answer = fetch(`/api${path}`, { headers: { accept: 'application/json' } });
     // Whoever takes it is told.
     answer.catch(() => undefined);

@@ -157,7 +157,8 @@ export const api = createApi({
     }),
     setPreferences: build.mutation<Preferences, Preferences>({
       responseSchema: giving(preferencesAnswerSchema),
-      query: (body) => ({ url: '/preferences', method: 'PUT', body }),
+      // Kept alive, so that a setting chosen just before the page is left still arrives.
+      query: (body) => ({ url: '/preferences', method: 'PUT', body, keepalive: true }),
       async onQueryStarted(preferences, { dispatch, queryFulfilled }) {
         const shown = dispatch(api.util.upsertQueryData('preferences', undefined, preferences));
         await Promise.all([shown, queryFulfilled]).catch(() => undefined);

@@ -6,16 +6,16 @@ describe('balls that a set shares', () => {
     expect(
       ballsInOrder(
         [
-          { work: 'Rust', metres: [20, 11] },
-          { work: 'Teal', metres: [36] },
+          { id: 'Rust', metres: [20, 11] },
+          { id: 'Teal', metres: [36] },
         ],
         85,
       ),
     ).toEqual([
       {
         parts: [
-          { work: 'Rust', metres: 31, endsIn: undefined },
-          { work: 'Teal', metres: 36, endsIn: undefined },
+          { id: 'Rust', metres: 31, endsIn: undefined },
+          { id: 'Teal', metres: 36, endsIn: undefined },
         ],
         left: 18,
       },
@@ -26,27 +26,27 @@ describe('balls that a set shares', () => {
     // The first ends in the third row of the first cloth, the second in the second row of the other.
     const balls = ballsInOrder(
       [
-        { work: 'Rust', metres: [10, 10, 10] },
-        { work: 'Teal', metres: [10, 10, 10] },
+        { id: 'Rust', metres: [10, 10, 10] },
+        { id: 'Teal', metres: [10, 10, 10] },
       ],
       25,
     );
     expect(balls).toEqual([
-      { parts: [{ work: 'Rust', metres: 25, endsIn: 2 }], left: 0 },
+      { parts: [{ id: 'Rust', metres: 25, endsIn: 2 }], left: 0 },
       {
         parts: [
-          { work: 'Rust', metres: 5, endsIn: undefined },
-          { work: 'Teal', metres: 20, endsIn: 1 },
+          { id: 'Rust', metres: 5, endsIn: undefined },
+          { id: 'Teal', metres: 20, endsIn: 1 },
         ],
         left: 0,
       },
-      { parts: [{ work: 'Teal', metres: 10, endsIn: undefined }], left: 15 },
+      { parts: [{ id: 'Teal', metres: 10, endsIn: undefined }], left: 15 },
     ]);
   });
 
   it('hold what the projects take, and no more than a ball', () => {
     const need = fc.record({
-      work: fc.string(),
+      id: fc.string(),
       metres: fc.array(fc.double({ min: 0, max: 40, noNaN: true }), { maxLength: 30 }),
     });
     fc.assert(

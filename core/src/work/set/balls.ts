@@ -1,13 +1,15 @@
 /** What one project of a set takes of a yarn, unit by unit in the order of working. */
 export interface SetNeed {
-  readonly work: string;
+  /** Of the project. */
+  readonly id: string;
   /** m of each row and step */
   readonly metres: readonly number[];
 }
 
 /** A part of a ball that goes into one project. */
 export interface BallPart {
-  readonly work: string;
+  /** Of the project. */
+  readonly id: string;
   readonly metres: number;
   /** The unit of the project, from 0, in which the ball ends; nothing where the project ends first. */
   readonly endsIn: number | undefined;
@@ -26,10 +28,10 @@ export interface SharedBall {
 export function ballsInOrder(needs: readonly SetNeed[], ball: number): SharedBall[] {
   const balls: { parts: BallPart[]; left: number }[] = [];
   let open: { parts: BallPart[]; left: number } | undefined;
-  for (const { work, metres } of needs) {
+  for (const { id, metres } of needs) {
     let used = 0;
     const close = (endsIn: number | undefined) => {
-      if (used > 0) open?.parts.push({ work, metres: used, endsIn });
+      if (used > 0) open?.parts.push({ id, metres: used, endsIn });
       used = 0;
     };
     metres.forEach((need, unit) => {

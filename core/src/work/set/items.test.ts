@@ -30,13 +30,17 @@ describe('the items of a set', () => {
     // The chain of the second, and twelve rows of it.
     const stands = itemsAt(sequence, at(first + 1 + 12));
     expect(stands).toEqual([
-      { item: 1, state: 'done', done: first, of: first, rows: 0 },
-      { item: 2, state: 'in hand', done: 13, of: first + 1, rows: 12 },
-      { item: 3, state: 'to come', done: 0, of: first + 1, rows: 0 },
+      { item: 1, state: 'done', done: first, of: first, rows: 0, rowsOf: 44 },
+      { item: 2, state: 'in hand', done: 13, of: first + 1, rows: 12, rowsOf: 44 },
+      { item: 3, state: 'to come', done: 0, of: first + 1, rows: 0, rowsOf: 44 },
     ]);
     // A few stitches of the first row are enough.
-    expect(setAt([itemsAt(sequence, at(0, 2))]).inHand).toEqual({ item: 1, rows: 0 });
-    expect(setAt([stands, itemsAt(sequence, at(0))])).toEqual({ items: 6, done: 1, inHand: { item: 2, rows: 12 } });
+    expect(setAt([itemsAt(sequence, at(0, 2))]).inHand).toEqual({ item: 1, rows: 0, rowsOf: 44 });
+    expect(setAt([stands, itemsAt(sequence, at(0))])).toEqual({
+      items: 6,
+      done: 1,
+      inHand: { item: 2, rows: 12, rowsOf: 44 },
+    });
     expect(setAt([itemsAt(sequence, at(sequence.units.length))])).toEqual({ items: 3, done: 3, inHand: undefined });
   });
 

@@ -13,8 +13,9 @@ export interface ItemStand {
   /** Units that are done of it: rows and steps, and how many it has. */
   readonly done: number;
   readonly of: number;
-  /** Rows worked of the cloth in hand; 0 before and after. */
+  /** Rows worked of the cloth in hand, 0 before and after, and how many a cloth has. */
   readonly rows: number;
+  readonly rowsOf: number;
 }
 
 /** How far each item is. What is done for all of them together, such as washing, is of none. */
@@ -31,7 +32,7 @@ export function itemsAt(sequence: Sequence, { rows: at, runs }: Position): ItemS
   return stands.map(({ done, of }, i) => {
     const own = Math.floor(piece / perItem) === i;
     const state = done >= of ? 'done' : done || (own && runs) ? 'in hand' : 'to come';
-    return { item: i + 1, state, done, of, rows: state === 'in hand' && own ? rows : 0 };
+    return { item: i + 1, state, done, of, rows: state === 'in hand' && own ? rows : 0, rowsOf: sequence.rows };
   });
 }
 
@@ -45,16 +46,17 @@ interface SetStand {
   readonly items: number;
   readonly done: number;
   /** The first one in hand, among all of them from 1. */
-  readonly inHand: { readonly item: number; readonly rows: number } | undefined;
+  readonly inHand: { readonly item: number; readonly rows: number; readonly rowsOf: number } | undefined;
 }
 
 /** How far a set is. @param projects the items of each of its projects, in their order */
 export function setAt(projects: readonly (readonly ItemStand[])[]): SetStand {
   const all = projects.flat();
-  const first = all.findIndex(({ state }) => state === 'in hand');
+  const at = all.findIndex(({ state }) => state === 'in hand');
+  const first = all[at];
   return {
     items: all.length,
     done: all.filter(({ state }) => state === 'done').length,
-    inHand: first < 0 ? undefined : { item: first + 1, rows: all[first]?.rows ?? 0 },
+    inHand: first && { item: at + 1, rows: first.rows, rowsOf: first.rowsOf },
   };
 }

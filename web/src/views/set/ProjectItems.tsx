@@ -50,14 +50,7 @@ export function ProjectItems({ project: { work, part }, first, alone }: Props) {
       </div>
       <ol>
         {part.items.map((item) => (
-          <Item
-            key={item.item}
-            work={work}
-            item={item}
-            number={first + item.item}
-            rows={part.sequence.rows}
-            told={told.get(item.item)}
-          />
+          <Item key={item.item} work={work} item={item} number={first + item.item} told={told.get(item.item)} />
         ))}
       </ol>
     </section>
@@ -69,12 +62,10 @@ interface ItemProps {
   readonly item: ItemStand;
   /** Its number in the set. */
   readonly number: number;
-  /** Rows of one cloth. */
-  readonly rows: number;
   readonly told: ItemEntry | undefined;
 }
 
-function Item({ work, item, number, rows, told }: ItemProps) {
+function Item({ work, item, number, told }: ItemProps) {
   const { currency } = usePreferences();
   const [editing, setEditing] = useState(false);
   const pencil = useRef<HTMLButtonElement>(null);
@@ -83,8 +74,8 @@ function Item({ work, item, number, rows, told }: ItemProps) {
   const { whom, by, fate, price } = told ?? { whom: '' };
   const at =
     item.state === 'in hand'
-      ? item.rows < rows
-        ? setSaid.rowOf(item.rows + 1, rows)
+      ? item.rows < item.rowsOf
+        ? setSaid.rowOf(item.rows + 1, item.rowsOf)
         : setSaid.finishing
       : setSaid.states[item.state];
   const close = () => {

@@ -48,7 +48,7 @@ function Whole({ projects }: { projects: readonly SetProject[] }) {
   return (
     <>
       <p className="flex flex-wrap gap-x-8 gap-y-1 text-[22px]">
-        <b>{setSaid.stands(stands.done, stands.items, stands.inHand, projects[0]?.part.sequence.rows ?? 0)}</b>
+        <b>{setSaid.stands(stands.done, stands.items, stands.inHand)}</b>
         <span className="text-soft">{left.mid > 30 ? setSaid.leftForAll(hoursText(left)) : setSaid.nothingLeft}</span>
       </p>
       {sizes.size > 1 ? <p className="pt-1 text-[15px] text-ochre">△ {setSaid.sizeApart}</p> : null}

@@ -1,4 +1,5 @@
 import { decimal } from '@puntada/core/craft';
+import type { Wish } from '@puntada/core/records';
 import { chanceText, metresFigure, placeName, setSaid } from '@puntada/core/words';
 import { ballsInOrder, type SharedBall, sharedNow, shoppingOf } from '@puntada/core/work';
 import { Link } from 'react-router';
@@ -8,6 +9,8 @@ import { Figure } from '../../parts/Figure.tsx';
 import { type Pool, poolsOf } from '../../parts/pools.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { nameInSet, type SetProject } from './useSet.ts';
+
+type Yarn = Wish['yarns'][number];
 
 /** The yarn of a whole set: what each project takes of it, how sure it is, and which ball goes into what. */
 export function SetYarn({ projects }: { projects: readonly SetProject[] }) {
@@ -33,17 +36,28 @@ export function SetYarn({ projects }: { projects: readonly SetProject[] }) {
   );
 }
 
-/** m of a yarn that a project takes, unit by unit, come to what is told of it with its tails. */
-function needsOf({ needs }: Pool, projects: readonly SetProject[]) {
-  return needs.flatMap(({ id, letter, metres }) => {
-    const project = projects.find((each) => each.work.id === id);
-    const colour = project?.work.wish.yarns.findIndex((yarn) => yarn.letter === letter) ?? -1;
-    const units = project?.part.metres[colour] ?? [];
-    const sum = units.reduce((all, each) => all + each, 0);
-    return project && sum
-      ? [{ work: nameInSet(project.work), metres: units.map((each) => (each * metres.mid) / sum) }]
-      : [];
+/** What a project takes of a yarn, with its counts. */
+interface Taken {
+  readonly need: Pool['needs'][number];
+  readonly project: SetProject;
+  readonly yarn: Yarn;
+  /** m of each row and step. */
+  readonly metres: readonly number[];
+}
+
+function takenOf({ needs }: Pool, projects: readonly SetProject[]): Taken[] {
+  return needs.flatMap((need): Taken[] => {
+    const project = projects.find(({ work }) => work.id === need.id);
+    const colour = project?.work.wish.yarns.findIndex(({ letter }) => letter === need.letter) ?? -1;
+    const yarn = project?.work.wish.yarns[colour];
+    return project && yarn ? [{ need, project, yarn, metres: project.part.metres[colour] ?? [] }] : [];
   });
+}
+
+/** m unit by unit that come to what is told of them with their tails. */
+function withTails({ need, metres }: Taken): readonly number[] {
+  const sum = metres.reduce((all, each) => all + each, 0);
+  return sum ? metres.map((each) => (each * need.metres.mid) / sum) : [];
 }
 
 function PoolRow({ pool, projects }: { pool: Pool; projects: readonly SetProject[] }) {
@@ -51,15 +65,14 @@ function PoolRow({ pool, projects }: { pool: Pool; projects: readonly SetProject
   const { name, lot, shade, needs, has } = pool;
   const shopping = shoppingOf(needs, has);
   const question = needs[0]?.question;
-  const balls = question ? ballsInOrder(needsOf(pool, projects), question.ballGrams * question.metresPerGram) : [];
-  const shared = sharedOf(pool, projects);
+  const taken = takenOf(pool, projects);
+  const needed = taken.map((each) => ({ id: each.need.id, metres: withTails(each) }));
+  const balls = question ? ballsInOrder(needed, question.ballGrams * question.metresPerGram) : [];
+  const shared = sharedOf(taken, has);
   const chance = shared?.chance ?? shopping?.held;
   const short = chance !== undefined && shopping && chance < shopping.sure && (has.balls || has.grams);
-  const nameOf = (id: string) => {
-    const project = projects.find(({ work }) => work.id === id);
-    return project ? nameInSet(project.work) : '';
-  };
-  const begun = projects.find(({ work }) => work.state === 'begun' && needs.some(({ id }) => id === work.id));
+  const nameOf = (id: string) => nameOfProject(id, projects);
+  const begun = taken.find(({ project }) => project.work.state === 'begun')?.project;
   return (
     <li className="grid gap-x-8 gap-y-2 border-b border-rule py-4 md:grid-cols-[230px_minmax(0,1fr)_minmax(0,1.2fr)]">
       <div className="flex items-start gap-3">
@@ -114,41 +127,39 @@ function PoolRow({ pool, projects }: { pool: Pool; projects: readonly SetProject
   );
 }
 
-/** What a ball goes into, where it ends, and what is left of it. */
-function ballWords({ parts, left }: SharedBall, projects: readonly SetProject[]): string {
-  const into = parts.map(({ work, metres }) => setSaid.ballPart(work, decimal(metres, 0))).join(', ');
-  const last = parts.at(-1);
-  const own = projects.find(({ work }) => nameInSet(work) === last?.work);
-  if (!last || !own || last.endsIn === undefined) {
-    return left >= 0.5 ? `${into}; ${setSaid.leftOver(decimal(left, 0))}.` : `${into}.`;
-  }
-  const place = placeName(own.part.sequence, last.endsIn + 1, own.work.wish.item);
-  return `${into}; ${setSaid.endsIn(last.work, place)}.`;
+function nameOfProject(id: string, projects: readonly SetProject[]): string {
+  const own = projects.find(({ work }) => work.id === id);
+  return own ? nameInSet(own.work) : '';
 }
 
-/** Whether the yarn lasts for the whole set, by the ball that was weighed in one of its projects. */
-function sharedOf({ needs, has }: Pool, projects: readonly SetProject[]) {
-  const taken = needs.flatMap(({ id, letter }) => {
-    const project = projects.find((each) => each.work.id === id);
-    const colour = project?.work.wish.yarns.findIndex((yarn) => yarn.letter === letter) ?? -1;
-    const yarn = project?.work.wish.yarns[colour];
-    return project && yarn ? [{ project, yarn, metres: project.part.metres[colour] ?? [], letter }] : [];
-  });
-  const [first] = taken;
-  if (!first || !(has.balls || has.grams)) return undefined;
-  return sharedNow(
-    { ...first.yarn, balls: has.balls, partGrams: has.grams },
-    first.project.part.belief,
-    taken.map(({ project, metres, letter }) => ({
-      id: project.work.id,
-      metres,
-      now: project.work.progress,
-      weighings: project.weighings.filter((each) => each.letter === letter),
-    })),
-  );
-}
-
+/** `Teal, dishcloth 2, row 6`. */
 function endPlace({ id, unit }: { id: string; unit: number }, projects: readonly SetProject[]): string {
   const own = projects.find(({ work }) => work.id === id);
   return own ? `${nameInSet(own.work)}, ${placeName(own.part.sequence, unit + 1, own.work.wish.item)}` : '';
+}
+
+/** What a ball goes into, where it ends, and what is left of it. */
+function ballWords({ parts, left }: SharedBall, projects: readonly SetProject[]): string {
+  const into = parts.map(({ id, metres }) => setSaid.ballPart(nameOfProject(id, projects), decimal(metres, 0)));
+  const last = parts.at(-1);
+  if (last?.endsIn !== undefined) {
+    return `${into.join(', ')}; ${setSaid.endsIn(endPlace({ id: last.id, unit: last.endsIn }, projects))}.`;
+  }
+  return `${into.join(', ')}${left >= 0.5 ? `; ${setSaid.leftOver(decimal(left, 0))}` : ''}.`;
+}
+
+/** Whether the yarn lasts for the whole set, by the ball that was weighed in one of its projects. */
+function sharedOf(taken: readonly Taken[], { balls, grams }: Pool['has']) {
+  const [first] = taken;
+  if (!first || !(balls || grams)) return undefined;
+  return sharedNow(
+    { ...first.yarn, balls, partGrams: grams },
+    first.project.part.belief,
+    taken.map(({ need, project, metres }) => ({
+      id: need.id,
+      metres,
+      now: project.work.progress,
+      weighings: project.weighings.filter(({ letter }) => letter === need.letter),
+    })),
+  );
 }

@@ -1,7 +1,7 @@
 import { fibreWords, type Problem, patternBook, plainPattern, type StitchPattern } from '@puntada/core/craft';
 import { panelsOf, techniquesFor } from '@puntada/core/plan';
 import { readShape, type StoredYarn, type Wish, yarnSchema } from '@puntada/core/records';
-import { backOf, type Colouring, colourwaysOf, twinOf, wishesOfSet } from '@puntada/core/work';
+import { backOf, type Colouring, colourwaysOf, itemsOfOneYarn, twinOf, wishesOfSet } from '@puntada/core/work';
 import { metresText } from './formUnits.ts';
 import type { WishFormValues, YarnValues } from './formValues.ts';
 import { isTubeForm, yarnTyped } from './wishForm.ts';
@@ -95,6 +95,10 @@ function wishesOfForm(
 ): { readonly wishes: readonly Wish[] } | { readonly problems: readonly Problem[] } {
   const further: Wish['yarns'] = [];
   const problems: Problem[] = [];
+  const twice = itemsOfOneYarn(colouringOf(form));
+  if (twice.length) {
+    problems.push({ code: 'set-yarn-twice', path: 'set.items', facts: { items: twice.map((item) => item + 1) } });
+  }
   form.set.yarns.forEach((yarn, i) => {
     const read = readShape(yarnSchema, { ...(yarnTyped(yarn, form.units) as object), letter: 'A' });
     if (read.ok) further.push(read.value);

@@ -240,5 +240,9 @@ export const patterns: Table = {
     `${f.pattern} needs ${list(f.colours, ' and ')}; you gave ${list(f.given)}.`,
     `Give one yarn for each of ${list(f.colours)}.`,
   ],
+  'set-yarn-twice': (f) => [
+    `Two colours of item ${list(f.items)} are the same yarn.`,
+    'Choose another yarn for one of them in “Colours of each”.',
+  ],
   'item-unknown': (f) => [`Puntada does not know how to make “${f.item}”.`, `Choose one of: ${list(f.items)}.`],
 };

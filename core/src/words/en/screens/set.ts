@@ -6,10 +6,10 @@ export const setSaid = {
   whatPageTells: 'Each one of the set: how far it is, whom it is for, and what became of it',
   countingSet: 'Counting every item and its yarn…',
   /** 3 of 5 done; the 4th at row 12 */
-  stands: (done: number, items: number, inHand: { item: number; rows: number } | undefined, of: number) => {
+  stands: (done: number, items: number, inHand: { item: number; rows: number; rowsOf: number } | undefined) => {
     if (!inHand) return `${done} of ${items} done`;
-    const { item, rows } = inHand;
-    return `${done} of ${items} done; the ${ordinal(item)} ${rows < of ? `at row ${rows + 1}` : 'in its finishing'}`;
+    const { item, rows, rowsOf } = inHand;
+    return `${done} of ${items} done; the ${ordinal(item)} ${rows < rowsOf ? `at row ${rows + 1}` : 'in its finishing'}`;
   },
   leftForAll: (hours: Told) => `${hours} left for all`,
   nothingLeft: 'Nothing left to make',
@@ -34,7 +34,7 @@ export const setSaid = {
     'Taken ball by ball, in the order above. A ball that is weighed in one project tells of the hand in all that share the yarn.',
   ball: (number: number) => `Ball ${number}`,
   ballPart: (work: Told, metres: Told) => `${work} ${metres} m`,
-  endsIn: (work: Told, place: Told) => `ends in ${work}, ${place}`,
+  endsIn: (place: Told) => `ends in ${place}`,
   leftOver: (metres: Told) => `${metres} m left`,
   labelUnknown: 'No label yet, so balls cannot be counted.',
   balls: (number: number) => counted(number, 'ball'),
