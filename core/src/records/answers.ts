@@ -7,8 +7,9 @@ import { logEntryRecord, weighSchema } from './logEntry.ts';
 import { ownPatternRecord } from './ownPattern.ts';
 import { preferencesRecord } from './preferences.ts';
 import { anyVersion } from './record.ts';
+import { byTime, stepsByTime, stepsIn } from './stepLines.ts';
 import { swatchRecord } from './swatch.ts';
-import { positionSchema, type Step, stepName, stepsIn, tickSchema } from './tick.ts';
+import { positionSchema, type Step, stepName, tickSchema } from './tick.ts';
 import { paceSchema, wishRecord } from './wish.ts';
 
 /*
@@ -99,10 +100,11 @@ export interface WorkLog extends Pick<ToldLog, 'entries' | 'largeOnly'> {
 }
 
 /** All steps, each once, by their times. */
-export function ticksInLog({ kept: { ticks, steps = '' }, waiting }: LogSteps): Step[] {
+export function ticksInLog({ kept: { ticks, steps = '' }, waiting }: LogSteps): Iterable<Step> {
+  if (!ticks && !waiting.length) return stepsByTime(steps);
   const known: readonly Step[] = ticks ?? stepsIn(steps);
-  const names = new Set(waiting.length ? known.map(stepName) : []);
-  return [...known, ...waiting.filter((step) => !names.has(stepName(step)))].sort((a, b) => a.at - b.at);
+  const names = new Set(known.map(stepName));
+  return byTime([...known, ...waiting.filter((step) => !names.has(stepName(step)))]);
 }
 
 /** Steps of the last sitting, at most. */

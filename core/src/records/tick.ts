@@ -22,29 +22,3 @@ export type Step = Omit<z.output<typeof tickSchema>, 'id'>;
 export function stepName({ at, place }: { readonly at: number; readonly place?: number | undefined }): string {
   return `${at}.${place ?? at}`;
 }
-
-const [nought, lineEnd] = ['0', '\n'].map((each) => each.charCodeAt(0)) as [number, number];
-/** Numbers on a line. */
-const onLine = 6;
-
-/**
- * Steps as lines of numbers, each `when place row run row run`, from where and to where: a third of what JSON takes. Read
- * digit by digit, since there may be a hundred thousand of them.
- */
-export function stepsIn(lines: string): Step[] {
-  const steps: Step[] = [];
-  const numbers = new Array<number>(onLine).fill(0);
-  let place = 0;
-  for (let i = 0; i <= lines.length; i++) {
-    const code = i < lines.length ? lines.charCodeAt(i) : lineEnd;
-    if (code >= nought) numbers[place] = (numbers[place] as number) * 10 + code - nought;
-    else if (code !== lineEnd) place++;
-    else if (i > 0) {
-      const [at = 0, own = 0, fromRows = 0, fromRuns = 0, toRows = 0, toRuns = 0] = numbers;
-      steps.push({ at, place: own, from: { rows: fromRows, runs: fromRuns }, to: { rows: toRows, runs: toRuns } });
-      numbers.fill(0);
-      place = 0;
-    }
-  }
-  return steps;
-}

@@ -1,24 +1,23 @@
 import { randomUUID } from 'node:crypto';
 import type { DrawerYarn, StoredYarn } from '@puntada/core/records';
 import { changedOne, type Db, row } from '../db/database.ts';
-import { readable, type UnreadRow } from '../db/readable.ts';
+import { readable, unreadOf } from '../db/readable.ts';
 import { drawerRow } from './schema.ts';
 
-const all =
-  "select id, revision, yarn from drawer where deleted_at is null order by yarn ->> 'line', yarn ->> 'name', id";
+const columns = 'id, revision, yarn';
+const from = 'drawer where deleted_at is null';
+const order = "yarn ->> 'line', yarn ->> 'name', id";
 
 /** All yarns that can be read, by line and shade. */
 export async function listDrawer(db: Db): Promise<StoredYarn[]> {
-  return (await readable(db, drawerRow, all)).read;
+  return (await readable(db, drawerRow, `select ${columns} from ${from} order by ${order}`)).read;
 }
 
 /** Yarns that this version cannot read. */
-export async function unreadYarns(db: Db): Promise<UnreadRow[]> {
-  return (await readable(db, drawerRow, all)).unread;
-}
+export const unreadYarns = unreadOf(drawerRow, { columns, from, document: 'yarn::text', order });
 
 export function findYarn(db: Db, id: string): Promise<StoredYarn | undefined> {
-  return row(db, drawerRow, 'select id, revision, yarn from drawer where id = $1 and deleted_at is null', [id]);
+  return row(db, drawerRow, `select ${columns} from ${from} and id = $1`, [id]);
 }
 
 /** Stores a new yarn. @returns its id */

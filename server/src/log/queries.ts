@@ -9,7 +9,7 @@ import {
 } from '@puntada/core/records';
 import { z } from 'zod';
 import { byWork, changedOne, type Db } from '../db/database.ts';
-import { readable, type UnreadRow } from '../db/readable.ts';
+import { readable, unreadOf } from '../db/readable.ts';
 import { keepPhoto, parted } from '../photos/queries.ts';
 
 const logRow = z.object({ entry: anyVersion(logEntryRecord) });
@@ -26,10 +26,12 @@ export async function entriesOf(db: Db, workId: string): Promise<LogEntry[]> {
 }
 
 /** Entries of the log of any work that this version cannot read. */
-export async function unreadEntries(db: Db): Promise<UnreadRow[]> {
-  return (await readable(db, logRow, 'select work_id, id, entry from log where deleted_at is null order by at, id'))
-    .unread;
-}
+export const unreadEntries = unreadOf(logRow, {
+  columns: 'work_id, id, entry',
+  from: 'log where deleted_at is null',
+  document: 'entry::text',
+  order: 'at, id',
+});
 
 /** The balls of a work that were weighed, in order. */
 export async function weighingsOf(db: Db, workId: string): Promise<Weighing[]> {

@@ -2,11 +2,12 @@ import { randomUUID } from 'node:crypto';
 import type { OwnPattern, StoredPattern } from '@puntada/core/records';
 import type { z } from 'zod';
 import { changedOne, type Database, type Db, row } from '../db/database.ts';
-import { readable, type UnreadRow } from '../db/readable.ts';
+import { readable, unreadOf } from '../db/readable.ts';
 import { patternRow } from './schema.ts';
 
-const columns = 'select id, revision, pattern, changed_at from patterns where deleted_at is null';
-const all = `${columns} order by place nulls first, created_at desc, id`;
+const columns = 'id, revision, pattern, changed_at';
+const from = 'patterns where deleted_at is null';
+const order = 'place nulls first, created_at desc, id';
 
 function told({ id, revision, pattern, changed_at }: z.output<typeof patternRow>): StoredPattern {
   return { id, revision, pattern, changedAt: changed_at.toISOString() };
@@ -14,16 +15,14 @@ function told({ id, revision, pattern, changed_at }: z.output<typeof patternRow>
 
 /** The maker's own patterns that can be read: those not yet put in order first, the latest made before the others. */
 export async function listPatterns(db: Db): Promise<StoredPattern[]> {
-  return (await readable(db, patternRow, all)).read.map(told);
+  return (await readable(db, patternRow, `select ${columns} from ${from} order by ${order}`)).read.map(told);
 }
 
 /** Patterns that this version cannot read. */
-export async function unreadPatterns(db: Db): Promise<UnreadRow[]> {
-  return (await readable(db, patternRow, all)).unread;
-}
+export const unreadPatterns = unreadOf(patternRow, { columns, from, document: 'pattern::text', order });
 
 export async function findPattern(db: Db, id: string): Promise<StoredPattern | undefined> {
-  const found = await row(db, patternRow, `${columns} and id = $1`, [id]);
+  const found = await row(db, patternRow, `select ${columns} from ${from} and id = $1`, [id]);
   return found && told(found);
 }
 

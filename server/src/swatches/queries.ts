@@ -2,10 +2,12 @@ import { randomUUID } from 'node:crypto';
 import type { StoredSwatch, Swatch } from '@puntada/core/records';
 import type { z } from 'zod';
 import { changedOne, type Db, row } from '../db/database.ts';
-import { readable, type UnreadRow } from '../db/readable.ts';
+import { readable, unreadOf } from '../db/readable.ts';
 import { swatchRow } from './schema.ts';
 
-const columns = 'select id, revision, swatch, changed_at from swatches where deleted_at is null';
+const columns = 'id, revision, swatch, changed_at';
+const from = 'swatches where deleted_at is null';
+const order = 'changed_at desc, id';
 
 function told({ id, revision, swatch, changed_at }: z.output<typeof swatchRow>): StoredSwatch {
   return { id, revision, swatch, changedAt: changed_at.toISOString() };
@@ -13,16 +15,14 @@ function told({ id, revision, swatch, changed_at }: z.output<typeof swatchRow>):
 
 /** All swatches that can be read, the latest changed first. */
 export async function listSwatches(db: Db): Promise<StoredSwatch[]> {
-  return (await readable(db, swatchRow, `${columns} order by changed_at desc, id`)).read.map(told);
+  return (await readable(db, swatchRow, `select ${columns} from ${from} order by ${order}`)).read.map(told);
 }
 
 /** Swatches that this version cannot read. */
-export async function unreadSwatches(db: Db): Promise<UnreadRow[]> {
-  return (await readable(db, swatchRow, `${columns} order by changed_at desc, id`)).unread;
-}
+export const unreadSwatches = unreadOf(swatchRow, { columns, from, document: 'swatch::text', order });
 
 export async function findSwatch(db: Db, id: string): Promise<StoredSwatch | undefined> {
-  const found = await row(db, swatchRow, `${columns} and id = $1`, [id]);
+  const found = await row(db, swatchRow, `select ${columns} from ${from} and id = $1`, [id]);
   return found && told(found);
 }
 

@@ -90,6 +90,20 @@ describe('a document that this version does not know', () => {
     expect(unread.yarns[0].title).toBe('Tidewool');
   });
 
+  it('is found where it was read before it was damaged, and is gone once it is mended', async () => {
+    const db = server.database;
+    const yarn = { line: 'Tidewool', name: 'Kelp', shade: '#446655', weight: 4, fibre: 'wool', balls: 1 };
+    const { body: made } = await server.ask('POST', '/drawer', { yarn });
+    const kelp = async () =>
+      (await server.ask('GET', '/unread')).body.yarns.some((each: { id: string }) => each.id === made.id);
+    expect([await kelp(), await kelp()]).toEqual([false, false]);
+    await db.query(`update drawer set yarn = yarn || '{"fibre": "moonlight"}' where id = $1`, [made.id]);
+    expect([await kelp(), await kelp()]).toEqual([true, true]);
+    await db.query(`update drawer set yarn = yarn || '{"fibre": "wool"}' where id = $1`, [made.id]);
+    expect(await kelp()).toBe(false);
+    await server.ask('DELETE', `/drawer/${made.id}`);
+  });
+
   it('goes along in a backup and comes back as it was', async () => {
     const backup = await backUp(server);
     const lines = await linesOf(backup);

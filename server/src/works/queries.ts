@@ -12,7 +12,7 @@ import {
 import { nameless } from '@puntada/core/words';
 import { z } from 'zod';
 import { changedOne, type Db, rows } from '../db/database.ts';
-import { readable, whyUnread } from '../db/readable.ts';
+import { readable, unreadOf, whyUnread } from '../db/readable.ts';
 import { Refusal } from '../http/answers.ts';
 import { remembered } from '../memory.ts';
 import { begunRow, workRow } from './schema.ts';
@@ -24,7 +24,7 @@ const columns = `
   works.begun_stitches as stitches,
   progress.rows_worked, progress.runs_worked, progress.last_place
 `;
-const from = 'from works left join progress on progress.work_id = works.id';
+const from = 'works left join progress on progress.work_id = works.id';
 
 function summary(found: z.output<typeof workRow>): WorkSummary {
   const { id, state, revision, wish } = found;
@@ -44,7 +44,7 @@ function summary(found: z.output<typeof workRow>): WorkSummary {
   };
 }
 
-const latestFirst = 'order by works.changed_at desc, works.id';
+const latest = 'works.changed_at desc, works.id';
 
 /** Where the works of a list lie. */
 type Place = 'bench' | 'bin';
@@ -53,7 +53,7 @@ type Place = 'bench' | 'bin';
 export async function listWorks(db: Db, place: Place = 'bench'): Promise<WorkSummary[]> {
   const broken = await brokenCloths(db);
   const which = `where works.deleted_at is ${place === 'bin' ? 'not null' : 'null'}`;
-  const { read } = await readable(db, workRow, `select ${columns} ${from} ${which} ${latestFirst}`);
+  const { read } = await readable(db, workRow, `select ${columns} from ${from} ${which} order by ${latest}`);
   return read.filter(({ id }) => !broken.has(id)).map(summary);
 }
 
@@ -82,14 +82,25 @@ async function brokenCloths(db: Db): Promise<Map<string, Problem>> {
   return broken;
 }
 
+const unreadWishes = unreadOf(workRow.extend({ title: z.string() }), {
+  columns: `${columns}, works.wish ->> 'title' as title`,
+  from: `${from} where works.deleted_at is null`,
+  document: 'works.state || works.wish::text',
+  order: latest,
+});
+const titled = z.object({ id: z.uuid(), title: z.string().nullable() });
+
 /** Works that this version cannot read, the latest changed first. */
 export async function unreadWorks(db: Db): Promise<UnreadDocument[]> {
   const broken = await brokenCloths(db);
-  const sql = `select ${columns}, works.wish ->> 'title' as title ${from} where works.deleted_at is null ${latestFirst}`;
-  const { read, unread } = await readable(db, workRow.extend({ title: z.string() }), sql);
-  const cloths = read.flatMap(({ id, title }) => {
+  const unread = await unreadWishes(db);
+  const unreadIds = new Set(unread.map(({ row }) => row.id));
+  const sql = `select id, wish ->> 'title' as title from works
+    where deleted_at is null and id = any($1::uuid[]) order by ${latest}`;
+  const found = broken.size ? await rows(db, titled, sql, [[...broken.keys()]]) : [];
+  const cloths = found.flatMap(({ id, title }) => {
     const problem = broken.get(id);
-    return problem ? [{ id, title, problem }] : [];
+    return problem && !unreadIds.has(id) ? [{ id, title: title ?? nameless, problem }] : [];
   });
   const wishes = unread.map(({ row: { id, title }, problem }) => ({
     id: String(id),
@@ -101,7 +112,7 @@ export async function unreadWorks(db: Db): Promise<UnreadDocument[]> {
 
 /** One work with its cloth. @throws Refusal 422 where it is stored and cannot be read */
 export async function findWork(db: Db, id: string): Promise<Work | undefined> {
-  const { read, unread } = await readable(db, workRow, `select ${columns} ${from} where works.id = $1`, [id]);
+  const { read, unread } = await readable(db, workRow, `select ${columns} from ${from} where works.id = $1`, [id]);
   if (unread[0]) throw new Refusal(422, [unread[0].problem]);
   if (!read[0]) return undefined;
   const begun = await readable(db, begunRow, 'select begun from works where id = $1', [id]);

@@ -1,5 +1,5 @@
 import { appSaid } from '@puntada/core/words';
-import { type ComponentType, lazy } from 'react';
+import { type ComponentType, lazy, useEffect, useState } from 'react';
 import { BrowserRouter, matchPath, Route, Routes } from 'react-router';
 import { PageGone } from './Broken.tsx';
 import { Missing } from './Missing.tsx';
@@ -59,27 +59,44 @@ const drawn = new Map(
   ]),
 );
 
-// What the address asks for is fetched while the store still asks how the maker reads.
-void views
-  .find(([path]) => matchPath(path, location.pathname))?.[1]()
-  .catch(() => undefined);
+/** What the address asks for first: fetched while the store still asks how the maker reads. */
+const first = views.find(([path]) => matchPath(path, location.pathname))?.[1];
+let firstView: ComponentType | undefined;
+const firstAnswered = first?.().then(
+  (view) => {
+    firstView = view.default;
+  },
+  // Whoever draws it asks once more, and tells that it is gone.
+  () => undefined,
+);
+
+/**
+ * Whether the first view is here, or will never be. It is waited for outside of what suspends: what was shown in its place
+ * there would be kept for a third of a second, however soon the view came.
+ */
+function useFirstAnswered(): boolean {
+  const [answered, setAnswered] = useState(!firstAnswered);
+  useEffect(() => void firstAnswered?.then(() => setAnswered(true)), []);
+  return answered;
+}
+
+/** A view of its own chunk. */
+function Chunk({ load }: { load: Load }) {
+  const View = (load === first && firstView) || (drawn.get(load) as ComponentType);
+  return <View />;
+}
 
 /** Every view at its address; the plain router is enough, since the store asks the server. */
 export function App() {
+  const ready = useFirstAnswered();
   return (
     <BrowserRouter>
       <Routes>
-        <Route element={<Shell />}>
+        <Route element={<Shell ready={ready} />}>
           {views.map(([path, load]) => {
-            const View = drawn.get(load) as ComponentType;
-            const view = path.startsWith('/works/') ? (
-              <WorkGate>
-                <View />
-              </WorkGate>
-            ) : (
-              <View />
-            );
-            return <Route key={path} path={path} element={view} />;
+            const view = <Chunk load={load} />;
+            const element = path.startsWith('/works/') ? <WorkGate>{view}</WorkGate> : view;
+            return <Route key={path} path={path} element={element} />;
           })}
           <Route path="*" element={<Missing what={appSaid.thereNoPageAt} />} />
         </Route>

@@ -31,8 +31,11 @@ function Mark() {
   return <img src="/mark.svg" alt="" className="size-9" />;
 }
 
-/** What stands around every view: the way home, and how the maker reads. Views put their own heading beside it. */
-export function Shell() {
+/**
+ * What stands around every view: the way home, and how the maker reads. Views put their own heading beside it.
+ * @param ready the first view has been fetched
+ */
+export function Shell({ ready }: { ready: boolean }) {
   // Until it is known how the maker reads, nothing is written: it would be planned twice, and told in other words first.
   const { isLoading } = usePreferencesQuery();
   usePrintKey();
@@ -45,7 +48,7 @@ export function Shell() {
       <Delivery />
       <UndoBand />
       <Announcer />
-      {isLoading ? (
+      {isLoading || !ready ? (
         <PageShape />
       ) : (
         <Unbroken>

@@ -45,8 +45,9 @@ const minuteSd = 0.35;
  * @param evenings the clocked steps of each @param before what was known of the hand
  */
 export function paceOf(evenings: readonly (readonly ClockedStep[])[], before: OwnPace = unknownPace): OwnPace {
+  const steadyOf = knownSeconds();
   const worked = evenings
-    .map((steps) => ({ steps, ...together(steps) }))
+    .map((steps) => ({ steps, ...together(steps, steadyOf) }))
     .filter(({ seconds, expected }) => expected > 60 && seconds > 60);
   const expected = worked.reduce((sum, each) => sum + each.expected, 0);
   if (!expected) return before;
@@ -58,7 +59,7 @@ export function paceOf(evenings: readonly (readonly ClockedStep[])[], before: Ow
   return {
     ratio: within(5, Math.exp(known + weight * (reading - known))),
     sd: before.sd * Math.sqrt(1 - weight),
-    acts: actsOf(worked, expected, before),
+    acts: actsOf(worked, expected, before, steadyOf),
   };
 }
 
@@ -67,11 +68,25 @@ function within(most: number, factor: number): number {
   return Math.min(most, Math.max(1 / most, factor));
 }
 
-function together(steps: readonly ClockedStep[]): { seconds: number; expected: number } {
-  return {
-    seconds: steps.reduce((sum, step) => sum + step.seconds, 0),
-    expected: steps.reduce((sum, step) => sum + secondsIn(step.work), 0),
+type SecondsOf = (work: Handwork) => number;
+
+/** Steps that are alike share their work, of which the seconds are added up once. */
+function knownSeconds(): SecondsOf {
+  const known = new Map<Handwork, number>();
+  return (work) => {
+    const found = known.get(work) ?? secondsIn(work);
+    known.set(work, found);
+    return found;
   };
+}
+
+function together(steps: readonly ClockedStep[], steadyOf: SecondsOf): { seconds: number; expected: number } {
+  let [seconds, expected] = [0, 0];
+  for (const step of steps) {
+    seconds += step.seconds;
+    expected += steadyOf(step.work);
+  }
+  return { seconds, expected };
 }
 
 interface Evening {
@@ -84,8 +99,8 @@ interface Evening {
 const unsteady = 3;
 
 /** The steps of an evening that were steady work: nobody rang in between, and none was made up for afterwards. */
-function steadySteps(steps: readonly ClockedStep[]): ClockedStep[] {
-  const paces = steps.map(({ seconds, work }) => seconds / secondsIn(work));
+function steadySteps(steps: readonly ClockedStep[], steadyOf: SecondsOf): ClockedStep[] {
+  const paces = steps.map(({ seconds, work }) => seconds / steadyOf(work));
   const inOrder = paces.filter(Number.isFinite).sort((a, b) => a - b);
   const middle = inOrder[Math.floor(inOrder.length / 2)] ?? 0;
   return steps.filter((_, i) => {
@@ -98,12 +113,14 @@ function steadySteps(steps: readonly ClockedStep[]): ClockedStep[] {
  * What each steady step took against its evening, as a sum of what the hand did in it: a linear Gaussian model, taken
  * in one step after another.
  */
-function actsOf(evenings: readonly Evening[], expected: number, before: OwnPace): ActPace[] {
-  const shares = new Map<Act, number>();
+function actsOf(evenings: readonly Evening[], expected: number, before: OwnPace, steadyOf: SecondsOf): ActPace[] {
+  const times = new Map<Handwork, number>();
   for (const { steps } of evenings) {
-    for (const { work } of steps) {
-      for (const [act, seconds] of work) shares.set(act, (shares.get(act) ?? 0) + seconds / expected);
-    }
+    for (const { work } of steps) times.set(work, (times.get(work) ?? 0) + 1);
+  }
+  const shares = new Map<Act, number>();
+  for (const [work, often] of times) {
+    for (const [act, seconds] of work) shares.set(act, (shares.get(act) ?? 0) + (often * seconds) / expected);
   }
   const acts = [...shares.keys()];
   const first = acts.map((act) => before.acts.find((each) => each.act === act));
@@ -114,15 +131,15 @@ function actsOf(evenings: readonly Evening[], expected: number, before: OwnPace)
   const partsOf = (work: Handwork) => {
     let found = known.get(work);
     if (!found) {
-      const steady = secondsIn(work);
+      const steady = steadyOf(work);
       found = { steady, parts: acts.map((act) => (work.get(act) ?? 0) / steady) };
       known.set(work, found);
     }
     return found;
   };
   for (const evening of evenings) {
-    const steps = steadySteps(evening.steps);
-    const all = together(steps);
+    const steps = steadySteps(evening.steps, steadyOf);
+    const all = together(steps, steadyOf);
     const hand = all.seconds / all.expected;
     for (const { seconds, work } of steps) {
       const { steady, parts } = partsOf(work);
@@ -147,7 +164,8 @@ function learnStep(mean: number[], covariance: number[][], parts: readonly numbe
   const reach = covariance.map((row) => weighted(row, parts));
   const variance = weighted(reach, parts) + error;
   const surprise = reading - weighted(mean, parts);
-  for (const [i, row] of covariance.entries()) {
+  for (let i = 0; i < mean.length; i++) {
+    const row = covariance[i] as number[];
     const share = (reach[i] as number) / variance;
     mean[i] = (mean[i] as number) + share * surprise;
     for (let j = 0; j < row.length; j++) row[j] = (row[j] as number) - share * (reach[j] as number);

@@ -129,7 +129,7 @@ export function foretoldHours(costs: CourseCosts, pace: OwnPace): number[] {
 export function sessionsOfWork(
   { fabric, bound, foundation }: Rows,
   costs: CourseCosts & { readonly sequence?: Sequence },
-  ticks: readonly Omit<Tick, 'id'>[],
+  ticks: Iterable<Omit<Tick, 'id'>>,
   { pauses, corrected }: SessionMarks = { pauses: [], corrected: [] },
 ): Session[] {
   const known = new Map<number, number>();

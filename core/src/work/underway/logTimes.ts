@@ -26,7 +26,7 @@ export interface LogTimes {
 export function logTimes(
   rows: Rows,
   costs: Parameters<typeof sessionsOfWork>[1],
-  ticks: readonly Omit<Tick, 'id'>[],
+  ticks: Iterable<Omit<Tick, 'id'>>,
   marks: SessionMarks,
   before?: OwnPace,
 ): LogTimes {
@@ -34,46 +34,57 @@ export function logTimes(
   return {
     sessions: sessions.map(({ clocked, ...session }) => ({ ...session, ratio: sessionRatio({ clocked }) })),
     pace: paceOfSessions(sessions, before),
-    line: thinned(lineOf(ticks, sessions)),
-    lastStep: ticks.at(-1)?.at,
+    ...lineOf(ticks, sessions),
   };
 }
 
 /** Hours at work up to each tick, and the row the work then stood at. */
-function lineOf(ticks: readonly Omit<Tick, 'id'>[], sessions: readonly ToldSession[]): RowsAfter[] {
-  const points = [{ hours: 0, row: 0 }];
+function lineOf(
+  ticks: Iterable<Omit<Tick, 'id'>>,
+  sessions: readonly ToldSession[],
+): Pick<LogTimes, 'line' | 'lastStep'> {
+  const [hours, rows] = [[0], [0]];
   let position: Position = { rows: 0, runs: 0 };
-  let before = 0;
-  let at = 0;
-  for (const session of sessions) {
-    // What the maker has said of its length holds.
-    const share = (session.seconds * 1000) / Math.max(1, session.to - session.from);
-    for (let tick = ticks[at]; tick && tick.at <= session.to; tick = ticks[++at]) {
-      position = afterTick(position, tick);
-      points.push({ hours: (before + (tick.at - session.from) * share) / 3_600_000, row: position.rows });
+  let lastStep: number | undefined;
+  let [before, n] = [0, 0];
+  for (const tick of ticks) {
+    for (; n < sessions.length && tick.at > (sessions[n] as ToldSession).to; n++) {
+      before += (sessions[n] as ToldSession).seconds * 1000;
     }
-    before += session.seconds * 1000;
+    const session = sessions[n];
+    if (session) {
+      // What the maker has said of its length holds.
+      const share = (session.seconds * 1000) / Math.max(1, session.to - session.from);
+      position = afterTick(position, tick);
+      hours.push((before + (tick.at - session.from) * share) / 3_600_000);
+      rows.push(position.rows);
+    }
+    lastStep = tick.at;
   }
-  return points;
+  return { line: thinned(hours, rows), lastStep };
 }
 
 /** Parts of the whole in which steps cannot be told apart any more. */
 const parts = 600;
 
-/** The same line with fewer points: of each part the first, the lowest, the highest and the last. */
-export function thinned<Point extends RowsAfter>(points: readonly Point[]): readonly Point[] {
-  if (points.length <= 4 * parts) return points;
-  const whole = points.at(-1)?.hours || 1;
-  const partOf = ({ hours }: Point) => Math.floor((hours / whole) * parts);
-  const kept: Point[] = [];
-  for (let start = 0; start < points.length; ) {
-    const part = partOf(points[start] as Point);
+/**
+ * The points of a line, of many fewer: of each part the first, the lowest, the highest and the last.
+ * @param hours at work, ascending @param rows one for each
+ */
+export function thinned(hours: readonly number[], rows: readonly number[]): RowsAfter[] {
+  const point = (at: number): RowsAfter => ({ hours: hours[at] as number, row: rows[at] as number });
+  if (hours.length <= 4 * parts) return hours.map((_, at) => point(at));
+  const whole = hours.at(-1) || 1;
+  const partOf = (at: number) => Math.floor(((hours[at] as number) / whole) * parts);
+  const kept: RowsAfter[] = [];
+  for (let start = 0; start < hours.length; ) {
+    const part = partOf(start);
     let [end, low, high] = [start, start, start];
-    for (; end < points.length && partOf(points[end] as Point) === part; end++) {
-      if ((points[end] as Point).row < (points[low] as Point).row) low = end;
-      if ((points[end] as Point).row > (points[high] as Point).row) high = end;
+    for (; end < hours.length && partOf(end) === part; end++) {
+      if ((rows[end] as number) < (rows[low] as number)) low = end;
+      if ((rows[end] as number) > (rows[high] as number)) high = end;
     }
-    for (const at of [...new Set([start, low, high, end - 1])].sort((a, b) => a - b)) kept.push(points[at] as Point);
+    for (const at of [...new Set([start, low, high, end - 1])].sort((a, b) => a - b)) kept.push(point(at));
     start = end;
   }
   return kept;

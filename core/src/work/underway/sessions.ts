@@ -1,6 +1,7 @@
 import { type Handwork, handworkOf, secondsIn } from '../../plan/pace/hours.ts';
 import { type ClockedStep, type OwnPace, paceOf } from '../../plan/pace/ownPace.ts';
 import type { SessionMarks } from '../../records/logEntry.ts';
+import { byTime } from '../../records/stepLines.ts';
 import { comparePositions, type Position, type Tick } from '../progress/progress.ts';
 import type { CourseCosts } from './rip.ts';
 
@@ -81,19 +82,19 @@ function laidDown(pauses: readonly number[], after: number, before: number): num
 /**
  * Sessions found from the ticks. A long pause parts them, and one that the maker told of; steps back and steps that
  * were made up for afterwards take time too.
+ * @param ticks an array of them is put in order; what tells them one by one tells them by their times
  * @param runsOf runs of a row, from 0 @param pauses when the work was laid down, ms since 1970, ascending
  */
 export function sessionsOf(
-  ticks: readonly Step[],
+  ticks: Iterable<Step>,
   costs: CourseCosts,
   runsOf: (row: number) => number,
   pauses: readonly number[] = [],
 ): Session[] {
-  const inOrder = [...ticks].sort((a, b) => a.at - b.at);
   const sessions: Omit<{ -readonly [Name in keyof Session]: Session[Name] } & { clocked: ClockedStep[] }, 'seconds'>[] =
     [];
   const workOf = workOfSteps(costs, runsOf);
-  for (const tick of inOrder) {
+  for (const tick of Array.isArray(ticks) ? byTime<Step>(ticks) : ticks) {
     const forward = comparePositions(tick.to, tick.from) > 0;
     const work = forward ? workOf(tick) : nothing;
     const expected = secondsIn(work);

@@ -11,7 +11,7 @@ import {
   rests,
   type Week,
 } from '@puntada/core/work';
-import { useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { Link } from 'react-router';
 import { problemsOf, usePreferences, useWorksQuery } from '../../api/api.ts';
 import { useScheduleQuery, useSetDueMutation } from '../../api/records.ts';
@@ -23,6 +23,7 @@ import { Empty } from '../../parts/Empty.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
+import { useGrowing } from '../../parts/useGrowing.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { Worked } from '../../parts/Worked.tsx';
 import { DayField } from './DayField.tsx';
@@ -123,16 +124,20 @@ function ThisEvening({ works, week }: { works: Schedule['works']; week: Week }) 
   );
 }
 
+/** So many projects are drawn at once. */
+const few = 12;
+
 function Works({ works, week }: { works: Schedule['works']; week: Week }) {
-  const found = finishes(works, week, today());
-  const scale = finishScale(found, works, today());
+  const found = useMemo(() => finishes(works, week, today()), [works, week]);
+  const scale = useMemo(() => finishScale(found, works, today()), [found, works]);
+  const drawn = useGrowing(found.length, few);
   return (
     <section aria-label="When they will be finished">
       <h2 className="border-b border-ink pb-1 text-[19px]">When they will be finished</h2>
       <p className="py-2 text-[15px] text-soft">{eveningsSaid.oneProjectAfterAnother}</p>
       <RuleOfDays scale={scale} />
       <ul>
-        {found.map((finish) => {
+        {found.slice(0, drawn).map((finish) => {
           const work = works.find((each) => each.id === finish.id);
           return work ? <OneWork key={work.id} work={work} finish={finish} scale={scale} /> : null;
         })}
@@ -148,7 +153,7 @@ interface OneWorkProps {
   readonly scale: ReturnType<typeof finishScale>;
 }
 
-function OneWork({ work, finish, scale }: OneWorkProps) {
+const OneWork = memo(function OneWork({ work, finish, scale }: OneWorkProps) {
   const { told, terms } = usePreferences();
   const [setDue, setting] = useSetDueMutation();
   const { early, likely, late, chance } = finish;
@@ -194,7 +199,7 @@ function OneWork({ work, finish, scale }: OneWorkProps) {
       </div>
     </li>
   );
-}
+});
 
 /** A work that is only wished for counts once it is due. */
 function DueWish({ works }: { works: readonly Pending[] }) {
