@@ -72,7 +72,11 @@ const ofSentences = /\b(the|an?|is|are|was|were|has|have|of|in|on|to|for|with|by
 
 function isSentence({ text }: Quoted): boolean {
   // A query is for the database, a pattern of the book for its reader.
-  if (/^[\s_]*(select|insert|update|delete|create|alter|lock|set|from|order by|string_agg)\b|\[role=/.test(text))
+  if (
+    /^[\s_]*(select|insert|update|delete|create|alter|lock|set|from|where works|order by|string_agg)\b|\[role=/.test(
+      text,
+    )
+  )
     return false;
   // Styles and selectors; a path that is drawn.
   if (/\w-\d|\w-\[|\[type=/.test(text) || !/[a-z]/.test(text)) return false;

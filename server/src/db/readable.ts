@@ -46,7 +46,7 @@ export async function readable<S extends z.ZodType>(
 /** Where documents lie that may be unreadable. All of it is SQL of ours. */
 interface Shelf {
   readonly columns: string;
-  /** Tables, and which of their rows. */
+  /** From which tables, and which of their rows. */
   readonly from: string;
   /** What the schema may refuse of a row, as a text. */
   readonly document: string;
@@ -66,10 +66,10 @@ export function unreadOf(
   const known = remembered<true>();
   const mark = `md5(${document})`;
   return async (db) => {
-    const fresh = new Set((await rows(db, marked, `select ${mark} as mark from ${from}`)).map((each) => each.mark));
+    const fresh = new Set((await rows(db, marked, `select ${mark} as mark ${from}`)).map((each) => each.mark));
     for (const each of fresh) if (known.has(each)) fresh.delete(each);
     if (!fresh.size) return [];
-    const sql = `select ${columns}, ${mark} as mark from ${from} and ${mark} = any($1::text[]) order by ${order}`;
+    const sql = `select ${columns}, ${mark} as mark ${from} and ${mark} = any($1::text[]) order by ${order}`;
     const unread: UnreadRow[] = [];
     for (const row of (await db.query(sql, [[...fresh]])).rows) {
       const problem = whyUnread(schema, row);

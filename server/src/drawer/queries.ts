@@ -5,19 +5,19 @@ import { readable, unreadOf } from '../db/readable.ts';
 import { drawerRow } from './schema.ts';
 
 const columns = 'id, revision, yarn';
-const from = 'drawer where deleted_at is null';
+const from = 'from drawer where deleted_at is null';
 const order = "yarn ->> 'line', yarn ->> 'name', id";
 
 /** All yarns that can be read, by line and shade. */
 export async function listDrawer(db: Db): Promise<StoredYarn[]> {
-  return (await readable(db, drawerRow, `select ${columns} from ${from} order by ${order}`)).read;
+  return (await readable(db, drawerRow, `select ${columns} ${from} order by ${order}`)).read;
 }
 
 /** Yarns that this version cannot read. */
 export const unreadYarns = unreadOf(drawerRow, { columns, from, document: 'yarn::text', order });
 
 export function findYarn(db: Db, id: string): Promise<StoredYarn | undefined> {
-  return row(db, drawerRow, `select ${columns} from ${from} and id = $1`, [id]);
+  return row(db, drawerRow, `select ${columns} ${from} and id = $1`, [id]);
 }
 
 /** Stores a new yarn. @returns its id */

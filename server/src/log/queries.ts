@@ -28,7 +28,7 @@ export async function entriesOf(db: Db, workId: string): Promise<LogEntry[]> {
 /** Entries of the log of any work that this version cannot read. */
 export const unreadEntries = unreadOf(logRow, {
   columns: 'work_id, id, entry',
-  from: 'log where deleted_at is null',
+  from: 'from log where deleted_at is null',
   document: 'entry::text',
   order: 'at, id',
 });

@@ -6,7 +6,7 @@ import { readable, unreadOf } from '../db/readable.ts';
 import { patternRow } from './schema.ts';
 
 const columns = 'id, revision, pattern, changed_at';
-const from = 'patterns where deleted_at is null';
+const from = 'from patterns where deleted_at is null';
 const order = 'place nulls first, created_at desc, id';
 
 function told({ id, revision, pattern, changed_at }: z.output<typeof patternRow>): StoredPattern {
@@ -15,14 +15,14 @@ function told({ id, revision, pattern, changed_at }: z.output<typeof patternRow>
 
 /** The maker's own patterns that can be read: those not yet put in order first, the latest made before the others. */
 export async function listPatterns(db: Db): Promise<StoredPattern[]> {
-  return (await readable(db, patternRow, `select ${columns} from ${from} order by ${order}`)).read.map(told);
+  return (await readable(db, patternRow, `select ${columns} ${from} order by ${order}`)).read.map(told);
 }
 
 /** Patterns that this version cannot read. */
 export const unreadPatterns = unreadOf(patternRow, { columns, from, document: 'pattern::text', order });
 
 export async function findPattern(db: Db, id: string): Promise<StoredPattern | undefined> {
-  const found = await row(db, patternRow, `select ${columns} from ${from} and id = $1`, [id]);
+  const found = await row(db, patternRow, `select ${columns} ${from} and id = $1`, [id]);
   return found && told(found);
 }
 

@@ -6,7 +6,7 @@ import { readable, unreadOf } from '../db/readable.ts';
 import { swatchRow } from './schema.ts';
 
 const columns = 'id, revision, swatch, changed_at';
-const from = 'swatches where deleted_at is null';
+const from = 'from swatches where deleted_at is null';
 const order = 'changed_at desc, id';
 
 function told({ id, revision, swatch, changed_at }: z.output<typeof swatchRow>): StoredSwatch {
@@ -15,14 +15,14 @@ function told({ id, revision, swatch, changed_at }: z.output<typeof swatchRow>):
 
 /** All swatches that can be read, the latest changed first. */
 export async function listSwatches(db: Db): Promise<StoredSwatch[]> {
-  return (await readable(db, swatchRow, `select ${columns} from ${from} order by ${order}`)).read.map(told);
+  return (await readable(db, swatchRow, `select ${columns} ${from} order by ${order}`)).read.map(told);
 }
 
 /** Swatches that this version cannot read. */
 export const unreadSwatches = unreadOf(swatchRow, { columns, from, document: 'swatch::text', order });
 
 export async function findSwatch(db: Db, id: string): Promise<StoredSwatch | undefined> {
-  const found = await row(db, swatchRow, `select ${columns} from ${from} and id = $1`, [id]);
+  const found = await row(db, swatchRow, `select ${columns} ${from} and id = $1`, [id]);
   return found && told(found);
 }
 

@@ -24,7 +24,14 @@ const columns = `
   works.begun_stitches as stitches,
   progress.rows_worked, progress.runs_worked, progress.last_place
 `;
-const from = 'works left join progress on progress.work_id = works.id';
+const from = 'from works left join progress on progress.work_id = works.id';
+
+/** Where the works of a list lie. */
+type Place = 'bench' | 'bin';
+const lyingOn: Readonly<Record<Place, string>> = {
+  bench: `${from} where works.deleted_at is null`,
+  bin: `${from} where works.deleted_at is not null`,
+};
 
 function summary(found: z.output<typeof workRow>): WorkSummary {
   const { id, state, revision, wish } = found;
@@ -46,14 +53,10 @@ function summary(found: z.output<typeof workRow>): WorkSummary {
 
 const latest = 'works.changed_at desc, works.id';
 
-/** Where the works of a list lie. */
-type Place = 'bench' | 'bin';
-
 /** All works that can be read, the latest changed first: those in the bin stand in a list of their own. */
 export async function listWorks(db: Db, place: Place = 'bench'): Promise<WorkSummary[]> {
   const broken = await brokenCloths(db);
-  const which = `where works.deleted_at is ${place === 'bin' ? 'not null' : 'null'}`;
-  const { read } = await readable(db, workRow, `select ${columns} from ${from} ${which} order by ${latest}`);
+  const { read } = await readable(db, workRow, `select ${columns} ${lyingOn[place]} order by ${latest}`);
   return read.filter(({ id }) => !broken.has(id)).map(summary);
 }
 
@@ -84,7 +87,7 @@ async function brokenCloths(db: Db): Promise<Map<string, Problem>> {
 
 const unreadWishes = unreadOf(workRow.extend({ title: z.string() }), {
   columns: `${columns}, works.wish ->> 'title' as title`,
-  from: `${from} where works.deleted_at is null`,
+  from: lyingOn.bench,
   document: 'works.state || works.wish::text',
   order: latest,
 });
@@ -112,7 +115,7 @@ export async function unreadWorks(db: Db): Promise<UnreadDocument[]> {
 
 /** One work with its cloth. @throws Refusal 422 where it is stored and cannot be read */
 export async function findWork(db: Db, id: string): Promise<Work | undefined> {
-  const { read, unread } = await readable(db, workRow, `select ${columns} from ${from} where works.id = $1`, [id]);
+  const { read, unread } = await readable(db, workRow, `select ${columns} ${from} where works.id = $1`, [id]);
   if (unread[0]) throw new Refusal(422, [unread[0].problem]);
   if (!read[0]) return undefined;
   const begun = await readable(db, begunRow, 'select begun from works where id = $1', [id]);

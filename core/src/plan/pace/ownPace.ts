@@ -111,7 +111,7 @@ function steadySteps(steps: readonly ClockedStep[], steadyOf: SecondsOf): Clocke
 
 /**
  * What each steady step took against its evening, as a sum of what the hand did in it: a linear Gaussian model, taken
- * in one step after another.
+ * in one kind of step after another.
  */
 function actsOf(evenings: readonly Evening[], expected: number, before: OwnPace, steadyOf: SecondsOf): ActPace[] {
   const times = new Map<Handwork, number>();
@@ -126,25 +126,23 @@ function actsOf(evenings: readonly Evening[], expected: number, before: OwnPace,
   const first = acts.map((act) => before.acts.find((each) => each.act === act));
   const mean = first.map((each) => each?.factor ?? 1);
   const covariance = first.map((each, i) => acts.map((_, j) => (i === j ? (each?.sd ?? actSd) ** 2 : 0)));
-  const known = new Map<Handwork, { readonly steady: number; readonly parts: readonly number[] }>();
-  // Steps that are alike share their work: it is taken apart once.
-  const partsOf = (work: Handwork) => {
-    let found = known.get(work);
-    if (!found) {
-      const steady = steadyOf(work);
-      found = { steady, parts: acts.map((act) => (work.get(act) ?? 0) / steady) };
-      known.set(work, found);
-    }
-    return found;
-  };
+  // Steps that are alike share their work. What they tell together is what their mean tells, so much the surer.
+  const readings = new Map<Handwork, { count: number; sum: number }>();
   for (const evening of evenings) {
     const steps = steadySteps(evening.steps, steadyOf);
     const all = together(steps, steadyOf);
     const hand = all.seconds / all.expected;
     for (const { seconds, work } of steps) {
-      const { steady, parts } = partsOf(work);
-      learnStep(mean, covariance, parts, seconds / (steady * hand), (minuteSd ** 2 * 60) / steady);
+      const own = readings.get(work) ?? { count: 0, sum: 0 };
+      own.count++;
+      own.sum += seconds / (steadyOf(work) * hand);
+      readings.set(work, own);
     }
+  }
+  for (const [work, { count, sum }] of readings) {
+    const steady = steadyOf(work);
+    const parts = acts.map((act) => (work.get(act) ?? 0) / steady);
+    learn(mean, covariance, parts, sum / count, (minuteSd ** 2 * 60) / (steady * count));
   }
   // The ratio is of the whole hand: what it does comes to one, each by its part of the time.
   const own = mean.map((each) => within(4, each));
@@ -160,7 +158,7 @@ function actsOf(evenings: readonly Evening[], expected: number, before: OwnPace,
 }
 
 /** Takes in one reading of a weighted sum. @param parts weights @param error variance of the reading */
-function learnStep(mean: number[], covariance: number[][], parts: readonly number[], reading: number, error: number) {
+function learn(mean: number[], covariance: number[][], parts: readonly number[], reading: number, error: number) {
   const reach = covariance.map((row) => weighted(row, parts));
   const variance = weighted(reach, parts) + error;
   const surprise = reading - weighted(mean, parts);

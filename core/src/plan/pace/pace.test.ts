@@ -62,6 +62,30 @@ describe('the pace of one hand, by what it does', () => {
     );
   });
 
+  it('learns from steps that are alike together what it learns from each of them', () => {
+    const kinds = [work({ sc: 40, turn: 4 }), work({ sc: 20, dc: 30 }), work({ dc: 80, turn: 4 })];
+    const evening = fc.array(fc.tuple(fc.nat(2), fc.integer({ min: 40, max: 160 })), { minLength: 5, maxLength: 30 });
+    fc.assert(
+      fc.property(fc.array(evening, { minLength: 1, maxLength: 4 }), (evenings) => {
+        const paceWith = (workOf: (kind: number) => Handwork) =>
+          paceOf(evenings.map((steps) => steps.map(([kind, seconds]) => ({ seconds, work: workOf(kind) }))));
+        const shared = paceWith((kind) => kinds[kind] as Handwork);
+        const apart = paceWith((kind) => new Map(kinds[kind]));
+        expect(shared.ratio).toBeCloseTo(apart.ratio, 9);
+        for (const { act, factor, sd, share } of apart.acts) {
+          const own = shared.acts.find((each) => each.act === act);
+          for (const [one, other] of [
+            [own?.factor, factor],
+            [own?.sd, sd],
+            [own?.share, share],
+          ]) {
+            expect(one).toBeCloseTo(other as number, 7);
+          }
+        }
+      }),
+    );
+  });
+
   it('takes for what was clocked as long as the whole hand says, however it is divided', () => {
     // Steps so far apart that one thing would seem to take a quarter of its time, the least that is believed.
     const farApart: { parts: [Act, number][]; pace: number }[][] = [
