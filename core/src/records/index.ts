@@ -106,6 +106,7 @@ export { type ScaleReading, scaleReadingSchema } from './scaleReading.ts';
 export { leastSide, type Swatch, type SwatchCount, swatchRecord, swatchSchema } from './swatch.ts';
 export { tickSchema } from './tick.ts';
 export {
+  borderPatternKeys,
   type Item,
   lengthReads,
   outsideSchema,

@@ -93,6 +93,9 @@ const itemKey = z
   .max(40);
 export type Item = z.infer<typeof itemKey>;
 
+/** Patterns that a border may be worked in. */
+export const borderPatternKeys = ['bands', 'dots', 'checks', 'teeth'] as const;
+
 const borderSchema = z.strictObject({
   rounds: wholeNumber(1, 20),
   colour: letters.default('A'),
@@ -100,6 +103,8 @@ const borderSchema = z.strictObject({
   by: z.enum(['gauge', 'rule']).default('gauge'),
   /** Two layers that hide the ends of mosaic rows. */
   envelope: z.boolean().default(false),
+  /** Its rounds in a pattern, with a second colour. */
+  pattern: z.strictObject({ key: z.enum(borderPatternKeys), colour: letters.default('B') }).optional(),
 });
 
 /** The face of the cloth that is outside. */
@@ -156,7 +161,7 @@ function standing<const From extends readonly [string, ...string[]]>(from: From)
 
 /** Everything a plan is made from. The one shape behind the screen, the API and the command line. */
 export const wishSchema = z.strictObject({
-  ...labelOf('puntada-wish', 3),
+  ...labelOf('puntada-wish', 4),
   title: z.string().trim().min(1).max(80),
   item: itemKey,
   units: z.enum(['cm', 'in']).default('cm'),
@@ -244,11 +249,14 @@ export const wishSchema = z.strictObject({
   choice: z.strictObject({ stitches: count(), rows: count() }).optional(),
 });
 
-/** Version 2 may have figures placed on its ground; version 3 may be made for a set, and its mouth edged. */
+/**
+ * Version 2 may have figures placed on its ground; version 3 may be made for a set, and its mouth edged; version 4 may have
+ * a border in a pattern.
+ */
 export const wishRecord = {
   format: 'puntada-wish',
   schema: wishSchema,
-  steps: [(old) => old, (old) => old],
+  steps: [(old) => old, (old) => old, (old) => old],
 } satisfies RecordKind;
 
 /** A wish as it is stored: everything filled in. */

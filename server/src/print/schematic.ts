@@ -28,7 +28,7 @@ function outlinesOf({ prepared, piece, width, height }: Plan): Outline[] {
   const across = width.tube?.flat ?? width.width;
   const up = height.height;
   const found: Outline[] = [];
-  const border = piece.finish.find(({ part }) => part === 'border');
+  const border = piece.finish.find(({ part }) => part === 'border' || part === 'envelope');
   if (border && wish.border) {
     const band = wish.border.rounds * sc.height.mid;
     const wider = (each: Estimate) => ({

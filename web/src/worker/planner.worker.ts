@@ -23,6 +23,7 @@ import {
   makePiece,
   measureOf,
   mendsFor,
+  type PatternedRound,
   type PatternFacts,
   type PieceWorkings,
   patternFacts,
@@ -31,6 +32,7 @@ import {
   planWork,
   prepare,
   prepareWork,
+  roundsInPattern,
   type SearchStep,
   type Sequence,
   searchLargest,
@@ -267,7 +269,14 @@ export interface PreviewFigures {
   readonly height: Estimate;
   readonly chains: number;
   /** Rounds of border, their depth in mm and their colour, 0 for A. */
-  readonly border: { readonly depth: number; readonly colour: number } | undefined;
+  readonly border:
+    | {
+        readonly depth: number;
+        readonly colour: number;
+        /** Its rounds, and the colour of what is `x` in them. */
+        readonly pattern?: { readonly rounds: readonly PatternedRound[]; readonly colour: number } | undefined;
+      }
+    | undefined;
   readonly round: boolean;
   /** How many more of it there are. */
   readonly behind: number;
@@ -300,7 +309,14 @@ function preview(wish: unknown, begun?: MadeWork['begun']): Result<PreviewFigure
       width: width.width,
       height: height.height,
       chains: width.chains,
-      border: border && { depth: border.rounds * sc.height.mid, colour: border.colour },
+      border: border && {
+        depth: border.rounds * sc.height.mid,
+        colour: border.colour,
+        pattern: border.pattern && {
+          rounds: roundsInPattern(piece.finish.find(({ part }) => part === 'border')?.steps ?? []),
+          colour: border.pattern.colour,
+        },
+      },
       round,
       behind: Math.min(2, prepared.wish.pieces - 1),
       strap: finish.strap && { drop: finish.strap.drop, width: finish.strap.width, colour: finish.strap.colour },

@@ -2,11 +2,15 @@ import { washed, withHook } from '../../craft/gauge/changes.ts';
 import { countedGauge } from '../../craft/gauge/gauge.ts';
 import { carried } from '../../craft/techniques/carried/carried.ts';
 import type { ToldUnit } from '../../craft/units/length.ts';
+import type { Told } from '../../craft/values/problem.ts';
 import { yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
 import { finishStep } from '../../words/en/finish.ts';
+import { stepRunWords } from '../../words/en/steps.ts';
 import { circleLies, flatIncrease, fullness } from '../fit/circle.ts';
+import type { Handwork } from '../pace/hours.ts';
+import { endsIn, metresOfStep, stepsOf, type WorkStep } from '../steps/finishSteps.ts';
 import { border, borderMetres, sideByGauge, sideByRule } from './border.ts';
-import { type FinishPart, type FinishRequest, finishParts, foldedBand } from './finish.ts';
+import { type FinishPart, type FinishRequest, finishParts, foldedBand, handworkOfPart } from './finish.ts';
 import { seamMetres, sewingLength } from './seam.ts';
 import { strapAcross, strapStretch, strapToMake } from './strap.ts';
 
@@ -129,6 +133,7 @@ function inWords(part: FinishPart | undefined): string[] {
 
 describe('what is done when the cloth is off the hook', () => {
   const request: FinishRequest = {
+    letters: ['A', 'B'],
     stitch: 'sc',
     technique: carried,
     stitches: 60,
@@ -167,6 +172,71 @@ describe('what is done when the cloth is off the hook', () => {
     expect(part?.steps[0]).toEqual({ code: 'border-sides', facts: { across: 58, up: 72, corner: 3, first: 272 } });
     const envelope = finishParts({ ...request, border: { rounds: 3, colour: 1, by: 'rule', envelope: true } });
     expect(envelope.find((each) => each.part === 'envelope')?.stitches).toBe(2 * 840);
+  });
+
+  describe('a border of three rounds with dots', () => {
+    const pattern = { key: 'dots', colour: 0 } as const;
+    const dotted = { ...request, border: { rounds: 3, colour: 1, by: 'rule', envelope: false, pattern } } as const;
+    const part = finishParts(dotted).find((each) => each.part === 'border');
+
+    it('takes 59 stitches across for 58 and 71 up for 72: 272, and 8 more a round', () => {
+      expect(part?.stitches).toBe(272 + 280 + 288);
+      // 15 dots across, 18 up, all twice; each is begun and ended.
+      expect(part?.changes).toBe(2 * 66);
+      expect(inWords(part)).toEqual([
+        'Round 1: 59 {sc} along the top and the bottom, 71 up each side, 3 in each corner: 272 in all.',
+        'Each further round has 8 more, 3 in each corner stitch: 280, 288.',
+        expect.stringMatching(/^Work the corners/),
+        'Mark the corners.',
+        'So that each side holds a multiple of 4 and 3 more: 59 instead of 58 along top and bottom (work 2 in one stitch once, spread evenly), 71 instead of 72 up each side (leave out 1, spread evenly).',
+        'Pattern: dots, in B with A. Carry the colour you do not work inside the stitches of a round that has both; in a round of one colour leave it at the join.',
+        'Round 1: top and bottom 59 B; sides 71 B; 3 B in each corner.',
+        'Round 2: top and bottom 2 B, (1 A, 3 B) × 14, 1 A, 2 B; sides 2 B, (1 A, 3 B) × 17, 1 A, 2 B; 3 B in each corner.',
+        'Round 3: top and bottom 63 B; sides 75 B; 3 B in each corner.',
+      ]);
+    });
+
+    it('takes 37.65 m of its own colour and 4.84 m of the second, two ends of each', () => {
+      // A sc takes 47.2857 mm, over a carried strand 2 more; carried it takes 7.4286. A chain and a join take 43.7143.
+      const own = 272 * 47.2857 + 214 * 49.2857 + 66 * 7.4286 + 288 * 47.2857 + 3 * 43.7143;
+      const second = 66 * 49.2857 + 214 * 7.4286;
+      expect(part).toMatchObject({ colour: 1, ends: 2, second: { colour: 0, ends: 2 } });
+      expect(part?.metres).toBeCloseTo(own / 1000, 3);
+      expect(part?.second?.metres).toBeCloseTo(second / 1000, 3);
+    });
+
+    it('is worked side by side, round by round, and its steps add up to it', () => {
+      const steps = stepsOf(part as FinishPart);
+      expect(steps.map(({ runs }) => runs.length)).toEqual([4, 4, 4]);
+      const [, round] = steps as [WorkStep, WorkStep, WorkStep];
+      expect(round.runs.map((run) => stepRunWords(run, round, 'US'))).toEqual([
+        '61 sc along the top: 2 B, (1 A, 3 B) × 14, 1 A, 2 B, then 3 B in the corner',
+        '73 sc down the next side: 2 B, (1 A, 3 B) × 17, 1 A, 2 B, then 3 B in the corner',
+        '61 sc along the bottom: 2 B, (1 A, 3 B) × 14, 1 A, 2 B, then 3 B in the corner',
+        '73 sc up the last side: 2 B, (1 A, 3 B) × 17, 1 A, 2 B, then 3 B in the corner',
+      ]);
+      const metres = (colour: number) => steps.reduce((sum, each) => sum + metresOfStep(each, colour), 0);
+      expect([metres(1), metres(0)]).toEqual([
+        expect.closeTo(part?.metres ?? 0, 9),
+        expect.closeTo(part?.second?.metres ?? 0, 9),
+      ]);
+      const seconds = (hands: Handwork) => [...hands.values()].reduce((sum, each) => sum + each, 0);
+      const bySteps = steps.reduce((sum, { hands }) => sum + seconds(hands), 0);
+      // The ends are steps of their own.
+      expect(bySteps).toBeCloseTo(seconds(handworkOfPart(part as FinishPart)) - 4 * 150, 6);
+      expect(endsIn([part as FinishPart], ['A', 'B']).map(({ letter }) => letter)).toEqual(['B', 'B', 'A', 'A']);
+    });
+
+    it('goes round a circle, whose rounds hold the pattern: 48, 56 for 54, 60', () => {
+      const round = finishParts({ ...dotted, round: 48 }).find((each) => each.part === 'border');
+      expect(round?.stitches).toBe(48 + 56 + 60);
+      expect(inWords(round)).toContain('Round 2: 1 B, (1 A, 3 B) × 13, 1 A, 2 B.');
+      const [, second] = stepsOf(round as FinishPart) as [WorkStep, WorkStep];
+      expect(second.runs).toHaveLength(1);
+      expect(stepRunWords(second.runs[0] as Told, second, 'US')).toBe(
+        '56 sc all round: 1 B, (1 A, 3 B) × 13, 1 A, 2 B',
+      );
+    });
   });
 
   it('a mouth of two sides of 60: 120 sc, then 116 and eight chains of the eyelets; one round a tube of 60 has 60', () => {

@@ -2,15 +2,35 @@ import { usualIncrease } from '../../craft/fabric/base.ts';
 import type { StitchKey } from '../../craft/stitches/kinds.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
 import type { Told } from '../../craft/values/problem.ts';
-import { type StitchSize, yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
+import { carriedEase, climbLength, type StitchSize, yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
 import { flattestIncrease } from '../fit/circle.ts';
+import { type Handwork, handworkOfFinish } from '../pace/hours.ts';
 import { type Border, border, borderMetres, sideByGauge, sideByRule } from './border.ts';
+import {
+  type BorderPatternKey,
+  borderPatterns,
+  changesIn,
+  countsOf,
+  holding,
+  type PatternedRound,
+  patternedCircle,
+  patternedRounds,
+} from './borderPattern.ts';
 import { mouthPart } from './mouth.ts';
 import { type SeamKind, seamMetres, sewingLength } from './seam.ts';
 import { type StrapKind, strapJoining, strapStretch, strapToMake, strapWanted } from './strap.ts';
 
 /** What is done when the cloth is off the hook. */
 export type FinishKind = 'closing' | 'border' | 'envelope' | 'seam' | 'mouth' | 'strap' | 'ring';
+
+/** Yarn of one colour that a part takes. */
+export interface YarnOfPart {
+  /** Number of the colour. */
+  readonly colour: number;
+  /** m, without tails. */
+  readonly metres: number;
+  readonly ends: number;
+}
 
 /** One thing that is done when the cloth is off the hook, with the yarn it takes. */
 export interface FinishPart {
@@ -20,12 +40,33 @@ export interface FinishPart {
   /** m, without tails. */
   readonly metres: number;
   readonly ends: number;
+  /** What a border in a pattern takes of its second colour. */
+  readonly second?: YarnOfPart | undefined;
   /** Stitches worked in it, for the time it takes. */
   readonly stitches: number;
+  /** Changes of colour in it, likewise. */
+  readonly changes?: number | undefined;
   /** How often it is done in the whole wish: once for each cloth, or once for each item that is joined of them. */
   readonly times: number;
   /** What to do; its words: `words/en/finish.ts`. */
   readonly steps: readonly Told[];
+}
+
+/** The yarn of a part, colour by colour. */
+export function yarnsOfPart({ colour, metres, ends, second }: FinishPart): readonly YarnOfPart[] {
+  return [{ colour, metres, ends }, ...(second ? [second] : [])];
+}
+
+/** The rounds of a border in a pattern, as its steps tell them; none where it is plain. */
+export function roundsInPattern(steps: readonly Told[]): PatternedRound[] {
+  return steps.flatMap(({ code, facts: f = {} }) =>
+    code === 'border-pattern-round' ? [{ across: String(f.across), up: String(f.up), corner: String(f.corner) }] : [],
+  );
+}
+
+/** What hands do in a part of the finishing. */
+export function handworkOfPart({ stitches, ends, second, changes }: FinishPart): Handwork {
+  return handworkOfFinish(stitches, ends + (second?.ends ?? 0), changes);
 }
 
 export interface BorderWish {
@@ -33,6 +74,8 @@ export interface BorderWish {
   readonly colour: number;
   readonly by: 'gauge' | 'rule';
   readonly envelope: boolean;
+  /** Its rounds in a pattern. `colour`: number of the second colour. */
+  readonly pattern?: { readonly key: BorderPatternKey; readonly colour: number } | undefined;
 }
 
 export interface StrapWish {
@@ -46,6 +89,8 @@ export interface StrapWish {
 }
 
 export interface FinishRequest {
+  /** Letters of the colours. */
+  readonly letters: readonly string[];
   /** The main stitch of the cloth. */
   readonly stitch: StitchKey;
   readonly technique: Technique;
@@ -124,16 +169,16 @@ function borderOf(request: FinishRequest, wish: BorderWish, size: StitchSize): B
   return border(across, up, wish.rounds);
 }
 
-/** How the rounds of a border are counted. */
-function borderSteps({ round }: FinishRequest, made: Border, size: StitchSize): Told[] {
-  const [first = 0, ...more] = made.rounds;
-  if (round !== undefined) {
-    return [
-      { code: 'border-round-1', facts: { stitches: round } },
-      ...(more.length ? [{ code: 'border-rounds', facts: { more: addedAround(size), counts: more } }] : []),
-    ];
-  }
-  const { across, up } = made;
+/** How the rounds about a circle are counted. @param on stitches of its last round @param added each round, where that is always the same */
+function circleSteps(on: number, [first = 0, ...more]: readonly number[], added?: number): Told[] {
+  return [
+    { code: 'border-round-1', facts: { stitches: first, on } },
+    ...(more.length ? [{ code: 'border-rounds', facts: { more: added, counts: more } }] : []),
+  ];
+}
+
+/** How the rounds of a border are counted, side by side. */
+function sidesSteps({ across, up, rounds: [first = 0, ...more] }: Pick<Border, 'across' | 'up' | 'rounds'>): Told[] {
   return [
     { code: 'border-sides', facts: { across, up, corner: 3, first } },
     ...(more.length ? [{ code: 'border-more', facts: { more: 8, counts: more } }] : []),
@@ -142,7 +187,64 @@ function borderSteps({ round }: FinishRequest, made: Border, size: StitchSize): 
   ];
 }
 
+/** Rounds of sc in a pattern: what each of its colours takes, worked and carried inside. */
+function patternedPart(request: FinishRequest, wish: BorderWish & Required<Pick<BorderWish, 'pattern'>>): FinishPart {
+  const { key, colour } = wish.pattern as NonNullable<BorderWish['pattern']>;
+  const sizes = [request.sc[wish.colour], request.sc[colour]] as readonly StitchSize[];
+  const plain = borderOf(request, wish, sizes[0] as StitchSize);
+  const { multiple, more } = borderPatterns[key];
+  const [across, up] = [plain.across, plain.up].map((count) => holding(count, multiple, more)) as [number, number];
+  const circle = request.round !== undefined;
+  const rounds = circle ? patternedCircle(key, plain.rounds) : patternedRounds(key, across, up, wish.rounds);
+  const [own, second] = sizes.map((size, i) => ({
+    colour: i === 0 ? wish.colour : colour,
+    metres: patternedMetres(rounds, i as 0 | 1, size),
+    ends: 2,
+  })) as [YarnOfPart, YarnOfPart];
+  const counts = rounds.map((round) => countsOf(round).reduce((a, b) => a + b));
+  const letters = { own: request.letters[wish.colour] ?? '', second: request.letters[colour] ?? '' };
+  const fitted = circle ? counts[0] !== plain.rounds[0] : across !== plain.across || up !== plain.up;
+  const first = { across: plain.across, up: plain.up, around: plain.rounds[0], to: counts[0], circle };
+  return {
+    part: 'border',
+    ...own,
+    second,
+    stitches: counts.reduce((sum, count) => sum + count, 0),
+    changes: rounds.reduce((sum, round) => sum + changesIn(round), 0),
+    times: request.pieces,
+    steps: [
+      ...(circle ? circleSteps(request.round ?? 0, counts) : sidesSteps({ across, up, rounds: counts })),
+      ...(fitted ? [{ code: 'border-fitted', facts: { ...first, acrossTo: across, upTo: up, multiple, more } }] : []),
+      { code: 'border-pattern', facts: { key, ...letters } },
+      ...rounds.map(({ across, up, corner }, n) => ({
+        code: 'border-pattern-round',
+        facts: { n: n + 1, across, up, corner, ...letters },
+      })),
+    ],
+  };
+}
+
+/** Metres of one of the two colours: its stitches, over the other one where that goes along, and where it goes along itself. */
+function patternedMetres(rounds: readonly PatternedRound[], which: 0 | 1, size: StitchSize): number {
+  const worked = rounds.map(countsOf);
+  const used = worked.flatMap((counts, n) => (counts[which] > 0 ? [n] : []));
+  const [first = 0, last = -1] = [used[0], used.at(-1)];
+  let mm = 0;
+  for (const [n, counts] of worked.entries()) {
+    const [stitches, others] = [counts[which], counts[1 - which] as number];
+    if (stitches > 0) {
+      mm += stitches * yarnInStitch('sc', size, others > 0 ? 1 : 0) + others * carriedEase * size.width;
+    } else if (n > first && n < last) mm += climbLength(size.height, 1, size.diameter);
+    // The round begins with a chain and is closed in the colour of its first stitch.
+    const begins = rounds[n]?.across.startsWith('x') ? 1 : 0;
+    if (begins === which) mm += yarnInStitch('ch', size) + yarnInStitch('join', size);
+  }
+  return mm / 1000;
+}
+
 function borderPart(request: FinishRequest, wish: BorderWish): FinishPart {
+  const { pattern } = wish;
+  if (pattern) return patternedPart(request, { ...wish, pattern });
   const size = request.sc[wish.colour] as StitchSize;
   const made = borderOf(request, wish, size);
   const layers = wish.envelope ? 2 : 1;
@@ -153,7 +255,10 @@ function borderPart(request: FinishRequest, wish: BorderWish): FinishPart {
     ends: 2 * layers,
     stitches: layers * made.stitches,
     times: request.pieces,
-    steps: [...borderSteps(request, made, size), ...(wish.envelope ? [{ code: 'border-second-layer' }] : [])],
+    steps: [
+      ...(request.round === undefined ? sidesSteps(made) : circleSteps(request.round, made.rounds, addedAround(size))),
+      ...(wish.envelope ? [{ code: 'border-second-layer' }] : []),
+    ],
   };
 }
 

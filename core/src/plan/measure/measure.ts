@@ -9,7 +9,7 @@ import {
   tailMetres,
 } from '../../craft/values/forecast.ts';
 import { type Yarn, yarnFigures } from '../../craft/yarn/yarn.ts';
-import type { FinishPart } from '../finish/finish.ts';
+import { type FinishPart, type YarnOfPart, yarnsOfPart } from '../finish/finish.ts';
 import { measureParts, type PartsRequest, type YarnParts } from './parts.ts';
 
 /** The yarn one colour needs. */
@@ -47,10 +47,15 @@ export interface MeasureRequest extends Omit<PartsRequest, 'stitchWidth' | 'rowH
   readonly belief?: Belief | undefined;
 }
 
+/** What a part of the finishing takes of a colour. */
+interface FinishYarn extends YarnOfPart {
+  readonly part: FinishPart;
+}
+
 /** Metres of one colour by name; without tails. */
 function namedParts(
   own: YarnParts,
-  finish: readonly FinishPart[],
+  finish: readonly FinishYarn[],
   timesOf: (part: FinishPart) => number,
 ): { part: string; metres: number }[] {
   return [
@@ -58,7 +63,7 @@ function namedParts(
     { part: 'carried', metres: own.carried },
     { part: 'bridged', metres: own.bridged },
     { part: 'chains', metres: own.chains },
-    ...finish.map((part) => ({ part: part.part, metres: part.metres * timesOf(part) })),
+    ...finish.map(({ part, metres }) => ({ part: part.part, metres: metres * timesOf(part) })),
   ];
 }
 
@@ -78,13 +83,15 @@ export function measure(request: MeasureRequest): YarnNeed[] {
   const really = Math.exp(belief.mean);
   return yarns.map((yarn, colour) => {
     const figure = figures[colour] as ReturnType<typeof yarnFigures>;
-    const finish = (request.finish ?? []).filter((part) => part.colour === colour);
+    const finish = (request.finish ?? []).flatMap((part) =>
+      yarnsOfPart(part).flatMap((yarn) => (yarn.colour === colour ? [{ ...yarn, part }] : [])),
+    );
     const ofPiece = namedParts(measured[colour] as YarnParts, finish, timesOf).map((part) => ({
       ...part,
       metres: part.metres * really,
     }));
     const routed = strands.totals.reduce((sum, total, i) => sum + (strands.colourOf[i] === colour ? total.ends : 0), 0);
-    const ends = pieces * routed + finish.reduce((sum, part) => sum + part.times * part.ends, 0);
+    const ends = pieces * routed + finish.reduce((sum, { part, ends }) => sum + part.times * ends, 0);
     const tailed = ends * tailMetres;
     const made = pieces * ofPiece.reduce((sum, part) => sum + part.metres, 0);
     const metres = plus(spread(made, error, gauge.source), tailed);

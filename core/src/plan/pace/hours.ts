@@ -120,10 +120,11 @@ export function handworkOfFabric(fabric: Fabric): Handwork {
 }
 
 /** What comes off the hook: finishing in single crochet, and ends woven in. */
-export function handworkOfFinish(stitches: number, ends: number): Handwork {
+export function handworkOfFinish(stitches: number, ends: number, changes = 0): Handwork {
   return new Map<Act, number>([
     ['sc', stitches * steadySeconds('sc')],
     ['end', ends * steadySeconds('end')],
+    ...(changes ? [['change', changes * steadySeconds('change')] as const] : []),
   ]);
 }
 

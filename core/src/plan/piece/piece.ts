@@ -17,7 +17,7 @@ import { good, type Problem, type Result, refused } from '../../craft/values/pro
 import { yarnFigures } from '../../craft/yarn/yarn.ts';
 import { checkFabric } from '../check/fabric.ts';
 import { checkStrands } from '../check/strands.ts';
-import { type FinishPart, type FinishRequest, finishParts } from '../finish/finish.ts';
+import { type FinishPart, type FinishRequest, finishParts, handworkOfPart } from '../finish/finish.ts';
 import { isTube, widthsAcross } from '../fit/across.ts';
 import { itemsIn } from '../items/items.ts';
 import { itemNamed } from '../items/register.ts';
@@ -127,7 +127,7 @@ export function measured(
   const hands = handworkOf([
     [handworkOfFabric(fabric), pieces],
     [handworkOfFinish(0, ends), pieces],
-    ...finish.map((part) => [handworkOfFinish(part.stitches, part.ends), part.times] as const),
+    ...finish.map((part) => [handworkOfPart(part), part.times] as const),
   ]);
   return {
     stitches,
@@ -166,6 +166,7 @@ export function finishRequest(prepared: Prepared, fabric: Fabric): FinishRequest
   const key = technique.gaugeKey(bound);
   return {
     ...finish,
+    letters: bound.colours,
     stitch: bound.stitch,
     technique,
     stitches: technique.width.stitches(fabric.count, foundation),

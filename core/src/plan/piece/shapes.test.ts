@@ -263,7 +263,7 @@ describe('a circle, then straight sides', () => {
     const { fabric, finish } = plan.piece;
     const round = stitchesMade(courseCells(fabric, fabric.courses - 1));
     const border = finish.find(({ part }) => part === 'border');
-    expect(border?.steps[0]).toEqual({ code: 'border-round-1', facts: { stitches: round } });
+    expect(border?.steps[0]).toEqual({ code: 'border-round-1', facts: { stitches: round, on: round } });
     // Rounds of 12.5 mm: 2 × (22 × 12.5) = 550 mm, and two rounds of sc on either side.
     expect(plan.width.width.mid).toBeGreaterThan(2 * plan.piece.rows * 12.5);
   });

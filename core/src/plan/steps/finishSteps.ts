@@ -1,5 +1,5 @@
 import type { Told } from '../../craft/values/problem.ts';
-import type { FinishPart } from '../finish/finish.ts';
+import { type FinishPart, type YarnOfPart, yarnsOfPart } from '../finish/finish.ts';
 import { type Handwork, handworkOfFinish } from '../pace/hours.ts';
 
 /** What is done beside rows: before a further cloth, when one is off the hook, and when several are joined. */
@@ -15,7 +15,14 @@ export interface WorkStep {
   readonly colour: number | undefined;
   /** m of its colour */
   readonly metres: number;
+  /** What it takes of a second colour. */
+  readonly second?: Pick<YarnOfPart, 'colour' | 'metres'> | undefined;
   readonly hands: Handwork;
+}
+
+/** m that a step takes of a colour. */
+export function metresOfStep({ colour, metres, second }: WorkStep, of: number): number {
+  return (colour === of ? metres : 0) + (second?.colour === of ? second.metres : 0);
 }
 
 /** Chains that are counted before a marker is put in. */
@@ -57,15 +64,27 @@ function roundsOf({ steps }: FinishPart): number[] {
   return first === undefined ? [] : [Number(first), ...(more as readonly number[])];
 }
 
+/** What a round of a border in a pattern is told to be. */
+function patternOf(steps: readonly Told[], round: number): Told['facts'] {
+  return steps.find(({ code, facts }) => code === 'border-pattern-round' && facts?.n === round + 1)?.facts;
+}
+
 /** The sides of a round of a border: each round is two stitches longer on each side than the one before. */
 function sidesOfRound({ steps }: FinishPart, round: number): Told[] {
   const sides = steps.find(({ code }) => code === 'border-sides')?.facts;
-  if (!sides) return [{ code: 'border-round' }];
+  if (!sides) {
+    const { own, second, across: cells } = patternOf(steps, round) ?? {};
+    return [{ code: 'border-round', ...(cells ? { facts: { own, second, cells } } : {}) }];
+  }
   const [across, up] = [Number(sides.across) + 2 * round, Number(sides.up) + 2 * round];
-  return (['top', 'far', 'bottom', 'near'] as const).map((side) => ({
-    code: 'border-side',
-    facts: { side, count: side === 'top' || side === 'bottom' ? across : up, corner: Number(sides.corner) },
-  }));
+  const pattern = patternOf(steps, round);
+  return (['top', 'far', 'bottom', 'near'] as const).map((side) => {
+    const flat = side === 'top' || side === 'bottom';
+    const { own, second, corner } = pattern ?? {};
+    const cells = pattern && { cells: flat ? pattern.across : pattern.up, in: corner === 'x' ? second : own };
+    const facts = { side, count: flat ? across : up, corner: Number(sides.corner) };
+    return { code: 'border-side', facts: pattern ? { ...facts, own, second, ...cells } : facts };
+  });
 }
 
 /** The sides of a seam, one after the other, as they are joined. */
@@ -142,16 +161,18 @@ export function stepsOf(part: FinishPart): WorkStep[] {
     const own = all ? { runs } : {};
     return [step(part.part, { ...own, told: steps, colour, metres, hands: handworkOfFinish(stitches, 0) })];
   }
-  return rounds.map((count, round) =>
-    step(part.part, {
+  return rounds.map((count, round) => {
+    const share = count / all;
+    return step(part.part, {
       facts: { round: round + 1, of: rounds.length, stitches: count },
       runs: sidesOfRound(part, round),
-      told: round === 0 ? steps : [],
+      told: round === 0 ? steps.filter(({ code }) => code !== 'border-pattern-round') : [],
       colour,
-      metres: (metres * count) / all,
-      hands: handworkOfFinish((stitches * count) / all, 0),
-    }),
-  );
+      metres: metres * share,
+      second: part.second && { colour: part.second.colour, metres: part.second.metres * share },
+      hands: handworkOfFinish(stitches * share, 0, (part.changes ?? 0) * share),
+    });
+  });
 }
 
 /** An end that is woven in: where it hangs on the cloth, or what part of the finishing it is of. */
@@ -181,7 +202,9 @@ export function endsStep(all: readonly EndToWeave[]): WorkStep[] {
 }
 
 export function endsIn(parts: readonly FinishPart[], letters: readonly string[]): EndToWeave[] {
-  return parts.flatMap(({ ends, colour, part }) =>
-    Array.from({ length: ends }, () => ({ letter: letters[colour] ?? '', part })),
+  return parts.flatMap((each) =>
+    yarnsOfPart(each).flatMap(({ ends, colour }) =>
+      Array.from({ length: ends }, () => ({ letter: letters[colour] ?? '', part: each.part })),
+    ),
   );
 }

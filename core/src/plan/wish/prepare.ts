@@ -25,7 +25,8 @@ import type { Estimate } from '../../craft/values/estimate.ts';
 import { at, good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import { type Yarn, yarnFigures } from '../../craft/yarn/yarn.ts';
 import type { Wish } from '../../records/wish.ts';
-import type { FinishRequest } from '../finish/finish.ts';
+import { leastRounds } from '../finish/borderPattern.ts';
+import type { BorderWish, FinishRequest } from '../finish/finish.ts';
 import type { WishedWidth } from '../fit/across.ts';
 import { isTube } from '../fit/across.ts';
 import { flattestIncrease } from '../fit/circle.ts';
@@ -176,7 +177,7 @@ function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): Finis
   return {
     flap: flap === undefined ? undefined : readLength(flap, wish, 'finish.flap', []),
     closing: wish.closing,
-    border: wish.border && { ...wish.border, colour: colour(wish.border.colour, 'border.colour') },
+    border: wish.border && borderWish(wish.border, colour, problems),
     ring: ring === undefined ? undefined : readLength(ring, wish, 'finish.ring', problems),
     strap: strap && {
       kind: strap.kind,
@@ -188,6 +189,27 @@ function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): Finis
     seam: seam && { kind: seam, outside },
     edge: mouth,
   };
+}
+
+/** @param colour the number of a colour by its letter */
+function borderWish(
+  border: NonNullable<Wish['border']>,
+  colour: (letter: string, path: string) => number,
+  problems: Problem[],
+): BorderWish {
+  const { pattern } = border;
+  const own = colour(border.colour, 'border.colour');
+  if (!pattern) return { ...border, colour: own, pattern: undefined };
+  const second = colour(pattern.colour, 'border.pattern.colour');
+  const least = leastRounds(pattern.key);
+  if (second === own) {
+    problems.push({ code: 'border-one-colour', path: 'border.pattern.colour', facts: { letter: pattern.colour } });
+  }
+  if (border.rounds < least) {
+    problems.push({ code: 'border-rounds-few', path: 'border.rounds', facts: { least, pattern: pattern.key } });
+  }
+  if (border.envelope) problems.push({ code: 'border-pattern-envelope', path: 'border.envelope' });
+  return { ...border, colour: own, pattern: { key: pattern.key, colour: second } };
 }
 
 /** The ways to begin, in the order in which the item is usually begun. */

@@ -1,4 +1,5 @@
 import type { Estimate } from '../../craft/values/estimate.ts';
+import { yarnsOfPart } from '../../plan/finish/finish.ts';
 import { measureNext } from '../../plan/measure/next.ts';
 import { handBelief } from '../../plan/piece/piece.ts';
 import type { Plan } from '../../plan/piece/plan.ts';
@@ -43,15 +44,19 @@ export function planDocument(plan: Plan, maker: Partial<Maker> = {}): PlanDocume
     ...sizesOf(plan),
     colours: coloursOf(plan),
     ...strandsOf(plan, terms),
-    finish: piece.finish.map(({ part, colour, stitches, ends, times, steps }) => ({
-      part,
-      name: finishNames[part],
-      colour: bound.colours[colour] ?? '',
-      stitches,
-      ends,
-      times,
-      steps: steps.map((step) => told(finishStep(step, prepared.told))),
-    })),
+    finish: piece.finish.map((made) => {
+      const { part, stitches, times, steps } = made;
+      const yarns = yarnsOfPart(made);
+      return {
+        part,
+        name: finishNames[part],
+        colour: yarns.map(({ colour }) => bound.colours[colour] ?? '').join(', '),
+        stitches,
+        ends: yarns.reduce((sum, { ends }) => sum + ends, 0),
+        times,
+        steps: steps.map((step) => told(finishStep(step, prepared.told))),
+      };
+    }),
     time: timeOf(piece.time),
     measureNext: measureNext(grams, gauge.source === 'typical' ? 'typical' : 'measured', handBelief(prepared)).map(
       (next) => ({

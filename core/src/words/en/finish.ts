@@ -1,7 +1,9 @@
 import { printLength, type ToldUnit } from '../../craft/units/length.ts';
 import { yarnLengthNumber, yarnLengthUnit } from '../../craft/units/yarn.ts';
 import type { Fact, Told } from '../../craft/values/problem.ts';
+import type { BorderPatternKey } from '../../plan/finish/borderPattern.ts';
 import type { FinishKind } from '../../plan/finish/finish.ts';
+import { compress, printCompressed } from '../rows/repeats.ts';
 import { list } from './lists.ts';
 
 /** What each part of the finishing is called. */
@@ -14,6 +16,39 @@ export const finishNames: Readonly<Record<FinishKind, string>> = {
   strap: 'strap',
   ring: 'hanging ring',
 };
+
+/** What each pattern of a border is called. */
+export const borderPatternNames: Readonly<Record<BorderPatternKey, string>> = {
+  bands: 'bands, a colour a round',
+  dots: 'dots',
+  checks: 'checks, two by two',
+  teeth: 'teeth',
+};
+
+/**
+ * Stitches of a round of a border as runs, what comes again gathered: `1 A, (1 B, 3 A) × 8, 1 B, 1 A`.
+ * @param cells `x` is the second colour
+ */
+export function borderRuns(cells: string, own: string, second: string): string {
+  const runs = [...cells.matchAll(/x+|[^x]+/g)].map(([run]) => `${run.length} ${run[0] === 'x' ? second : own}`);
+  return printCompressed(compress(runs));
+}
+
+/** How the sides are brought to stitches that hold a pattern. */
+function fittedWords(f: NonNullable<Told['facts']>): string {
+  const side = (from: Fact, to: Fact, where: string) => {
+    const more = Number(to) - Number(from);
+    if (!more) return [];
+    const times = more === 1 ? 'once' : `${more} times`;
+    const way = more > 0 ? `work 2 in one stitch ${times}` : `leave out ${-more}`;
+    return [`${to} instead of ${from} ${where} (${way}, spread evenly)`];
+  };
+  const sides = f.circle
+    ? side(f.around, f.to, 'round the edge')
+    : [...side(f.across, f.acrossTo, 'along top and bottom'), ...side(f.up, f.upTo, 'up each side')];
+  const held = f.more && !f.circle ? `a multiple of ${f.multiple} and ${f.more} more` : `a multiple of ${f.multiple}`;
+  return `So that each side holds ${held}: ${list(sides)}.`;
+}
 
 const yarnParts: Readonly<Record<string, string>> = {
   stitches: 'stitches',
@@ -48,9 +83,13 @@ export function finishStep({ code, facts: f = {} }: Told, units: ToldUnit): stri
     case 'closing-row':
       return `${f.goesOn ? 'Go on with A, without cutting it' : 'Join A'}: close with a plain row of ${f.stitches} {sc}, so that the upper edge becomes as firm as the lower.`;
     case 'border-round-1':
-      return `Round 1: 1 {sc} in each of the ${f.stitches} stitches of the last round.`;
+      return f.on === f.stitches
+        ? `Round 1: 1 {sc} in each of the ${f.stitches} stitches of the last round.`
+        : `Round 1: ${f.stitches} {sc} in the ${f.on} stitches of the last round.`;
     case 'border-rounds':
-      return `Each further round has ${f.more} more, spread evenly so that it stays flat: ${list(f.counts)}.`;
+      return f.more === undefined
+        ? `Further rounds, with what they have more spread evenly so that it stays flat: ${list(f.counts)}.`
+        : `Each further round has ${f.more} more, spread evenly so that it stays flat: ${list(f.counts)}.`;
     case 'border-sides':
       return `Round 1: ${f.across} {sc} along the top and the bottom, ${f.up} up each side, ${f.corner} in each corner: ${f.first} in all.`;
     case 'border-more':
@@ -59,6 +98,22 @@ export function finishStep({ code, facts: f = {} }: Told, units: ToldUnit): stri
       return 'Work the corners in the first and last stitch of the top and the bottom edge. At the foundation edge use the corner stitch or the corner space of the chain, never both.';
     case 'mark-corners':
       return 'Mark the corners.';
+    case 'border-fitted':
+      return fittedWords(f);
+    case 'border-pattern': {
+      const carry =
+        'Carry the colour you do not work inside the stitches of a round that has both; in a round of one colour leave it at the join.';
+      return `Pattern: ${borderPatternNames[f.key as BorderPatternKey]}, in ${f.own} with ${f.second}. ${carry}`;
+    }
+    case 'border-pattern-round': {
+      const [own, second] = [String(f.own), String(f.second)];
+      const runs = (cells: Fact) => borderRuns(String(cells), own, second);
+      if (!f.up) return `Round ${f.n}: ${runs(f.across)}.`;
+      const corner = f.corner === 'x' ? second : own;
+      const sides =
+        f.up === f.across ? `each side ${runs(f.across)}` : `top and bottom ${runs(f.across)}; sides ${runs(f.up)}`;
+      return `Round ${f.n}: ${sides}; 3 ${corner} in each corner.`;
+    }
     case 'border-second-layer':
       return 'Work a second layer behind the first, and close both over the ends with the last round.';
     case 'ring':

@@ -6,7 +6,7 @@ import type { Sequence, Standing } from '../../plan/steps/sequence.ts';
 import type { PieceApart } from '../../work/underway/pieces.ts';
 import { lengthText } from '../figures/figures.ts';
 import { type Terms, termed } from '../terms/termed.ts';
-import { finishNames, finishStep } from './finish.ts';
+import { borderRuns, finishNames, finishStep } from './finish.ts';
 import { itemName } from './items.ts';
 import { upper } from './lists.ts';
 import { finishSaid } from './screens/finish.ts';
@@ -60,13 +60,21 @@ const washes: Readonly<Record<string, string>> = {
   'superwash-tumbled': 'Wash it, tumble it nearly dry, and lay it flat to its size.',
 };
 
+/** The colours of a side that is worked in a pattern. */
+function cellsWords({ cells, own, second }: NonNullable<Told['facts']>): string {
+  return cells === undefined ? '' : `: ${borderRuns(String(cells), String(own), String(second))}`;
+}
+
 /** What is done in one part of a step: a side of a round, an end, so many chains. */
 export function stepRunWords({ code, facts: f = {} }: Told, step: WorkStep, terms: Terms): string {
   switch (code) {
     case 'border-side':
-      return termed(`${f.count} {sc} ${sides[String(f.side)]}, then ${f.corner} in the corner`, terms);
+      return termed(
+        `${f.count} {sc} ${sides[String(f.side)]}${cellsWords(f)}, then ${f.corner}${f.in ? ` ${f.in}` : ''} in the corner`,
+        terms,
+      );
     case 'border-round':
-      return termed(`${step.facts?.stitches ?? ''} {sc} all round`, terms);
+      return termed(`${step.facts?.stitches ?? ''} {sc} all round${cellsWords(f)}`, terms);
     case 'end':
       return `end ${f.n} of ${f.of}${f.letter ? `, ${f.letter}` : ''}${endPlaceWords(f)}; inside its own colour`;
     case 'seam-side': {

@@ -1,6 +1,7 @@
 import { coursesFor } from '../../craft/technique/courses.ts';
 import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
+import { leastRounds } from '../../plan/finish/borderPattern.ts';
 import { admits } from '../../plan/fit/progression.ts';
 import { heightRule } from '../../plan/fit/up.ts';
 import type { RestKind } from '../../records/restKind.ts';
@@ -143,7 +144,10 @@ function otherFinishes(onward: Onward, planned: Draft): Draft[] {
   const drafts: Draft[] = [];
   const { border: _dropped, ...bare } = planned.wish;
   if (border && border.rounds > 1) {
-    const thinner = { ...border, rounds: border.rounds - 1 };
+    const rounds = border.rounds - 1;
+    const { pattern, ...plain } = border;
+    // A pattern that is not seen any more is left out.
+    const thinner = pattern && rounds >= leastRounds(pattern.key) ? { ...border, rounds } : { ...plain, rounds };
     drafts.push({ ...planned, kind: 'thinner', wish: { ...planned.wish, border: thinner } });
   }
   if (border) drafts.push({ ...planned, kind: 'bare', wish: bare });

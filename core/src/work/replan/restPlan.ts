@@ -5,7 +5,7 @@ import { freezeCloth, type ThawedWork } from '../../plan/begun/frozen.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
 import { checkFabric } from '../../plan/check/fabric.ts';
 import { checkStrands } from '../../plan/check/strands.ts';
-import type { FinishPart } from '../../plan/finish/finish.ts';
+import { type FinishPart, yarnsOfPart } from '../../plan/finish/finish.ts';
 import { lay } from '../../plan/lay/lay.ts';
 import { type Handwork, handworkOf, handworkOfFinish } from '../../plan/pace/hours.ts';
 import { type OwnPace, secondsBy } from '../../plan/pace/ownPace.ts';
@@ -298,14 +298,16 @@ export function endsOfColours({ chart, colourOf, moves }: StrandWay, finish: rea
   for (let i = 0; i < moves.length; i++) {
     if (moves.kind[i] === CUT) add(colourOf[moves.colour[i] as number] as number, 2);
   }
-  for (const part of finish) add(part.colour, part.ends);
+  for (const each of finish.flatMap(yarnsOfPart)) add(each.colour, each.ends);
   return ends;
 }
 
 /** What hands do for the finishing and for weaving in. */
 export function handworkOffTheHook({ finish }: WorkCosts, ends: number): Handwork {
+  const total = (of: (part: FinishPart) => number) => finish.reduce((sum, part) => sum + of(part), 0);
   return handworkOfFinish(
-    finish.reduce((sum, part) => sum + part.stitches, 0),
+    total((part) => part.stitches),
     ends,
+    total((part) => part.changes ?? 0),
   );
 }

@@ -1,12 +1,12 @@
 import type { ThawedWork } from '../../plan/begun/frozen.ts';
-import { type FinishPart, finishParts } from '../../plan/finish/finish.ts';
+import { type FinishPart, finishParts, yarnsOfPart } from '../../plan/finish/finish.ts';
 import { type Handwork, handworkOf, secondsIn } from '../../plan/pace/hours.ts';
 import { type OwnPace, secondsBy } from '../../plan/pace/ownPace.ts';
 import { costsOfWish, finishRequest, measuringRequest } from '../../plan/piece/piece.ts';
 import { endsOf } from '../../plan/route/ends.ts';
 import { counted } from '../../plan/route/route.ts';
 import { workCourse } from '../../plan/steps/course.ts';
-import type { EndToWeave } from '../../plan/steps/finishSteps.ts';
+import { type EndToWeave, metresOfStep } from '../../plan/steps/finishSteps.ts';
 import { type Sequence, sequenceOf } from '../../plan/steps/sequence.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
 import type { SessionMarks } from '../../records/logEntry.ts';
@@ -77,7 +77,7 @@ export function costsOfProject(prepared: Prepared, cloth: ThawedWork): ProjectCo
     metres: one.metres.map((metres, colour) =>
       units.map((unit) => {
         if (unit.kind === 'row') return metres[unit.row] ?? 0;
-        return unit.step.colour === colour ? unit.step.metres : 0;
+        return metresOfStep(unit.step, colour);
       }),
     ),
     finish: [],
@@ -95,7 +95,8 @@ export function cellsInHand(rows: Rows, { sequence }: ProjectCosts, at: Position
 
 /** Metres of a colour, course by course, its finishing last. @param colour 0 for A */
 export function metresToEnd({ metres, finish }: WorkCosts, colour: number): number[] {
-  const off = finish.reduce((sum, part) => sum + (part.colour === colour ? part.metres : 0), 0);
+  const yarns = finish.flatMap(yarnsOfPart);
+  const off = yarns.reduce((sum, each) => sum + (each.colour === colour ? each.metres : 0), 0);
   return [...(metres[colour] ?? []), off];
 }
 

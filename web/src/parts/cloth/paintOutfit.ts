@@ -1,3 +1,5 @@
+import type { PatternedRound } from '@puntada/core/plan';
+import { borderArcs, borderRects } from './borderLook.ts';
 import { shadesOf } from './shades.ts';
 
 type Ctx = CanvasRenderingContext2D;
@@ -29,6 +31,44 @@ export function paintUnder(ctx: Ctx, behind: number, round: boolean, place: Plac
     ctx.fill();
     ctx.strokeStyle = 'rgb(43 27 48 / 0.5)';
     ctx.lineWidth = dpr;
+    ctx.stroke();
+  }
+}
+
+/** A border, its colours by number. */
+export interface BorderLook {
+  readonly colour: number;
+  readonly pattern?: { readonly rounds: readonly PatternedRound[]; readonly colour: number } | undefined;
+}
+
+/** A border about the place where the cloth is painted next, in its pattern where it has one. @param depth px */
+export function paintBorder(
+  ctx: Ctx,
+  { colour, pattern }: BorderLook,
+  shades: readonly string[],
+  inner: Place,
+  depth: number,
+  round: boolean,
+): void {
+  const { x, y, width, height } = inner;
+  ctx.fillStyle = shades[colour] ?? '#888888';
+  const second = (pattern && shades[pattern.colour]) ?? '#888888';
+  const rounds = pattern?.rounds ?? [];
+  if (!round) {
+    ctx.fillRect(x - depth, y - depth, width + 2 * depth, height + 2 * depth);
+    ctx.fillStyle = second;
+    for (const rect of borderRects(rounds, inner, depth)) ctx.fillRect(rect.x, rect.y, rect.width, rect.height);
+    return;
+  }
+  const [across, up] = [x + width / 2, y + height / 2];
+  ctx.beginPath();
+  ctx.arc(across, up, width / 2 + depth, 0, 2 * Math.PI);
+  ctx.fill();
+  ctx.strokeStyle = second;
+  ctx.lineWidth = depth / Math.max(1, rounds.length);
+  for (const { radius, from, to } of borderArcs(rounds, width / 2, depth)) {
+    ctx.beginPath();
+    ctx.arc(across, up, radius, 2 * Math.PI * from, 2 * Math.PI * to);
     ctx.stroke();
   }
 }

@@ -6,7 +6,7 @@ import type { ReactNode } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 import { LyingCloth } from './LyingCloth.tsx';
-import { countsAt, layOut, seamSides, sheet } from './layout.ts';
+import { countsAt, layOut, patternAt, seamSides, sheet } from './layout.ts';
 import { Behind, BorderFrame, Ends, MouthBand, numbered, SeamPairs, StrapLine, Words } from './Marks.tsx';
 
 interface Props {
@@ -41,6 +41,7 @@ export function FinishDrawing({ document, wish, cloth, steps, shown, onShow }: P
       )
     : null;
   const border = has('border', 'envelope');
+  const pattern = patternAt(steps.get('border'));
   const [seam, mouth, strap, ring, closing] = (['seam', 'mouth', 'strap', 'ring', 'closing'] as const).map((part) =>
     has(part),
   );
@@ -79,6 +80,7 @@ export function FinishDrawing({ document, wish, cloth, steps, shown, onShow }: P
                 shade={shadeOf(wish.border?.colour ?? 'A')}
                 rounds={wish.border?.rounds ?? 1}
                 counts={countsAt(steps.get('border'))}
+                pattern={pattern && { rounds: pattern.rounds, shade: shadeOf(pattern.second) }}
                 chosen={shown === border.part}
               />,
             )

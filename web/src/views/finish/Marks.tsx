@@ -1,6 +1,7 @@
-import type { WorkStep } from '@puntada/core/plan';
+import type { PatternedRound, WorkStep } from '@puntada/core/plan';
 import type { PlanDocument } from '@puntada/core/records';
 import type { Hand } from '@puntada/core/words';
+import { type Arc, borderArcs, borderRects } from '../../parts/cloth/borderLook.ts';
 import { endMarks, type Lies, type Side, sheet } from './layout.ts';
 
 /** So wide is what a finger finds of a thin line, px. */
@@ -53,11 +54,12 @@ interface BorderProps {
   readonly shade: string;
   readonly rounds: number;
   readonly counts: Partial<Record<Side, number>>;
+  readonly pattern: { readonly rounds: readonly PatternedRound[]; readonly shade: string } | undefined;
   readonly chosen: boolean;
 }
 
-/** A border about the cloth in its colour, with the stitches of its first round on each side. */
-export function BorderFrame({ lies, round, shade, rounds, counts, chosen }: BorderProps) {
+/** A border about the cloth in its colours, with the stitches of its first round on each side. */
+export function BorderFrame({ lies, round, shade, rounds, counts, pattern, chosen }: BorderProps) {
   const { x, y, w, h, scale } = lies;
   // A row of sc is some 5.5 mm high.
   const thick = Math.max(5, Math.min(26, rounds * 5.5 * scale));
@@ -67,6 +69,16 @@ export function BorderFrame({ lies, round, shade, rounds, counts, chosen }: Bord
     return (
       <>
         <circle cx={x + w / 2} cy={y + h / 2} r={w / 2 + thick / 2} {...look} />
+        {pattern ? (
+          <path
+            d={borderArcs(pattern.rounds, w / 2, thick)
+              .map((arc) => arcPath(x + w / 2, y + h / 2, arc))
+              .join('')}
+            fill="none"
+            stroke={pattern.shade}
+            strokeWidth={thick / pattern.rounds.length}
+          />
+        ) : null}
         <circle cx={x + w / 2} cy={y + h / 2} r={w / 2 + thick} {...edge} />
       </>
     );
@@ -76,10 +88,28 @@ export function BorderFrame({ lies, round, shade, rounds, counts, chosen }: Bord
     <>
       <rect {...frame(thick / 2)} {...look} stroke="transparent" strokeWidth={Math.max(thick, touched)} />
       <rect {...frame(thick / 2)} {...look} />
+      {pattern ? (
+        <path
+          d={borderRects(pattern.rounds, { x, y, width: w, height: h }, thick)
+            .map((at) => `M ${at.x} ${at.y} h ${at.width} v ${at.height} h ${-at.width} z`)
+            .join('')}
+          fill={pattern.shade}
+        />
+      ) : null}
       <rect {...frame(thick)} {...edge} />
       <Counts lies={lies} counts={counts} off={thick + 8} />
     </>
   );
+}
+
+function arcPath(x: number, y: number, { radius, from, to }: Arc): string {
+  const at = (turn: number) => {
+    const angle = 2 * Math.PI * turn;
+    return `${x + radius * Math.cos(angle)} ${y + radius * Math.sin(angle)}`;
+  };
+  // A whole ring has no ends for an arc to lie between: it is two halves.
+  const middle = (from + to) / 2;
+  return `M ${at(from)} A ${radius} ${radius} 0 0 1 ${at(middle)} A ${radius} ${radius} 0 0 1 ${at(to)}`;
 }
 
 /** Pairs that are joined, a mark every fifth, with their number on each side. */

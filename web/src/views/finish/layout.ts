@@ -1,5 +1,5 @@
 import { findFoundation, parseLength, tubeBegins } from '@puntada/core/craft';
-import { itemNamed, type Sequence, type WorkStep } from '@puntada/core/plan';
+import { itemNamed, type PatternedRound, type Sequence, type WorkStep } from '@puntada/core/plan';
 import type { PlanDocument, Wish } from '@puntada/core/records';
 
 /** The sheet on which a piece is laid out, px. */
@@ -70,6 +70,21 @@ export function countsAt(steps: readonly WorkStep[] | undefined): Partial<Record
     if (side) counts[side] = Number(facts?.count);
   }
   return counts;
+}
+
+/** The rounds of a border in a pattern, as the counter works them, with the letter of its second colour; nothing where it is plain. */
+export function patternAt(
+  steps: readonly WorkStep[] | undefined,
+): { readonly rounds: readonly PatternedRound[]; readonly second: string } | undefined {
+  const first = steps?.[0]?.runs[0]?.facts;
+  if (first?.cells === undefined) return undefined;
+  // Where an item has several cloths, each has its border.
+  const rounds = (steps ?? []).slice(0, Number(steps?.[0]?.facts?.of)).map(({ runs: [top, far] }) => ({
+    across: String(top?.facts?.cells),
+    up: String(far?.facts?.cells ?? ''),
+    corner: top?.facts?.in === top?.facts?.second ? 'x' : '.',
+  }));
+  return { rounds, second: String(first.second) };
 }
 
 type EndOnPiece = PlanDocument['endPlaces'][number];

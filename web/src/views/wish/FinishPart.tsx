@@ -1,5 +1,6 @@
 import { findFoundation } from '@puntada/core/craft';
 import { itemNamed, type Question } from '@puntada/core/plan';
+import { borderPatternKeys } from '@puntada/core/records';
 import { joinLabel, openSides, setSaid, wishSaid } from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import { useFormContext } from 'react-hook-form';
@@ -10,6 +11,14 @@ import { MorePart } from './More.tsx';
 import { backPatterns, panelsOfForm } from './setForm.ts';
 import { isTubeForm, type WishFormValues } from './wishForm.ts';
 
+/** How the rounds of a border may be worked. */
+const borderKinds = ['plain', 'envelope', ...borderPatternKeys] as const;
+
+/** A border with a second colour. */
+function isPattern(as: WishFormValues['border']['as'] | undefined): boolean {
+  return borderPatternKeys.some((key) => key === as);
+}
+
 /** What is done when the cloth is off the hook: each item asks only what belongs to it. */
 export function FinishPart() {
   const { watch, setValue } = useFormContext<WishFormValues>();
@@ -19,6 +28,7 @@ export function FinishPart() {
   const told = useCraftWords();
   const { asks } = itemNamed(item);
   const shows = (question: Question) => asks.includes(question);
+  const bordered = shows('border') && Number(border.rounds) > 0;
   return (
     <MorePart name="finish" title="Finishing" hint={wishSaid.finishingAddsSizeYarn} summary={<FinishSummary />}>
       <div className="flex flex-wrap items-start gap-x-5 gap-y-4">
@@ -32,7 +42,7 @@ export function FinishPart() {
             />
           </div>
         ) : null}
-        {shows('border') && Number(border.rounds) > 0 ? (
+        {bordered ? (
           <div className="w-[104px]">
             <SelectOf name="border.colour" label="Border in">
               {yarns.map((yarn) => (
@@ -43,7 +53,29 @@ export function FinishPart() {
             </SelectOf>
           </div>
         ) : null}
-        {shows('border') && Number(border.rounds) > 0 ? (
+        {bordered ? (
+          <div className="w-[250px]">
+            <SelectOf name="border.as" label={wishSaid.borderAs}>
+              {borderKinds.map((kind) => (
+                <option key={kind} value={kind}>
+                  {wishSaid.borderKinds[kind]}
+                </option>
+              ))}
+            </SelectOf>
+          </div>
+        ) : null}
+        {bordered && isPattern(border.as) ? (
+          <div className="w-[104px]">
+            <SelectOf name="border.second" label={wishSaid.borderSecond}>
+              {yarns.map((yarn) => (
+                <option key={yarn.letter} value={yarn.letter}>
+                  {yarn.letter}
+                </option>
+              ))}
+            </SelectOf>
+          </div>
+        ) : null}
+        {bordered ? (
           <div className="w-[250px]">
             <SelectOf name="border.by" label={wishSaid.borderSides}>
               <option value="gauge">{wishSaid.byGauge}</option>

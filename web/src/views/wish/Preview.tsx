@@ -6,7 +6,7 @@ import { usePreferences } from '../../api/api.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Craft, useProblemWords } from '../../parts/Craft.tsx';
 import { faceOf, liesDouble } from '../../parts/cloth/clothLayout.ts';
-import { paintRing, paintStrap, paintUnder } from '../../parts/cloth/paintOutfit.ts';
+import { paintBorder, paintRing, paintStrap, paintUnder } from '../../parts/cloth/paintOutfit.ts';
 import { Figure } from '../../parts/Figure.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { easel } from '../../worker/painter.ts';
@@ -199,10 +199,7 @@ function layWithBorder(
   }
   if (strap) paintStrap(ctx, { ...strap, shade: shades[strap.colour] }, place, scale);
   paintUnder(ctx, behind, round, place, dpr);
-  if (border) {
-    ctx.fillStyle = shades[border.colour] ?? '#888888';
-    ctx.fillRect(x - rim, y - rim, w + 2 * rim, h + 2 * rim);
-  }
+  if (border) paintBorder(ctx, border, shades, { x, y, width: w, height: h }, rim, round);
   ctx.drawImage(picture, x, y, w, h);
   if (base) ctx.drawImage(base, (ctx.canvas.width - below * scale) / 2, y + h, below * scale, below * scale);
   if (ring) paintRing(ctx, ring, shades[0] ?? '#888888', place, scale);

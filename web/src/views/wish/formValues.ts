@@ -1,5 +1,5 @@
 import type { Fibre } from '@puntada/core/craft';
-import type { Item, Wish } from '@puntada/core/records';
+import type { borderPatternKeys, Item, Wish } from '@puntada/core/records';
 import type { Day } from '@puntada/core/work';
 
 export type CountedGauge = Extract<Wish['gauge'], { from: 'counted' }>;
@@ -86,8 +86,14 @@ export interface WishFormValues {
   set: { yarns: YarnValues[]; items: number[][]; apart: boolean };
   /** What the other side of a bag or cover is: `twin` or `plain`, or a pattern of the book; empty for a panel of the same project. */
   back: string;
-  /** Empty or 0 rounds for none. */
-  border: { rounds: string; colour: string; by: 'gauge' | 'rule' };
+  /** Empty or 0 rounds for none. `as`: plain rounds, an envelope, or a pattern, whose second colour is `second`. */
+  border: {
+    rounds: string;
+    colour: string;
+    by: 'gauge' | 'rule';
+    as: 'plain' | 'envelope' | (typeof borderPatternKeys)[number];
+    second: string;
+  };
   closing: boolean;
   wash: '' | NonNullable<Wish['wash']>;
   smallChildren: boolean;

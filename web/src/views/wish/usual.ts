@@ -81,7 +81,7 @@ export function usualFinish(item: Item, units: Wish['units']): FinishValues {
   const long = (cm: number, inch: string) => (units === 'cm' ? `${cm} cm` : inch);
   return {
     pieces: String(wish.pieces ?? 1),
-    border: { rounds: String(wish.border?.rounds ?? 0), colour: 'A', by: 'gauge' },
+    border: { rounds: String(wish.border?.rounds ?? 0), colour: 'A', by: 'gauge', as: 'plain', second: 'B' },
     closing: wish.closing ?? false,
     finish: {
       ring: wish.finish?.ring ? long(6, '2 1/2 in') : '',

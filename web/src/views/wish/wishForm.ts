@@ -253,10 +253,11 @@ function gaugeOf({ gauge }: WishFormValues, before: Wish | undefined): unknown {
 }
 
 function bordered(form: WishFormValues, before: Wish | undefined): unknown {
+  const { colour, by, as, second } = form.border;
   const rounds = numberOrText(form.border.rounds);
-  return rounds === undefined || rounds === 0
-    ? undefined
-    : { ...before?.border, rounds, colour: form.border.colour, by: form.border.by };
+  if (rounds === undefined || rounds === 0) return undefined;
+  const pattern = as === 'plain' || as === 'envelope' ? undefined : { key: as, colour: second };
+  return { ...before?.border, rounds, colour, by, envelope: as === 'envelope', pattern };
 }
 
 function finishOf(form: WishFormValues, before: Wish | undefined): unknown {
@@ -345,6 +346,8 @@ export function toForm(wish: Wish): WishFormValues {
       rounds: String(wish.border?.rounds ?? 0),
       colour: wish.border?.colour ?? 'A',
       by: wish.border?.by ?? 'gauge',
+      as: wish.border?.envelope ? 'envelope' : (wish.border?.pattern?.key ?? 'plain'),
+      second: wish.border?.pattern?.colour ?? 'B',
     },
     closing: wish.closing,
     wash: wish.wash ?? '',

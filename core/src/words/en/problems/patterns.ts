@@ -1,4 +1,6 @@
 import type { Fact } from '../../../craft/values/problem.ts';
+import type { BorderPatternKey } from '../../../plan/finish/borderPattern.ts';
+import { borderPatternNames } from '../finish.ts';
 import { list } from '../lists.ts';
 import { notation } from '../notation.ts';
 import { techniqueWords } from '../techniques.ts';
@@ -229,6 +231,18 @@ export const patterns: Table = {
   ],
   'foundation-unknown': (f) => [`This piece cannot begin with “${f.key}”.`, `Choose one of: ${list(f.offered)}.`],
   'colour-unknown': (f) => [`This project has no colour ${f.letter}.`, `Choose one of: ${list(f.colours)}.`],
+  'border-one-colour': (f) => [
+    `The border and its pattern are both in ${f.letter}.`,
+    'Choose another colour for the pattern, or plain rounds.',
+  ],
+  'border-rounds-few': (f) => [
+    `The border’s pattern (${borderPatternNames[f.pattern as BorderPatternKey]}) takes ${f.least} rounds.`,
+    `Write ${f.least} or more, or choose plain rounds.`,
+  ],
+  'border-pattern-envelope': () => [
+    'An envelope border is worked plain: its two layers are closed over the ends.',
+    'Choose either the envelope or a pattern.',
+  ],
   'colour-not-in-row': (f) => {
     const colours = Array.isArray(f.colours) ? f.colours : [];
     return [

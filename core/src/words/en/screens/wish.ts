@@ -2,6 +2,16 @@ import type { Told } from './told.ts';
 
 /** What the screens of `wish` say. */
 export const wishSaid = {
+  borderAs: 'Its rounds',
+  borderKinds: {
+    plain: 'plain',
+    envelope: 'envelope: two layers over the ends',
+    bands: 'bands: a colour a round',
+    dots: 'dots',
+    checks: 'checks, two by two',
+    teeth: 'teeth',
+  },
+  borderSecond: 'With',
   borderSides: 'Its stitches up the sides',
   byGauge: 'by gauge: it lies flatter',
   byRule: 'by the rule: so many a row',
