@@ -1,5 +1,5 @@
-import type { Page } from '@playwright/test';
 import { expect, test } from './server.ts';
+import { toTheEnd } from './toTheEnd.ts';
 
 test('five cloths in three colourways share one yarn: planned in one size, told item by item, ball by ball', async ({
   page,
@@ -245,29 +245,6 @@ test('cloths that are alike may be a project each', async ({ page, server }) => 
     'Galley cloths: 3 1',
   ]);
 });
-
-/** Works a project to its end: rows at once, every part of a step for itself. @returns the steps that were counted, each by its parts */
-async function toTheEnd(page: Page): Promise<Map<string, number>> {
-  const steps = new Map<string, number>();
-  const [row, step] = [page.getByTestId('row-number'), page.getByTestId('step-name')];
-  for (let press = 0; press < 600; press++) {
-    await expect(
-      row
-        .or(step)
-        .or(page.getByRole('button', { name: 'Mark as finished' }))
-        .first(),
-    ).toBeVisible();
-    const heard = (await page.getByTestId('heard').textContent()) ?? '';
-    if (await step.isVisible()) {
-      const name = (await step.textContent()) ?? '';
-      steps.set(name, (steps.get(name) ?? 0) + 1);
-      await page.keyboard.press('Space');
-    } else if (await row.isVisible()) await page.keyboard.press('Enter');
-    else return steps;
-    await expect(page.getByTestId('heard')).not.toHaveText(heard);
-  }
-  throw new Error('no end');
-}
 
 test('a bag from the wish to its last end, its panels by turns on two devices, every step counted', async ({
   browser,

@@ -5,7 +5,7 @@ export { type PatternFacts, patternFacts } from './book/patternFacts.ts';
 export { checkFabric } from './check/fabric.ts';
 export { checkStrands } from './check/strands.ts';
 export { type Mend, mendsFor, type Study, studyDrawing } from './desk/study.ts';
-export { leastRounds, type PatternedRound } from './finish/borderPattern.ts';
+export type { PatternedRound } from './finish/borderPattern.ts';
 export { roundsInPattern } from './finish/finish.ts';
 export { strapAcross, strapJoining, strapWanted } from './finish/strap.ts';
 export { isTube, type TubeMeasure, type TubeSize, type WidthOffer, widthsAcross } from './fit/across.ts';

@@ -49,6 +49,17 @@ export {
 } from './set/colourways.ts';
 export { type ItemStand, itemsAt, setAt, toldOfItems } from './set/items.ts';
 export { sharedNow } from './set/shared.ts';
+export {
+  type LastingOfSet,
+  lastingOfSet,
+  type SetChange,
+  type SetMember,
+  type SetPool,
+  type SetWay,
+  type SetWayKind,
+  setWays,
+  yarnKey,
+} from './set/ways.ts';
 export { hookFor, swatchFigures } from './swatch/hooks.ts';
 export {
   leastRepeats,
@@ -77,8 +88,8 @@ export {
   sessionsOfWork,
   type WorkCosts,
 } from './underway/inHand.ts';
-export { brokenIn, isOutside, rowLeft, runsOfUnits } from './underway/kept.ts';
-export { isShort, type Lasting, lasting } from './underway/lasting.ts';
+export { brokenIn, isOutside, rowLeft, runsOfUnits, touchedOf } from './underway/kept.ts';
+export { isShort, type Lasting, lasting, lastingWithSet } from './underway/lasting.ts';
 export { type LogTimes, logTimes, type RowsAfter } from './underway/logTimes.ts';
 export { leftWorking, predictedWorking, timeSoFarWorking, usedWorking } from './underway/logWorkings.ts';
 export { type KnownAt, narrowing } from './underway/narrowing.ts';

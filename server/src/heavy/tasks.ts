@@ -2,7 +2,7 @@ import { type DecimalMark, good, type Result, tellDecimals } from '@puntada/core
 import { freeze, planWish } from '@puntada/core/plan';
 import type { FrozenWork, PlanDocument, Wish } from '@puntada/core/records';
 import { planDocument } from '@puntada/core/words';
-import { backOf, proveOnward } from '@puntada/core/work';
+import { backOf, type Position, proveOnward, touchedOf } from '@puntada/core/work';
 import { printLabels } from '../labels/labels.ts';
 import { printPlan } from '../print/print.ts';
 import { moved } from '../swatches/moved.ts';
@@ -24,6 +24,10 @@ export const tasks = {
   /** Whether another plan for the rest of a work leaves alone what is worked. */
   onward({ from, to, rows }: { from: FrozenWork; to: FrozenWork; rows: number }): ReturnType<typeof proveOnward> {
     return proveOnward(from, to, rows);
+  },
+  /** How many items of a begun work are begun, and of how many cloths each is. */
+  touched({ begun, wish, at }: { begun: FrozenWork; wish: Wish; at: Position }): ReturnType<typeof touchedOf> {
+    return touchedOf(begun, wish, at);
   },
   /** The other side of a work, as its front is planned. */
   back({ front, own }: { front: Wish; own: Wish }): ReturnType<typeof backOf> {

@@ -18,7 +18,8 @@ import {
   listWorks,
   takeBackStart,
 } from './queries.ts';
-import { archiving, binning, changedWork, facing, newWork, revisionOnly } from './schema.ts';
+import { archiving, binning, changedWork, facing, newWork, otherSet, revisionOnly } from './schema.ts';
+import { planSet } from './setPlan.ts';
 import { planTogether } from './together.ts';
 
 /** The refusal of a change made on a stale copy: it brings the fresh state along and overwrites nothing. */
@@ -65,6 +66,15 @@ export function workRoutes(db: Database, heavy: Heavy): Router {
       accept(await heavy.run('check', wish));
       const id = await addWork(db, wish, due, own);
       response.status(201).json(await findWork(db, id));
+    }),
+  );
+
+  router.post(
+    '/together',
+    handler(async (request, response) => {
+      const { changes } = bodyOf(otherSet, request);
+      await planSet(db, heavy, changes);
+      response.json(await listWorks(db));
     }),
   );
 

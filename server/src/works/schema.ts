@@ -50,4 +50,22 @@ export const otherPlan = z.strictObject({
   begun: anyVersion(frozenRecord),
   kind: z.enum(restKinds),
 });
+/** What becomes of the projects of a set, planned otherwise at once. */
+export const otherSet = z.strictObject({
+  changes: z
+    .array(
+      z.strictObject({
+        id: z.uuid(),
+        revision: z.number().int(),
+        /** Items that stay with a begun project: those that are begun themselves. */
+        keep: z.number().int().min(0).max(1000),
+        /** The other items; null where they are left out. */
+        wish: anyVersion(wishRecord).nullable(),
+        /** Of the project that they become where others stay; the device makes it. */
+        newId: z.uuid(),
+      }),
+    )
+    .min(1)
+    .max(200),
+});
 export const workId = z.uuid();

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { EventEmitter, once } from 'node:events';
 import { type Listening, listen } from '../../test/listening.ts';
-import { galleyCloth } from '../../test/sampleWorks.ts';
+import { at, galleyCloth, tick } from '../../test/sampleWorks.ts';
 import { type Heavy, inThisThread } from '../heavy/heavy.ts';
 
 describe('the projects of a set', () => {
@@ -120,5 +120,78 @@ describe('the projects of a set', () => {
     const none = await own.ask('PUT', `/works/${made.id}`, { revision: 1, wish: made.wish });
     expect([none.status, (await own.ask('GET', `/works/${made.id}`)).body.wish.title]).toEqual([409, 'Quicker']);
     await own.close();
+  });
+
+  describe('planned otherwise as a whole', () => {
+    const all = async (id: string) =>
+      (await server.ask('GET', '/works')).body.filter(
+        (each: { wish: { set?: { id: string } } }) => each.wish.set?.id === id,
+      );
+    /** Three of one colourway with the first on the hook, two rows up; one of another, and one more. */
+    const fair = async () => {
+      const own = { id: randomUUID(), title: 'Fair' };
+      const [teal, plum, rust] = [
+        await add('Teal', { set: own, pieces: 3 }),
+        await add('Plum', { set: own }),
+        await add('Rust', { set: own }),
+      ];
+      await server.ask('POST', `/works/${teal.id}/begin`, { revision: 1, wish: teal.wish });
+      await server.ask('POST', `/works/${teal.id}/ticks`, { ticks: [tick(at(0), at(2), 1)] });
+      const told = { format: 'puntada-entry', version: 4, kind: 'item', at: 5, whom: 'The café' };
+      for (const item of [1, 3]) {
+        await server.ask('POST', `/works/${teal.id}/log`, { entry: { ...told, id: randomUUID(), item } });
+      }
+      return { own, teal: await get(teal.id), plum: await get(plum.id), rust: await get(rust.id) };
+    };
+    const change = (work: { id: string; revision: number }, keep: number, wish: object | null) => ({
+      ...{ id: work.id, revision: work.revision, keep, wish, newId: randomUUID() },
+    });
+
+    it('parts what is not begun from what is, with what was told of it; what is left out lies in the bin', async () => {
+      const { own, teal, plum, rust } = await fair();
+      const shorter = { choice: { stitches: 36, rows: 28 } };
+      const rest = { ...teal.wish, title: 'Teal, the rest', pieces: 2, ...shorter };
+      const parted = change(teal, 1, rest);
+      const changes = [parted, change(plum, 0, { ...plum.wish, ...shorter }), change(rust, 0, null)];
+      expect((await server.ask('POST', '/works/together', { changes })).status).toBe(200);
+      const now = await all(own.id);
+      const told = now.map(
+        ({ wish, state }: { wish: { title: string; pieces: number; choice?: { rows: number } }; state: string }) =>
+          [wish.title, state, wish.pieces, wish.choice?.rows].join(' '),
+      );
+      expect(told.sort()).toEqual(['Plum wished 1 28', 'Teal begun 1 44', 'Teal, the rest wished 2 28']);
+      expect((await get(teal.id)).progress).toEqual({ rows: 2, runs: 0 });
+      const items = async (id: string) =>
+        (await server.ask('GET', `/works/${id}/log`)).body.entries.map(({ item }: { item: number }) => item);
+      expect([await items(teal.id), await items(parted.newId)]).toEqual([[1], [2]]);
+      const bin = (await server.ask('GET', '/works/bin')).body;
+      expect(bin.map(({ id }: { id: string }) => id)).toContain(rust.id);
+      // The same again comes too late: nothing is done twice.
+      expect((await server.ask('POST', '/works/together', { changes })).status).toBe(409);
+      expect(await all(own.id)).toEqual(now);
+    });
+
+    it('is done whole or not at all', async () => {
+      const { own, teal, plum, rust } = await fair();
+      const before = await all(own.id);
+      const rest = { ...teal.wish, title: 'Teal, the rest', pieces: 2 };
+      const ask = async (...changes: object[]) => {
+        const { status, body } = await server.ask('POST', '/works/together', { changes });
+        return [status, body.problems[0].code];
+      };
+      const good = change(plum, 0, null);
+      // None may be taken out that is begun, and no more made than there were.
+      expect(await ask(good, change(teal, 0, { ...rest, pieces: 3 }))).toEqual([422, 'items-begun']);
+      expect(await ask(good, change(teal, 1, { ...rest, pieces: 3 }))).toEqual([422, 'items-begun']);
+      expect(await ask(good, change(rust, 0, { ...rust.wish, choice: { stitches: 36, rows: 43 } }))).toEqual([
+        422,
+        expect.any(String),
+      ]);
+      expect(await ask(good, change({ ...rust, revision: 77 }, 0, rust.wish))).toEqual([409, 'stale']);
+      expect(await ask(good, change({ id: randomUUID(), revision: 1 }, 0, null))).toEqual([404, expect.any(String)]);
+      // A project by itself that is parted becomes one set with its rest; one whose id is taken is not made.
+      expect((await ask(good, { ...change(teal, 1, rest), newId: plum.id }))[0]).toBeGreaterThanOrEqual(400);
+      expect(await all(own.id)).toEqual(before);
+    });
   });
 });

@@ -27,6 +27,15 @@ export interface Change {
   readonly wish: Wish;
 }
 
+/** What becomes of a project of a set that is planned otherwise, and the revision it was looked at on. */
+export interface SetPlanChange {
+  readonly id: string;
+  readonly revision: number;
+  readonly keep: number;
+  readonly wish: Wish | null;
+  readonly newId: string;
+}
+
 /** Why an answer could not be read: a newer server's documents, or something else in its place. */
 function unreadAnswer({ issues }: { readonly issues: readonly { readonly message: string }[] }): FetchBaseQueryError {
   const newer = issues.some(({ message }) => message === 'record-newer');
@@ -91,6 +100,12 @@ export const api = createApi({
         const answer = await queryFulfilled.catch(() => undefined);
         if (answer) dispatch(api.util.upsertQueryData('work', id, answer.data));
       },
+    }),
+    /** What is not begun of a set planned otherwise, in all its projects at once. */
+    planSet: build.mutation<WorkSummary[], { changes: readonly SetPlanChange[] }>({
+      responseSchema: giving(workSummariesSchema),
+      query: (body) => ({ url: '/works/together', method: 'POST', body }),
+      invalidatesTags: ['Works', 'Work', 'Bin', 'Schedule', 'Drawer'],
     }),
     beginWork: build.mutation<Work, Change>({
       responseSchema: giving(workSchema),
@@ -175,6 +190,7 @@ export const {
   useBeginWorkMutation,
   useArchiveWorkMutation,
   useBinWorkMutation,
+  usePlanSetMutation,
   useBinQuery,
   useUnbeginWorkMutation,
   useFaceWorkMutation,

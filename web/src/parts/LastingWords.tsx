@@ -1,4 +1,4 @@
-import { type LastingOn, shortText } from '@puntada/core/words';
+import { type LastingOn, setSaid, shortText } from '@puntada/core/words';
 import { isShort, type Lasting } from '@puntada/core/work';
 import { Link } from 'react-router';
 
@@ -17,11 +17,15 @@ export function LastingWords({ workId, told, sure, on }: Props) {
     return (
       <span className="text-verdigris">
         ✓ {told.map(({ letter }) => letter).join(' and ')} {told.length === 1 ? 'lasts' : 'last'}
+        {told.some(({ ofSet }) => ofSet) ? setSaid.forWholeSet : ''}
       </span>
     );
   }
   return (
-    <Link to={`/works/${workId}/log`} className="inline-flex min-h-11 items-center text-brick sm:min-h-6">
+    <Link
+      to={`/works/${workId}/${short.some(({ ofSet }) => ofSet) ? 'set' : 'log'}`}
+      className="inline-flex min-h-11 items-center text-brick sm:min-h-6"
+    >
       <span aria-hidden className="pr-1.5">
         ✕
       </span>

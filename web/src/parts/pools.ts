@@ -1,7 +1,7 @@
 import type { Estimate } from '@puntada/core/craft';
 import type { PieceWorkings } from '@puntada/core/plan';
 import type { DrawerYarn, WorkSummary } from '@puntada/core/records';
-import { type AtHand, freeOf, type ShoppingNeed, setAside } from '@puntada/core/work';
+import { type AtHand, freeOf, type SetPool, type ShoppingNeed, setAside, yarnKey } from '@puntada/core/work';
 import type { PieceFigures } from '../worker/planner.worker.ts';
 
 /** What one project takes of a yarn, and how its metres come about. */
@@ -33,6 +33,47 @@ type Yarn = WorkSummary['wish']['yarns'][number];
 /** One yarn is one name, shade, label and lot: a ball of it goes into any project. */
 function keyOf(yarn: Yarn, stored: Stored | undefined): string {
   return [yarn.name, yarn.shade, yarn.ballMetres, yarn.ballGrams, stored?.yarn.lot].join(' ');
+}
+
+/** The yarns of a set, each with what is at hand of it for all its projects: set aside for them, or free in the drawer. */
+export function setPoolsOf(
+  works: readonly Pick<WorkSummary, 'wish'>[],
+  drawer: readonly Stored[],
+  all: readonly WorkSummary[],
+): SetPool[] {
+  const pools = new Map<string, { name: string; keys: Set<string>; stored: Set<Stored>; aside: AtHand }>();
+  for (const yarn of works.flatMap(({ wish }) => wish.yarns)) {
+    const stored = drawer.find((each) => each.id === yarn.drawer);
+    const key = keyOf(yarn, stored);
+    const fresh = {
+      name: yarn.name,
+      keys: new Set<string>(),
+      stored: new Set<Stored>(),
+      aside: { balls: 0, grams: 0 },
+    };
+    const pool = pools.get(key) ?? fresh;
+    pool.keys.add(yarnKey(yarn));
+    if (stored) pool.stored.add(stored);
+    pool.aside = {
+      balls: pool.aside.balls + (yarn.balls ?? 0),
+      grams: pool.aside.grams + (yarn.partGrams ?? 0),
+    };
+    pools.set(key, pool);
+  }
+  return [...pools.values()].map(({ name, keys, stored, aside }) => ({
+    name,
+    keys: [...keys],
+    ...withFree(aside, [...stored], all),
+  }));
+}
+
+/** What is set aside, and what is free of it in the drawer. */
+function withFree(aside: AtHand, stored: readonly Stored[], all: readonly WorkSummary[]): AtHand {
+  const free = stored.map((each) => freeOf(each.yarn, setAside(each.id, all)));
+  return {
+    balls: free.reduce((sum, { balls }) => sum + Math.max(0, balls), aside.balls),
+    grams: free.reduce((sum, { grams }) => sum + Math.max(0, grams), aside.grams),
+  };
 }
 
 /** A yarn while its projects are gathered. */
@@ -80,7 +121,6 @@ export function poolsOf(
     });
   }
   return [...pools.entries()].map(([key, { yarn, stored, needs, has }]) => {
-    const free = [...stored.values()].map((each) => freeOf(each.yarn, setAside(each.id, all)));
     const [known] = stored.values();
     return {
       key,
@@ -89,10 +129,7 @@ export function poolsOf(
       shade: yarn.shade,
       price: known?.yarn.price,
       needs,
-      has: {
-        balls: free.reduce((sum, { balls }) => sum + Math.max(0, balls), has.balls),
-        grams: free.reduce((sum, { grams }) => sum + Math.max(0, grams), has.grams),
-      },
+      has: withFree(has, [...stored.values()], all),
     };
   });
 }

@@ -22,11 +22,7 @@ describe('a border in a pattern', () => {
   });
 
   it('dots: a plain round, one with a dot in the middle of each four, a plain one', () => {
-    const [first, second, third] = patternedRounds('dots', 7, 3, 3) as [
-      PatternedRound,
-      PatternedRound,
-      PatternedRound,
-    ];
+    const [first, second, third] = patternedRounds('dots', 7, 3, 3) as [PatternedRound, PatternedRound, PatternedRound];
     expect(first).toEqual({ across: '.......', up: '...', corner: '.' });
     // Two stitches longer; the dots stand over the second and the sixth stitch of the first round.
     expect(second).toEqual({ across: '..x...x..', up: '..x..', corner: '.' });

@@ -30,6 +30,9 @@ export function endsAtText({ low, high }: NonNullable<ColourNow['endsAt']>, on: 
 /** Where each of some colours runs out: `A runs out between rows 97 and 107; B may not last`. */
 export function shortText(short: readonly Lasting[], on: LastingOn): string {
   return short
-    .map(({ letter, endsAt }) => (endsAt ? `${letter} runs out ${endsAtText(endsAt, on)}` : `${letter} may not last`))
+    .map(({ letter, endsAt, ofSet }) => {
+      const whole = ofSet ? ' for the whole set' : '';
+      return endsAt ? `${letter} runs out ${endsAtText(endsAt, on)}` : `${letter} may not last${whole}`;
+    })
     .join('; ');
 }

@@ -18,9 +18,20 @@ export interface ItemStand {
   readonly rowsOf: number;
 }
 
+/** Cloths that make one item. */
+export function panelsOf({ pieces, items }: Pick<Sequence, 'pieces' | 'items'>): number {
+  return Math.max(1, Math.round(pieces / Math.max(1, items)));
+}
+
+/** Items of a begun project that are begun themselves: the first is, once there is a cloth on the hook. */
+export function itemsTouched(sequence: Sequence, { rows, runs }: Position): number {
+  const last = sequence.units[runs > 0 ? rows : rows - 1];
+  return Math.min(sequence.items, Math.ceil(((last?.piece ?? 0) + 1) / panelsOf(sequence)));
+}
+
 /** How far each item is. What is done for all of them together, such as washing, is of none. */
 export function itemsAt(sequence: Sequence, { rows: at, runs }: Position): ItemStand[] {
-  const perItem = Math.max(1, Math.round(sequence.pieces / sequence.items));
+  const perItem = panelsOf(sequence);
   const stands = Array.from({ length: sequence.items }, () => ({ done: 0, of: 0 }));
   sequence.units.forEach((unit, place) => {
     const own = stands[Math.min(stands.length - 1, Math.floor(unit.piece / perItem))];

@@ -45,6 +45,11 @@ describe('a yarn that a set shares', () => {
     expect([byRule?.weighedIn, unweighed?.weighedIn]).toEqual(['a', undefined]);
     expect(byRule?.chance ?? 0).toBeGreaterThan(unweighed?.chance ?? 1);
     expect(more?.chance ?? 1).toBeLessThan(byRule?.chance ?? 0);
+    // Between what was expected, 1, and what was weighed, 1.34; a hand that was not weighed goes by the plan.
+    expect(more?.hand).toBeGreaterThan(1.1);
+    expect(more?.hand).toBeLessThan(1.34);
+    // Of what was weighed a tail is no stitch.
+    expect([byRule?.hand, unweighed?.hand]).toEqual([expect.closeTo(1, 1), 1]);
     // The order in which they are told changes nothing of it.
     const turned = sharedNow(yarn, belief, [
       ...others,

@@ -20,6 +20,8 @@ export interface SharedNow {
   readonly chance: number;
   /** The project, and its unit from 0, in which it may end first; nothing where it lasts. */
   readonly endsIn: { readonly id: string; readonly unit: number } | undefined;
+  /** What this hand takes against the plan, as far as it was weighed: 1.1 a tenth more. */
+  readonly hand: number;
   /** The project in which a ball was weighed last: what it says of the hand holds for all. */
   readonly weighedIn: string | undefined;
 }
@@ -54,9 +56,10 @@ export function sharedNow(yarn: Yarn, belief: Belief, needs: readonly SharedNeed
     part: 0,
   });
   if (!found.ok || found.value.chance === undefined) return undefined;
-  const { chance, endsAt } = found.value;
+  const { chance, endsAt, belief: now } = found.value;
   return {
     chance,
+    hand: Math.exp(now.mean),
     // Courses are told from 1.
     endsIn: endsAt && places[endsAt.low - 1],
     weighedIn: base.weighings.length ? base.id : undefined,

@@ -10,6 +10,7 @@ import type { FrozenWork } from '../../records/begun.ts';
 import type { KeptWork } from '../../records/keptWork.ts';
 import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
+import { itemsTouched, panelsOf } from '../set/items.ts';
 import { sequenceOfWork } from './inHand.ts';
 
 /** No row has more runs than this. */
@@ -57,6 +58,16 @@ export function rowLeft(begun: FrozenWork, wish: Wish, at: Position): Result<Row
   if (!next) return good(undefined);
   const { rows, pieces } = sequence;
   return good({ row: next.row + 1, rows, piece: next.piece + 1, pieces });
+}
+
+/** Items of a begun work that are begun themselves, and the cloths that make one. */
+export function touchedOf(begun: FrozenWork, wish: Wish, at: Position): Result<{ items: number; panels: number }> {
+  const cloth = thaw(begun);
+  if (!cloth.ok) return cloth;
+  const prepared = prepareCloth(wish, cloth.value);
+  if (!prepared.ok) return prepared;
+  const sequence = sequenceOfWork(prepared.value, cloth.value);
+  return good({ items: itemsTouched(sequence, at), panels: panelsOf(sequence) });
 }
 
 /** Runs of each row of a cloth; behind them those of its steps and of the other cloths, as far as the wish tells them. */

@@ -1,5 +1,6 @@
 import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
+import type { LastingOfSet } from '../set/ways.ts';
 import { type ColourNow, type ColourQuestion, colourNow } from './weighed.ts';
 
 /** Whether one colour of a work lasts to its end, as far as it is known what there is. */
@@ -9,6 +10,8 @@ export interface Lasting {
   readonly chance: number;
   /** Rows, from 1, between which it ends; undefined where it lasts. */
   readonly endsAt: ColourNow['endsAt'];
+  /** Told of the whole set that shares it, and not of this work alone. */
+  readonly ofSet?: boolean | undefined;
 }
 
 /** Whether each colour lasts from where a work stands; those whose balls are not known, or weighed wrongly, are left out. */
@@ -19,6 +22,18 @@ export function lasting(questions: readonly Omit<ColourQuestion, 'now' | 'part'>
     const { chance, endsAt } = found.value;
     return [{ letter: question.yarn.letter, chance, endsAt }];
   });
+}
+
+/** The same, of a yarn that a whole set shares told by all that is made of it. @param here the work that it is told of */
+export function lastingWithSet(own: readonly Lasting[], shared: readonly LastingOfSet[], here: string): Lasting[] {
+  const found = own.map((each): Lasting => {
+    const whole = shared.find(({ letter }) => letter === each.letter);
+    if (!whole) return each;
+    const { chance, endsIn } = whole;
+    return { letter: each.letter, chance, endsAt: endsIn === here ? each.endsAt : undefined, ofSet: true };
+  });
+  const others = shared.filter(({ letter }) => !own.some((each) => each.letter === letter));
+  return [...found, ...others.map(({ letter, chance }) => ({ letter, chance, endsAt: undefined, ofSet: true }))];
 }
 
 /** Whether a yarn is not sure enough for its maker. */

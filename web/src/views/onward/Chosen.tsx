@@ -10,12 +10,12 @@ import { ticksOf } from '../../api/queue/waiting.ts';
 import { useGoOnwardMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
 import { Craft } from '../../parts/Craft.tsx';
+import { Lasts } from '../../parts/Lasts.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { TermLine } from '../../parts/TermLine.tsx';
 import { Worked } from '../../parts/Worked.tsx';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
-import { Lasts } from './Lasts.tsx';
 
 /** Steps back on the server itself: the rest is planned from there. @returns why it could not, with nothing stepped */
 async function ripBack({ id, progress }: Work, to: Position): Promise<Problem | undefined> {

@@ -4,7 +4,7 @@ import { finishedFigure, hoursText, metresText, onwardSaid, restName } from '@pu
 import type { RestPlan } from '@puntada/core/work';
 import { usePreferences } from '../../api/api.ts';
 import { Craft } from '../../parts/Craft.tsx';
-import { Lasts } from './Lasts.tsx';
+import { Lasts } from '../../parts/Lasts.tsx';
 
 interface WaysProps {
   readonly plans: readonly RestPlan[];

@@ -1,25 +1,37 @@
 import { decimal, numberOrText } from '@puntada/core/craft';
-import type { PlanDocument, Work } from '@puntada/core/records';
+import type { PlanDocument, Wish, Work } from '@puntada/core/records';
 import { priceSaid } from '@puntada/core/words';
-import { type Costs, materialsOf, materialsTimes, type PriceWay, pricesOf } from '@puntada/core/work';
-import { useState } from 'react';
+import { type Costs, materialsOf, materialsTimes, type PriceWay, pricesOf, yarnKey } from '@puntada/core/work';
+import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
-import { problemsOf, useChangePreferences, usePreferences, useWorkQuery } from '../../api/api.ts';
+import { problemsOf, useChangePreferences, usePreferences, useWorkQuery, useWorksQuery } from '../../api/api.ts';
 import { useDrawerQuery } from '../../api/records.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
+import { Choice } from '../../parts/Choice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { projectsOfSet } from '../../parts/setMembers.ts';
 import { TextField } from '../../parts/TextField.tsx';
+import { type SetProject, useSet } from '../../parts/useSet.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
 import { useTyped } from './useTyped.ts';
 
-/** What one of a project costs its maker, three ways to a price, and what an hour then earns. */
+/** What one of a project costs its maker, or one of a whole set; three ways to a price, and what an hour then earns. */
 export default function PriceView() {
   const { id = '' } = useParams();
   const { data: work, error } = useWorkQuery(id);
+  const { data: works } = useWorksQuery();
   const { document, problems } = usePlanDocument(work && { wish: work.wish, begun: work.begun });
+  const inSet = useMemo(() => (work?.wish.set ? projectsOfSet(works ?? [], id) : []), [works, work?.wish.set, id]);
+  const projects = useSet(inSet);
+  const several = inSet.length > 1;
+  const [chosen, setChosen] = useState<'one' | 'set'>();
+  // A side alone is sold to nobody.
+  const of = chosen ?? (work?.wish.set?.part ? 'set' : 'one');
+  const whole = several && of === 'set';
+  const costs = whole ? projects && costsOfSet(projects) : work && document && costsOfOne(work, document);
   return (
     <>
       <Head title={work?.wish.title ?? 'Price'} under={priceSaid.whatItCosts}>
@@ -28,19 +40,59 @@ export default function PriceView() {
       </Head>
       <main id="main" className="mx-auto w-full max-w-[1180px] px-6 pt-5 pb-12">
         <Problems problems={error ? problemsOf(error) : problems} />
-        {work?.wish.set?.part ? (
-          <p className="mb-5 border-l-4 border-ochre bg-ochre-pale px-3 py-2 text-[16px]">
-            {priceSaid.partOnly(work.wish.set.part)}
-          </p>
+        {several ? (
+          <div className="mb-5 flex flex-wrap items-center gap-x-5 gap-y-2">
+            <Choice
+              label={priceSaid.priceOf}
+              value={of}
+              options={(['one', 'set'] as const).map((value) => ({ value, words: priceSaid.of[value] }))}
+              onChange={setChosen}
+            />
+            {whole ? null : work?.wish.set?.part ? (
+              <p className="text-[16px] text-ochre">△ {priceSaid.partOnly(work.wish.set.part)}</p>
+            ) : null}
+          </div>
         ) : null}
-        {work && document ? (
-          <Price work={work} document={document} />
+        {work && costs ? (
+          <Price key={of} id={whole ? (work.wish.set?.id ?? id) : id} whole={whole} {...costs} />
         ) : problems.length || error ? null : (
           <Waiting words={priceSaid.countingCosts} workedOut />
         )}
       </main>
     </>
   );
+}
+
+/** Yarn and hours that are to be paid, all items together. */
+interface Paid {
+  readonly items: number;
+  readonly yarns: readonly { readonly yarn: Wish['yarns'][number]; readonly metres: number }[];
+  readonly hours: number;
+}
+
+function costsOfOne({ wish }: Work, { size, colours, time }: PlanDocument): Paid {
+  const yarns = colours.flatMap(({ letter, metres: { low = 0, high = 0, mid = (low + high) / 2 } }) => {
+    const yarn = wish.yarns.find((each) => each.letter === letter);
+    return yarn ? [{ yarn, metres: mid }] : [];
+  });
+  const [low, high] = time.hours;
+  return { items: Math.max(1, size.items), yarns, hours: (low + high) / 2 };
+}
+
+/** Every project of a set: a back is half of an item, and each yarn is paid once for all. */
+function costsOfSet(projects: readonly SetProject[]): Paid {
+  const yarns = new Map<string, Paid['yarns'][number]>();
+  let [items, seconds] = [0, 0];
+  for (const { work, part, figures } of projects) {
+    if (work.wish.set?.part !== 'back') items += part.items.length;
+    seconds += figures?.time.mid ?? 0;
+    work.wish.yarns.forEach((yarn, i) => {
+      const key = yarnKey(yarn);
+      const metres = (yarns.get(key)?.metres ?? 0) + (figures?.yarn[i]?.metres.mid ?? 0);
+      yarns.set(key, { yarn: yarns.get(key)?.yarn ?? yarn, metres });
+    });
+  }
+  return { items: Math.max(1, items), yarns: [...yarns.values()], hours: seconds / 3600 };
 }
 
 /** A typed amount; nothing where the field is empty, 0 or more. */
@@ -53,30 +105,43 @@ function wrongAmount(text: string): string | undefined {
   return !text.trim() || amountOf(text) !== undefined ? undefined : priceSaid.typeAmount;
 }
 
-function Price({ work, document }: { work: Work; document: PlanDocument }) {
+interface PriceProps extends Paid {
+  /** Under which it is kept what was typed. */
+  readonly id: string;
+  /** Of a whole set, whose colours may be of several yarns. */
+  readonly whole: boolean;
+}
+
+function Price({ id, whole, items, yarns, hours: all }: PriceProps) {
   const { currency, rate } = usePreferences();
   const change = useChangePreferences();
   const { data: drawer } = useDrawerQuery();
-  const [typed, set] = useTyped(work.id);
+  const [typed, set] = useTyped(id);
   const [own, setOwn] = useState(rate ? String(rate) : '');
-  const items = Math.max(1, document.size.items);
-  const colours = document.colours.map(({ letter, name, metres }) => {
-    const yarn = work.wish.yarns.find((each) => each.letter === letter);
-    const stored = drawer?.find(({ id }) => id === yarn?.drawer)?.yarn;
+  const colours = yarns.map(({ yarn, metres }) => {
+    const letter = whole ? yarn.name : yarn.letter;
+    const stored = drawer?.find((each) => each.id === yarn.drawer)?.yarn;
     const ball = amountOf(typed[`ball ${letter}`] ?? '') ?? stored?.price;
-    const ballMetres = yarn?.ballMetres ?? stored?.ballMetres;
+    const ballMetres = yarn.ballMetres ?? stored?.ballMetres;
     const perMetre = ball !== undefined && ballMetres ? ball / ballMetres : undefined;
-    const shade = yarn?.shade ?? '#888888';
-    const all = metres.mid ?? ((metres.low ?? 0) + (metres.high ?? 0)) / 2;
-    return { letter, name, shade, metres: all / items, perMetre, ball, ballMetres, stored: stored?.price };
+    const { name, shade } = yarn;
+    return {
+      letter,
+      chip: yarn.letter,
+      name,
+      shade,
+      metres: metres / items,
+      perMetre,
+      ballMetres,
+      stored: stored?.price,
+    };
   });
-  const [low, high] = document.time.hours;
   const extras = ['insert', 'label', 'packaging', 'other'] as const;
   const costs: Costs = {
     yarn: colours,
     extras: extras.map((each) => amountOf(typed[each] ?? '') ?? 0),
     // In tenths, as they are shown.
-    hours: Math.round((10 * (low + high)) / 2 / items) / 10,
+    hours: Math.round((10 * all) / items) / 10,
     rate,
   };
   const materials = materialsOf(costs);
@@ -86,10 +151,10 @@ function Price({ work, document }: { work: Work; document: PlanDocument }) {
       <div className="grid content-start gap-7">
         <section aria-label="Yarn">
           <h2 className="border-b border-ink pb-1 text-[19px]">{priceSaid.yarnOfOne(items)}</h2>
-          {colours.map(({ letter, name, shade, metres, perMetre, ballMetres, stored }) => (
+          {colours.map(({ letter, chip, name, shade, metres, perMetre, ballMetres, stored }) => (
             <div key={letter} className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-rule py-3">
               <span className="flex min-w-[180px] flex-1 items-center gap-2 text-[16px]">
-                <YarnChip letter={letter} shade={shade} />
+                <YarnChip letter={chip} shade={shade} />
                 <span className="min-w-0 wrap-anywhere">
                   {name}, <b className="count">{decimal(metres, 0)} m</b>
                 </span>
@@ -160,6 +225,14 @@ function Price({ work, document }: { work: Work; document: PlanDocument }) {
           <dd className="count text-right font-semibold">{money(materials.money)}</dd>
           <dt>{priceSaid.hoursOfWork}</dt>
           <dd className="count text-right font-semibold">{decimal(costs.hours, 1)} h</dd>
+          {items > 1 ? (
+            <>
+              <dt className="text-soft">{priceSaid.allOfThem(items)}</dt>
+              <dd className="count text-right text-soft">
+                {money(items * materials.money)}, {decimal(items * costs.hours, 1)} h
+              </dd>
+            </>
+          ) : null}
         </dl>
         {materials.unknown.length ? (
           <p className="pb-2 text-[15px] text-brick">△ {priceSaid.priceUnknown(materials.unknown.join(', '))}</p>

@@ -8,9 +8,10 @@ import { usePreferences } from '../../api/api.ts';
 import { useLog } from '../../api/records.ts';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { dates } from '../../parts/dates.ts';
+import { nameInSet } from '../../parts/setMembers.ts';
+import type { ItemEntry, SetProject } from '../../parts/useSet.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { TellOfItem } from './TellOfItem.tsx';
-import { type ItemEntry, nameInSet, type SetProject } from './useSet.ts';
 
 interface Props {
   readonly project: SetProject;

@@ -6,10 +6,12 @@ import { problemsOf, useWorksQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
+import { projectsOfSet } from '../../parts/setMembers.ts';
+import { type SetProject, useSet } from '../../parts/useSet.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { ProjectItems } from './ProjectItems.tsx';
+import { SetWays } from './SetWays.tsx';
 import { SetYarn } from './SetYarn.tsx';
-import { projectsOfSet, type SetProject, useSet } from './useSet.ts';
 
 /** Every item of a set: how far it is, whom it is for and what became of it; and the yarn that all of them share. */
 export default function SetView() {
@@ -44,7 +46,8 @@ function Whole({ projects }: { projects: readonly SetProject[] }) {
     left.high += part.left.high;
   }
   const sizes = new Set(whole.map(({ part, figures }) => `${figures?.stitches} ${part.sequence.rows}`));
-  let before = 0;
+  // Backs are numbered as their fronts are.
+  const before = { front: 0, back: 0 };
   return (
     <>
       <p className="flex flex-wrap gap-x-8 gap-y-1 text-[22px]">
@@ -53,13 +56,14 @@ function Whole({ projects }: { projects: readonly SetProject[] }) {
       </p>
       {sizes.size > 1 ? <p className="pt-1 text-[15px] text-ochre">△ {setSaid.sizeApart}</p> : null}
       {projects.map((project) => {
-        const back = project.work.wish.set?.part === 'back';
-        const first = back ? 0 : before;
-        before += back ? 0 : project.part.items.length;
+        const side = project.work.wish.set?.part === 'back' ? 'back' : 'front';
+        const first = before[side];
+        before[side] += project.part.items.length;
         return <ProjectItems key={project.work.id} project={project} first={first} alone={projects.length === 1} />;
       })}
       <Sides projects={projects} />
       <SetYarn projects={projects} />
+      <SetWays projects={projects} />
     </>
   );
 }

@@ -7,8 +7,9 @@ import { usePreferences, useWorksQuery } from '../../api/api.ts';
 import { useDrawerQuery } from '../../api/records.ts';
 import { Figure } from '../../parts/Figure.tsx';
 import { type Pool, poolsOf } from '../../parts/pools.ts';
+import { nameInSet } from '../../parts/setMembers.ts';
+import type { SetProject } from '../../parts/useSet.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
-import { nameInSet, type SetProject } from './useSet.ts';
 
 type Yarn = Wish['yarns'][number];
 
@@ -66,9 +67,11 @@ function PoolRow({ pool, projects }: { pool: Pool; projects: readonly SetProject
   const shopping = shoppingOf(needs, has);
   const question = needs[0]?.question;
   const taken = takenOf(pool, projects);
-  const needed = taken.map((each) => ({ id: each.need.id, metres: withTails(each) }));
-  const balls = question ? ballsInOrder(needed, question.ballGrams * question.metresPerGram) : [];
   const shared = sharedOf(taken, has);
+  // A hand that was weighed takes more or less of each ball than was planned.
+  const hand = shared?.hand ?? 1;
+  const needed = taken.map((each) => ({ id: each.need.id, metres: withTails(each).map((metres) => metres * hand) }));
+  const balls = question ? ballsInOrder(needed, question.ballGrams * question.metresPerGram) : [];
   const chance = shared?.chance ?? shopping?.held;
   const short = chance !== undefined && shopping && chance < shopping.sure && (has.balls || has.grams);
   const nameOf = (id: string) => nameOfProject(id, projects);

@@ -9,7 +9,7 @@ import { Button } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { TextField } from '../../parts/TextField.tsx';
-import type { ItemEntry } from './useSet.ts';
+import type { ItemEntry } from '../../parts/useSet.ts';
 
 interface Props {
   readonly work: Work;

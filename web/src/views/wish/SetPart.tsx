@@ -7,7 +7,7 @@ import { YarnChip } from '../../parts/YarnChip.tsx';
 import { YarnPicker } from '../../parts/YarnPicker.tsx';
 import { Field } from './Field.tsx';
 import { MorePart } from './More.tsx';
-import { colouringOf, itemsOfForm, yarnFromDrawer } from './setForm.ts';
+import { colouringOf, hasOtherBack, itemsOfForm, yarnFromDrawer } from './setForm.ts';
 import type { WishFormValues } from './wishForm.ts';
 
 /** Letters of the further yarns of a set stand behind those of the pattern. */
@@ -56,7 +56,7 @@ export function SetPart() {
       name="set"
       title={setSaid.coloursOfEach}
       hint={setSaid.coloursHint}
-      summary={<span>{setSaid.projects(ways, items, set.apart)}</span>}
+      summary={<span>{setSaid.projects(ways, items, set.apart, hasOtherBack(form))}</span>}
     >
       <div className="grid grid-cols-[minmax(0,1fr)] gap-4">
         {set.yarns.map((yarn, i) => (
@@ -164,7 +164,7 @@ export function SetPart() {
               {setSaid.oneYarnTwice(twice.map((item) => setSaid.item(item + 1).toLowerCase()).join(', '))}
             </>
           ) : (
-            setSaid.projects(ways, items, set.apart)
+            setSaid.projects(ways, items, set.apart, hasOtherBack(form))
           )}
         </p>
       </div>

@@ -2,7 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import type { Work } from '@puntada/core/records';
 import { anyVersion, draftRecord, readShape } from '@puntada/core/records';
 import { setSaid, stateWord, wishSaid } from '@puntada/core/words';
-import { useDeferredValue, useEffect, useState } from 'react';
+import { type SyntheticEvent, useDeferredValue, useEffect, useState } from 'react';
 import { FormProvider, type Resolver, set, useForm } from 'react-hook-form';
 import { Link, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { problemsOf, useAddWorkMutation, useChangeWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
@@ -227,7 +227,7 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
     const [first] = names;
     if (first) setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
   };
-  const save = form.handleSubmit(async (filled) => {
+  const submit = form.handleSubmit(async (filled) => {
     const read = readWish(filled, work?.wish);
     if (!read.ok) {
       for (const problem of read.problems) form.setError(problem.path as 'title', { message: sentence(problem) });
@@ -259,6 +259,13 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
     if (!work) navigate(`/works/${saved.data.id}/wish`, { replace: true });
     navigate(`/works/${saved.data.id}/size`);
   }, show);
+  const save = (event: SyntheticEvent) => {
+    // What was refused before may have been mended while the refusal was still on its way: it is asked again.
+    forgetAdding();
+    forgetChanging();
+    form.clearErrors();
+    void submit(event);
+  };
   const giveUp = async () => {
     await kept.drop();
     if (work) form.reset(toForm(work.wish));
@@ -295,7 +302,7 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
                   <SizePart />
                   <PatternPart settled={frozen} />
                   <ColoursPart />
-                  {!frozen && !work?.wish.set && itemsOfForm(values) > 1 && !values.back ? <SetPart /> : null}
+                  {!frozen && !work?.wish.set && itemsOfForm(values) > 1 ? <SetPart /> : null}
                   <GaugePart advice={answer?.ok ? answer.value.hook : undefined} />
                   <FinishPart />
                 </>

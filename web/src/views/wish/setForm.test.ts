@@ -49,6 +49,22 @@ describe('the wishes of an idea', () => {
       ['Bag: Ferry blue', 2, undefined],
       ['Bag: Teal', 2, undefined],
     ]);
+    // Two bags in two colourways, each with a plain back in its own A: four projects.
+    for (const back of ['plain', 'twin']) {
+      expect(made({ ...bag, set, back })).toEqual([
+        ['Bag: Ferry blue', 1, 'front'],
+        ['Bag: Ferry blue, back', 1, 'back'],
+        ['Bag: Teal', 1, 'front'],
+        ['Bag: Teal, back', 1, 'back'],
+      ]);
+    }
+    const twins = typed({ ...bag, set, back: 'twin' });
+    expect('wishes' in twins && twins.wishes.map(({ yarns }) => yarns[1]?.name)).toEqual([
+      'Ferry blue',
+      'Ferry blue',
+      'Teal',
+      'Teal',
+    ]);
     expect(made({ title: 'Cloths', pieces: '2', set: { yarns: [], items: [], apart: true } })).toEqual([
       ['Cloths: 1', 1, undefined],
       ['Cloths: 2', 1, undefined],

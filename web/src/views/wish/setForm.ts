@@ -65,34 +65,33 @@ export function backPatterns({ item, yarns }: WishFormValues): readonly StitchPa
 }
 
 /** Whether the other side is another cloth. */
-function hasOtherBack(form: WishFormValues): boolean {
+export function hasOtherBack(form: WishFormValues): boolean {
   return form.back !== '' && panelsOfForm(form) === 2;
 }
 
-/** The front and the back of what was typed, each a wish of its own. @param id of the set @returns what is in the way instead */
-function frontAndBack(
-  form: WishFormValues,
-  wish: Wish,
-  id: string,
-): { readonly wishes: readonly Wish[] } | { readonly problems: readonly Problem[] } {
-  const set = { id, title: wish.title };
-  const front: Wish = { ...wish, pieces: itemsOfForm(form), set: { ...set, part: 'front' } };
-  if (form.back === 'twin') return { wishes: [front, twinOf(front)] };
-  const back = backOf(front, form.back === 'plain' ? { text: plainPattern } : { key: form.back });
-  return back.ok
-    ? { wishes: [front, back.value] }
-    : { problems: back.problems.map((each) => ({ ...each, path: 'back' })) };
+type Typed = { readonly wishes: readonly Wish[] } | { readonly problems: readonly Problem[] };
+
+/** Each front with its back, a wish of its own, in the yarns of that front. @returns what is in the way instead */
+function withBacks({ back }: WishFormValues, fronts: readonly Wish[]): Typed {
+  const wishes: Wish[] = [];
+  for (const each of fronts) {
+    const front: Wish = { ...each, set: { ...(each.set as NonNullable<Wish['set']>), part: 'front' } };
+    if (back === 'twin') {
+      wishes.push(front, twinOf(front));
+      continue;
+    }
+    const made = backOf(front, back === 'plain' ? { text: plainPattern } : { key: back });
+    if (!made.ok) return { problems: made.problems.map((problem) => ({ ...problem, path: 'back' })) };
+    wishes.push(front, made.value);
+  }
+  return { wishes };
 }
 
 /**
  * The wishes of a set that was typed, one for each colourway. @param id of the set
  * @returns what is wrong with a further yarn instead, at its field
  */
-function wishesOfForm(
-  form: WishFormValues,
-  wish: Wish,
-  id: string,
-): { readonly wishes: readonly Wish[] } | { readonly problems: readonly Problem[] } {
+function wishesOfForm(form: WishFormValues, wish: Wish, id: string): Typed {
   const further: Wish['yarns'] = [];
   const problems: Problem[] = [];
   const twice = itemsOfOneYarn(colouringOf(form));
@@ -106,12 +105,19 @@ function wishesOfForm(
   });
   if (problems.length) return { problems };
   const palette = [...wish.yarns, ...further];
-  const set = { id, title: wish.title, panels: panelsOfForm(form), apart: form.set.apart };
+  // Where the other side is another cloth, a front is half of each.
+  const panels = hasOtherBack(form) ? 1 : panelsOfForm(form);
+  const set = { id, title: wish.title, panels, apart: form.set.apart };
   return { wishes: wishesOfSet(wish, set, palette, colouringOf(form)) };
 }
 
-/** Every wish of what was typed: one, those of a set in several colours, or a front and a back. */
-export function wishesTyped(form: WishFormValues, wish: Wish, id: string): ReturnType<typeof wishesOfForm> {
-  if (hasOtherBack(form)) return frontAndBack(form, wish, id);
-  return isMixed(form) || (form.set.apart && itemsOfForm(form) > 1) ? wishesOfForm(form, wish, id) : { wishes: [wish] };
+/** Every wish of what was typed: one, those of a set in several colours, fronts and their backs. */
+export function wishesTyped(form: WishFormValues, wish: Wish, id: string): Typed {
+  const several = isMixed(form) || (form.set.apart && itemsOfForm(form) > 1);
+  if (!several && !hasOtherBack(form)) return { wishes: [wish] };
+  const set = { id, title: wish.title };
+  const made: Typed = several
+    ? wishesOfForm(form, wish, id)
+    : { wishes: [{ ...wish, pieces: itemsOfForm(form), set }] };
+  return hasOtherBack(form) && 'wishes' in made ? withBacks(form, made.wishes) : made;
 }

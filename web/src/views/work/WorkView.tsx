@@ -93,7 +93,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const steps = useSteps(cloth, counter, sequence);
   const which = sequence ? clothOf(sequence, stands, work.wish.item) : '';
   const { data: log } = useLog(work.id, true);
-  const lasts = useLasting(work.wish, cloth, costs, log, position.rows);
+  const lasts = useLasting(work, cloth, costs, log, position.rows);
   const notes = useNotes(work.id);
   // What the cloth in hand was found to differ by from the one that it is to match.
   const apart = useMemo(() => {

@@ -46,6 +46,10 @@ export const server: Table = {
     `Row ${f.row} of ${f.rows}${Number(f.pieces) > 1 ? `, piece ${f.piece} of ${f.pieces},` : ''} is still to be worked.`,
     'Finish the last row first.',
   ],
+  'items-begun': (f) => [
+    `Of this project ${f.items === 1 ? '1 item is' : `${f.items} items are`} begun by now, so not as many can be planned otherwise.`,
+    'Look at the ways again: they are counted from where the project stands.',
+  ],
   'only-the-rest': () => [
     'In a started project only size, ending, border and closing row can still be changed.',
     'Make a new project for anything else.',

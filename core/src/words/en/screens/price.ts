@@ -3,8 +3,10 @@ import type { Told } from './told.ts';
 /** What the screens of `price` say. */
 export const priceSaid = {
   whatItCosts: 'What one costs you, three ways to a price, and what an hour then earns',
-  partOnly: (part: Told) =>
-    `This is the ${part} alone: the yarn and hours of the other side stand on its own page. Add both for the whole.`,
+  partOnly: (part: Told) => `The ${part} alone, without the other side.`,
+  priceOf: 'What is priced',
+  of: { one: 'One of this project', set: 'One of the whole set' },
+  allOfThem: (items: number) => `All ${items}: materials and work`,
   countingCosts: 'Counting its yarn and hours…',
   yarnOfOne: (items: number) => (items > 1 ? `Yarn of one of ${items}` : 'Yarn of one'),
   priceOfBall: (letter: Told) => `A ball of ${letter}`,

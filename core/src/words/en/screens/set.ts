@@ -61,10 +61,12 @@ export const setSaid = {
   yarnNumber: (number: number) => `yarn ${number}`,
   shadeOfFurther: (number: number) => `Shade of yarn ${number}`,
   oneYarnTwice: (items: Told) => `Two colours of ${items} are the same yarn. Choose another for one of them.`,
-  projects: (ways: number, items: number, apart: boolean) => {
+  projects: (ways: number, items: number, apart: boolean, backs: boolean) => {
     const all = counted(items, 'item');
-    if (apart && items > 1) return `${all}, each a project of its own in one set.`;
-    return ways > 1 ? `${all} in ${ways} colourways: ${ways} projects of one set.` : `${all}, all alike: one project.`;
+    if (apart && items > 1) return `${all}, each${backs ? ', front and back,' : ''} a project of its own in one set.`;
+    const sides = backs ? ', fronts and backs' : '';
+    if (ways > 1) return `${all} in ${ways} colourways: ${backs ? 2 * ways : ways} projects of one set${sides}.`;
+    return backs ? `${all}, all alike: two projects${sides}.` : `${all}, all alike: one project.`;
   },
   apart: 'Each one a project of its own, to be worked by turns',
   isOfSet: (title: Told) =>
@@ -75,4 +77,29 @@ export const setSaid = {
   joined: (front: number, back: number, rows: number, other: number) =>
     `The sides have ${rows} rows in front and ${other} behind: join ${front} of the front to ${back} of the back, all the way up.`,
   openSet: 'Open the set',
+  forWholeSet: ', for the whole set',
+  waysOn: 'Ways to finish the set',
+  waysHint: 'What is on the hook stays as it is. Everything not started can still be planned otherwise, all at once.',
+  way: {
+    planned: 'As planned',
+    shorter: 'Make those not started shorter',
+    fewer: 'Make fewer',
+    swapped: 'Exchange A and B in those not started',
+    more: 'Buy more',
+  },
+  wayHead: 'The rest of the set',
+  wayItems: 'Items',
+  wayRows: 'Rows',
+  waySize: 'Size of each',
+  wayLasts: 'Yarn lasts',
+  wayTime: 'Time left',
+  take: 'Plan it so',
+  taking: 'Planning…',
+  takenNow: 'The set is planned so.',
+  takeWay: (way: Told) => `Plan it so: ${way}`,
+  buyMore: (bought: readonly { readonly name: string; readonly balls: number }[]) =>
+    `Buy ${bought.map(({ name, balls }) => `${counted(balls, 'more ball')} of ${name}`).join(', ')}`,
+  leaveOut: (items: number) => `Leave out ${counted(items, 'item')}`,
+  restTitle: (title: string) => `${title.slice(0, 70)}, the rest`,
+  lookingForWays: 'Working out ways…',
 } as const;

@@ -1,0 +1,376 @@
+import type { Belief } from '../../craft/values/belief.ts';
+import type { Estimate } from '../../craft/values/estimate.ts';
+import type { Yarn } from '../../craft/yarn/yarn.ts';
+import { thaw } from '../../plan/begun/frozen.ts';
+import { prepareWork } from '../../plan/begun/made.ts';
+import { admits } from '../../plan/fit/progression.ts';
+import { heightRule } from '../../plan/fit/up.ts';
+import { secondsBy, unknownPace } from '../../plan/pace/ownPace.ts';
+import { handBelief } from '../../plan/piece/piece.ts';
+import { planWish } from '../../plan/piece/plan.ts';
+import type { Work } from '../../records/answers.ts';
+import type { Weighing } from '../../records/logEntry.ts';
+import type { Wish } from '../../records/wish.ts';
+import type { Position } from '../progress/progress.ts';
+import { costsOfProject, handworkOfRows, type ProjectCosts } from '../underway/inHand.ts';
+import { itemsTouched, panelsOf } from './items.ts';
+import { type SharedNow, sharedNow } from './shared.ts';
+
+/** One project of a set as it stands. */
+export interface SetMember {
+  readonly work: Work;
+  readonly weighings: readonly Weighing[];
+}
+
+/** A yarn of the set, and what is at hand of it for all its projects. */
+export interface SetPool {
+  /** Of each yarn of a wish that is this one: `yarnKey`. */
+  readonly keys: readonly string[];
+  readonly name: string;
+  readonly balls: number;
+  readonly grams: number;
+}
+
+/** Ways to go on with a set. */
+export const setWayKinds = ['planned', 'shorter', 'fewer', 'swapped', 'more'] as const;
+export type SetWayKind = (typeof setWayKinds)[number];
+
+/** What becomes of a project where a set is planned otherwise. */
+export interface SetChange {
+  /** Of the project. */
+  readonly id: string;
+  /** Items that stay as they are: those that are touched. 0 where it is not begun. */
+  readonly keep: number;
+  /** The items that are not begun, planned otherwise: a project of their own where others stay. Nothing where they are left out. */
+  readonly wish: Wish | undefined;
+}
+
+/** One way to go on with a set, with what it comes to. */
+export interface SetWay {
+  readonly kind: SetWayKind;
+  readonly items: number;
+  /** Items that are not begun. */
+  readonly open: number;
+  /** Rows and size of those; nothing where there are none. */
+  readonly rows: number | undefined;
+  readonly size: { readonly width: Estimate; readonly height: Estimate } | undefined;
+  /** Yarn by yarn the chance that it lasts, where it is known what there is. */
+  readonly pools: readonly { readonly name: string; readonly chance: number | undefined }[];
+  /** The least of them. */
+  readonly chance: number | undefined;
+  /** Seconds still to be worked. */
+  readonly left: Estimate;
+  /** Balls to be bought for it. */
+  readonly buy: readonly { readonly name: string; readonly balls: number }[];
+  readonly changes: readonly SetChange[];
+}
+
+/** What makes one yarn of a wish the same as one of another. */
+export function yarnKey({ name, shade, ballMetres, ballGrams, drawer }: Wish['yarns'][number]): string {
+  return JSON.stringify([name, shade, ballMetres, ballGrams, drawer]);
+}
+
+/** A stretch of the set that is made as one: what stays of a project, or the items of it that are not begun. */
+interface Stretch {
+  readonly id: string;
+  readonly wish: Wish;
+  readonly costs: ProjectCosts;
+  readonly belief: Belief;
+  readonly now: Position;
+  readonly weighings: readonly Weighing[];
+}
+
+/** A project, parted into what stays and what may be planned otherwise. */
+interface Parted {
+  readonly id: string;
+  /** Items that are touched. */
+  readonly keep: number;
+  readonly kept: Stretch | undefined;
+  /** Of the items that are not begun. */
+  readonly open: Wish | undefined;
+  readonly panels: number;
+}
+
+const start: Position = { rows: 0, runs: 0 };
+
+/** What is counted of a project, and what is known of the hand in it. */
+type Counted = Pick<Stretch, 'costs' | 'belief'>;
+
+function countBegun(work: Work, wish: Wish): Counted | undefined {
+  const cloth = work.begun ? thaw(work.begun) : undefined;
+  const prepared = prepareWork({ ...work, wish });
+  if (!cloth?.ok || !prepared.ok) return undefined;
+  return { costs: costsOfProject(prepared.value, cloth.value), belief: handBelief(prepared.value) };
+}
+
+function part({ work, weighings }: SetMember): Parted | undefined {
+  const { id, wish, progress, state } = work;
+  if (state === 'wished') {
+    const plan = planned(wish);
+    return plan && { id, keep: 0, kept: undefined, open: wish, panels: panelsOf(plan.costs.sequence) };
+  }
+  const whole = countBegun(work, wish);
+  if (!whole) return undefined;
+  const { sequence } = whole.costs;
+  const panels = panelsOf(sequence);
+  const keep = state === 'finished' ? sequence.items : itemsTouched(sequence, progress);
+  const pieces = keep * panels;
+  const counted = pieces < wish.pieces ? countBegun(work, { ...wish, pieces }) : whole;
+  if (!counted) return undefined;
+  // What is set aside stays with what is begun.
+  const yarns = wish.yarns.map(({ balls: _balls, partGrams: _grams, ...yarn }) => yarn);
+  return {
+    id,
+    keep,
+    panels,
+    kept: { id, wish, ...counted, now: progress, weighings },
+    open: pieces < wish.pieces ? { ...wish, pieces: wish.pieces - pieces, yarns } : undefined,
+  };
+}
+
+interface Planned extends Counted {
+  readonly rows: number;
+  readonly stitches: number;
+  readonly size: NonNullable<SetWay['size']>;
+  readonly rule: (rows: number) => boolean;
+}
+
+/** What items that are not begun come to; nothing where they cannot be made so. */
+function planned(wish: Wish): Planned | undefined {
+  const plan = planWish(wish);
+  if (!plan.ok) return undefined;
+  const { prepared, piece, width, height } = plan.value;
+  const { bound, foundation, technique } = prepared;
+  const cloth = { bound, foundation, fabric: piece.fabric, strands: piece.strands };
+  return {
+    costs: costsOfProject(prepared, cloth),
+    belief: handBelief(prepared),
+    rows: piece.rows,
+    stitches: piece.stitches,
+    size: { width: width.width, height: height.height },
+    rule: (rows) => admits(heightRule(bound, technique, wish.ending), rows),
+  };
+}
+
+/** Finds ways to go on with a set; it remembers what it has counted. */
+class SetPlanner {
+  private readonly parted: readonly Parted[];
+  private readonly pools: readonly SetPool[];
+  private readonly known = new Map<string, Planned | undefined>();
+  readonly sure: number;
+
+  constructor(members: readonly SetMember[], pools: readonly SetPool[]) {
+    this.parted = members.flatMap((member) => part(member) ?? []);
+    this.pools = pools;
+    this.sure = Math.max(0, ...members.map(({ work }) => work.wish.sure));
+  }
+
+  get opens(): readonly (Wish | undefined)[] {
+    return this.parted.map(({ open }) => open);
+  }
+
+  /** So many items a project makes of a wish. */
+  itemsOf(index: number, wish: Wish | undefined): number {
+    return wish ? Math.round(wish.pieces / (this.parted[index]?.panels ?? 1)) : 0;
+  }
+
+  planned(wish: Wish): Planned | undefined {
+    const key = JSON.stringify(wish);
+    if (!this.known.has(key)) this.known.set(key, planned(wish));
+    return this.known.get(key);
+  }
+
+  /** A set with these items to come, one wish or none for each project; nothing where one of them cannot be made. */
+  way(kind: SetWayKind, opens: readonly (Wish | undefined)[], more: ReadonlyMap<SetPool, number> = new Map()) {
+    const plans = opens.map((open) => open && this.planned(open));
+    if (opens.some((open, i) => open && !plans[i])) return undefined;
+    const stretches = this.parted.flatMap(({ id, kept }, i): Stretch[] => {
+      const [wish, plan] = [opens[i], plans[i]];
+      const fresh =
+        wish && plan ? [{ id, wish, costs: plan.costs, belief: plan.belief, now: start, weighings: [] }] : [];
+      return [...(kept ? [kept] : []), ...fresh];
+    });
+    const pools = this.pools.map((pool) => ({ name: pool.name, chance: chanceOf(pool, stretches, more.get(pool)) }));
+    const chances = pools.flatMap(({ chance }) => chance ?? []);
+    const first = plans.find((plan) => plan !== undefined);
+    const open = opens.reduce((sum, wish, i) => sum + this.itemsOf(i, wish), 0);
+    const changes = this.parted.flatMap(({ id, keep, open: was }, i): SetChange[] =>
+      JSON.stringify(was) === JSON.stringify(opens[i]) ? [] : [{ id, keep, wish: opens[i] }],
+    );
+    const way: SetWay = {
+      kind,
+      items: open + this.parted.reduce((sum, { keep }) => sum + keep, 0),
+      open,
+      rows: first?.rows,
+      size: first?.size,
+      pools,
+      chance: chances.length ? Math.min(...chances) : undefined,
+      left: together(stretches),
+      buy: [...more].map(([{ name }, balls]) => ({ name, balls })),
+      changes,
+    };
+    return way;
+  }
+
+  isSure(way: SetWay | undefined): way is SetWay {
+    return (way?.chance ?? 0) >= this.sure;
+  }
+
+  /** All that is to come in as many rows as the yarn is sure for: the most of those that are allowed. */
+  shorter(): SetWay | undefined {
+    const first = this.opens.find((open) => open !== undefined);
+    const plan = first && this.planned(first);
+    // Sides of unlike rows would have to be joined: a back goes by its front, which is planned for itself.
+    if (!plan || this.opens.some((open) => open?.set?.part)) return undefined;
+    const { stitches } = plan;
+    const allowed: number[] = [];
+    for (let rows = Math.ceil(plan.rows / 2); rows < plan.rows; rows++) if (plan.rule(rows)) allowed.push(rows);
+    const to = (rows: number) =>
+      this.way(
+        'shorter',
+        this.opens.map((open) => open && { ...open, choice: { stitches, rows } }),
+      );
+    let best: SetWay | undefined;
+    for (let [low, high] = [0, allowed.length - 1]; low <= high; ) {
+      const middle = (low + high) >> 1;
+      const way = to(allowed[middle] as number);
+      if (this.isSure(way)) {
+        best = way;
+        low = middle + 1;
+      } else high = middle - 1;
+    }
+    return best;
+  }
+
+  /** As few items left out as it takes, from the last one back. */
+  fewer(): SetWay | undefined {
+    const opens = [...this.opens];
+    for (let i = opens.length - 1; i >= 0; ) {
+      const own = opens[i];
+      const panels = this.parted[i]?.panels ?? 1;
+      if (!own) {
+        i--;
+        continue;
+      }
+      opens[i] = own.pieces > panels ? { ...own, pieces: own.pieces - panels } : undefined;
+      const way = this.way('fewer', opens);
+      if (this.isSure(way)) return way;
+    }
+    return undefined;
+  }
+
+  /** The first two colours of all that is to come exchanged, where that makes it surer. */
+  swapped(before: SetWay): SetWay | undefined {
+    const way = this.way(
+      'swapped',
+      this.opens.map((open) => open && swappedYarns(open)),
+    );
+    return way && way.changes.length > 0 && (way.chance ?? 0) > (before.chance ?? 0) + 0.05 ? way : undefined;
+  }
+
+  /** As few balls bought as it takes. */
+  more(): SetWay | undefined {
+    const bought = new Map<SetPool, number>();
+    for (const [at, pool] of this.pools.entries()) {
+      for (let balls = 0; balls <= mostBought; balls++) {
+        if (balls) bought.set(pool, balls);
+        const chance = this.way('more', this.opens, bought)?.pools[at]?.chance;
+        if (chance === undefined || chance >= this.sure) break;
+      }
+    }
+    const way = this.way('more', this.opens, bought);
+    return bought.size && this.isSure(way) ? way : undefined;
+  }
+}
+
+const mostBought = 40;
+
+function swappedYarns(wish: Wish): Wish {
+  const [a, b, ...rest] = wish.yarns;
+  if (!a || !b) return wish;
+  return { ...wish, yarns: [{ ...b, letter: a.letter }, { ...a, letter: b.letter }, ...rest] };
+}
+
+/** The chance that a yarn lasts for all of the set that takes it; nothing where it is not known what there is. */
+function chanceOf(pool: SetPool, stretches: readonly Stretch[], more = 0): number | undefined {
+  return sharedBy(pool, stretches, more)?.chance;
+}
+
+/** Whether a yarn lasts for all of the set that takes it, and in which of its stretches it may end. */
+function sharedBy({ keys, balls, grams }: SetPool, stretches: readonly Stretch[], more = 0): SharedNow | undefined {
+  if (!(balls || grams)) return undefined;
+  let yarn: Yarn | undefined;
+  const needs = stretches.flatMap(({ wish, costs, now, weighings }, i) =>
+    wish.yarns.flatMap((own, colour) => {
+      if (!keys.includes(yarnKey(own))) return [];
+      yarn ??= own;
+      return [
+        {
+          id: String(i),
+          metres: costs.metres[colour] ?? [],
+          now,
+          weighings: weighings.filter(({ letter }) => letter === own.letter),
+        },
+      ];
+    }),
+  );
+  const [first] = stretches;
+  if (!yarn || !first) return undefined;
+  return sharedNow({ ...yarn, balls: balls + more, partGrams: grams }, first.belief, needs);
+}
+
+/** What all of it still takes: one hand makes it, so what is doubtful of it is so in each. */
+function together(stretches: readonly Stretch[]): Estimate {
+  const left = { low: 0, mid: 0, high: 0, source: 'typical' as const };
+  for (const { wish, costs, now } of stretches) {
+    const own = secondsBy(wish.pace ?? unknownPace, handworkOfRows(costs, now, 0));
+    left.low += own.low;
+    left.mid += own.mid;
+    left.high += own.high;
+  }
+  return left;
+}
+
+/**
+ * Ways to go on with a set: as it is planned first, then what is not begun of it made shorter, fewer, or in exchanged
+ * colours, and the balls that would be enough. What is begun stays as it is on the hook.
+ * @param members in the order in which they are made @returns only the first where the yarn lasts
+ */
+export function setWays(members: readonly SetMember[], pools: readonly SetPool[]): SetWay[] {
+  const planner = new SetPlanner(members, pools);
+  const first = planner.way('planned', planner.opens);
+  if (!first) return [];
+  if (first.chance === undefined || planner.isSure(first)) return [first];
+  return [
+    first,
+    ...[planner.shorter(), planner.fewer(), planner.swapped(first), planner.more()].flatMap((each) => each ?? []),
+  ];
+}
+
+/** Whether a yarn that others of the set take too lasts for all of them. */
+export interface LastingOfSet {
+  readonly letter: string;
+  /** 0 to 1. */
+  readonly chance: number;
+  /** The project in which it may end first; nothing where it lasts. */
+  readonly endsIn: string | undefined;
+}
+
+/** The yarns of one project that others of its set take too. @param members in the order in which they are made */
+export function lastingOfSet(id: string, members: readonly SetMember[], pools: readonly SetPool[]): LastingOfSet[] {
+  const own = members.find(({ work }) => work.id === id)?.work;
+  const stretches = members.flatMap(({ work, weighings }): Stretch[] => {
+    const { wish, progress } = work;
+    const counted = work.begun ? countBegun(work, wish) : planned(wish);
+    return counted
+      ? [{ id: work.id, wish, costs: counted.costs, belief: counted.belief, now: progress, weighings }]
+      : [];
+  });
+  return pools.flatMap((pool): LastingOfSet[] => {
+    const takes = ({ wish }: Pick<Stretch, 'wish'>) => wish.yarns.find((yarn) => pool.keys.includes(yarnKey(yarn)));
+    const letter = own && takes(own)?.letter;
+    if (!letter || stretches.filter(takes).length < 2) return [];
+    const found = sharedBy(pool, stretches);
+    return found ? [{ letter, chance: found.chance, endsIn: stretches[Number(found.endsIn?.id)]?.id }] : [];
+  });
+}

@@ -1,0 +1,46 @@
+import type { LogEntry, WorkSummary } from '@puntada/core/records';
+import type { SetMember } from '@puntada/core/work';
+import { useEffect, useState } from 'react';
+import { useAppStore } from '../app/store.ts';
+import { planner } from '../worker/planner.ts';
+import type { PieceFigures, SetPart } from '../worker/planner.worker.ts';
+import { memberOf } from './setMembers.ts';
+
+/** What is told of one item. */
+export type ItemEntry = Extract<LogEntry, { kind: 'item' }>;
+
+/** One project of a set, counted. */
+export interface SetProject extends SetMember {
+  readonly part: SetPart;
+  readonly figures: PieceFigures | undefined;
+}
+
+/** Counts projects in the worker, one after the other; nothing until all are counted. */
+export function useSet(projects: readonly WorkSummary[]): readonly SetProject[] | undefined {
+  const { dispatch } = useAppStore();
+  const [found, setFound] = useState<readonly SetProject[]>();
+  const key = projects
+    .map(({ id, revision, progress }) => [id, revision, progress.rows, progress.runs].join(' '))
+    .join();
+  // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the projects and how far they are
+  useEffect(() => {
+    let current = true;
+    const go = async () => {
+      const all: SetProject[] = [];
+      for (const { id } of projects) {
+        const member = await memberOf(dispatch, id);
+        const part = member && (await planner.setPart(member.work));
+        if (!member || !part) continue;
+        const { wish, begun } = member.work;
+        all.push({ ...member, part, figures: await planner.figuresOfWork({ wish, begun }) });
+        if (!current) return;
+      }
+      setFound(all);
+    };
+    if (projects.length) void go();
+    return () => {
+      current = false;
+    };
+  }, [key, dispatch]);
+  return found;
+}
