@@ -368,3 +368,126 @@ test('every way to fill the table, a yarn taken from the drawer and let go again
   await page.getByRole('link', { name: 'Price' }).click();
   await page.waitForURL(/\/price$/);
 });
+
+test('a set whose shared yarn runs short is planned again as a whole, priced as a whole, and told at the row', async ({
+  page,
+  server,
+}) => {
+  const label = { weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 };
+  const stored = await server.post<{ id: string }>('/drawer', {
+    yarn: { ...label, line: 'Tidewool', name: 'Chalk', shade: '#f4f1ea', balls: 2, price: 3.4 },
+  });
+  const set = { id: crypto.randomUUID(), title: 'Fair' };
+  const wishIn = (name: string, pieces: number, balls: number) => ({
+    ...{ title: `Fair: ${name}`, item: 'dishcloth', pieces, set, ending: 'as-begun' },
+    width: { by: 'stitches', count: 36 },
+    height: { by: 'rows', count: 44 },
+    pattern: { key: 'block-check', stitch: 'sc', numbers: { b: 4, r: 4 } },
+    gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
+    yarns: [
+      {
+        ...label,
+        letter: 'A',
+        name: 'Chalk',
+        shade: '#f4f1ea',
+        drawer: stored.id,
+        ...(balls ? { balls, partGrams: 20 } : {}),
+      },
+      { ...label, letter: 'B', name, shade: '#1f6f78' },
+    ],
+  });
+  const add = async (name: string, pieces: number, balls = 0) =>
+    (await server.post<{ id: string; wish: object }>('/works', { wish: wishIn(name, pieces, balls) })) as {
+      id: string;
+      wish: object;
+    };
+  const [teal] = [await add('Teal', 3, 2), await add('Plum', 2)];
+  await server.post(`/works/${teal.id}/begin`, { revision: 1, wish: teal.wish });
+  const at = (rows: number) => ({ rows, runs: 0 });
+  await server.post(`/works/${teal.id}/ticks`, {
+    ticks: [{ id: crypto.randomUUID(), at: Date.now(), from: at(0), to: at(3) }],
+  });
+  await server.post(`/works/${teal.id}/log`, {
+    entry: {
+      ...{ format: 'puntada-entry', version: 4, kind: 'item', id: crypto.randomUUID(), at: Date.now() },
+      ...{ item: 3, whom: 'The café' },
+    },
+  });
+  // At the row and on the bench: of a yarn that is shared it is told whether it lasts for all.
+  await page.goto(`${server.address}/works/${teal.id}/work`);
+  await expect(page.getByRole('link', { name: 'A may not last for the whole set' })).toBeVisible();
+  await page.goto(server.address);
+  await page.getByRole('link', { name: 'A may not last for the whole set' }).click();
+  await page.waitForURL(/\/set$/);
+  const ways = page.getByRole('region', { name: 'Ways to finish the set' });
+  const row = (name: RegExp) => ways.getByRole('row').filter({ has: page.getByRole('rowheader', { name }) });
+  await expect(row(/^As planned/)).toContainText('✕');
+  await expect(row(/^As planned/).getByRole('button')).toHaveCount(0);
+  await expect(row(/^Leave out/)).toContainText('✓');
+  await row(/^Buy 1 more ball of Chalk/)
+    .getByRole('link', { name: 'Shopping list' })
+    .waitFor();
+  // Shorter: the two that are not begun of Teal become a project of their own, with what was told of them.
+  await row(/^Make those not started shorter/)
+    .getByRole('button')
+    .click();
+  await expect(page.getByText('The set is planned so.').first()).toBeVisible();
+  interface Work {
+    id: string;
+    state: string;
+    wish: { title: string; pieces: number; choice?: { rows: number } };
+  }
+  const works = (await server.get<Work[]>('/works')).map(({ state, wish }) =>
+    [wish.title, state, wish.pieces, wish.choice?.rows].join(' '),
+  );
+  expect(works.sort()).toEqual(['Fair: Plum wished 2 28', 'Fair: Teal begun 1 44', 'Fair: Teal, the rest wished 2 28']);
+  const made = 5;
+  await expect(page.getByText('0 of 5 done; the 1st at row 4')).toBeVisible();
+  await expect(page.getByRole('region', { name: 'Teal, the rest' })).toContainText('For The café');
+  // The price of the whole: each yarn once, by its own name; the ball of A has its price in the drawer.
+  await page.getByRole('link', { name: 'Price' }).click();
+  await page.getByRole('radio', { name: 'One of the whole set' }).click();
+  await expect(page.getByText(`Yarn of one of ${made}`)).toBeVisible();
+  await expect(page.getByText('The price of Teal')).toBeVisible();
+  await page.getByLabel('A ball of Teal').fill('3.60');
+  await expect(page.getByRole('region', { name: 'Three ways to a price' })).toContainText(`All ${made}`);
+});
+
+test('two bags in two colourways, each with a plain back: four projects of one set, numbered alike', async ({
+  page,
+  server,
+}) => {
+  await page.addInitScript(() =>
+    localStorage.setItem('puntada.idea', JSON.stringify(['about', 'size', 'finish', 'set'])),
+  );
+  await page.goto(`${server.address}/wish`);
+  await page.getByRole('radio', { name: 'Bag', exact: true }).click();
+  await page.getByLabel('Project name').fill('Quay bags');
+  await page.getByLabel('Panels', { exact: true }).fill('4');
+  await page.getByLabel('Back', { exact: true }).selectOption('plain');
+  await page.getByRole('button', { name: 'Add another yarn' }).click();
+  await page.getByRole('textbox', { name: 'Name of yarn 3' }).fill('Teal');
+  await page.getByRole('button', { name: 'Rotate all but A' }).click();
+  await expect(
+    page.getByText('2 items in 2 colourways: 4 projects of one set, fronts and backs.').last(),
+  ).toBeVisible();
+  await page.getByRole('button', { name: 'See sizes' }).first().click();
+  await page.waitForURL(/\/size$/);
+  const titles = (await server.get<{ wish: { title: string } }[]>('/works')).map(({ wish }) => wish.title).sort();
+  expect(titles).toEqual([
+    'Quay bags: Ferry blue',
+    'Quay bags: Ferry blue, back',
+    'Quay bags: Teal',
+    'Quay bags: Teal, back',
+  ]);
+  await page.getByRole('link', { name: 'The set' }).click();
+  await expect(page.getByText('0 of 2 done')).toBeVisible();
+  for (const name of ['Front 1', 'Front 2', 'Back 1', 'Back 2']) {
+    await expect(page.getByRole('heading', { name, exact: true })).toBeVisible();
+  }
+  // A bag is priced with its back.
+  await page.getByRole('link', { name: 'Price' }).click();
+  await expect(page.getByText('Yarn of one of 2')).toBeVisible();
+  await page.getByRole('radio', { name: 'One of this project' }).click();
+  await expect(page.getByText(/alone, without the other side/)).toBeVisible();
+});
