@@ -116,7 +116,22 @@ test('ten dishcloths for a fair: counted one by one to the last end, with their 
   await page.getByLabel('How many').fill('10');
   await page.getByLabel('Label of A').fill('50 g = 85 m');
   await page.getByLabel('Label of B').fill('50 g = 85 m');
+  await page.getByLabel('Fold it when it is done').check();
   const work = await begin(page, server);
+  // The first chain is counted by twenties before the first row, which its keys do not move.
+  const chain = page.getByRole('region', { name: 'The chain first' });
+  await expect(chain).toContainText('0 of');
+  await page.keyboard.press('c');
+  await expect(page.getByTestId('heard')).toHaveText(/chains/);
+  await chain.getByRole('button', { name: 'Not yet' }).click();
+  await expect(chain).toContainText('0 of');
+  while (await chain.getByRole('button', { name: /more chained/ }).isVisible()) {
+    await chain.getByRole('button', { name: /more chained/ }).click();
+  }
+  await expect(chain).toContainText('✓');
+  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  await page.reload();
+  await expect(chain).toContainText('✓');
   const steps = await toTheEnd(page);
   // Nine further chains, and the ends of ten.
   const chains = [...steps.keys()].filter((name) => name.startsWith('Chain '));
@@ -125,8 +140,15 @@ test('ten dishcloths for a fair: counted one by one to the last end, with their 
   expect(steps.get(chains[0] ?? '')).toBe(9 * perChain);
   const [ends] = [...steps].filter(([name]) => name.startsWith('Weave in'));
   expect(ends?.[1]).toBe(10 * Number(ends?.[0].replace(/\D+/g, '')));
+  expect(steps.get('Fold')).toBe(10);
+  // Of cloths behind the first the plan stands: it is said, and where the others can still be planned.
+  await page.goto(`${server.address}/works/${work.id}/onward`);
+  await expect(page.getByText('The first cloth is off the hook')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Open the set' })).toBeVisible();
+  await page.goto(`${server.address}/works/${work.id}/work`);
   await finish(page, server);
   await page.goto(`${server.address}/works/${work.id}/set`);
+  await expect(page.getByText(/ each, .* for all 10/)).toBeVisible();
   await expect(page.getByText('10 of 10 done')).toBeVisible();
   await page.goto(`${server.address}/works/${work.id}/finish`);
   await expect(page.getByText('Paper band around all 10')).toBeVisible();

@@ -227,6 +227,8 @@ export const wishSchema = z.strictObject({
   tolerance: typedLength.optional(),
   /** For small children: no floats, no open loops, no long cords. */
   smallChildren: z.boolean().default(false),
+  /** Each is folded when it is done, for a stall or a gift. */
+  fold: z.boolean().optional(),
   /** The chance with which yarn is to be enough: 0.95, or 0.99 where the dye lot is never to be had again. */
   sure: z.number().min(0.5).max(0.999).default(0.95),
   edges: z.enum(['whole', 'mirrored', 'centred']).default('mirrored'),
@@ -251,7 +253,7 @@ export const wishSchema = z.strictObject({
 
 /**
  * Version 2 may have figures placed on its ground; version 3 may be made for a set, and its mouth edged; version 4 may have
- * a border in a pattern.
+ * a border in a pattern, and be folded.
  */
 export const wishRecord = {
   format: 'puntada-wish',

@@ -85,6 +85,7 @@ export {
   enoughWords,
   finishedFigure,
   finishedText,
+  gramsText,
   hoursFigure,
   hoursText,
   lengthFigure,

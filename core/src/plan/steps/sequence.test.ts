@@ -2,7 +2,7 @@ import { sampleWish } from '../../../test/sampleWish.ts';
 import { must } from '../../craft/values/problem.ts';
 import type { WishInput } from '../../records/wish.ts';
 import { endsAtText } from '../../words/en/lasting.ts';
-import { placeName, stepName, stepRunWords } from '../../words/en/steps.ts';
+import { placeName, stepLines, stepName, stepRunWords } from '../../words/en/steps.ts';
 import { cellsInHand, costsOfProject, handworkOfRows, sequenceOfWork } from '../../work/underway/inHand.ts';
 import { rowLeft } from '../../work/underway/kept.ts';
 import { freeze, thaw } from '../begun/frozen.ts';
@@ -37,6 +37,24 @@ describe('the whole project in the order of working', () => {
     const chain = `Chain ${plan.width.chains}`;
     expect(names(sequence)).toEqual([...one, chain, ...one, chain, ...one]);
     expect(sequence.units).toHaveLength(3 * plan.piece.rows + 3 * 3 + 2);
+  });
+
+  it('what is to be folded is folded one by one, once all are washed together; what cannot be folded is not', () => {
+    const { sequence } = planned({ pieces: 3, wash: 'cotton-hot', fold: true });
+    expect(names(sequence).slice(-2)).toEqual(['Wash and dry', 'Fold']);
+    const last = sequence.units.at(-1);
+    const step = last?.kind === 'step' ? last.step : undefined;
+    expect(step?.runs.map((run) => stepRunWords(run, step, 'US'))).toEqual([
+      'fold 1 of 3',
+      'fold 2 of 3',
+      'fold 3 of 3',
+    ]);
+    expect(step && stepLines(step, 'cm', 'US')).toEqual([
+      expect.stringMatching(/^Fold it in half one way and in half the other, right side out, the last row on top\./),
+    ]);
+    // A bag is not folded for a stall.
+    const bag = planned({ item: 'bag', pieces: 2, finish: { seam: 'sc' }, fold: true }).sequence;
+    expect(names(bag)).not.toContain('Fold');
   });
 
   it('a border round has four sides, and each round two stitches more on a side', () => {
@@ -192,6 +210,27 @@ describe('the whole project in the order of working', () => {
     );
     const chains = 2 * plan.width.chains * 1.2;
     expect(whole).toBeCloseTo(3 * (seconds + stitches * 3 + ends * 150) + chains, 6);
+  });
+
+  it('a border in a pattern counts in both of its colours, and its changes of colour in its time', () => {
+    const border = { rounds: 3, colour: 'B', pattern: { key: 'teeth', colour: 'A' } } as const;
+    const { plan, cloth } = planned({ pieces: 2, border });
+    const costs = costsOfProject(plan.prepared, cloth);
+    const [part] = plan.piece.finish;
+    const own = [part?.second?.metres ?? 0, part?.metres ?? 0];
+    expect(Math.min(...own)).toBeGreaterThan(0.5);
+    for (const colour of [0, 1]) {
+      const rows = (costs.cloth.metres[colour] ?? []).reduce((sum, each) => sum + each, 0);
+      const all = (costs.metres[colour] ?? []).reduce((sum, each) => sum + each, 0);
+      expect(all).toBeCloseTo(2 * (rows + (own[colour] ?? 0)), 6);
+      // Told of the whole plan too, with its tails of 15 cm.
+      const need = plan.piece.yarn[colour];
+      expect(need?.metres.mid).toBeCloseTo(all + 0.15 * (need?.ends ?? 0), 6);
+    }
+    const steps = handworkOfRows(costs, { rows: 0, runs: 0 }, 0);
+    const inRows = costs.cloth.hands.reduce((sum, hands) => sum + (hands.get('change') ?? 0), 0);
+    expect(steps.get('change')).toBeCloseTo(2 * (inRows + 5 * (part?.changes ?? 0)), 6);
+    expect(part?.changes).toBeGreaterThan(20);
   });
 
   it('what is worked of the unit in hand is stitches of a row, or parts of a step', () => {

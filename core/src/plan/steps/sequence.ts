@@ -1,9 +1,20 @@
 import type { Fabric } from '../../craft/fabric/fabric.ts';
 import { chainsFor } from '../../craft/foundation/foundation.ts';
 import { finishParts } from '../finish/finish.ts';
+import { itemNamed } from '../items/register.ts';
 import { finishRequest } from '../piece/piece.ts';
 import type { Prepared } from '../wish/prepare.ts';
 import { chainStep, type EndToWeave, endsIn, endsStep, inOrder, step, stepsOf, type WorkStep } from './finishSteps.ts';
+
+/** What is done once everything is off the hook: washed together, and folded one by one. */
+function atTheEnd({ wash, fold, item }: Prepared['wish'], items: number): WorkStep[] {
+  const { folds } = itemNamed(item);
+  const runs = Array.from({ length: items }, (_, i) => ({ code: 'fold', facts: { n: i + 1, of: items } }));
+  return [
+    ...(wash ? [step('wash', { facts: { way: wash } })] : []),
+    ...(fold && folds ? [step('fold', { facts: { ...folds }, runs })] : []),
+  ];
+}
 
 /** One line of the whole project: a row of a cloth, or a step. */
 export type Unit =
@@ -47,7 +58,7 @@ export function sequenceOf(
     for (let row = 0; row < fabric.courses; row++) units.push({ kind: 'row', piece, row });
     put('cloth', [...ofCloth.flatMap(stepsOf), ...endsStep([...own, ...endsIn(ofCloth, letters)])]);
     if ((piece + 1) % perItem === 0) put('item', [...ofItem.flatMap(stepsOf), ...endsStep(endsIn(ofItem, letters))]);
-    if (piece === pieces - 1 && prepared.wish.wash) put('all', [step('wash', { facts: { way: prepared.wish.wash } })]);
+    if (piece === pieces - 1) put('all', atTheEnd(prepared.wish, items));
   }
   return { pieces, items, rows: fabric.courses, units };
 }

@@ -20,6 +20,8 @@ export function stepName({ code, facts: f = {} }: WorkStep): string {
       return f.ends === 1 ? 'Weave in 1 end' : `Weave in ${f.ends} ends`;
     case 'wash':
       return 'Wash and dry';
+    case 'fold':
+      return 'Fold';
     default: {
       const name = upper(finishNames[code as keyof typeof finishNames] ?? code);
       return f.round ? `${name}, round ${f.round} of ${f.of}` : name;
@@ -93,6 +95,8 @@ export function stepRunWords({ code, facts: f = {} }: Told, step: WorkStep, term
       return f.count === 20 ? `20 chains, to ${f.upTo}: put a marker in` : `${f.count} chains, to ${f.upTo}`;
     case 'wash':
       return 'wash and dry it';
+    case 'fold':
+      return f.of === 1 ? 'fold it' : `fold ${f.n} of ${f.of}`;
     default:
       return stepName(step).toLowerCase();
   }
@@ -106,6 +110,7 @@ export function stepLines(
   ends: keyof typeof finishSaid.endsDone = 'woven',
 ): string[] {
   if (code === 'wash') return [washes[String(facts?.way)] ?? 'Wash and dry it as its label says.'];
+  if (code === 'fold') return [finishSaid.foldSo(Number(facts?.across), Number(facts?.up))];
   if (code === 'chain') return ['Make the chain for the next one, and work into it as you did the first time.'];
   if (code === 'ends') return [finishSaid.endsDone[ends]];
   return told.map((each) => termed(finishStep(each, units), terms));

@@ -1,6 +1,6 @@
 import type { Result } from '@puntada/core/craft';
 import type { Work, WorkLog } from '@puntada/core/records';
-import { courseWord, goOnWords, onwardSaid } from '@puntada/core/words';
+import { courseWord, goOnWords, onwardSaid, setSaid } from '@puntada/core/words';
 import type { RestPlan } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -48,6 +48,11 @@ export default function OnwardView() {
   );
 }
 
+/** Whether the rows of the first cloth are worked: of those after it the plan can only be told on the page of the set. */
+function offTheHook({ progress, size }: Work): boolean {
+  return size !== null && progress.rows > size.rows;
+}
+
 /** Every way for the rest, from the worker; nothing until it has found them. */
 function useRest(work: Work, log: WorkLog): Result<RestPlan[]> | undefined {
   return useAnswer(useCallback(() => planner.onward(work, log.entries, log.steps), [work, log]));
@@ -56,6 +61,18 @@ function useRest(work: Work, log: WorkLog): Result<RestPlan[]> | undefined {
 function Rest({ work, log }: { work: Work; log: WorkLog }) {
   const found = useRest(work, log);
   const [taken, setTaken] = useState(0);
+  if (offTheHook(work)) {
+    return (
+      <div className="grid max-w-[70ch] justify-items-start gap-4 text-[17px]">
+        <p>{work.wish.pieces > 1 || work.wish.set ? onwardSaid.firstIsOff : onwardSaid.allRowsDone}</p>
+        {work.wish.pieces > 1 || work.wish.set ? (
+          <ButtonLink to={`/works/${work.id}/set`}>{setSaid.openSet}</ButtonLink>
+        ) : (
+          <ButtonLink to={`/works/${work.id}/finish`}>Finishing</ButtonLink>
+        )}
+      </div>
+    );
+  }
   if (!found) return <Waiting words={onwardSaid.workingOutWaysTo} workedOut />;
   if (!found.ok) return <Problems problems={found.problems} />;
   const plans = found.value;

@@ -1,8 +1,9 @@
-import { hoursText, setSaid } from '@puntada/core/words';
+import type { ToldUnit } from '@puntada/core/craft';
+import { gramsText, hoursText, setSaid } from '@puntada/core/words';
 import { setAt, sidesJoined } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
-import { problemsOf, useWorksQuery } from '../../api/api.ts';
+import { problemsOf, usePreferences, useWorksQuery } from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
@@ -35,6 +36,7 @@ export default function SetView() {
 }
 
 function Whole({ projects }: { projects: readonly SetProject[] }) {
+  const { told } = usePreferences();
   // A back is no item: it is half of one.
   const whole = projects.filter(({ work }) => work.wish.set?.part !== 'back');
   const stands = setAt(whole.map(({ part }) => part.items));
@@ -45,6 +47,7 @@ function Whole({ projects }: { projects: readonly SetProject[] }) {
     left.mid += part.left.mid;
     left.high += part.left.high;
   }
+  const weight = weightWords(projects, stands.items, told);
   const sizes = new Set(whole.map(({ part, figures }) => `${figures?.stitches} ${part.sequence.rows}`));
   // Backs are numbered as their fronts are.
   const before = { front: 0, back: 0 };
@@ -52,6 +55,7 @@ function Whole({ projects }: { projects: readonly SetProject[] }) {
     <>
       <p className="flex flex-wrap gap-x-8 gap-y-1 text-[22px]">
         <b>{setSaid.stands(stands.done, stands.items, stands.inHand)}</b>
+        {weight ? <span className="text-soft">{weight}</span> : null}
         <span className="text-soft">{left.mid > 30 ? setSaid.leftForAll(hoursText(left)) : setSaid.nothingLeft}</span>
       </p>
       {sizes.size > 1 ? <p className="pt-1 text-[15px] text-ochre">△ {setSaid.sizeApart}</p> : null}
@@ -66,6 +70,23 @@ function Whole({ projects }: { projects: readonly SetProject[] }) {
       <SetWays projects={projects} />
     </>
   );
+}
+
+/** What one of the set weighs, and all of them, as far as every project was counted. */
+function weightWords(projects: readonly SetProject[], items: number, told: ToldUnit): string | undefined {
+  const all = { low: 0, mid: 0, high: 0, source: 'typical' as const };
+  for (const { figures } of projects) {
+    if (!figures) return undefined;
+    for (const { grams } of figures.yarn) {
+      all.low += grams.low;
+      all.mid += grams.mid;
+      all.high += grams.high;
+    }
+  }
+  const part = (share: number) => ({ ...all, low: all.low * share, mid: all.mid * share, high: all.high * share });
+  return items > 1
+    ? setSaid.weighs(gramsText(part(1 / items), told), gramsText(all, told), items)
+    : setSaid.weighsOne(gramsText(all, told));
 }
 
 /** How a front and a back of other rows are joined. */

@@ -190,6 +190,7 @@ export function FinishPart() {
         </div>
         <div className="flex basis-full flex-wrap gap-x-8 gap-y-2">
           <Tick name="closing">{told(wishSaid.plainClosingRowSc)}</Tick>
+          {itemNamed(item).folds ? <Tick name="fold">{wishSaid.foldIt}</Tick> : null}
           <Tick name="smallChildren">{wishSaid.forBabyOrSmall}</Tick>
         </div>
       </div>
@@ -200,7 +201,7 @@ export function FinishPart() {
 /** What is done when it is off the hook, in a line. */
 function FinishSummary() {
   const { watch } = useFormContext<WishFormValues>();
-  const { item, border, finish, closing, smallChildren, wash } = watch();
+  const { item, border, finish, closing, smallChildren, wash, fold } = watch();
   const { asks } = itemNamed(item);
   const rounds = asks.includes('border') ? Number(border.rounds) : 0;
   const parts = [
@@ -210,12 +211,13 @@ function FinishSummary() {
     asks.includes('ring') && finish.ring.trim() ? 'a hanging ring' : '',
     asks.includes('seam') && finish.seam ? 'seams' : '',
     wash ? 'a first wash' : '',
+    fold && itemNamed(item).folds ? wishSaid.folded : '',
     smallChildren ? wishSaid.forBabyOrSmallChild : '',
   ].filter(Boolean);
   return <span>{parts.length ? parts.join(', ') : wishSaid.onlyEndsToWeave}</span>;
 }
 
-function Tick({ name, children }: { name: 'closing' | 'smallChildren'; children: ReactNode }) {
+function Tick({ name, children }: { name: 'closing' | 'fold' | 'smallChildren'; children: ReactNode }) {
   const { register } = useFormContext<WishFormValues>();
   return (
     <label className="flex min-h-11 cursor-pointer items-center gap-2.5 text-[16px]">

@@ -96,6 +96,7 @@ export interface WishFormValues {
   };
   closing: boolean;
   wash: '' | NonNullable<Wish['wash']>;
+  fold: boolean;
   smallChildren: boolean;
   finish: {
     /** Inside length of a hanging ring; empty for none. */

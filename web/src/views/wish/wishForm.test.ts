@@ -147,6 +147,7 @@ describe('a wish in its form', () => {
     { item: 'bag', pieces: '2', finish: { seam: 'sc', mouth: 'plain' } },
     { item: 'blanket', border: { rounds: '2', colour: 'A', by: 'rule' } },
     { item: 'blanket', border: { rounds: '2', colour: 'A', as: 'envelope' } },
+    { item: 'dishcloth', pieces: '3', fold: true },
     { item: 'blanket', border: { rounds: '3', colour: 'B', as: 'teeth', second: 'A' } },
     { item: 'potholder', pattern: { key: 'sea-chest' }, finish: { ring: '6 cm', seam: 'slip stitch' } },
   ];

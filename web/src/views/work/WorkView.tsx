@@ -1,3 +1,4 @@
+import { chainsFor } from '@puntada/core/craft';
 import { nextRow, placeOfRow, standingAt } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import {
@@ -27,6 +28,7 @@ import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { AllWorked } from './AllWorked.tsx';
+import { ChainFirst } from './ChainFirst.tsx';
 import { ClothAndEnd } from './ClothAndEnd.tsx';
 import { HelpAtRow } from './help/HelpAtRow.tsx';
 import { lettingGo } from './lettingGo.ts';
@@ -39,6 +41,7 @@ import { Sitting } from './Sitting.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { StepInHand } from './StepInHand.tsx';
 import { useCounter } from './useCounter.ts';
+import { useFirstChain } from './useFirstChain.ts';
 import { useLasting } from './useLasting.ts';
 import { useAwake, useReading, useRoom } from './useReading.ts';
 import { useRowInHand } from './useRowInHand.ts';
@@ -117,7 +120,10 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const said = row?.at === 0 ? `${word} ${row.course.number}: ${row.beginsSaid}. ${spoken}` : spoken;
   const place = row ? `; ${word.toLowerCase()} ${row.course.number} of ${fabric.courses}` : '';
   const heard = spoken ? `${spoken}${place}${which ? `; ${which}` : ''}` : '';
-  useSaying(said, reading.aloud);
+  // Before the first row there is its chain.
+  const atStart = position.rows === 0 && position.runs === 0;
+  const chain = useFirstChain(work.id, atStart ? chainsFor(cloth.foundation, fabric.count) : 0);
+  useSaying(chain?.said || said, reading.aloud);
   const shadeOf = (letter: string) => work.wish.yarns.find((yarn) => yarn.letter === letter)?.shade ?? '#888888';
   const done = row ? row.run.from - 1 : 0;
   // A row of the cloth in hand, as a place of the whole.
@@ -135,7 +141,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
       </WorkHead>
       <main id="main" className="flex min-h-0 flex-1 flex-col">
         <p role="status" className="sr-only" data-testid="heard">
-          {heard}
+          {chain?.said || heard}
         </p>
         {row ? (
           <>
@@ -153,6 +159,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               {work.wish.open && costs && row.at === 0 && stands.piece === 0 ? (
                 <OpenEndBand work={work} cloth={cloth} costs={costs.cloth} rows={local.rows} />
               ) : null}
+              {chain ? <ChainFirst chain={chain} /> : null}
               <Ribbon
                 course={row.course}
                 word={word}

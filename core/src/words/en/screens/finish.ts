@@ -1,5 +1,7 @@
 import type { Told } from './told.ts';
 
+const foldWord = (parts: number) => ({ 2: 'half', 3: 'thirds', 4: 'quarters' })[parts] ?? `${parts} parts`;
+
 /** What the screens of `finish` say. */
 export const finishSaid = {
   whereItGoes: 'The piece laid out, with the place of each step',
@@ -29,6 +31,8 @@ export const finishSaid = {
       'Knot the two ends that meet, close to the work, then weave each inside its own colour, two passes. Leave no needle in the work.',
     over: 'Lay each end along the row below and work the next ten stitches over it; what still shows is woven in for one pass. Where ends lie inside, the other colour may show through.',
   },
+  foldSo: (across: number, up: number) =>
+    `Fold it in ${foldWord(across)} one way and in ${foldWord(up)} the other, right side out, the last row on top. How long a paper band has to be stands in Finishing.`,
   endsTime: 'The time counts each end as woven in.',
   costAndPrice: 'Cost and price',
 } as const;

@@ -2,6 +2,9 @@ import type { Told } from './told.ts';
 
 /** What the screens of `onward` say. */
 export const onwardSaid = {
+  firstIsOff:
+    'The first cloth is off the hook, and those after it follow its plan. What is not started yet can be planned otherwise on the page of the set.',
+  allRowsDone: 'All rows are worked: what is left is its finishing.',
   planYouLookingAt: 'The plan you are looking at',
   pieceInRowsThem: (rows: Told, stays: Told) => `The piece in ${rows} rows, ${stays} of them done`,
   endsToWeaveIn: 'Ends to weave in',

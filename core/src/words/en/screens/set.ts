@@ -11,6 +11,8 @@ export const setSaid = {
     const { item, rows, rowsOf } = inHand;
     return `${done} of ${items} done; the ${ordinal(item)} ${rows < rowsOf ? `at row ${rows + 1}` : 'in its finishing'}`;
   },
+  weighs: (each: Told, all: Told, items: number) => `${each} each, ${all} for all ${items}`,
+  weighsOne: (each: Told) => `${each} in all`,
   leftForAll: (hours: Told) => `${hours} left for all`,
   nothingLeft: 'Nothing left to make',
   rowOf: (row: number, of: number) => `row ${row} of ${of}`,

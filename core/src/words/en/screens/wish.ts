@@ -2,6 +2,8 @@ import type { Told } from './told.ts';
 
 /** What the screens of `wish` say. */
 export const wishSaid = {
+  foldIt: 'Fold it when it is done, for a stall or a gift',
+  folded: 'folded',
   borderAs: 'Its rounds',
   borderKinds: {
     plain: 'plain',
