@@ -299,8 +299,8 @@ test('a bag from the wish to its last end, its panels by turns on two devices, e
   await page.getByRole('button', { name: 'Mark as finished' }).click();
   await page.goto(page.url().replace(/work$/, 'set'));
   await expect(page.getByText('1 of 1 done')).toBeVisible();
-  const states = (await server.get<{ state: string }[]>('/works')).map(({ state }) => state);
-  expect(states).toEqual(['finished', 'finished']);
+  const states = async () => (await server.get<{ state: string }[]>('/works')).map(({ state }) => state);
+  await expect.poll(states).toEqual(['finished', 'finished']);
 });
 
 test('every way to fill the table, a yarn taken from the drawer and let go again, and habits of finishing', async ({
@@ -447,7 +447,7 @@ test('a set whose shared yarn runs short is planned again as a whole, priced as 
   // The price of the whole: each yarn once, by its own name; the ball of A has its price in the drawer.
   await page.getByRole('link', { name: 'Price' }).click();
   await page.getByRole('radio', { name: 'One of the whole set' }).click();
-  await expect(page.getByText(`Yarn of one of ${made}`)).toBeVisible();
+  await expect(page.getByText(`Yarn of one, on average of all ${made}`)).toBeVisible();
   await expect(page.getByText('The price of Teal')).toBeVisible();
   await page.getByLabel('A ball of Teal').fill('3.60');
   await expect(page.getByRole('region', { name: 'Three ways to a price' })).toContainText(`All ${made}`);
@@ -487,7 +487,7 @@ test('two bags in two colourways, each with a plain back: four projects of one s
   }
   // A bag is priced with its back.
   await page.getByRole('link', { name: 'Price' }).click();
-  await expect(page.getByText('Yarn of one of 2')).toBeVisible();
+  await expect(page.getByText('Yarn of one, on average of all 2')).toBeVisible();
   await page.getByRole('radio', { name: 'One of this project' }).click();
   await expect(page.getByText(/alone, without the other side/)).toBeVisible();
 });

@@ -230,8 +230,11 @@ test('two tabs on one work count a row once', async ({ context, server }) => {
   await two.bringToFront();
   await two.waitForLoadState('networkidle');
   // Whichever row this tab shows by now, that row is the one that is counted.
-  const shown = Number((await two.getByTestId('row-number').innerText()).replace('Row ', ''));
-  await two.keyboard.press('Enter');
+  const shown = await two.evaluate(() => {
+    const row = document.querySelector('[data-testid="row-number"]')?.textContent ?? '';
+    window.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+    return Number(row.replace('Row ', ''));
+  });
   await expect(two.getByText('✓ Saved')).toBeVisible();
   const { progress } = await server.get<Progress>(`/works/${id}`);
   expect(progress.rows).toBe(shown);

@@ -157,7 +157,13 @@ export const api = createApi({
     }),
     finishWork: build.mutation<Work, { id: string; revision: number }>({
       responseSchema: giving(workSchema),
-      query: ({ id, revision }) => ({ url: `/works/${id}/finish`, method: 'POST', body: { revision } }),
+      // Kept alive: whoever marks it and goes elsewhere at once has marked it.
+      query: ({ id, revision }) => ({
+        url: `/works/${id}/finish`,
+        method: 'POST',
+        body: { revision },
+        keepalive: true,
+      }),
       invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
     }),
     sendTicks: build.mutation<Acknowledged, { id: string; ticks: readonly Tick[] }>({

@@ -34,7 +34,7 @@ export default function PriceView() {
   const costs = whole ? projects && costsOfSet(projects) : work && document && costsOfOne(work, document);
   return (
     <>
-      <Head title={work?.wish.title ?? 'Price'} under={priceSaid.whatItCosts}>
+      <Head title={(whole && work?.wish.set?.title) || (work?.wish.title ?? 'Price')} under={priceSaid.whatItCosts}>
         <ButtonLink to={`/works/${id}/labels`}>Labels</ButtonLink>
         <ButtonLink to={`/works/${id}/finish`}>Finishing</ButtonLink>
       </Head>
@@ -150,7 +150,9 @@ function Price({ id, whole, items, yarns, hours: all }: PriceProps) {
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <div className="grid content-start gap-7">
         <section aria-label="Yarn">
-          <h2 className="border-b border-ink pb-1 text-[19px]">{priceSaid.yarnOfOne(items)}</h2>
+          <h2 className="border-b border-ink pb-1 text-[19px]">
+            {whole ? priceSaid.yarnOnAverage(items) : priceSaid.yarnOfOne(items)}
+          </h2>
           {colours.map(({ letter, chip, name, shade, metres, perMetre, ballMetres, stored }) => (
             <div key={letter} className="flex flex-wrap items-end gap-x-4 gap-y-2 border-b border-rule py-3">
               <span className="flex min-w-[180px] flex-1 items-center gap-2 text-[16px]">

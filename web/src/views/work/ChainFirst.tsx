@@ -5,7 +5,7 @@ import type { FirstChain } from './useFirstChain.ts';
 /** The chain before the first row: twenty at a time, with a marker after each, so that nobody counts to a hundred twice. */
 export function ChainFirst({ chain: { chains, counted, next, more, fewer } }: { chain: FirstChain }) {
   return (
-    <section aria-label={workSaid.firstChain} className="flex flex-wrap items-center gap-x-5 gap-y-2 pb-3">
+    <section aria-label={workSaid.firstChain} className="flex flex-wrap items-center gap-x-5 gap-y-1 pb-2">
       <p className="text-[19px]">
         {workSaid.firstChain}: <b className="count text-[26px]">{counted}</b> of <b className="count">{chains}</b>
         {counted >= chains ? (
@@ -15,8 +15,9 @@ export function ChainFirst({ chain: { chains, counted, next, more, fewer } }: { 
         ) : null}
       </p>
       {next > 0 ? (
-        <Button onClick={more} shortcut="C">
+        <Button onClick={more} title={workSaid.markerEach}>
           {workSaid.chainMore(next)}
+          <kbd className="rounded-sm border border-edge px-1.5 text-[13px] font-medium max-sm:hidden">C</kbd>
         </Button>
       ) : null}
       {counted ? (

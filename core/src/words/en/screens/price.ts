@@ -9,6 +9,7 @@ export const priceSaid = {
   allOfThem: (items: number) => `All ${items}: materials and work`,
   countingCosts: 'Counting its yarn and hours…',
   yarnOfOne: (items: number) => (items > 1 ? `Yarn of one of ${items}` : 'Yarn of one'),
+  yarnOnAverage: (items: number) => `Yarn of one, on average of all ${items}`,
   priceOfBall: (letter: Told) => `A ball of ${letter}`,
   noMetres: 'no label',
   whatGoesWithIt: 'What goes with it',
