@@ -177,6 +177,10 @@ export const scheduleSchema = z.object({
       due: z.string().optional(),
       rows: z.number(),
       rowsTake: z.number().optional(),
+      /** Items that are done, where it makes several. */
+      items: z.object({ done: z.number(), of: z.number() }).optional(),
+      /** It is made for a set. */
+      inSet: z.boolean().optional(),
       working: workingFactsSchema,
     }),
   ),

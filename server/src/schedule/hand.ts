@@ -17,6 +17,7 @@ import {
   cellsInHand,
   costsOfProject,
   handworkOfRows,
+  itemsAt,
   type ProjectCosts,
   paceOfSessions,
   partWorked,
@@ -65,6 +66,8 @@ export interface TimeLeft {
   readonly rows: number;
   /** Seconds of these rows, where something else is left too. */
   readonly rowsTake?: number;
+  /** Items that are done, where it makes several. */
+  readonly items?: { readonly done: number; readonly of: number };
 }
 
 /**
@@ -195,7 +198,17 @@ function ofBegun({ id, wish, progress }: WorkSummary, { cloth, costs }: Known, s
   );
   const pace = paceFrom(sessions, wish);
   const rowsTake = secondsBy(pace, rowHands).mid;
-  return { id, rows: ofRows.length, rowsTake, left: secondsBy(pace, work), working: secondsWorking(pace, work) };
+  const items = itemsAt(costs.sequence, progress);
+  return {
+    id,
+    rows: ofRows.length,
+    rowsTake,
+    left: secondsBy(pace, work),
+    working: secondsWorking(pace, work),
+    ...(items.length > 1
+      ? { items: { done: items.filter(({ state }) => state === 'done').length, of: items.length } }
+      : {}),
+  };
 }
 
 function ofWish({ id, wish }: WorkSummary, pace: OwnPace): TimeLeft | undefined {

@@ -6,7 +6,7 @@ import { calendarOf } from './calendar.ts';
 import { Hand, type TimeLeft } from './hand.ts';
 
 /** A work that waits to be finished, with how its time comes about. */
-export type Waits = Pending & TimeLeft;
+export type Waits = Pending & TimeLeft & { readonly inSet?: boolean };
 
 /** What is reckoned from every step at every work: how long each still takes, the maker's pace, the evenings to come. */
 export interface Reckoning {
@@ -28,7 +28,8 @@ export function reckoningFrom(db: Db): Reckoning {
     return inTurn(
       waiting.flatMap(({ id, wish, due }) => {
         const own = times.get(id);
-        return own ? [{ ...own, title: wish.title, ...(due ? { due } : {}) }] : [];
+        if (!own) return [];
+        return [{ ...own, title: wish.title, ...(due ? { due } : {}), ...(wish.set ? { inSet: true } : {}) }];
       }),
     );
   };

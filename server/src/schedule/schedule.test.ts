@@ -43,6 +43,28 @@ describe('the schedule', () => {
     expect(body.works[1].left.mid).toBeCloseTo(22 * 152 + 4 * 150, 6);
   });
 
+  it('tells of several how many are done, and of what is made for a set that it is', async () => {
+    const own = await listen();
+    const set = { id: '0b0f7a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d', title: 'Fair' };
+    const { body: made } = await own.ask('POST', '/works', { wish: { ...galleyCloth, pieces: 3, set } });
+    await own.ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
+    const items = async (rows: number) => {
+      await own.ask('POST', `/works/${made.id}/ticks`, { ticks: [tick(at(rows - 1), at(rows), rows)] });
+      const [work] = (await own.ask('GET', '/schedule')).body.works;
+      return [work.items, work.inSet];
+    };
+    // A cloth is 44 rows and its ends.
+    expect([await items(44), await items(45)]).toEqual([
+      [{ done: 0, of: 3 }, true],
+      [{ done: 1, of: 3 }, true],
+    ]);
+    const alone = await begunCloth(own);
+    const { works } = (await own.ask('GET', '/schedule')).body;
+    const one = works.find(({ id }: { id: string }) => id === alone);
+    expect([one.items, one.inSet]).toEqual([undefined, undefined]);
+    await own.close();
+  }, 60000);
+
   it('asks the database as often for four works as for one', async () => {
     const folder = await freshFolder();
     const database = await openDatabase(folder);

@@ -1,5 +1,5 @@
 import type { Schedule } from '@puntada/core/records';
-import { chanceText, eveningsSaid, hoursText, printedWorking } from '@puntada/core/words';
+import { appSaid, chanceText, eveningsSaid, hoursText, printedWorking } from '@puntada/core/words';
 import {
   type Day,
   evening,
@@ -165,6 +165,18 @@ const OneWork = memo(function OneWork({ work, finish, scale }: OneWorkProps) {
           <Link to={`/works/${work.id}/log`} className="text-[18px] font-semibold no-underline hover:underline">
             {work.title}
           </Link>
+          {work.items ? (
+            <span className="text-[15px]">{eveningsSaid.itemsDone(work.items.done, work.items.of)}</span>
+          ) : null}
+          {work.inSet || work.items ? (
+            <Link
+              to={`/works/${work.id}/set`}
+              aria-label={`${appSaid.theSet}: ${work.title}`}
+              className="inline-flex min-h-6 items-center text-[15px] text-soft max-sm:min-h-11 max-sm:min-w-11"
+            >
+              {appSaid.theSet}
+            </Link>
+          ) : null}
           <span className="count text-[15px] text-soft">
             <Worked working={printedWorking(work.working, told, terms)}>{hoursText(work.left)} left</Worked>
           </span>

@@ -2,6 +2,7 @@ import type { Told } from './told.ts';
 
 /** What the screens of `evenings` say. */
 export const eveningsSaid = {
+  itemsDone: (done: number, of: number) => `${done} of ${of} done`,
   whatToMakeThis: 'What to make this evening, and when each project will be finished',
   saveAsCalendar: 'Save as a calendar',
   fourWeeksEveningsLikely: ': four weeks of evenings, likely finishing days and due dates.',
