@@ -336,7 +336,7 @@ export const scenario: readonly DemoWork[] = [
       ending: 'whole',
       gauge: { from: 'typical' },
       yarns: [rope, { ...kelp, letter: 'B' }],
-      border: { rounds: 1 },
+      border: { rounds: 3, pattern: { key: 'teeth', colour: 'B' } },
     },
   },
   {

@@ -85,7 +85,7 @@ export {
   enoughWords,
   finishedFigure,
   finishedText,
-  gramsText,
+  gramsFigure,
   hoursFigure,
   hoursText,
   lengthFigure,

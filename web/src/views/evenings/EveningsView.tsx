@@ -161,7 +161,7 @@ const OneWork = memo(function OneWork({ work, finish, scale }: OneWorkProps) {
   return (
     <li className="grid gap-x-6 gap-y-1 border-b border-rule py-3 md:grid-cols-[minmax(0,1fr)_170px]">
       <div className="min-w-0">
-        <p className="flex flex-wrap items-baseline justify-between gap-x-4">
+        <p className="flex flex-wrap items-baseline gap-x-4">
           <Link to={`/works/${work.id}/log`} className="text-[18px] font-semibold no-underline hover:underline">
             {work.title}
           </Link>
@@ -177,7 +177,7 @@ const OneWork = memo(function OneWork({ work, finish, scale }: OneWorkProps) {
               {appSaid.theSet}
             </Link>
           ) : null}
-          <span className="count text-[15px] text-soft">
+          <span className="count ml-auto text-[15px] text-soft">
             <Worked working={printedWorking(work.working, told, terms)}>{hoursText(work.left)} left</Worked>
           </span>
         </p>

@@ -1,5 +1,5 @@
 import type { ToldUnit } from '@puntada/core/craft';
-import { gramsText, hoursText, setSaid } from '@puntada/core/words';
+import { gramsFigure, hoursText, setSaid } from '@puntada/core/words';
 import { setAt, sidesJoined } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
@@ -85,8 +85,8 @@ function weightWords(projects: readonly SetProject[], items: number, told: ToldU
   }
   const part = (share: number) => ({ ...all, low: all.low * share, mid: all.mid * share, high: all.high * share });
   return items > 1
-    ? setSaid.weighs(gramsText(part(1 / items), told), gramsText(all, told), items)
-    : setSaid.weighsOne(gramsText(all, told));
+    ? setSaid.weighs(gramsFigure(part(1 / items), told).text, gramsFigure(all, told).text, items)
+    : setSaid.weighsOne(gramsFigure(all, told).text);
 }
 
 /** How a front and a back of other rows are joined. */

@@ -42,14 +42,16 @@ export function Preview({ answer, values, begun }: Props) {
       ctx.fillRect(0, 0, element.width, element.height);
     };
     if (!plan) return clear();
-    const { cloth, fabric, strap, ring } = plan;
+    const { cloth, fabric, strap, ring, border } = plan;
+    const rim = 2 * (border?.depth ?? 0);
     const room = 34;
     const sides = sidesOf(fabric);
     // What stands over the cloth takes room too, and the circle below it.
     const above = (strap ? strap.drop + strap.width : 0) + (ring ?? 0) / 3;
     const below = plan.tube && fabric.courses > sides.courses ? plan.tube.widths.diameter.mid : 0;
     const scale =
-      Math.min((box.width - room) / cloth.width, (box.height - room) / (cloth.height + above + below)) * dpr;
+      Math.min((box.width - room) / (cloth.width + rim), (box.height - room) / (cloth.height + rim + above + below)) *
+      dpr;
     const [w, h] = [cloth.width * scale, cloth.height * scale];
     const face = faceOf(sides);
     const own = shades.split(',');
