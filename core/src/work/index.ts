@@ -56,7 +56,6 @@ export {
   type SetMember,
   type SetPool,
   type SetWay,
-  type SetWayKind,
   setWays,
   yarnKey,
 } from './set/ways.ts';

@@ -3,7 +3,7 @@ import type { LastingOfSet, SetMember } from '@puntada/core/work';
 import { useEffect, useMemo, useState } from 'react';
 import { api, useWorksQuery } from '../api/api.ts';
 import { useDrawerQuery, weighingsEndpoint } from '../api/records.ts';
-import { type store, useAppStore } from '../app/store.ts';
+import { type AppDispatch, useAppDispatch } from '../api/useAppDispatch.ts';
 import { planner } from '../worker/planner.ts';
 import { useAnswer } from '../worker/useAnswer.ts';
 import { setPoolsOf } from './pools.ts';
@@ -32,7 +32,7 @@ export function nameInSet({ wish: { title, set } }: Pick<WorkSummary, 'wish'>): 
 }
 
 /** A project of a set with its weighed balls; nothing where it is not there. */
-export async function memberOf(dispatch: (typeof store)['dispatch'], id: string): Promise<SetMember | undefined> {
+export async function memberOf(dispatch: AppDispatch, id: string): Promise<SetMember | undefined> {
   const asked = { subscribe: false, forceRefetch: true } as const;
   const { data: work } = await dispatch(api.endpoints.work.initiate(id, asked));
   if (!work) return undefined;
@@ -44,7 +44,7 @@ const none: readonly WorkSummary[] = [];
 
 /** The others of a set with a work, as long as there are some that take a yarn of it too; nothing until they are known. */
 function useOthers(id: string, projects: readonly WorkSummary[]): readonly SetMember[] | undefined {
-  const { dispatch } = useAppStore();
+  const dispatch = useAppDispatch();
   const [found, setFound] = useState<readonly SetMember[]>();
   const key = projects.map((each) => [each.id, each.revision, each.progress.rows].join(' ')).join();
   // biome-ignore lint/correctness/useExhaustiveDependencies: the key stands for the projects and how far they are

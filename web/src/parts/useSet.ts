@@ -1,7 +1,7 @@
 import type { LogEntry, WorkSummary } from '@puntada/core/records';
 import type { SetMember } from '@puntada/core/work';
 import { useEffect, useState } from 'react';
-import { useAppStore } from '../app/store.ts';
+import { useAppDispatch } from '../api/useAppDispatch.ts';
 import { planner } from '../worker/planner.ts';
 import type { PieceFigures, SetPart } from '../worker/planner.worker.ts';
 import { memberOf } from './setMembers.ts';
@@ -17,7 +17,7 @@ export interface SetProject extends SetMember {
 
 /** Counts projects in the worker, one after the other; nothing until all are counted. */
 export function useSet(projects: readonly WorkSummary[]): readonly SetProject[] | undefined {
-  const { dispatch } = useAppStore();
+  const dispatch = useAppDispatch();
   const [found, setFound] = useState<readonly SetProject[]>();
   const key = projects
     .map(({ id, revision, progress }) => [id, revision, progress.rows, progress.runs].join(' '))
