@@ -173,7 +173,11 @@ test('a round mat with a border of dots: its rounds hold the pattern, and are wo
   await idea(page, server, 'Round mat', '14');
   await page.getByLabel(/^Border, rounds/).fill('2');
   await page.getByLabel('Its rounds').selectOption('dots');
+  const refused = page.waitForResponse(
+    (answer) => answer.request().method() === 'POST' && answer.url().endsWith('/works'),
+  );
   await page.getByRole('button', { name: 'See sizes' }).first().click();
+  await refused;
   // Two rounds do not show the dots between two plain ones: said, with what to do.
   await expect(page.getByText('takes 3 rounds').first()).toBeVisible();
   await page.getByLabel(/^Border, rounds/).fill('3');

@@ -52,6 +52,7 @@ export { sharedNow } from './set/shared.ts';
 export {
   type LastingOfSet,
   lastingOfSet,
+  lastingWithSet,
   type SetChange,
   type SetMember,
   type SetPool,
@@ -88,7 +89,7 @@ export {
   type WorkCosts,
 } from './underway/inHand.ts';
 export { brokenIn, isOutside, rowLeft, runsOfUnits, touchedOf } from './underway/kept.ts';
-export { isShort, type Lasting, lasting, lastingWithSet } from './underway/lasting.ts';
+export { isShort, type Lasting, lasting } from './underway/lasting.ts';
 export { type LogTimes, logTimes, type RowsAfter } from './underway/logTimes.ts';
 export { leftWorking, predictedWorking, timeSoFarWorking, usedWorking } from './underway/logWorkings.ts';
 export { type KnownAt, narrowing } from './underway/narrowing.ts';

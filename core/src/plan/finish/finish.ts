@@ -188,8 +188,11 @@ function sidesSteps({ across, up, rounds: [first = 0, ...more] }: Pick<Border, '
 }
 
 /** Rounds of sc in a pattern: what each of its colours takes, worked and carried inside. */
-function patternedPart(request: FinishRequest, wish: BorderWish & Required<Pick<BorderWish, 'pattern'>>): FinishPart {
-  const { key, colour } = wish.pattern as NonNullable<BorderWish['pattern']>;
+function patternedPart(
+  request: FinishRequest,
+  wish: BorderWish,
+  { key, colour }: NonNullable<BorderWish['pattern']>,
+): FinishPart {
   const sizes = [request.sc[wish.colour], request.sc[colour]] as readonly StitchSize[];
   const plain = borderOf(request, wish, sizes[0] as StitchSize);
   const { multiple, more } = borderPatterns[key];
@@ -244,7 +247,7 @@ function patternedMetres(rounds: readonly PatternedRound[], which: 0 | 1, size: 
 
 function borderPart(request: FinishRequest, wish: BorderWish): FinishPart {
   const { pattern } = wish;
-  if (pattern) return patternedPart(request, { ...wish, pattern });
+  if (pattern) return patternedPart(request, wish, pattern);
   const size = request.sc[wish.colour] as StitchSize;
   const made = borderOf(request, wish, size);
   const layers = wish.envelope ? 2 : 1;

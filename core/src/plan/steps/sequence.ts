@@ -91,3 +91,17 @@ export function placeOfRow({ units }: Sequence, piece: number, rows: number): nu
   const first = units.findIndex((unit) => unit.kind === 'row' && unit.piece === piece);
   return Math.max(0, first) + rows;
 }
+
+/** Cloths that make one item. */
+export function panelsOf({ pieces, items }: Pick<Sequence, 'pieces' | 'items'>): number {
+  return Math.max(1, Math.round(pieces / Math.max(1, items)));
+}
+
+/** Items of a begun project that are begun themselves: the first is, once there is a cloth on the hook. */
+export function itemsTouched(
+  sequence: Sequence,
+  { rows, runs }: { readonly rows: number; readonly runs: number },
+): number {
+  const last = sequence.units[runs > 0 ? rows : rows - 1];
+  return Math.min(sequence.items, Math.ceil(((last?.piece ?? 0) + 1) / panelsOf(sequence)));
+}

@@ -3,7 +3,7 @@ import { yarnLengthNumber, yarnLengthUnit } from '../../craft/units/yarn.ts';
 import type { Fact, Told } from '../../craft/values/problem.ts';
 import type { BorderPatternKey } from '../../plan/finish/borderPattern.ts';
 import type { FinishKind } from '../../plan/finish/finish.ts';
-import { compress, printCompressed } from '../rows/repeats.ts';
+import { compress, printCompressed } from '../terms/repeats.ts';
 import { list } from './lists.ts';
 
 /** What each part of the finishing is called. */

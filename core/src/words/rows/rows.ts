@@ -6,6 +6,7 @@ import { codeOf, type StitchKey, stitchKind } from '../../craft/stitches/kinds.t
 import { countedIn, type RowClose, type WorkedCourse, type WorkedRun, workCourse } from '../../plan/steps/course.ts';
 import type { StrandBook } from '../../plan/steps/strandBook.ts';
 import { ordinal } from '../en/lists.ts';
+import { bracketed, compress, printCompressed, printStarred } from '../terms/repeats.ts';
 import type { Terms } from '../terms/termed.ts';
 import {
   chartDirection,
@@ -20,7 +21,6 @@ import {
   summedStitch,
   type Wording,
 } from '../terms/terms.ts';
-import { bracketed, compress, printCompressed, printStarred } from './repeats.ts';
 import { hangingWords, orderWords } from './strandWords.ts';
 
 export interface WriteRequest {

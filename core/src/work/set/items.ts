@@ -1,5 +1,5 @@
 import type { Sequence } from '../../plan/steps/sequence.ts';
-import { standingAt } from '../../plan/steps/sequence.ts';
+import { panelsOf, standingAt } from '../../plan/steps/sequence.ts';
 import type { LogEntry } from '../../records/logEntry.ts';
 import type { Position } from '../progress/progress.ts';
 
@@ -16,17 +16,6 @@ export interface ItemStand {
   /** Rows worked of the cloth in hand, 0 before and after, and how many a cloth has. */
   readonly rows: number;
   readonly rowsOf: number;
-}
-
-/** Cloths that make one item. */
-export function panelsOf({ pieces, items }: Pick<Sequence, 'pieces' | 'items'>): number {
-  return Math.max(1, Math.round(pieces / Math.max(1, items)));
-}
-
-/** Items of a begun project that are begun themselves: the first is, once there is a cloth on the hook. */
-export function itemsTouched(sequence: Sequence, { rows, runs }: Position): number {
-  const last = sequence.units[runs > 0 ? rows : rows - 1];
-  return Math.min(sequence.items, Math.ceil(((last?.piece ?? 0) + 1) / panelsOf(sequence)));
 }
 
 /** How far each item is. What is done for all of them together, such as washing, is of none. */

@@ -8,12 +8,13 @@ import { heightRule } from '../../plan/fit/up.ts';
 import { secondsBy, unknownPace } from '../../plan/pace/ownPace.ts';
 import { handBelief } from '../../plan/piece/piece.ts';
 import { planWish } from '../../plan/piece/plan.ts';
+import { itemsTouched, panelsOf } from '../../plan/steps/sequence.ts';
 import type { Work } from '../../records/answers.ts';
 import type { Weighing } from '../../records/logEntry.ts';
 import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
 import { costsOfProject, handworkOfRows, type ProjectCosts } from '../underway/inHand.ts';
-import { itemsTouched, panelsOf } from './items.ts';
+import type { Lasting } from '../underway/lasting.ts';
 import { type SharedNow, sharedNow } from './shared.ts';
 
 /** One project of a set as it stands. */
@@ -373,4 +374,16 @@ export function lastingOfSet(id: string, members: readonly SetMember[], pools: r
     const found = sharedBy(pool, stretches);
     return found ? [{ letter, chance: found.chance, endsIn: stretches[Number(found.endsIn?.id)]?.id }] : [];
   });
+}
+
+/** The same, of a yarn that a whole set shares told by all that is made of it. @param here the work that it is told of */
+export function lastingWithSet(own: readonly Lasting[], shared: readonly LastingOfSet[], here: string): Lasting[] {
+  const found = own.map((each): Lasting => {
+    const whole = shared.find(({ letter }) => letter === each.letter);
+    if (!whole) return each;
+    const { chance, endsIn } = whole;
+    return { letter: each.letter, chance, endsAt: endsIn === here ? each.endsAt : undefined, ofSet: true };
+  });
+  const others = shared.filter(({ letter }) => !own.some((each) => each.letter === letter));
+  return [...found, ...others.map(({ letter, chance }) => ({ letter, chance, endsAt: undefined, ofSet: true }))];
 }

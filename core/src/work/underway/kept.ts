@@ -5,12 +5,11 @@ import { good, type Problem, type Result } from '../../craft/values/problem.ts';
 import { thaw } from '../../plan/begun/frozen.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
 import { workCourse } from '../../plan/steps/course.ts';
-import { nextRow } from '../../plan/steps/sequence.ts';
+import { itemsTouched, nextRow, panelsOf } from '../../plan/steps/sequence.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { KeptWork } from '../../records/keptWork.ts';
 import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
-import { itemsTouched, panelsOf } from '../set/items.ts';
 import { sequenceOfWork } from './inHand.ts';
 
 /** No row has more runs than this. */

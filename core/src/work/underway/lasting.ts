@@ -1,6 +1,5 @@
 import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
-import type { LastingOfSet } from '../set/ways.ts';
 import { type ColourNow, type ColourQuestion, colourNow } from './weighed.ts';
 
 /** Whether one colour of a work lasts to its end, as far as it is known what there is. */
@@ -22,18 +21,6 @@ export function lasting(questions: readonly Omit<ColourQuestion, 'now' | 'part'>
     const { chance, endsAt } = found.value;
     return [{ letter: question.yarn.letter, chance, endsAt }];
   });
-}
-
-/** The same, of a yarn that a whole set shares told by all that is made of it. @param here the work that it is told of */
-export function lastingWithSet(own: readonly Lasting[], shared: readonly LastingOfSet[], here: string): Lasting[] {
-  const found = own.map((each): Lasting => {
-    const whole = shared.find(({ letter }) => letter === each.letter);
-    if (!whole) return each;
-    const { chance, endsIn } = whole;
-    return { letter: each.letter, chance, endsAt: endsIn === here ? each.endsAt : undefined, ofSet: true };
-  });
-  const others = shared.filter(({ letter }) => !own.some((each) => each.letter === letter));
-  return [...found, ...others.map(({ letter, chance }) => ({ letter, chance, endsAt: undefined, ofSet: true }))];
 }
 
 /** Whether a yarn is not sure enough for its maker. */

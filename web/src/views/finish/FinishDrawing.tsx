@@ -79,7 +79,7 @@ export function FinishDrawing({ document, wish, cloth, steps, shown, onShow }: P
                 round={round}
                 shade={shadeOf(wish.border?.colour ?? 'A')}
                 rounds={wish.border?.rounds ?? 1}
-                counts={countsAt(steps.get('border'))}
+                counts={countsAt(steps.get(border.part))}
                 pattern={pattern && { rounds: pattern.rounds, shade: shadeOf(pattern.second) }}
                 chosen={shown === border.part}
               />,

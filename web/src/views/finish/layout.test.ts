@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { countsAt, endMarks } from './layout.ts';
+import { countsAt, endMarks, patternAt } from './layout.ts';
 
 const lies = { x: 100, y: 50, w: 200, h: 300, scale: 1, drop: 0 };
 const end = (across: number, up: number, letter = 'A') => ({ letter, across, up });
@@ -51,5 +51,26 @@ describe('ends on the finishing sheet', () => {
     const seam = ['first', 'bottom', 'second'].map((at, i) => ({ code: 'seam-side', facts: { at, count: 40 + i } }));
     expect(countsAt(step(seam) as never)).toEqual({ left: 40, bottom: 41, right: 42 });
     expect(countsAt(undefined)).toEqual({});
+    // An envelope is counted round by round; what stands along its sides is told with it.
+    const envelope = step([{ code: 'envelope-round', facts: { layer: 1, n: 1, of: 1, count: 140 } }]);
+    const told = [{ code: 'border-sides', facts: { across: 34, up: 30, corner: 3, first: 140 } }];
+    expect(countsAt([{ ...envelope[0], told }] as never)).toEqual({ top: 34, bottom: 34, left: 30, right: 30 });
+  });
+
+  it('have the rounds of a border in a pattern, of the first cloth alone', () => {
+    const round = (n: number, top: string, far: string, inside: string) => ({
+      ...{ code: 'border', facts: { round: n, of: 2, stitches: 9 }, told: [], colour: 0, metres: 0, hands: new Map() },
+      runs: [top, far].map((cells) => ({ code: 'border-side', facts: { cells, own: 'A', second: 'B', in: inside } })),
+    });
+    const both = [round(1, '.x.', '.', 'A'), round(2, 'xxxxx', 'xxx', 'B')];
+    expect(patternAt([...both, ...both] as never)).toEqual({
+      second: 'B',
+      rounds: [
+        { across: '.x.', up: '.', corner: '.' },
+        { across: 'xxxxx', up: 'xxx', corner: 'x' },
+      ],
+    });
+    const plain = { ...both[0], runs: [{ code: 'border-side', facts: { side: 'top', count: 3, corner: 3 } }] };
+    expect([patternAt([plain] as never), patternAt(undefined)]).toEqual([undefined, undefined]);
   });
 });

@@ -69,7 +69,11 @@ export function countsAt(steps: readonly WorkStep[] | undefined): Partial<Record
     const side = names[String(facts?.side ?? facts?.at)];
     if (side) counts[side] = Number(facts?.count);
   }
-  return counts;
+  // An envelope is counted round by round: its sides are told with it.
+  const told = steps?.[0]?.told.find(({ code }) => code === 'border-sides')?.facts;
+  if (!told || Object.keys(counts).length) return counts;
+  const [across, up] = [Number(told.across), Number(told.up)];
+  return { top: across, bottom: across, left: up, right: up };
 }
 
 /** The rounds of a border in a pattern, as the counter works them, with the letter of its second colour; nothing where it is plain. */

@@ -76,7 +76,10 @@ export function SetWays({ projects }: { projects: readonly SetProject[] }) {
           <tbody>
             {ways.map((way) => (
               <tr key={way.kind} className="border-t border-rule">
-                <th scope="row" className="py-2 pr-4 sm:max-w-[240px] text-left text-[16px] font-semibold">
+                <th
+                  scope="row"
+                  className="py-2 pr-4 wrap-anywhere sm:max-w-[240px] text-left text-[16px] font-semibold"
+                >
                   {nameOf(way, ways)}
                 </th>
                 <Cell head={setSaid.wayItems}>{way.items}</Cell>
