@@ -296,9 +296,10 @@ test('a bag from the wish to its last end, its panels by turns on two devices, e
     ofFront.get('Mouth edge, round 1 of 2'),
     ofFront.get('Mouth edge, round 2 of 2'),
   ]).toEqual([3, 2, 10]);
+  const set = page.url().replace(/work$/, 'set');
   await page.getByRole('button', { name: 'Mark as finished' }).click();
   await expect(page.getByRole('heading', { name: 'Finished' })).toBeVisible();
-  await page.goto(page.url().replace(/work$/, 'set'));
+  await page.goto(set);
   await expect(page.getByText('1 of 1 done')).toBeVisible();
   const states = async () => (await server.get<{ state: string }[]>('/works')).map(({ state }) => state);
   await expect.poll(states).toEqual(['finished', 'finished']);
