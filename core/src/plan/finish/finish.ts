@@ -1,36 +1,15 @@
-import { usualIncrease } from '../../craft/fabric/base.ts';
 import type { StitchKey } from '../../craft/stitches/kinds.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
 import type { Told } from '../../craft/values/problem.ts';
-import { carriedEase, climbLength, type StitchSize, yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
-import { flattestIncrease } from '../fit/circle.ts';
+import { type StitchSize, yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
 import { type Handwork, handworkOfFinish } from '../pace/hours.ts';
-import { type Border, border, borderMetres, sideByGauge, sideByRule } from './border.ts';
-import {
-  type BorderPatternKey,
-  borderPatterns,
-  changesIn,
-  countsOf,
-  holding,
-  type PatternedRound,
-  patternedCircle,
-  patternedRounds,
-} from './borderPattern.ts';
+import { type BorderWish, borderPart, type YarnOfPart } from './borderPart.ts';
 import { mouthPart } from './mouth.ts';
 import { type SeamKind, seamMetres, sewingLength } from './seam.ts';
 import { type StrapKind, strapJoining, strapStretch, strapToMake, strapWanted } from './strap.ts';
 
 /** What is done when the cloth is off the hook. */
 export type FinishKind = 'closing' | 'border' | 'envelope' | 'seam' | 'mouth' | 'strap' | 'ring';
-
-/** Yarn of one colour that a part takes. */
-export interface YarnOfPart {
-  /** Number of the colour. */
-  readonly colour: number;
-  /** m, without tails. */
-  readonly metres: number;
-  readonly ends: number;
-}
 
 /** One thing that is done when the cloth is off the hook, with the yarn it takes. */
 export interface FinishPart {
@@ -57,25 +36,9 @@ export function yarnsOfPart({ colour, metres, ends, second }: FinishPart): reado
   return [{ colour, metres, ends }, ...(second ? [second] : [])];
 }
 
-/** The rounds of a border in a pattern, as its steps tell them; none where it is plain. */
-export function roundsInPattern(steps: readonly Told[]): PatternedRound[] {
-  return steps.flatMap(({ code, facts: f = {} }) =>
-    code === 'border-pattern-round' ? [{ across: String(f.across), up: String(f.up), corner: String(f.corner) }] : [],
-  );
-}
-
 /** What hands do in a part of the finishing. */
 export function handworkOfPart({ stitches, ends, second, changes }: FinishPart): Handwork {
   return handworkOfFinish(stitches, ends + (second?.ends ?? 0), changes);
-}
-
-export interface BorderWish {
-  readonly rounds: number;
-  readonly colour: number;
-  readonly by: 'gauge' | 'rule';
-  readonly envelope: boolean;
-  /** Its rounds in a pattern. `colour`: number of the second colour. */
-  readonly pattern?: { readonly key: BorderPatternKey; readonly colour: number } | undefined;
 }
 
 export interface StrapWish {
@@ -147,123 +110,6 @@ function seamedIn({ tube, flap }: FinishRequest): Seamed {
 
 /** Stitches in each corner of joined panels. */
 const cornerOfPanels = 3;
-
-/** Stitches that keep the rounds of a border on a circle flat, each round. */
-function addedAround(size: StitchSize): number {
-  return flattestIncrease(usualIncrease('sc'), size.width, size.height);
-}
-
-/** Rounds of sc on a circle: one in each stitch, then as many more a round as keep it flat. */
-function borderOnCircle(round: number, wish: BorderWish, size: StitchSize): Border {
-  const rounds = Array.from({ length: wish.rounds }, (_, i) => round + i * addedAround(size));
-  return { across: 0, up: 0, rounds, stitches: rounds.reduce((sum, count) => sum + count, 0) };
-}
-
-function borderOf(request: FinishRequest, wish: BorderWish, size: StitchSize): Border {
-  if (request.round !== undefined) return borderOnCircle(request.round, wish, size);
-  const byRule = wish.by === 'rule';
-  // Along top and bottom each stitch between the corners takes one, whatever the gauge; clusters and blocks have none to count.
-  const counted = request.technique.width.word === 'stitches';
-  const across = byRule || counted ? request.stitches - 2 : sideByGauge(request.width, size.width);
-  const up = byRule ? Math.round(sideByRule(request.stitch, request.courses)) : sideByGauge(request.height, size.width);
-  return border(across, up, wish.rounds);
-}
-
-/** How the rounds about a circle are counted. @param on stitches of its last round @param added each round, where that is always the same */
-function circleSteps(on: number, [first = 0, ...more]: readonly number[], added?: number): Told[] {
-  return [
-    { code: 'border-round-1', facts: { stitches: first, on } },
-    ...(more.length ? [{ code: 'border-rounds', facts: { more: added, counts: more } }] : []),
-  ];
-}
-
-/** How the rounds of a border are counted, side by side. */
-function sidesSteps({ across, up, rounds: [first = 0, ...more] }: Pick<Border, 'across' | 'up' | 'rounds'>): Told[] {
-  return [
-    { code: 'border-sides', facts: { across, up, corner: 3, first } },
-    ...(more.length ? [{ code: 'border-more', facts: { more: 8, counts: more } }] : []),
-    { code: 'border-corners' },
-    { code: 'mark-corners' },
-  ];
-}
-
-/** Rounds of sc in a pattern: what each of its colours takes, worked and carried inside. */
-function patternedPart(
-  request: FinishRequest,
-  wish: BorderWish,
-  { key, colour }: NonNullable<BorderWish['pattern']>,
-): FinishPart {
-  const sizes = [request.sc[wish.colour], request.sc[colour]] as readonly StitchSize[];
-  const plain = borderOf(request, wish, sizes[0] as StitchSize);
-  const { multiple, more } = borderPatterns[key];
-  const [across, up] = [plain.across, plain.up].map((count) => holding(count, multiple, more)) as [number, number];
-  const circle = request.round !== undefined;
-  const rounds = circle ? patternedCircle(key, plain.rounds) : patternedRounds(key, across, up, wish.rounds);
-  const [own, second] = sizes.map((size, i) => ({
-    colour: i === 0 ? wish.colour : colour,
-    metres: patternedMetres(rounds, i as 0 | 1, size),
-    ends: 2,
-  })) as [YarnOfPart, YarnOfPart];
-  const counts = rounds.map((round) => countsOf(round).reduce((a, b) => a + b));
-  const letters = { own: request.letters[wish.colour] ?? '', second: request.letters[colour] ?? '' };
-  const fitted = circle ? counts[0] !== plain.rounds[0] : across !== plain.across || up !== plain.up;
-  const first = { across: plain.across, up: plain.up, around: plain.rounds[0], to: counts[0], circle };
-  return {
-    part: 'border',
-    ...own,
-    second,
-    stitches: counts.reduce((sum, count) => sum + count, 0),
-    changes: rounds.reduce((sum, round) => sum + changesIn(round), 0),
-    times: request.pieces,
-    steps: [
-      ...(circle ? circleSteps(request.round ?? 0, counts) : sidesSteps({ across, up, rounds: counts })),
-      ...(fitted ? [{ code: 'border-fitted', facts: { ...first, acrossTo: across, upTo: up, multiple, more } }] : []),
-      { code: 'border-pattern', facts: { key, ...letters } },
-      ...rounds.map(({ across, up, corner }, n) => ({
-        code: 'border-pattern-round',
-        facts: { n: n + 1, across, up, corner, ...letters },
-      })),
-    ],
-  };
-}
-
-/** Metres of one of the two colours: its stitches, over the other one where that goes along, and where it goes along itself. */
-function patternedMetres(rounds: readonly PatternedRound[], which: 0 | 1, size: StitchSize): number {
-  const worked = rounds.map(countsOf);
-  const used = worked.flatMap((counts, n) => (counts[which] > 0 ? [n] : []));
-  const [first = 0, last = -1] = [used[0], used.at(-1)];
-  let mm = 0;
-  for (const [n, counts] of worked.entries()) {
-    const [stitches, others] = [counts[which], counts[1 - which] as number];
-    if (stitches > 0) {
-      mm += stitches * yarnInStitch('sc', size, others > 0 ? 1 : 0) + others * carriedEase * size.width;
-    } else if (n > first && n < last) mm += climbLength(size.height, 1, size.diameter);
-    // The round begins with a chain and is closed in the colour of its first stitch.
-    const begins = rounds[n]?.across.startsWith('x') ? 1 : 0;
-    if (begins === which) mm += yarnInStitch('ch', size) + yarnInStitch('join', size);
-  }
-  return mm / 1000;
-}
-
-function borderPart(request: FinishRequest, wish: BorderWish): FinishPart {
-  const { pattern } = wish;
-  if (pattern) return patternedPart(request, wish, pattern);
-  const size = request.sc[wish.colour] as StitchSize;
-  const made = borderOf(request, wish, size);
-  const layers = wish.envelope ? 2 : 1;
-  return {
-    part: wish.envelope ? 'envelope' : 'border',
-    colour: wish.colour,
-    metres: layers * borderMetres(made, size),
-    ends: 2 * layers,
-    stitches: layers * made.stitches,
-    times: request.pieces,
-    steps: [
-      ...(request.round === undefined ? sidesSteps(made) : circleSteps(request.round, made.rounds, addedAround(size))),
-      ...(wish.envelope ? [{ code: 'border-second-layer' }] : []),
-    ],
-  };
-}
 
 function closingPart({ stitches, sc, inHand, pieces }: FinishRequest): FinishPart {
   const size = sc[0] as StitchSize;

@@ -9,7 +9,8 @@ import {
   tailMetres,
 } from '../../craft/values/forecast.ts';
 import { type Yarn, yarnFigures } from '../../craft/yarn/yarn.ts';
-import { type FinishPart, type YarnOfPart, yarnsOfPart } from '../finish/finish.ts';
+import type { YarnOfPart } from '../finish/borderPart.ts';
+import { type FinishPart, yarnsOfPart } from '../finish/finish.ts';
 import { measureParts, type PartsRequest, type YarnParts } from './parts.ts';
 
 /** The yarn one colour needs. */

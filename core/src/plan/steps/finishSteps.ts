@@ -1,5 +1,6 @@
 import type { Told } from '../../craft/values/problem.ts';
-import { type FinishPart, type YarnOfPart, yarnsOfPart } from '../finish/finish.ts';
+import type { YarnOfPart } from '../finish/borderPart.ts';
+import { type FinishPart, yarnsOfPart } from '../finish/finish.ts';
 import { type Handwork, handworkOfFinish } from '../pace/hours.ts';
 
 /** What is done beside rows: before a further cloth, when one is off the hook, and when several are joined. */
