@@ -22,7 +22,7 @@ function isPattern(as: WishFormValues['border']['as'] | undefined): boolean {
 /** What is done when the cloth is off the hook: each item asks only what belongs to it. */
 export function FinishPart() {
   const { watch, setValue } = useFormContext<WishFormValues>();
-  const { item, yarns, border, weaving, finish, units, pattern, foundation } = watch();
+  const { item, border, weaving, finish, units, pattern, foundation } = watch();
   const { flap, seam, strap } = finish;
   const tube = isTubeForm({ pattern });
   const told = useCraftWords();
@@ -44,13 +44,7 @@ export function FinishPart() {
         ) : null}
         {bordered ? (
           <div className="w-[104px]">
-            <SelectOf name="border.colour" label="Border in">
-              {yarns.map((yarn) => (
-                <option key={yarn.letter} value={yarn.letter}>
-                  {yarn.letter}
-                </option>
-              ))}
-            </SelectOf>
+            <LetterOf name="border.colour" label="Border in" />
           </div>
         ) : null}
         {bordered ? (
@@ -66,13 +60,7 @@ export function FinishPart() {
         ) : null}
         {bordered && isPattern(border.as) ? (
           <div className="w-[104px]">
-            <SelectOf name="border.second" label={wishSaid.borderSecond}>
-              {yarns.map((yarn) => (
-                <option key={yarn.letter} value={yarn.letter}>
-                  {yarn.letter}
-                </option>
-              ))}
-            </SelectOf>
+            <LetterOf name="border.second" label={wishSaid.borderSecond} />
           </div>
         ) : null}
         {bordered ? (
@@ -195,6 +183,20 @@ export function FinishPart() {
         </div>
       </div>
     </MorePart>
+  );
+}
+
+/** One of the yarns, by its letter. */
+function LetterOf({ name, label }: { name: 'border.colour' | 'border.second'; label: string }) {
+  const { watch } = useFormContext<WishFormValues>();
+  return (
+    <SelectOf name={name} label={label}>
+      {watch('yarns').map(({ letter }) => (
+        <option key={letter} value={letter}>
+          {letter}
+        </option>
+      ))}
+    </SelectOf>
   );
 }
 
