@@ -290,6 +290,46 @@ test('an answer made before a row arrived does not hide it', async ({ page, serv
   await expect(page.getByText('1 of 44').first()).toBeVisible();
 });
 
+test('an answer that was on its way while a row was taken does not take it back for a moment', async ({
+  page,
+  server,
+}) => {
+  const id = await begunCloth(server);
+  await page.goto(`${server.address}/works/${id}/work`);
+  const row = page.getByTestId('row-number');
+  await expect(row).toHaveText('Row 1');
+  let asked = 0;
+  let release = () => {};
+  const released = new Promise<void>((done) => {
+    release = done;
+  });
+  // The answer after the first row comes only after the second one was taken.
+  await page.route(`**/api/works/${id}`, async (route) => {
+    const response = await route.fetch();
+    if (asked++ === 0) await released;
+    await route.fulfill({ response });
+  });
+  await page.evaluate(() => {
+    const seen: string[] = [];
+    const look = () => {
+      const text = document.querySelector('[data-testid="row-number"]')?.textContent ?? '';
+      if (text !== seen.at(-1)) seen.push(text);
+    };
+    new MutationObserver(look).observe(document.body, { childList: true, subtree: true, characterData: true });
+    Object.assign(window, { seenRows: seen });
+  });
+  await page.keyboard.press('Enter');
+  await expect(row).toHaveText('Row 2');
+  await expect.poll(() => asked).toBeGreaterThan(0);
+  await page.keyboard.press('Enter');
+  await expect(row).toHaveText('Row 3');
+  await expect.poll(async () => (await server.get<Progress>(`/works/${id}`)).progress.rows).toBe(2);
+  await expect(page.getByText('✓ Saved')).toBeVisible();
+  release();
+  await page.waitForTimeout(1000);
+  expect(await page.evaluate(() => (window as unknown as { seenRows: string[] }).seenRows)).toEqual(['Row 2', 'Row 3']);
+});
+
 test('the last row leads to a finished work', async ({ page, server }) => {
   const id = await begunCloth(server);
   await server.post(`/works/${id}/ticks`, {
