@@ -144,7 +144,11 @@ test('ten dishcloths for a fair: counted one by one to the last end, with their 
   // Of cloths behind the first the plan stands: it is said, and where the others can still be planned.
   await page.goto(`${server.address}/works/${work.id}/onward`);
   await expect(page.getByText('The first cloth is off the hook')).toBeVisible();
-  await expect(page.getByRole('link', { name: 'Open the set' })).toBeVisible();
+  await page.getByRole('link', { name: 'Open the set' }).click();
+  await page.waitForURL(/\/set$/);
+  await page.goto(`${server.address}/evenings`);
+  await page.getByRole('link', { name: 'The set: Fair cloths' }).click();
+  await page.waitForURL(/\/set$/);
   await page.goto(`${server.address}/works/${work.id}/work`);
   await finish(page, server);
   await page.goto(`${server.address}/works/${work.id}/set`);

@@ -49,6 +49,7 @@ export {
 } from './set/colourways.ts';
 export { type ItemStand, itemsAt, setAt, toldOfItems } from './set/items.ts';
 export { sharedNow } from './set/shared.ts';
+export { type CountedProject, setTotals } from './set/totals.ts';
 export {
   type LastingOfSet,
   lastingOfSet,

@@ -1,5 +1,5 @@
 import type { LogEntry, WorkSummary } from '@puntada/core/records';
-import type { SetMember } from '@puntada/core/work';
+import type { CountedProject, SetMember } from '@puntada/core/work';
 import { useEffect, useState } from 'react';
 import { useAppDispatch } from '../api/useAppDispatch.ts';
 import { planner } from '../worker/planner.ts';
@@ -43,4 +43,11 @@ export function useSet(projects: readonly WorkSummary[]): readonly SetProject[] 
     };
   }, [key, dispatch]);
   return found;
+}
+
+/** What the projects of a set take, those that could be counted. */
+export function countedIn(projects: readonly SetProject[]): CountedProject[] {
+  return projects.flatMap(({ work: { wish }, part, figures }) =>
+    figures ? [{ wish, items: part.items.length, yarn: figures.yarn, time: figures.time }] : [],
+  );
 }

@@ -144,6 +144,17 @@ describe('ways to go on with a set', () => {
     });
   });
 
+  it('of fronts and backs only balls are offered: they are planned together, and two of them are one item', () => {
+    const of = (part: 'front' | 'back') => wishIn(part, { pieces: 2, set: { ...set, part }, title: `Bag ${part}` });
+    const sides = [member(of('front')), member(of('back'))];
+    expect(setWays(sides, [chalk(1)]).map(({ kind, items, open }) => [kind, items, open])).toEqual([
+      ['planned', 2, 2],
+      ['more', 2, 2],
+    ]);
+    const begun = [member(of('front'), 3), member(of('back'), 3)];
+    expect(setWays(begun, [chalk(1)])[0]).toMatchObject({ items: 2, open: 1 });
+  });
+
   it('count what is touched of a project: two cloths once the second is begun', () => {
     const rows = must(planWish(wishIn('Teal', { pieces: 5 }))).piece.fabric.courses;
     const at = (units: number) => setWays([member(wishIn('Teal', { pieces: 5 }), units)], [chalk(0)])[0]?.open;

@@ -170,9 +170,15 @@ class SetPlanner {
     return this.parted.map(({ open }) => open);
   }
 
-  /** So many items a project makes of a wish. */
+  /** Fronts and backs of other cloths: one is nothing without the other, so that they are not planned otherwise one by one. */
+  get sided(): boolean {
+    return this.opens.some((open) => open?.set?.part !== undefined);
+  }
+
+  /** So many items a project makes of a wish: a back is half of one. */
   itemsOf(index: number, wish: Wish | undefined): number {
-    return wish ? Math.round(wish.pieces / (this.parted[index]?.panels ?? 1)) : 0;
+    if (!wish || wish.set?.part === 'back') return 0;
+    return Math.round(wish.pieces / (this.parted[index]?.panels ?? 1));
   }
 
   planned(wish: Wish): Planned | undefined {
@@ -200,7 +206,7 @@ class SetPlanner {
     );
     const way: SetWay = {
       kind,
-      items: open + this.parted.reduce((sum, { keep }) => sum + keep, 0),
+      items: open + this.parted.reduce((sum, { keep, kept }) => sum + (kept?.wish.set?.part === 'back' ? 0 : keep), 0),
       open,
       rows: first?.rows,
       size: first?.size,
@@ -221,8 +227,7 @@ class SetPlanner {
   shorter(): SetWay | undefined {
     const first = this.opens.find((open) => open !== undefined);
     const plan = first && this.planned(first);
-    // Sides of unlike rows would have to be joined: a back goes by its front, which is planned for itself.
-    if (!plan || this.opens.some((open) => open?.set?.part)) return undefined;
+    if (!plan) return undefined;
     const { stitches } = plan;
     const allowed: number[] = [];
     for (let rows = Math.ceil(plan.rows / 2); rows < plan.rows; rows++) if (plan.rule(rows)) allowed.push(rows);
@@ -344,7 +349,9 @@ export function setWays(members: readonly SetMember[], pools: readonly SetPool[]
   if (first.chance === undefined || planner.isSure(first)) return [first];
   return [
     first,
-    ...[planner.shorter(), planner.fewer(), planner.swapped(first), planner.more()].flatMap((each) => each ?? []),
+    ...[...(planner.sided ? [] : [planner.shorter(), planner.fewer(), planner.swapped(first)]), planner.more()].flatMap(
+      (each) => each ?? [],
+    ),
   ];
 }
 

@@ -1,7 +1,7 @@
 import { decimal, numberOrText } from '@puntada/core/craft';
 import type { PlanDocument, Wish, Work } from '@puntada/core/records';
 import { priceSaid } from '@puntada/core/words';
-import { type Costs, materialsOf, materialsTimes, type PriceWay, pricesOf, yarnKey } from '@puntada/core/work';
+import { type Costs, materialsOf, materialsTimes, type PriceWay, pricesOf, setTotals } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, useChangePreferences, usePreferences, useWorkQuery, useWorksQuery } from '../../api/api.ts';
@@ -12,7 +12,7 @@ import { Choice } from '../../parts/Choice.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { projectsOfSet } from '../../parts/setMembers.ts';
 import { TextField } from '../../parts/TextField.tsx';
-import { type SetProject, useSet } from '../../parts/useSet.ts';
+import { countedIn, type SetProject, useSet } from '../../parts/useSet.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
@@ -79,20 +79,9 @@ function costsOfOne({ wish }: Work, { size, colours, time }: PlanDocument): Paid
   return { items: Math.max(1, size.items), yarns, hours: (low + high) / 2 };
 }
 
-/** Every project of a set: a back is half of an item, and each yarn is paid once for all. */
 function costsOfSet(projects: readonly SetProject[]): Paid {
-  const yarns = new Map<string, Paid['yarns'][number]>();
-  let [items, seconds] = [0, 0];
-  for (const { work, part, figures } of projects) {
-    if (work.wish.set?.part !== 'back') items += part.items.length;
-    seconds += figures?.time.mid ?? 0;
-    work.wish.yarns.forEach((yarn, i) => {
-      const key = yarnKey(yarn);
-      const metres = (yarns.get(key)?.metres ?? 0) + (figures?.yarn[i]?.metres.mid ?? 0);
-      yarns.set(key, { yarn: yarns.get(key)?.yarn ?? yarn, metres });
-    });
-  }
-  return { items: Math.max(1, items), yarns: [...yarns.values()], hours: seconds / 3600 };
+  const { items, yarns, seconds } = setTotals(countedIn(projects));
+  return { items, yarns, hours: seconds / 3600 };
 }
 
 /** A typed amount; nothing where the field is empty, 0 or more. */

@@ -1,6 +1,6 @@
 import type { ToldUnit } from '@puntada/core/craft';
 import { gramsFigure, hoursText, setSaid } from '@puntada/core/words';
-import { setAt, sidesJoined } from '@puntada/core/work';
+import { setAt, setTotals, sidesJoined } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorksQuery } from '../../api/api.ts';
@@ -8,7 +8,7 @@ import { Head } from '../../app/Shell.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Problems } from '../../parts/Problems.tsx';
 import { projectsOfSet } from '../../parts/setMembers.ts';
-import { type SetProject, useSet } from '../../parts/useSet.ts';
+import { countedIn, type SetProject, useSet } from '../../parts/useSet.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
 import { ProjectItems } from './ProjectItems.tsx';
 import { SetWays } from './SetWays.tsx';
@@ -47,7 +47,7 @@ function Whole({ projects }: { projects: readonly SetProject[] }) {
     left.mid += part.left.mid;
     left.high += part.left.high;
   }
-  const weight = weightWords(projects, stands.items, told);
+  const weight = weightWords(projects, told);
   const sizes = new Set(whole.map(({ part, figures }) => `${figures?.stitches} ${part.sequence.rows}`));
   // Backs are numbered as their fronts are.
   const before = { front: 0, back: 0 };
@@ -72,21 +72,13 @@ function Whole({ projects }: { projects: readonly SetProject[] }) {
   );
 }
 
-/** What one of the set weighs, and all of them, as far as every project was counted. */
-function weightWords(projects: readonly SetProject[], items: number, told: ToldUnit): string | undefined {
-  const all = { low: 0, mid: 0, high: 0, source: 'typical' as const };
-  for (const { figures } of projects) {
-    if (!figures) return undefined;
-    for (const { grams } of figures.yarn) {
-      all.low += grams.low;
-      all.mid += grams.mid;
-      all.high += grams.high;
-    }
-  }
-  const part = (share: number) => ({ ...all, low: all.low * share, mid: all.mid * share, high: all.high * share });
-  return items > 1
-    ? setSaid.weighs(gramsFigure(part(1 / items), told).text, gramsFigure(all, told).text, items)
-    : setSaid.weighsOne(gramsFigure(all, told).text);
+/** What one of the set weighs, and all of them; nothing where not every project could be counted. */
+function weightWords(projects: readonly SetProject[], told: ToldUnit): string | undefined {
+  const counted = countedIn(projects);
+  if (counted.length < projects.length) return undefined;
+  const { items, grams, gramsEach } = setTotals(counted);
+  const all = gramsFigure(grams, told).text;
+  return items > 1 ? setSaid.weighs(gramsFigure(gramsEach, told).text, all, items) : setSaid.weighsOne(all);
 }
 
 /** How a front and a back of other rows are joined. */
