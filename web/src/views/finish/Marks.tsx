@@ -241,7 +241,7 @@ interface EndsProps {
 /** Ends where they hang, in their colours, numbered in the order in which they are woven in; a broken ring where one hangs behind. */
 export function Ends({ document, lies, hand, shadeOf, chosen }: EndsProps) {
   const few = document.endPlaces.length <= numbered;
-  return endMarks(document.endPlaces, lies, hand === 'right', few ? 17 : 8).map(
+  return endMarks(document.endPlaces, lies, hand === 'right', few ? 17 : 8, few ? undefined : 0).map(
     ({ number, letter, behind, at, tip }) => (
       <g key={number}>
         <circle cx={tip[0]} cy={tip[1]} r={touched} className="fill-transparent" />

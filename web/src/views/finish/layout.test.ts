@@ -19,6 +19,12 @@ describe('ends on the finishing sheet', () => {
     expect(endMarks(ends, lies, false, 17)[0]?.at).toEqual([100, 290]);
   });
 
+  it('hang where they are where there are too many for numbers: 376 of them stay beside the piece', () => {
+    const many = Array.from({ length: 376 }, (_, i) => end(i % 2, (i + 0.5) / 376));
+    const tips = endMarks(many, lies, true, 8, 0).map(({ at, tip }) => [tip[1] - at[1], tip[1] >= 50 && tip[1] <= 350]);
+    expect(tips.every(([moved, beside]) => moved === 0 && beside)).toBe(true);
+  });
+
   it('hang outwards, and their numbers never lie over one another along an edge', () => {
     const up = fc.double({ min: 0, max: 1, noNaN: true });
     fc.assert(

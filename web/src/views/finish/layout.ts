@@ -112,12 +112,13 @@ export interface EndMark {
   readonly tip: readonly [x: number, y: number];
 }
 
-/** Ends on the sheet, their numbers pushed apart along each edge. @param mirrored for a right hand, whose row 1 begins at the right */
+/** Ends on the sheet, their numbers pushed apart along each edge. @param mirrored for a right hand, whose row 1 begins at the right @param room that each takes, px; 0 without numbers */
 export function endMarks(
   ends: readonly EndOnPiece[],
   { x, y, w, h }: Lies,
   mirrored: boolean,
   tail: number,
+  room = apart,
 ): EndMark[] {
   const marks = endsInOrder(ends).map(({ letter, across, up, behind = false }, i) => {
     const at = [x + w * (mirrored ? 1 - across : across), y + h * (1 - up)] as const;
@@ -128,14 +129,14 @@ export function endMarks(
     const own = marks.filter((mark) => mark.side === side).sort((a, b) => a.tip[1] - b.tip[1] || a.tip[0] - b.tip[0]);
     own.forEach((mark, i) => {
       const before = own[i - 1];
-      const near = before && (side !== 0 || Math.abs(before.tip[0] - mark.tip[0]) < apart);
-      if (near && mark.tip[1] - before.tip[1] < apart) mark.tip[1] = before.tip[1] + apart;
+      const near = before && (side !== 0 || Math.abs(before.tip[0] - mark.tip[0]) < room);
+      if (near && mark.tip[1] - before.tip[1] < room) mark.tip[1] = before.tip[1] + room;
     });
     // What was pushed over the foot goes back up, together.
-    const over = Math.max(0, (own.at(-1)?.tip[1] ?? 0) - (y + h + apart / 2));
+    const over = Math.max(0, (own.at(-1)?.tip[1] ?? 0) - (y + h + room / 2));
     own.toReversed().forEach((mark, i, all) => {
       const below = all[i - 1];
-      const most = below ? below.tip[1] - apart : mark.tip[1] - over;
+      const most = below ? below.tip[1] - room : mark.tip[1] - over;
       if (over && side !== 0) mark.tip[1] = Math.min(mark.tip[1], most);
     });
   }
