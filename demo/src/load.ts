@@ -22,6 +22,8 @@ interface Work {
   readonly id: string;
   readonly revision: number;
   readonly wish: unknown;
+  /** Its chain is a step before its first row. */
+  readonly fromChain?: boolean;
 }
 
 interface StoredYarn {
@@ -77,10 +79,16 @@ function withShelves({ wish, swatch: title, fromDrawer }: DemoWork, shelves: She
 /** Ticks that the server takes at a time. */
 const most = 400;
 
-async function keepLog(base: string, id: string, { log = [] }: DemoWork): Promise<void> {
+/** What was logged, told by rows. @param before steps before the first row */
+async function keepLog(base: string, id: string, { log = [] }: DemoWork, before = 0): Promise<void> {
   for (const [i, entry] of log.entries()) {
     const at = Date.now() - (log.length - i) * 60_000;
-    await ask(base, `/works/${id}/log`, { entry: { ...entryLabel, ...entry, id: randomUUID(), at } });
+    const { row, position } = entry;
+    const placed = {
+      ...(row === undefined ? {} : { row: before + row }),
+      ...(position ? { position: { ...position, rows: before + position.rows } } : {}),
+    };
+    await ask(base, `/works/${id}/log`, { entry: { ...entryLabel, ...entry, ...placed, id: randomUUID(), at } });
   }
 }
 
@@ -95,28 +103,33 @@ async function layOut(base: string, demo: DemoWork, shelves: Shelves): Promise<v
     await keepLog(base, work.id, demo);
     return;
   }
-  await ask(base, `/works/${work.id}/begin`, { revision: work.revision, wish: work.wish });
+  const { fromChain } = await ask<Work>(base, `/works/${work.id}/begin`, {
+    revision: work.revision,
+    wish: work.wish,
+  });
+  const before = fromChain ? 1 : 0;
   const now = Date.now();
   const rowTime = rowMinutes * 60_000;
   const evening = 22 * 3_600_000;
-  const rows = Array.from({ length: rowsWorked }, (_, row) => ({
+  const done = before + rowsWorked;
+  const rows = Array.from({ length: done }, (_, row) => ({
     id: randomUUID(),
     // An evening ends after every tenth row.
-    at: now - (rowsWorked - row + 1) * rowTime - Math.floor((rowsWorked - row) / 10) * evening,
+    at: now - (done - row + 1) * rowTime - Math.floor((done - row) / 10) * evening,
     from: { rows: row, runs: 0 },
     to: { rows: row + 1, runs: 0 },
   }));
   const runs = Array.from({ length: runsWorked }, (_, run) => ({
     id: randomUUID(),
     at: now - (runsWorked - run) * 20_000,
-    from: { rows: rowsWorked, runs: run },
-    to: { rows: rowsWorked, runs: run + 1 },
+    from: { rows: done, runs: run },
+    to: { rows: done, runs: run + 1 },
   }));
   const ticks = [...rows, ...runs];
   for (let i = 0; i < ticks.length; i += most) {
     await ask(base, `/works/${work.id}/ticks`, { ticks: ticks.slice(i, i + most) });
   }
-  await keepLog(base, work.id, demo);
+  await keepLog(base, work.id, demo, before);
   if (demo.finished) await ask(base, `/works/${work.id}/finish`, { revision: 2 });
 }
 

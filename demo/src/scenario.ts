@@ -4,12 +4,17 @@ import { buoyRed, ferryBlue, foam, kelp, lamplight, oat, rope, wetSlate, wetSlat
 /** One work of the demo and how far it has come. */
 export interface DemoWork {
   readonly wish: WishInput;
-  /** Rows worked; nothing for a work that is only wished for. */
+  /** Rows worked behind the chain, steps and further cloths among them; nothing for a work that is only wished for. */
   readonly rowsWorked?: number;
   /** Runs worked in the row in hand. */
   readonly runsWorked?: number;
-  /** What was weighed, measured and noted, without id and time. */
-  readonly log?: readonly object[];
+  /** What was weighed, measured and noted, without id and time; its rows are those of the first cloth. */
+  readonly log?: readonly {
+    readonly kind: string;
+    readonly row?: number;
+    readonly position?: { readonly rows: number; readonly runs: number };
+    readonly [told: string]: unknown;
+  }[];
   /** All rows worked, and marked finished. */
   readonly finished?: boolean;
   /** Minutes that a row of it takes this maker; four unless said. */

@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { everything } from '../test/archives.ts';
 import { type Listening, listen } from '../test/listening.ts';
-import { at, begunCloth, galleyCloth, tick } from '../test/sampleWorks.ts';
+import { at, begunCloth, galleyCloth, start, tick } from '../test/sampleWorks.ts';
 
 let server: Listening;
 const ask: Listening['ask'] = (...request) => server.ask(...request);
@@ -162,7 +162,7 @@ describe('ticks', () => {
     expect([far.status, far.body.problems[0].path]).toEqual([422, 'ticks.0.to']);
     const wide = await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0), at(0, 9), 1)] });
     expect(wide.status).toBe(422);
-    expect((await ask('GET', `/works/${id}`)).body.progress).toEqual(at(0));
+    expect((await ask('GET', `/works/${id}`)).body.progress).toEqual(start);
     const { body: wished } = await ask('POST', '/works', { wish: galleyCloth });
     expect((await ask('POST', `/works/${wished.id}/ticks`, { ticks: [tick(at(0), at(1), 1)] })).status).toBe(409);
   });

@@ -8,7 +8,11 @@ export const galleyCloth = JSON.parse(
   readFileSync(new URL('../../docs/examples/galley-cloth.json', import.meta.url), 'utf8'),
 );
 
-export const at = (rows: number, runs = 0): Position => ({ rows, runs });
+/** Before anything is worked. */
+export const start: Position = { rows: 0, runs: 0 };
+
+/** After the chain and so many rows of the first cloth. */
+export const at = (rows: number, runs = 0): Position => ({ rows: 1 + rows, runs });
 
 export const tick = (from: Position, to: Position, time: number): Tick => ({ id: randomUUID(), at: time, from, to });
 
@@ -16,6 +20,6 @@ export const tick = (from: Position, to: Position, time: number): Tick => ({ id:
 export async function begunCloth(server: Listening, rows = 0, change: object = {}): Promise<string> {
   const { body: made } = await server.ask('POST', '/works', { wish: { ...galleyCloth, ...change } });
   await server.ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
-  if (rows) await server.ask('POST', `/works/${made.id}/ticks`, { ticks: [tick(at(0), at(rows), 5)] });
+  if (rows) await server.ask('POST', `/works/${made.id}/ticks`, { ticks: [tick(start, at(rows), 5)] });
   return made.id;
 }

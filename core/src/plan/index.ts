@@ -1,4 +1,4 @@
-export { freeze, type ThawedWork, thaw } from './begun/frozen.ts';
+export { clothAt, freeze, type ThawedWork, thaw } from './begun/frozen.ts';
 export { type MadeWork, onlySize, planWork, prepareCloth, prepareWork } from './begun/made.ts';
 export { wishFromPiece } from './book/fromPiece.ts';
 export { type PatternFacts, patternFacts } from './book/patternFacts.ts';
@@ -28,7 +28,7 @@ export { asWideAsHigh, fitSizes, type Sizes } from './sizes/sizes.ts';
 export { sidesOff } from './sizes/tolerance.ts';
 export { countedIn, leftIn, type WorkedCourse, type WorkedRun, workCourse } from './steps/course.ts';
 export type { WorkStep } from './steps/finishSteps.ts';
-export { nextRow, placeOfRow, type Sequence, standingAt } from './steps/sequence.ts';
+export { firstRows, nextRow, placeOfRow, rowsAmong, rowsIn, type Sequence, standingAt } from './steps/sequence.ts';
 export { type HangingStrand, StrandBook, type StrandOrder } from './steps/strandBook.ts';
 export { cautionsFor } from './wish/cautions.ts';
 export { type Prepared, prepare, waysOf } from './wish/prepare.ts';

@@ -29,6 +29,8 @@ export const workSummarySchema = z.object({
   lastPlace: z.number().int().min(0).optional(),
   /** Size of the begun fabric; null while it is only wished for. */
   size: z.object({ stitches: z.number(), rows: z.number() }).nullable(),
+  /** Its foundation chain is the first step of its counter; a server of before makes none. */
+  fromChain: z.boolean().default(false),
   /** Put away: out of sight on the bench. */
   archived: z.boolean(),
   /** When it was put into the bin; null while it is on the bench. */

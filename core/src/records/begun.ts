@@ -1,5 +1,6 @@
 import { z } from 'zod';
-import type { RecordKind } from './record.ts';
+import { anyVersion, type RecordKind } from './record.ts';
+import { wishRecord } from './wish.ts';
 
 const figure = z.strictObject({ mid: z.number().positive(), low: z.number().positive(), high: z.number().positive() });
 const gaugeFigures = z.strictObject({
@@ -8,13 +9,8 @@ const gaugeFigures = z.strictObject({
   source: z.enum(['typical', 'label', 'typed', 'swatch', 'piece']),
 });
 
-/**
- * A work as it was begun: the laid fabric and the way of its strands, in words of their own, so that it stays the
- * same whatever becomes of the engine or the pattern book.
- */
-export const frozenSchema = z.strictObject({
-  format: z.literal('puntada-begun'),
-  version: z.literal(1),
+/** One cloth: its laid fabric and the way of its strands. */
+const clothFields = {
   /** The stitch pattern in the notation, with the maker's choices. */
   pattern: z.string().max(20000),
   stitch: z.string().max(20),
@@ -35,8 +31,40 @@ export const frozenSchema = z.strictObject({
   gauge: z.strictObject({ worked: gaugeFigures, finished: gaugeFigures }).optional(),
   /** Where colours are divided among bobbins: the colour of each strand, and the strand of each run as worked. */
   bobbins: z.strictObject({ colourOf: z.array(z.number().int()), runs: z.array(z.number().int()) }).optional(),
+};
+
+/**
+ * A work as it was begun: the laid fabric and the way of its strands, in words of their own, so that it stays the
+ * same whatever becomes of the engine or the pattern book.
+ */
+export const frozenSchema = z.strictObject({
+  format: z.literal('puntada-begun'),
+  version: z.literal(2),
+  ...clothFields,
+  /** Its foundation chain is the first step of the counter; works begun before it was one begin with row 1. */
+  fromChain: z.literal(true).optional(),
+  /**
+   * Cloths of this project that were made by a plan before this one, the first made first: how many of each, the wish
+   * they were made by, and the cloth itself. All others are as this work says.
+   */
+  before: z
+    .array(
+      z.strictObject({
+        pieces: z.number().int().min(1).max(99),
+        wish: anyVersion(wishRecord),
+        cloth: z.strictObject(clothFields),
+      }),
+    )
+    .max(99)
+    .optional(),
 });
 
-export const frozenRecord = { format: 'puntada-begun', schema: frozenSchema, steps: [] } satisfies RecordKind;
+export const frozenRecord = {
+  format: 'puntada-begun',
+  schema: frozenSchema,
+  // What a version 1 holds is a cloth, the only one of its project, that begins with its first row.
+  steps: [(old) => old],
+} satisfies RecordKind;
 
 export type FrozenWork = z.infer<typeof frozenSchema>;
+export type FrozenCloth = Omit<FrozenWork, 'format' | 'version' | 'fromChain' | 'before'>;

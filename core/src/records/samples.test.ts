@@ -106,9 +106,21 @@ describe('what each version wrote', () => {
     for (const sample of samplesOf('puntada-wish', 1)) {
       expect(must(planWish(must(readShape(anyVersion(wishRecord), sample)))).piece.rows).toBeGreaterThan(0);
     }
-    for (const sample of samplesOf('puntada-begun', 1)) {
+    for (const sample of [...samplesOf('puntada-begun', 1), ...samplesOf('puntada-begun', 2)]) {
       expect(must(thaw(must(readShape(anyVersion(frozenRecord), sample)))).fabric.courses).toBeGreaterThan(0);
     }
+    // Of version 1 none begins with its chain, and none had a cloth of another plan before it.
+    const begins = (version: number) =>
+      samplesOf('puntada-begun', version).map((sample) => {
+        const { fromChain, before } = must(thaw(must(readShape(anyVersion(frozenRecord), sample))));
+        return [fromChain, before?.map(({ pieces }) => pieces)];
+      });
+    expect(begins(1)).toEqual(samplesOf('puntada-begun', 1).map(() => [undefined, undefined]));
+    expect(begins(2)).toEqual([
+      [true, undefined],
+      [true, [1]],
+      [undefined, undefined],
+    ]);
   });
 
   it('is whole in a backup and in a work handed over', () => {

@@ -15,7 +15,7 @@ export {
 } from './progress/progress.ts';
 export { endSooner } from './replan/endSooner.ts';
 export { openEnd } from './replan/openEnd.ts';
-export { proveOnward } from './replan/prove.ts';
+export { proveRest } from './replan/prove.ts';
 export { restPlans } from './replan/rest.ts';
 export type { RestPlan } from './replan/restPlan.ts';
 export { type PlanFigures, planFigures } from './replan/whole.ts';
@@ -89,7 +89,7 @@ export {
   sessionsOfWork,
   type WorkCosts,
 } from './underway/inHand.ts';
-export { brokenIn, isOutside, rowLeft, runsOfUnits, touchedOf } from './underway/kept.ts';
+export { brokenIn, isOutside, rowLeft, runsOfUnits, standsAt, touchedOf } from './underway/kept.ts';
 export { isShort, type Lasting, lasting } from './underway/lasting.ts';
 export { type LogTimes, logTimes, type RowsAfter } from './underway/logTimes.ts';
 export { leftWorking, predictedWorking, timeSoFarWorking, usedWorking } from './underway/logWorkings.ts';

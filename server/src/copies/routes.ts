@@ -1,9 +1,10 @@
 import { mkdtempSync, rmSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { StrandBook, thaw } from '@puntada/core/plan';
+import { StrandBook } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import { hangingWords, notStarted, standingWords } from '@puntada/core/words';
+import { standsAt } from '@puntada/core/work';
 import express, { type Request, Router } from 'express';
 import { z } from 'zod';
 import { openArchive } from '../archive/read.ts';
@@ -22,12 +23,12 @@ function missing(what: string): Refusal {
 }
 
 /** Where a work stands and how its strands hang, in words. */
-function inWords({ wish, begun, progress: { rows, runs } }: Work): { stands: string; hanging: string[] } {
-  const cloth = begun ? thaw(begun) : undefined;
-  if (!cloth?.ok) return { stands: notStarted(wish.title), hanging: [] };
-  const { fabric, strands, bound } = cloth.value;
-  const stands = standingWords(wish.title, rows, fabric.courses, runs);
-  return { stands, hanging: rows ? hangingWords(new StrandBook(strands, bound), rows - 1) : [] };
+function inWords({ wish, begun, progress }: Work): { stands: string; hanging: string[] } {
+  const found = begun ? standsAt(begun, wish, progress) : undefined;
+  if (!found?.ok) return { stands: notStarted(wish.title), hanging: [] };
+  const { cloth, rows, ...where } = found.value;
+  const stands = standingWords(wish.title, { ...where, rows, of: cloth.fabric.courses });
+  return { stands, hanging: rows ? hangingWords(new StrandBook(cloth.strands, cloth.bound), rows - 1) : [] };
 }
 
 interface Parts {

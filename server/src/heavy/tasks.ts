@@ -2,10 +2,17 @@ import { type DecimalMark, good, type Result, tellDecimals } from '@puntada/core
 import { freeze, planWish } from '@puntada/core/plan';
 import type { FrozenWork, PlanDocument, Wish } from '@puntada/core/records';
 import { planDocument } from '@puntada/core/words';
-import { backOf, type Position, proveOnward, touchedOf } from '@puntada/core/work';
+import { backOf, type Position, proveRest, touchedOf } from '@puntada/core/work';
 import { printLabels } from '../labels/labels.ts';
 import { printPlan } from '../print/print.ts';
 import { moved } from '../swatches/moved.ts';
+
+/** A begun work, and where its counter stands. */
+interface Begun {
+  readonly begun: FrozenWork;
+  readonly wish: Wish;
+  readonly at: Position;
+}
 
 /** What takes too long for the thread that answers. Everything goes in and comes out as plain data. */
 export const tasks = {
@@ -22,11 +29,11 @@ export const tasks = {
     return good({ wish: { ...wish, choice: { stitches, rows } }, begun: freeze(plan.value) });
   },
   /** Whether another plan for the rest of a work leaves alone what is worked. */
-  onward({ from, to, rows }: { from: FrozenWork; to: FrozenWork; rows: number }): ReturnType<typeof proveOnward> {
-    return proveOnward(from, to, rows);
+  onward({ from, to }: { from: Begun; to: FrozenWork }): ReturnType<typeof proveRest> {
+    return proveRest(from, to);
   },
   /** How many items of a begun work are begun, and of how many cloths each is. */
-  touched({ begun, wish, at }: { begun: FrozenWork; wish: Wish; at: Position }): ReturnType<typeof touchedOf> {
+  touched({ begun, wish, at }: Begun): ReturnType<typeof touchedOf> {
     return touchedOf(begun, wish, at);
   },
   /** The other side of a work, as its front is planned. */

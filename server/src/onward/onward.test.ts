@@ -5,7 +5,7 @@ import type { RestKind } from '@puntada/core/records';
 import { restPlans } from '@puntada/core/work';
 import { backUp, handOver, headOf, putBack, takeOver } from '../../test/archives.ts';
 import { type Listening, listen } from '../../test/listening.ts';
-import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
+import { at, begunCloth, galleyCloth, start, tick } from '../../test/sampleWorks.ts';
 
 let one: Listening;
 let other: Listening;
@@ -42,7 +42,7 @@ describe('the rest of a work by another plan', () => {
     const { status, body } = await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'shorter'));
     expect([status, body.size, body.revision, body.wish.choice.rows]).toEqual([200, { stitches: 36, rows: 36 }, 3, 36]);
     const { body: former } = await one.ask('GET', `/works/${id}/former`);
-    expect(former).toEqual([expect.objectContaining({ revision: 2, rowsWorked: 20, leftFor: 'shorter' })]);
+    expect(former).toEqual([expect.objectContaining({ revision: 2, rowsWorked: at(20).rows, leftFor: 'shorter' })]);
     expect(former[0].begun).toEqual(before.begun);
     // Row 38 was in the old plan only: behind row 36 come the ends, and then nothing.
     const beyond = await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(20), at(38), 6)] });
@@ -99,6 +99,36 @@ describe('the rest of a work by another plan', () => {
     expect([never.status, never.body.problems[0].path]).toEqual([409, 'state']);
     expect((await one.ask('GET', `/works/${id}/former`)).body).toEqual([]);
     expect((await one.ask('GET', `/works/${id}`)).body.size.rows).toBe(44);
+  });
+
+  it('is taken of a cloth behind the first: those that are made stay, and it goes on to the last row of the last', async () => {
+    const id = await begunCloth(one, 0, { pieces: 3 });
+    // A chain, 44 rows and the ends: 46; then a chain and twenty rows.
+    const second = (rows: number) => at(46 + rows);
+    await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(start, second(20), 5)] });
+    const { status, body } = await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'shorter'));
+    expect([status, body.size, body.begun.before?.length]).toEqual([200, { stitches: 36, rows: 36 }, 1]);
+    expect(body.progress).toEqual(second(20));
+    // The same cloth once more: what is made is kept once.
+    const again = await one.ask('POST', `/works/${id}/onward`, await restOf(id, 'soonest'));
+    expect([again.body.size?.rows, again.body.begun.before?.length]).toEqual([20, 1]);
+    // The rest of this one, its ends; a chain, 20 rows and the ends of the third.
+    const last = second(20).rows + 1 + 1 + 20;
+    const early = await one.ask('POST', `/works/${id}/finish`, { revision: again.body.revision });
+    expect(early.body.problems[0].message).toBe('Row 1 of 20, piece 3 of 3, is still to be worked.');
+    const to = (rows: number) => ({ rows, runs: 0 });
+    const beyond = await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(second(20), to(last + 2), 6)] });
+    expect(beyond.status).toBe(422);
+    await one.ask('POST', `/works/${id}/ticks`, { ticks: [tick(second(20), to(last), 7)] });
+    expect((await one.ask('POST', `/works/${id}/finish`, { revision: again.body.revision })).body.state).toBe(
+      'finished',
+    );
+    // It goes to another machine as it is.
+    const elsewhere = await listen();
+    expect((await takeOver(elsewhere, await handOver(one, id))).result).toEqual({ id, how: 'new' });
+    const { body: taken } = await elsewhere.ask('GET', `/works/${id}`);
+    expect([taken.begun, taken.fromChain, taken.progress]).toEqual([again.body.begun, true, to(last)]);
+    await elsewhere.close();
   });
 
   it('stays in a backup', async () => {

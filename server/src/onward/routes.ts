@@ -42,7 +42,8 @@ export function onwardRoutes(db: Database, heavy: Heavy): Router {
       const before = await workOf(db, request);
       const { id } = before;
       const worked = rowsTouched(before);
-      if (before.begun) accept(await heavy.run('onward', { from: before.begun, to: begun, rows: worked }));
+      const from = before.begun && { begun: before.begun, wish: before.wish, at: before.progress };
+      const next = from ? accept(await heavy.run('onward', { from, to: begun })) : begun;
       await db.transaction(async (tx) => {
         const work = (await findWork(tx, id)) as Work;
         if (!work.begun || work.state !== 'begun') {
@@ -65,7 +66,7 @@ export function onwardRoutes(db: Database, heavy: Heavy): Router {
         }
         // It was proved for what was worked then.
         const same = work.revision === before.revision && rowsTouched(work) === worked;
-        if (!same || !(await goBy(tx, work, revision, wish, begun))) {
+        if (!same || !(await goBy(tx, work, revision, wish, next))) {
           throw refuse(
             {
               code: 'stale',

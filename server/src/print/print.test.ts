@@ -1,7 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { type Listening, listen } from '../../test/listening.ts';
-import { begunCloth, galleyCloth } from '../../test/sampleWorks.ts';
+import { at, begunCloth, galleyCloth } from '../../test/sampleWorks.ts';
 
 let server: Listening;
 beforeAll(async () => {
@@ -99,8 +99,8 @@ describe('a project on paper', () => {
     const head = { format: 'puntada-entry', version: 3, at: Date.UTC(2026, 10, 29, 12) };
     const add = (entry: object) =>
       server.ask('POST', `/works/${id}/log`, { entry: { ...head, id: randomUUID(), ...entry } });
-    await add({ kind: 'note', row: 8, text: 'Row 5 taken out once' });
-    const position = { rows: 20, runs: 0 };
+    await add({ kind: 'note', row: at(8).rows, text: 'Row 5 taken out once' });
+    const position = at(20);
     await add({
       kind: 'weigh',
       letter: 'A',

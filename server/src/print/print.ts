@@ -1,5 +1,5 @@
 import { good, type Problem, type Result, type ToldUnit } from '@puntada/core/craft';
-import { type MadeWork, type Plan, planWork } from '@puntada/core/plan';
+import { type MadeWork, type Plan, planWork, thaw } from '@puntada/core/plan';
 import type { LogEntry, PlanDocument } from '@puntada/core/records';
 import {
   beginLines,
@@ -39,6 +39,7 @@ export interface Printed {
 
 interface Context {
   readonly sheet: Sheet;
+  readonly work: MadeWork;
   readonly plan: Plan;
   readonly document: PlanDocument;
   readonly inks: ChartInks;
@@ -180,11 +181,13 @@ function yarn({ sheet, document }: Context): void {
 }
 
 /** What really happened: notes, balls on the scale, measures, and how it came out. */
-function log({ sheet, plan, entries, region }: Context): void {
+function log({ sheet, plan, work, entries, region }: Context): void {
   sheet.page();
   sheet.heading(2, printPartNames.log);
   const { prepared, piece } = plan;
-  const sequence = sequenceOfWork(prepared, piece);
+  const begun = work.begun ? thaw(work.begun) : undefined;
+  const { bound, foundation } = prepared;
+  const sequence = sequenceOfWork(prepared, begun?.ok ? begun.value : { ...piece, bound, foundation });
   const placeOf = (units: number) => placeName(sequence, units, prepared.wish.item);
   const lines = logLines(entries, datesOf(region), placeOf);
   if (!lines.length) sheet.paragraph(printWords.nothingLogged);
@@ -265,6 +268,7 @@ export async function printPlan({
   const sheet = new Sheet(plan.prepared.wish.title, options);
   const context: Context = {
     sheet,
+    work,
     plan,
     document: planDocument(plan, maker),
     inks: {

@@ -36,8 +36,8 @@ describe('the schedule', () => {
     const { body } = await server.ask('GET', '/schedule');
     expect(body.works.map((each: { id: string }) => each.id)).toEqual([fresh, half]);
     // A row of 36 sc with eight changes takes a steady hand 4 + 36 · 3 + 8 · 5 = 152 s.
-    // Four ends of 150 s each come after the last row, as one more step.
-    expect(body.works[0].left.mid).toBeCloseTo(44 * 152 + 4 * 150, 6);
+    // A chain of 37 at 1.2 s comes before the first row, and four ends of 150 s each after the last.
+    expect(body.works[0].left.mid).toBeCloseTo(37 * 1.2 + 44 * 152 + 4 * 150, 6);
     expect(body.works[1]).toMatchObject({ rows: 22 });
     expect(body.works[1].rowsTake).toBeCloseTo(22 * 152, 6);
     expect(body.works[1].left.mid).toBeCloseTo(22 * 152 + 4 * 150, 6);
@@ -53,7 +53,7 @@ describe('the schedule', () => {
       const [work] = (await own.ask('GET', '/schedule')).body.works;
       return [work.items, work.inSet];
     };
-    // A cloth is 44 rows and its ends.
+    // A cloth is its chain, 44 rows and its ends.
     expect([await items(44), await items(45)]).toEqual([
       [{ done: 0, of: 3 }, true],
       [{ done: 1, of: 3 }, true],

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { entryLabel } from '@puntada/core/records';
 import { backUp, handOver, putBack, takeOver } from '../../test/archives.ts';
 import { type Listening, listen } from '../../test/listening.ts';
-import { at, begunCloth, galleyCloth, tick } from '../../test/sampleWorks.ts';
+import { at, begunCloth, galleyCloth, start, tick } from '../../test/sampleWorks.ts';
 import { emptyBin } from '../bin/queries.ts';
 
 let server: Listening;
@@ -90,7 +90,7 @@ describe('a start', () => {
     const id = await begunCloth(server);
     // Row 1 of 36 stitches has nine steps; of 20 it has five.
     expect((await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0), at(0, 7), 1)] })).status).toBe(200);
-    await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0, 7), at(0), 2)] });
+    await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0, 7), start, 2)] });
     const { body: back } = await ask('POST', `/works/${id}/unbegin`, { revision: 2 });
     const wish = { ...back.wish, width: { by: 'stitches', count: 20 }, choice: undefined };
     await ask('POST', `/works/${id}/begin`, { revision: back.revision, wish });
@@ -99,9 +99,39 @@ describe('a start', () => {
     expect((await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0), at(0, 4), 4)] })).status).toBe(200);
   });
 
-  it('is not taken back once a stitch is worked', async () => {
+  it('leaves what was noted of a row with that row, behind its chain and without it again', async () => {
+    const { body: made } = await ask('POST', '/works', { wish: galleyCloth });
+    const note = (row: number) => ({
+      entry: { ...entryLabel, kind: 'note', id: randomUUID(), at: row, row, text: `row ${row}` },
+    });
+    for (const row of [0, 1, 30]) await ask('POST', `/works/${made.id}/log`, note(row));
+    const noted = async () => {
+      const { entries } = (await ask('GET', `/works/${made.id}/log`)).body;
+      return entries.map(({ row, text }: { row: number; text: string }) => [row, text]);
+    };
+    expect(await noted()).toEqual([
+      [0, 'row 0'],
+      [1, 'row 1'],
+      [30, 'row 30'],
+    ]);
+    const { body: begun } = await ask('POST', `/works/${made.id}/begin`, { revision: 1, wish: made.wish });
+    expect(begun.fromChain).toBe(true);
+    expect(await noted()).toEqual([
+      [0, 'row 0'],
+      [2, 'row 1'],
+      [31, 'row 30'],
+    ]);
+    expect((await ask('POST', `/works/${made.id}/unbegin`, { revision: 2 })).body.fromChain).toBe(false);
+    expect(await noted()).toEqual([
+      [0, 'row 0'],
+      [1, 'row 1'],
+      [30, 'row 30'],
+    ]);
+  });
+
+  it('is not taken back once twenty chains are made', async () => {
     const id = await begunCloth(server);
-    await ask('POST', `/works/${id}/ticks`, { ticks: [tick(at(0), at(0, 1), 1)] });
+    await ask('POST', `/works/${id}/ticks`, { ticks: [tick(start, { rows: 0, runs: 1 }, 1)] });
     const { status, body } = await ask('POST', `/works/${id}/unbegin`, { revision: 2 });
     expect([status, body.problems[0].code]).toEqual([409, 'rows-worked']);
     expect((await ask('GET', `/works/${id}`)).body.state).toBe('begun');

@@ -11,7 +11,7 @@ import {
 } from '@puntada/core/records';
 import { nameless } from '@puntada/core/words';
 import { z } from 'zod';
-import { changedOne, type Db, rows } from '../db/database.ts';
+import { changedOne, type Database, type Db, rows } from '../db/database.ts';
 import { readable, unreadOf, whyUnread } from '../db/readable.ts';
 import { Refusal } from '../http/answers.ts';
 import { remembered } from '../memory.ts';
@@ -21,7 +21,7 @@ const columns = `
   works.id, works.state, works.revision, works.wish, works.changed_at,
   works.archived, works.deleted_at, works.notice, to_char(works.due, 'YYYY-MM-DD') as due,
   works.begun_rows as rows,
-  works.begun_stitches as stitches,
+  works.begun_stitches as stitches, works.begun_chain,
   progress.rows_worked, progress.runs_worked, progress.last_place
 `;
 const from = 'from works left join progress on progress.work_id = works.id';
@@ -43,6 +43,7 @@ function summary(found: z.output<typeof workRow>): WorkSummary {
     progress: { rows: found.rows_worked ?? 0, runs: found.runs_worked ?? 0 },
     lastPlace: found.last_place ?? 0,
     size: found.rows && found.stitches ? { rows: found.rows, stitches: found.stitches } : null,
+    fromChain: found.begun_chain,
     archived: found.archived,
     deletedAt: found.deleted_at?.toISOString() ?? null,
     notice: found.notice,
@@ -150,14 +151,31 @@ export function changeWish(db: Db, id: string, revision: number, wish: Wish): Pr
   );
 }
 
-/** Freezes the laid fabric with the work. @returns whether this revision was still the newest and only wished for */
-export function beginWork(db: Db, id: string, revision: number, wish: Wish, begun: FrozenWork): Promise<boolean> {
-  return changedOne(
-    db,
-    `update works set state = 'begun', wish = $3, begun = $4, notice = null, revision = revision + 1, changed_at = now()
-     where id = $1 and revision = $2 and state = 'wished'`,
-    [id, revision, JSON.stringify(wish), JSON.stringify(begun)],
+/**
+ * Moves what was noted of rows by as many steps: rows of a wish are counted from the first, those of a begun work behind
+ * its foundation chain.
+ */
+async function moveNotes(db: Db, id: string, by: 1 | -1): Promise<void> {
+  await db.query(
+    `update log set entry = jsonb_set(entry, '{row}', to_jsonb((entry ->> 'row')::integer + $2::integer))
+     where work_id = $1 and jsonb_typeof(entry -> 'row') = 'number' and (entry ->> 'row')::numeric >= 1`,
+    [id, by],
   );
+}
+
+/** Freezes the laid fabric with the work. @returns whether this revision was still the newest and only wished for */
+export function beginWork(db: Database, id: string, revision: number, wish: Wish, begun: FrozenWork): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    const taken = await changedOne(
+      tx,
+      `update works set state = 'begun', wish = $3, begun = $4, notice = null, revision = revision + 1,
+         changed_at = now()
+       where id = $1 and revision = $2 and state = 'wished'`,
+      [id, revision, JSON.stringify(wish), JSON.stringify(begun)],
+    );
+    if (taken && begun.fromChain) await moveNotes(tx, id, 1);
+    return taken;
+  });
 }
 
 /** Replaces the wish of a work that is not begun, with a notice of what was changed. */
@@ -188,13 +206,17 @@ export function binWork(db: Db, id: string, revision: number, deleted: boolean):
 }
 
 /** Takes a start back: the work is planned again, its size open. @returns whether this revision was still the newest */
-export function takeBackStart(db: Db, id: string, revision: number): Promise<boolean> {
-  return changedOne(
-    db,
-    `update works set state = 'wished', begun = null, revision = revision + 1, changed_at = now()
-     where id = $1 and revision = $2 and state = 'begun'`,
-    [id, revision],
-  );
+export function takeBackStart(db: Database, { id, fromChain }: Work, revision: number): Promise<boolean> {
+  return db.transaction(async (tx) => {
+    const taken = await changedOne(
+      tx,
+      `update works set state = 'wished', begun = null, revision = revision + 1, changed_at = now()
+       where id = $1 and revision = $2 and state = 'begun'`,
+      [id, revision],
+    );
+    if (taken && fromChain) await moveNotes(tx, id, -1);
+    return taken;
+  });
 }
 
 /** Replaces the wish of a work whatever its state, made on this very revision. @returns whether it was */

@@ -150,7 +150,7 @@ export function workRoutes(db: Database, heavy: Heavy): Router {
       const work = await workOf(db, request);
       const { rows, runs } = work.progress;
       if (rows || runs) throw new Refusal(409, [{ code: 'rows-worked', path: 'progress', facts: { rows } }]);
-      if (!(await takeBackStart(db, work.id, revision))) throw stale(await workOf(db, request), revision);
+      if (!(await takeBackStart(db, work, revision))) throw stale(await workOf(db, request), revision);
       response.json(await findWork(db, work.id));
     }),
   );

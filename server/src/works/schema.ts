@@ -17,6 +17,7 @@ export const workRow = z.object({
   wish: anyVersion(wishRecord),
   rows: z.number().int().nullable(),
   stitches: z.number().int().nullable(),
+  begun_chain: z.boolean(),
   archived: z.boolean(),
   deleted_at: z.date().nullable(),
   notice: z.string().nullable(),

@@ -160,7 +160,7 @@ describe('the projects of a set', () => {
           [wish.title, state, wish.pieces, wish.choice?.rows].join(' '),
       );
       expect(told.sort()).toEqual(['Plum wished 1 28', 'Teal begun 1 44', 'Teal, the rest wished 2 28']);
-      expect((await get(teal.id)).progress).toEqual({ rows: 2, runs: 0 });
+      expect((await get(teal.id)).progress).toEqual(at(2));
       const items = async (id: string) =>
         (await server.ask('GET', `/works/${id}/log`)).body.entries.map(({ item }: { item: number }) => item);
       expect([await items(teal.id), await items(parted.newId)]).toEqual([[1], [2]]);

@@ -2,17 +2,17 @@ import { chainsFor } from '@puntada/core/craft';
 import { type Sequence, standingAt, type WorkedCourse, workCourse } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import { clothOf, courseWord, nextStepWords, runLabel, stepName, type Terms } from '@puntada/core/words';
-import type { WorkCloth } from './workCloth.ts';
+import { clothOfPiece, type WorkCloth } from './workCloth.ts';
 
 /** What is to be done next in a work, in one line. */
 export function nextStep(work: Work, cloth: WorkCloth, terms: Terms, sequence: Sequence | undefined): string {
-  const { fabric, bound, foundation } = cloth;
+  const { rows } = work.progress;
+  const stands = sequence && standingAt(sequence, rows);
+  const { fabric, bound, foundation } = clothOfPiece(cloth, stands?.piece ?? 0);
   if (work.state === 'wished') {
     return work.wish.choice ? nextStepWords.start(chainsFor(foundation, fabric.count)) : nextStepWords.chooseSize;
   }
   if (work.state === 'finished') return nextStepWords.finished;
-  const { rows } = work.progress;
-  const stands = sequence && standingAt(sequence, rows);
   const which = sequence && stands ? clothOf(sequence, stands, work.wish.item) : '';
   const before = which ? `${which}: ` : '';
   if (stands?.unit?.kind === 'step') return before + stepName(stands.unit.step);

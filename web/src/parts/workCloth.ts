@@ -1,5 +1,5 @@
 import type { BoundPattern, Fabric, Foundation } from '@puntada/core/craft';
-import { planWish, prepareWork, type ThawedWork, thaw } from '@puntada/core/plan';
+import { clothAt, planWish, prepareWork, type ThawedWork, thaw } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 
 /** What a work is made of, from its frozen fabric once it is begun, from the plan of its wish before. */
@@ -10,9 +10,19 @@ export interface WorkCloth {
   readonly foundation: Foundation;
   /** The gauge it was begun with. */
   readonly gauge?: ThawedWork['gauge'];
+  /** Its chain is a step of the counter, and the cloths of its project that were made by a plan before. */
+  readonly fromChain?: ThawedWork['fromChain'];
+  readonly before?: ThawedWork['before'];
   readonly shades: readonly string[];
   /** Stitch width over row height. */
   readonly proportion: number;
+}
+
+/** The cloth that one piece of a work is, in its shades. @param piece from 0 */
+export function clothOfPiece(cloth: WorkCloth, piece: number): WorkCloth {
+  const { shades, proportion } = cloth;
+  const own = clothAt<WorkCloth>(cloth, piece);
+  return own === cloth ? cloth : { ...own, shades, proportion };
 }
 
 /** The cloth of a work; nothing where no size of its wish can be laid. */

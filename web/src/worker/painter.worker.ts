@@ -11,7 +11,7 @@ import { type FittedLook, paintBase, paintFitted } from '../parts/cloth/paintFit
 import { paintSample, type SampleRequest } from '../parts/cloth/paintSample.ts';
 import { paintStrip, type StripLook } from '../parts/cloth/paintStrip.ts';
 import { nextStep } from '../parts/nextStep.ts';
-import { type WorkCloth, workCloth } from '../parts/workCloth.ts';
+import { clothOfPiece, type WorkCloth, workCloth } from '../parts/workCloth.ts';
 
 /** A work on the bench: its strip, and what is to be done next. */
 export interface Strip {
@@ -44,11 +44,13 @@ function cloth(work: Work): WorkCloth | undefined {
 function strip(work: Work, look: StripRequest, terms: Terms): Strip | undefined {
   const laid = workCloth(work);
   if (!laid) return undefined;
-  const { fabric, shades, proportion } = laid;
+  const { shades, proportion } = laid;
   const prepared = work.begun ? prepareWork(work) : undefined;
   const sequence = prepared?.ok ? sequenceOfWork(prepared.value, laid) : undefined;
   const stands = sequence && standingAt(sequence, work.progress.rows);
   const rowsWorked = stands?.rows ?? look.rowsWorked;
+  // Of a project whose rest was planned otherwise, that of the cloth in hand.
+  const { fabric } = clothOfPiece(laid, stands?.piece ?? 0);
   const picture = paintStrip(fabric, { ...look, rowsWorked, shades, proportion }).transferToImageBitmap();
   return transfer(
     {

@@ -419,15 +419,16 @@ function timesOfWork(work: Work, entries: readonly LogEntry[], steps: LogSteps):
   return cloth && costs && logTimes(cloth, costs, ticksInLog(steps), marksIn(entries), work.wish.pace);
 }
 
-/** Every way for the rest of a work; nothing while it is not begun. */
-function onward(work: Work, entries: readonly LogEntry[], steps: LogSteps): Result<RestPlan[]> | undefined {
+/** Every way for the rest of a work from the cloth in hand on; none where no rows are to come. */
+function onward(work: Work, entries: readonly LogEntry[], steps: LogSteps): Result<RestPlan[]> {
   const cloth = clothOfWork(work);
   const costs = workCosts(work);
-  // The rest is planned again as long as the first cloth is on the hook.
-  if (!work.begun || !cloth || !costs || work.progress.rows > cloth.fabric.courses) return undefined;
+  if (!work.begun || !cloth || !costs) return { ok: true, value: [] };
   const pace = paceOfSessions(sessionsOfWork(cloth, costs, ticksInLog(steps), marksIn(entries)), work.wish.pace);
   const measures = entries.filter((entry) => entry.kind === 'measure');
-  return restPlans({ wish: work.wish, cloth, stands: work.progress, weighings: weighingsIn(entries), measures, pace });
+  const weighings = weighingsIn(entries);
+  const { wish, progress } = work;
+  return restPlans({ wish, cloth, stands: progress, weighings, measures, pace });
 }
 
 const planner = {

@@ -6,7 +6,7 @@ import {
   mostInCourse,
   mostStitches,
 } from '../../craft/fabric/fabric.ts';
-import { type Foundation, findFoundation } from '../../craft/foundation/foundation.ts';
+import { chainsFor, type Foundation, findFoundation } from '../../craft/foundation/foundation.ts';
 import type { Gauge } from '../../craft/gauge/gauge.ts';
 import { bindPattern } from '../../craft/notation/bind.ts';
 import { printPattern } from '../../craft/notation/print.ts';
@@ -15,8 +15,9 @@ import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { stitchCode, stitchKind } from '../../craft/stitches/kinds.ts';
 import { techniqueOf } from '../../craft/techniques/register.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
-import { type Facts, good, type Result, refused } from '../../craft/values/problem.ts';
-import type { FrozenWork } from '../../records/begun.ts';
+import { at, type Facts, good, type Result, refused } from '../../craft/values/problem.ts';
+import type { FrozenCloth, FrozenWork } from '../../records/begun.ts';
+import type { Wish } from '../../records/wish.ts';
 import { checkFabric } from '../check/fabric.ts';
 import type { Plan } from '../piece/plan.ts';
 import { type Chart, columnsFrom, columnsTo, eachRun } from '../route/chart.ts';
@@ -25,14 +26,38 @@ import { chartOf } from '../route/ofFabric.ts';
 import { insideOf } from '../route/route.ts';
 import type { Strands, StrandWay } from '../route/strands.ts';
 
-/** A frozen work brought back to the shapes of the pipeline. */
-export interface ThawedWork {
+/** A frozen cloth brought back to the shapes of the pipeline. */
+export interface ThawedCloth {
   readonly fabric: Fabric;
   readonly strands: StrandWay;
   readonly bound: BoundPattern;
   readonly foundation: Foundation;
   /** The gauge it was begun with; those begun before it was kept go by that of their wish. */
   readonly gauge?: { readonly worked: Gauge; readonly finished: Gauge } | undefined;
+}
+
+/** Cloths of a project that were made by a plan before the one it goes by now. */
+export interface ClothBefore {
+  readonly pieces: number;
+  readonly wish: Wish;
+  readonly cloth: ThawedCloth;
+}
+
+/** A frozen work brought back: the cloth it goes by, and those that were made by a plan before. */
+export interface ThawedWork extends ThawedCloth {
+  /** Its foundation chain is a step of the counter. */
+  readonly fromChain?: boolean | undefined;
+  readonly before?: readonly ClothBefore[] | undefined;
+}
+
+/** The cloth that one piece of a work is: that of its plan, or one that was made before. @param piece from 0 */
+export function clothAt<Cloth extends Pick<ThawedWork, 'before'>>(work: Cloth, piece: number): Cloth | ThawedCloth {
+  let left = piece;
+  for (const { pieces, cloth } of work.before ?? []) {
+    left -= pieces;
+    if (left < 0) return cloth;
+  }
+  return work;
 }
 
 function rowText(fabric: Fabric, course: number, letters: readonly string[]): string {
@@ -49,7 +74,7 @@ function rowText(fabric: Fabric, course: number, letters: readonly string[]): st
 }
 
 /** The strand of every run, where colours have more strands than one. */
-function frozenBobbins({ chart, colourOf }: StrandWay): FrozenWork['bobbins'] {
+function frozenBobbins({ chart, colourOf }: StrandWay): FrozenCloth['bobbins'] {
   if (colourOf.every((colour, strand) => colour === strand)) return undefined;
   const runs: number[] = [];
   for (let row = 0; row < chart.rows; row++) eachRun(chart, row, (strand) => runs.push(strand));
@@ -60,11 +85,23 @@ function frozenBobbins({ chart, colourOf }: StrandWay): FrozenWork['bobbins'] {
 export function freeze({ piece, prepared }: Plan): FrozenWork {
   const { bound, foundation, gauge, finished } = prepared;
   const { fabric, strands } = piece;
-  return freezeCloth({ fabric, strands, bound, foundation, gauge: { worked: gauge, finished } });
+  const fromChain = chainsFor(foundation, fabric.count) > 0;
+  return freezeWork({ fabric, strands, bound, foundation, gauge: { worked: gauge, finished }, fromChain });
+}
+
+/** Freezes a work: its cloth, and those before it. */
+export function freezeWork({ fromChain, before, ...cloth }: ThawedWork): FrozenWork {
+  return {
+    format: 'puntada-begun',
+    version: 2,
+    ...freezeCloth(cloth),
+    ...(fromChain ? { fromChain } : {}),
+    ...(before?.length ? { before: before.map((each) => ({ ...each, cloth: freezeCloth(each.cloth) })) } : {}),
+  };
 }
 
 /** Freezes a cloth with the way of its strands. */
-export function freezeCloth({ fabric, strands, bound, foundation, gauge }: ThawedWork): FrozenWork {
+function freezeCloth({ fabric, strands, bound, foundation, gauge }: ThawedCloth): FrozenCloth {
   const rows: string[] = [];
   const courses: number[] = [];
   const known = new Map<string, number>();
@@ -81,8 +118,6 @@ export function freezeCloth({ fabric, strands, bound, foundation, gauge }: Thawe
   }
   const bobbins = frozenBobbins(strands);
   return {
-    format: 'puntada-begun',
-    version: 1,
     pattern: printPattern(bound.pattern),
     stitch: bound.stitch,
     numbers: { ...bound.numbers },
@@ -162,8 +197,24 @@ function insideChart(moves: MoveList, { rows, columns, colourCount }: Chart): bo
   return true;
 }
 
-/** Brings a frozen work back, or says where it is damaged. */
-export function thaw(frozen: FrozenWork): Result<ThawedWork> {
+/** Brings a frozen work back, with the cloths before it, or says where it is damaged. */
+export function thaw({ fromChain, before = [], ...own }: FrozenWork): Result<ThawedWork> {
+  const cloth = thawCloth(own);
+  if (!cloth.ok) return cloth;
+  const thawed: ClothBefore[] = [];
+  for (const [i, { pieces, wish, cloth }] of before.entries()) {
+    const read = thawCloth(cloth);
+    if (!read.ok) return refused(...read.problems.map((each) => at(`before.${i}`, each)));
+    thawed.push({ pieces, wish, cloth: read.value });
+  }
+  return good({
+    ...cloth.value,
+    ...(fromChain ? { fromChain } : {}),
+    ...(thawed.length ? { before: thawed } : {}),
+  });
+}
+
+function thawCloth(frozen: FrozenCloth): Result<ThawedCloth> {
   const damaged = (path: string, what: string, facts: Facts = {}) =>
     refused({ code: 'begun-damaged', path, facts: { ...facts, what } });
   const pattern = readPattern(frozen.pattern);
@@ -225,7 +276,7 @@ export function thaw(frozen: FrozenWork): Result<ThawedWork> {
  * The chart of strands as it was routed: one strand a colour, or the bobbins that were written down. Nothing where those
  * are not of this chart.
  */
-function strandsOf({ bobbins }: FrozenWork, chart: Chart): Pick<Strands, 'chart' | 'colourOf'> | undefined {
+function strandsOf({ bobbins }: FrozenCloth, chart: Chart): Pick<Strands, 'chart' | 'colourOf'> | undefined {
   if (!bobbins) return { chart, colourOf: Array.from({ length: chart.colourCount }, (_, colour) => colour) };
   const strands = bobbins.colourOf.length;
   const known = (of: readonly number[], most: number) => of.every((each) => each >= 0 && each < most);

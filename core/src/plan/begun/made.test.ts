@@ -29,7 +29,8 @@ describe('the plan of a begun work', () => {
   it('tells the counts of the cloth on the hook where its rest was planned in swapped colours', () => {
     const { work } = begun();
     const cloth = must(thaw(work.begun as NonNullable<MadeWork['begun']>));
-    const stands = { rows: 10, runs: 0 };
+    // The chain, and ten rows.
+    const stands = { rows: 11, runs: 0 };
     const plans = must(restPlans({ wish: work.wish, cloth, stands, weighings: [], measures: [], pace: unknownPace }));
     const swapped = plans.find(({ kind }) => kind === 'swapped');
     const document = planDocument(must(planWork({ wish: swapped?.wish ?? work.wish, begun: swapped?.begun })));

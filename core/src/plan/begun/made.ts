@@ -4,12 +4,12 @@ import { good, must, type Result } from '../../craft/values/problem.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { Wish } from '../../records/wish.ts';
 import { multiplesOf } from '../fit/arithmetic.ts';
-import { costsOfWish, measured } from '../piece/piece.ts';
+import { costsOfWish, measured, type RoutedBeside } from '../piece/piece.ts';
 import { type Plan, planWish } from '../piece/plan.ts';
 import { counted } from '../route/route.ts';
 import { fitSizes, type Sizes, sizeAt } from '../sizes/sizes.ts';
 import { type Prepared, prepare, prepareMade } from '../wish/prepare.ts';
-import type { ThawedWork } from './frozen.ts';
+import type { ThawedCloth } from './frozen.ts';
 import { thaw } from './frozen.ts';
 
 /** A work as it is stored: its wish, and the cloth on the hook once it is begun. */
@@ -19,7 +19,7 @@ export interface MadeWork {
 }
 
 /** The figures of a wish whose cloth is on the hook: pattern, foundation and gauge are those it was begun with. */
-export function prepareCloth(wish: Wish, cloth: ThawedWork, told: ToldUnit = wish.units): Result<Prepared> {
+export function prepareCloth(wish: Wish, cloth: ThawedCloth, told: ToldUnit = wish.units): Result<Prepared> {
   const { bound, foundation, gauge } = cloth;
   const technique = must(techniqueOf(bound.pattern));
   return prepareMade(wish, told, { bound, foundation, technique }, gauge);
@@ -45,7 +45,15 @@ export function planWork({ wish, begun }: MadeWork, told: ToldUnit = wish.units)
   if (!read.ok) return read;
   const prepared = read.value;
   const rows = wish.choice?.rows ?? fabric.courses;
-  const piece = measured(prepared, { fabric, strands: counted(strands, costsOfWish(prepared)) }, fabric.count, rows);
+  const beside: RoutedBeside[] = [];
+  for (const { pieces, wish, cloth: own } of cloth.value.before ?? []) {
+    const then = prepareCloth(wish, own, told);
+    if (!then.ok) return then;
+    const routed = counted(own.strands, costsOfWish(then.value));
+    beside.push({ pieces, prepared: then.value, fabric: own.fabric, strands: routed });
+  }
+  const routed = counted(strands, costsOfWish(prepared));
+  const piece = measured(prepared, { fabric, strands: routed }, fabric.count, rows, beside);
   const size = sizeAt(prepared, fabric.count, rows);
   const sizes = fitSizes({
     ...prepared,

@@ -68,40 +68,75 @@ function namedParts(
   ];
 }
 
-/** The metres, grams and balls of every colour, each as a range. docs/craft.md, “Yarn in a piece”. */
-export function measure(request: MeasureRequest): YarnNeed[] {
-  const { gauge, yarns, strands, pieces = 1, sure = 0.95 } = request;
+/** What cloths that are made alike take of a colour by the model: metres by name, without tails, and ends. */
+interface Taken {
+  readonly parts: ReadonlyMap<string, number>;
+  readonly ends: number;
+}
+
+/** What cloths that are made alike take of each colour. @param of how many of them there are */
+function takenBy(request: MeasureRequest, of: number): Taken[] {
+  const { gauge, yarns, strands, pieces = 1 } = request;
   const timesOf = (part: FinishPart) => part.times / pieces;
-  const figures = yarns.map(yarnFigures);
   const measured = measureParts({
     ...request,
     stitchWidth: gauge.stitchWidth.mid,
     rowHeight: gauge.rowHeight.mid,
-    diameters: figures.map((each) => each.diameter),
+    diameters: yarns.map((yarn) => yarnFigures(yarn).diameter),
   });
+  return yarns.map((_, colour) => {
+    const finish = (request.finish ?? []).flatMap((part) =>
+      yarnsOfPart(part).flatMap((yarn) => (yarn.colour === colour ? [{ ...yarn, part }] : [])),
+    );
+    const parts = new Map<string, number>();
+    for (const { part, metres } of namedParts(measured[colour] as YarnParts, finish, timesOf)) {
+      parts.set(part, (parts.get(part) ?? 0) + of * metres);
+    }
+    const routed = strands.totals.reduce((sum, total, i) => sum + (strands.colourOf[i] === colour ? total.ends : 0), 0);
+    return { parts, ends: of * (routed + finish.reduce((sum, { part, ends }) => sum + timesOf(part) * ends, 0)) };
+  });
+}
+
+/** Cloths of the same project that are made by another plan, and how many there are. */
+export interface MadeBeside {
+  readonly request: MeasureRequest;
+  readonly pieces: number;
+}
+
+function together(all: readonly Taken[]): Taken {
+  const parts = new Map<string, number>();
+  for (const [part, metres] of all.flatMap((each) => [...each.parts])) {
+    parts.set(part, (parts.get(part) ?? 0) + metres);
+  }
+  return { parts, ends: all.reduce((sum, { ends }) => sum + ends, 0) };
+}
+
+/**
+ * The metres, grams and balls of every colour, each as a range. docs/craft.md, “Yarn in a piece”.
+ * @param beside cloths among the pieces that are not as this request says
+ */
+export function measure(request: MeasureRequest, beside: readonly MadeBeside[] = []): YarnNeed[] {
+  const { gauge, yarns, pieces = 1, sure = 0.95 } = request;
+  const figures = yarns.map(yarnFigures);
+  const others = beside.map((each) => takenBy(each.request, each.pieces));
+  const own = takenBy(request, pieces - beside.reduce((sum, each) => sum + each.pieces, 0));
   const belief = request.belief ?? firstBelief(gauge.source === 'typical' ? 'typical' : 'measured');
   const error = forecastError(belief);
   const really = Math.exp(belief.mean);
   return yarns.map((yarn, colour) => {
     const figure = figures[colour] as ReturnType<typeof yarnFigures>;
-    const finish = (request.finish ?? []).flatMap((part) =>
-      yarnsOfPart(part).flatMap((yarn) => (yarn.colour === colour ? [{ ...yarn, part }] : [])),
-    );
-    const ofPiece = namedParts(measured[colour] as YarnParts, finish, timesOf).map((part) => ({
-      ...part,
-      metres: part.metres * really,
-    }));
-    const routed = strands.totals.reduce((sum, total, i) => sum + (strands.colourOf[i] === colour ? total.ends : 0), 0);
-    const ends = pieces * routed + finish.reduce((sum, { part, ends }) => sum + part.times * ends, 0);
+    const taken = together([...others, own].map((each) => each[colour] as Taken));
+    const byName = [...taken.parts].map(([part, metres]) => ({ part, metres: metres * really }));
+    const { ends } = taken;
     const tailed = ends * tailMetres;
-    const made = pieces * ofPiece.reduce((sum, part) => sum + part.metres, 0);
+    const made = byName.reduce((sum, part) => sum + part.metres, 0);
     const metres = plus(spread(made, error, gauge.source), tailed);
     const source = grade(gauge, figure.meterageFrom);
     const mass = spread(made, Math.hypot(error, figure.meterageError), source);
     const grams = times(plus(mass, tailed), 1 / figure.metresPerGram);
     const tails = { mid: tailed, low: tailed, high: tailed, source: gauge.source };
     const parts = [
-      ...ofPiece.map((part) => ({ part: part.part, metres: spread(pieces * part.metres, error, gauge.source) })),
+      ...byName.map(({ part, metres }) => ({ part, metres: spread(metres, error, gauge.source) })),
       { part: 'tails', metres: tails },
     ].filter((part) => part.metres.mid > 0);
     const { metresPerGram, meterageError, meterageFrom } = figure;

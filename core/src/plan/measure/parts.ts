@@ -162,7 +162,11 @@ function chainsInRow1(first: StitchKey): number {
 }
 
 /** Chains before a course, in number: the foundation before the first, those to turn before the others. */
-function chainsBefore({ fabric, foundation, technique }: CourseRequest, course: number, first: StitchKey): number {
+function chainsBefore(
+  { fabric, foundation, technique }: Omit<CourseRequest, 'strands'>,
+  course: number,
+  first: StitchKey,
+): number {
   if (course > 0) return fabric.making === 'right-side' ? 1 : turningChains(first, foundation);
   if (technique.chainsInCells) return 0;
   return chainsFor(foundation, fabric.count) - (foundation.each ? chainsInRow1(first) : 0);
@@ -190,6 +194,20 @@ export function chainsByCourse(
     const mm = chainsBefore(request, course, first) * yarnInStitch('ch', size) + joins;
     add(colour, course, mm / 1000);
   }
+}
+
+/** The foundation chain, as far as it is no stitch of the first course: m, with its colour. */
+export function foundationMetres(request: Omit<CourseRequest, 'strands'>): {
+  readonly colour: number;
+  readonly metres: number;
+} {
+  const { fabric, technique, stitchWidth, rowHeight, diameters } = request;
+  const at = cellWorked(fabric, 0, 0);
+  const colour = fabric.colours[at] as number;
+  const width = stitchWidth / (technique.perWidth ?? 1);
+  const chain = yarnInStitch('ch', { width, height: rowHeight, diameter: diameters[colour] as number });
+  const chains = chainsBefore(request, 0, stitchKind(fabric.kinds[at] as number).key);
+  return { colour, metres: (chains * chain) / 1000 };
 }
 
 /** Predicted metres of each colour by part. docs/craft.md, “Yarn in a piece”. */

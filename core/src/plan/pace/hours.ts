@@ -107,6 +107,11 @@ export function handworkOfCourse(fabric: Fabric, course: number): Handwork {
   return work;
 }
 
+/** A foundation chain. */
+export function handworkOfChain(chains: number): Handwork {
+  return new Map<Act, number>(chains > 0 ? [['ch', chains * steadySeconds('ch')]] : []);
+}
+
 /** A whole fabric, changes from one course to the next too. Linear in cells. */
 export function handworkOfFabric(fabric: Fabric): Handwork {
   const courses = Array.from({ length: fabric.courses }, (_, course) => course);

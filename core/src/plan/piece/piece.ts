@@ -7,7 +7,7 @@ import {
   stitchesByColour,
   stitchesMade,
 } from '../../craft/fabric/fabric.ts';
-import { tubeBegins } from '../../craft/foundation/foundation.ts';
+import { chainsFor, tubeBegins } from '../../craft/foundation/foundation.ts';
 import { singleCrochetOf } from '../../craft/gauge/singleCrochet.ts';
 import { coursesFor } from '../../craft/technique/courses.ts';
 import { lyingOn } from '../../craft/technique/figures.ts';
@@ -22,9 +22,9 @@ import { isTube, widthsAcross } from '../fit/across.ts';
 import { itemsIn } from '../items/items.ts';
 import { itemNamed } from '../items/register.ts';
 import { lay } from '../lay/lay.ts';
-import { measure, type YarnNeed } from '../measure/measure.ts';
+import { type MeasureRequest, measure, type YarnNeed } from '../measure/measure.ts';
 import type { CourseRequest } from '../measure/parts.ts';
-import { type Handwork, handworkOf, handworkOfFabric, handworkOfFinish } from '../pace/hours.ts';
+import { type Handwork, handworkOf, handworkOfChain, handworkOfFabric, handworkOfFinish } from '../pace/hours.ts';
 import { secondsBy, unknownPace } from '../pace/ownPace.ts';
 import { costsFor, type StrandCosts } from '../route/costs.ts';
 import { chartOf } from '../route/ofFabric.ts';
@@ -45,6 +45,13 @@ export interface Piece {
   readonly ends: number;
   /** What is done when the cloth is off the hook. */
   readonly finish: readonly FinishPart[];
+  /** Pieces among them that are made by a plan of their own: how many, their stitches, strands and finishing. */
+  readonly beside: readonly {
+    readonly pieces: number;
+    readonly share: readonly number[];
+    readonly strands: Strands;
+    readonly finish: readonly FinishPart[];
+  }[];
   /** What hands do for all pieces, ends and finishing. */
   readonly hands: Handwork;
   /** Seconds of it, by the pace of the wish. */
@@ -101,33 +108,63 @@ export function makePiece(prepared: Prepared, stitches: number, rows: number): R
   return good(measured(prepared, { fabric, strands }, stitches, rows));
 }
 
-/** What a laid and routed cloth comes to. @param stitches what its widths count @param rows as the wish counts them */
-export function measured(
-  prepared: Prepared,
-  { fabric, strands }: { readonly fabric: Fabric; readonly strands: Strands },
-  stitches: number,
-  rows: number,
-): Piece {
-  const finish = finishParts(finishRequest(prepared, fabric));
+/** A laid and routed cloth. */
+interface Routed {
+  readonly fabric: Fabric;
+  readonly strands: Strands;
+}
+
+/** Cloths of a project that are made by a plan of their own. */
+export interface RoutedBeside extends Routed {
+  readonly pieces: number;
+  readonly prepared: Prepared;
+}
+
+function measureRequest(prepared: Prepared, { fabric, strands }: Routed): MeasureRequest {
   const { gauge, yarns, technique, foundation, wish } = prepared;
   const { sure, pieces } = wish;
-  const yarn = measure({
-    fabric,
-    strands,
-    foundation,
-    technique,
-    gauge,
-    yarns,
-    finish,
-    pieces,
-    sure,
-    belief: handBelief(prepared),
-  });
-  const ends = strands.totals.reduce((sum, total) => sum + total.ends, 0);
-  const hands = handworkOf([
+  const finish = finishParts(finishRequest(prepared, fabric));
+  const belief = handBelief(prepared);
+  return { fabric, strands, foundation, technique, gauge, yarns, finish, pieces, sure, belief };
+}
+
+function endsIn({ totals }: Strands): number {
+  return totals.reduce((sum, total) => sum + total.ends, 0);
+}
+
+/** What hands do for so many cloths, with their ends and finishing. */
+function handworkOfCloths(prepared: Prepared, { fabric, strands }: Routed, pieces: number): Handwork {
+  const share = pieces / prepared.wish.pieces;
+  return handworkOf([
+    [handworkOfChain(chainsFor(prepared.foundation, fabric.count)), pieces],
     [handworkOfFabric(fabric), pieces],
-    [handworkOfFinish(0, ends), pieces],
-    ...finish.map((part) => [handworkOfPart(part), part.times] as const),
+    [handworkOfFinish(0, endsIn(strands)), pieces],
+    ...finishParts(finishRequest(prepared, fabric)).map((part) => [handworkOfPart(part), share * part.times] as const),
+  ]);
+}
+
+/**
+ * What a laid and routed cloth comes to. @param stitches what its widths count @param rows as the wish counts them
+ * @param beside cloths among the pieces that are made otherwise: their yarn and time are in it
+ */
+export function measured(
+  prepared: Prepared,
+  cloth: Routed,
+  stitches: number,
+  rows: number,
+  beside: readonly RoutedBeside[] = [],
+): Piece {
+  const { fabric, strands } = cloth;
+  const { wish } = prepared;
+  const request = measureRequest(prepared, cloth);
+  const yarn = measure(
+    request,
+    beside.map((each) => ({ pieces: each.pieces, request: measureRequest(each.prepared, each) })),
+  );
+  const own = wish.pieces - beside.reduce((sum, each) => sum + each.pieces, 0);
+  const hands = handworkOf([
+    ...beside.map((each) => [handworkOfCloths(each.prepared, each, each.pieces), 1] as const),
+    [handworkOfCloths(prepared, cloth, own), 1],
   ]);
   return {
     stitches,
@@ -135,19 +172,25 @@ export function measured(
     fabric,
     strands,
     yarn,
-    finish,
+    finish: request.finish ?? [],
     share: stitchesByColour(fabric),
-    ends,
+    ends: endsIn(strands),
+    beside: beside.map(({ pieces, prepared, fabric, strands }) => ({
+      pieces,
+      share: stitchesByColour(fabric),
+      strands,
+      finish: finishParts(finishRequest(prepared, fabric)),
+    })),
     hands,
     time: secondsBy(wish.pace ?? unknownPace, hands),
   };
 }
 
 /** What measuring needs to know of a cloth and the way of its strands, at the wish's gauge and in its yarns. */
-export function measuringRequest(
+export function measuringRequest<Cloth extends Pick<CourseRequest, 'fabric' | 'foundation'>>(
   { technique, gauge, yarns }: Prepared,
-  cloth: Pick<CourseRequest, 'fabric' | 'strands' | 'foundation'>,
-): CourseRequest {
+  cloth: Cloth,
+): Cloth & Omit<CourseRequest, 'strands'> {
   return {
     ...cloth,
     technique,

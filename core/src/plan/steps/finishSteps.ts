@@ -1,7 +1,7 @@
 import type { Told } from '../../craft/values/problem.ts';
 import type { YarnOfPart } from '../finish/borderPart.ts';
 import { type FinishPart, yarnsOfPart } from '../finish/finish.ts';
-import { type Handwork, handworkOfFinish } from '../pace/hours.ts';
+import { type Handwork, handworkOfChain, handworkOfFinish } from '../pace/hours.ts';
 
 /** What is done beside rows: before a further cloth, when one is off the hook, and when several are joined. */
 export interface WorkStep {
@@ -44,18 +44,19 @@ function byTwenties(chains: number): Told[] {
   ];
 }
 
-/** The chain of a further cloth, by twenties. The first is made before there is a counter. */
-export function chainStep(chains: number, colour: number): WorkStep {
-  return step('chain', {
-    facts: { chains },
-    runs: byTwenties(chains),
-    colour,
-    hands: new Map([['ch', chains * chainSeconds]]),
-  });
+/** A foundation chain. */
+interface FoundationChain {
+  readonly chains: number;
+  readonly colour: number;
+  /** m of it, as far as it is no stitch of the first row. */
+  readonly metres: number;
 }
 
-/** Seconds for one chain, of a steady hand. */
-const chainSeconds = 1.2;
+/** The foundation chain of a cloth, by twenties. @param again it is not that of the first cloth */
+export function chainStep({ chains, colour, metres }: FoundationChain, again: boolean): WorkStep {
+  const facts = { chains, ...(again ? { again } : {}) };
+  return step('chain', { facts, runs: byTwenties(chains), colour, metres, hands: handworkOfChain(chains) });
+}
 
 /** Stitches of each round of a border, as its steps tell them; nothing where they tell none. */
 function roundsOf({ steps }: FinishPart): number[] {

@@ -20,12 +20,11 @@ function planned(change: Partial<WishInput>) {
 const names = ({ units }: Sequence) => units.flatMap((unit) => (unit.kind === 'step' ? [stepName(unit.step)] : []));
 
 describe('the whole project in the order of working', () => {
-  it('one cloth: its rows as they always were, then its ends, one by one', () => {
+  it('one cloth: its chain, its rows, then its ends, one by one', () => {
     const { plan, sequence } = planned({});
-    expect(sequence.units.slice(0, plan.piece.rows).every((unit, i) => unit.kind === 'row' && unit.row === i)).toBe(
-      true,
-    );
-    expect(names(sequence)).toEqual([`Weave in ${plan.piece.ends} ends`]);
+    const rows = sequence.units.slice(1, plan.piece.rows + 1);
+    expect(rows.every((unit, i) => unit.kind === 'row' && unit.row === i)).toBe(true);
+    expect(names(sequence)).toEqual([`Chain ${plan.width.chains}`, `Weave in ${plan.piece.ends} ends`]);
     const last = sequence.units.at(-1);
     expect(last?.kind === 'step' && last.step.runs.length).toBe(plan.piece.ends);
   });
@@ -35,8 +34,35 @@ describe('the whole project in the order of working', () => {
     const ends = plan.piece.ends + 2;
     const one = ['Border, round 1 of 2', 'Border, round 2 of 2', `Weave in ${ends} ends`];
     const chain = `Chain ${plan.width.chains}`;
-    expect(names(sequence)).toEqual([...one, chain, ...one, chain, ...one]);
-    expect(sequence.units).toHaveLength(3 * plan.piece.rows + 3 * 3 + 2);
+    expect(names(sequence)).toEqual([chain, ...one, chain, ...one, chain, ...one]);
+    expect(sequence.units).toHaveLength(3 * (plan.piece.rows + 3 + 1));
+  });
+
+  it('begun before the first chain was a step: its rows as they always were, and a chain before the others', () => {
+    const { plan } = planned({ pieces: 2 });
+    const { fromChain, ...old } = freeze(plan);
+    expect(fromChain).toBe(true);
+    const sequence = sequenceOfWork(plan.prepared, must(thaw(old)));
+    const { rows } = plan.piece;
+    expect(sequence.units.slice(0, rows).every((unit, i) => unit.kind === 'row' && unit.row === i)).toBe(true);
+    const ends = `Weave in ${plan.piece.ends} ends`;
+    expect(names(sequence)).toEqual([ends, `Chain ${plan.width.chains}`, ends]);
+  });
+
+  it('what begins without a chain has none before its first row', () => {
+    const { sequence } = planned({ item: 'round mat', pattern: { key: 'windlass' }, height: { by: 'rows', count: 9 } });
+    expect(sequence.units[0]).toMatchObject({ kind: 'row', row: 0 });
+  });
+
+  it('the chain takes what the first row would have counted, at the length of a chain', () => {
+    const { plan, cloth } = planned({ pieces: 2 });
+    const costs = costsOfProject(plan.prepared, cloth);
+    const [a] = costs.metres as [number[]];
+    // A yarn of 170 m in 100 g is 25 ÷ √170 = 1.917 mm thick; 37 chains of three widths of 6.25 mm and a yarn: 37 × 20.667.
+    const chain = a[0] as number;
+    expect(chain).toBeCloseTo(0.7647, 4);
+    expect(chain + (a[1] as number)).toBeCloseTo(costs.cloth.metres[0]?.[0] ?? 0, 9);
+    expect(chain).toBeCloseTo(a[placeOfRow(costs.sequence, 1, 0) - 1] as number, 9);
   });
 
   it('what is to be folded is folded one by one, once all are washed together; what cannot be folded is not', () => {
@@ -79,6 +105,7 @@ describe('the whole project in the order of working', () => {
       finish: { seam: 'whipped', strap: { drop: '40 cm', kind: 'chain cord' } },
     });
     expect(names(sequence).map((name) => name.replace(/\d+/, 'n'))).toEqual([
+      'Chain n',
       'Weave in n ends',
       'Chain n',
       'Weave in n ends',
@@ -186,12 +213,13 @@ describe('the whole project in the order of working', () => {
   it('every place of the counter is a row of one cloth, a step, or the end', () => {
     const { plan, sequence } = planned({ pieces: 2 });
     const { rows } = plan.piece;
-    expect(standingAt(sequence, 5)).toMatchObject({ piece: 0, rows: 5 });
-    // Rows, ends, chain, and then the sixth row of the second.
-    expect(standingAt(sequence, rows + 2 + 5)).toMatchObject({ piece: 1, rows: 5 });
-    expect(placeOfRow(sequence, 1, 5)).toBe(rows + 2 + 5);
-    expect(standingAt(sequence, rows)).toMatchObject({ piece: 0, rows });
-    expect(standingAt(sequence, rows + 1)).toMatchObject({ piece: 1, rows: 0 });
+    expect(standingAt(sequence, 0)).toMatchObject({ piece: 0, rows: 0, unit: { kind: 'step' } });
+    expect(standingAt(sequence, 1 + 5)).toMatchObject({ piece: 0, rows: 5 });
+    // Chain, rows, ends, chain, and then the sixth row of the second.
+    expect(standingAt(sequence, rows + 3 + 5)).toMatchObject({ piece: 1, rows: 5 });
+    expect(placeOfRow(sequence, 1, 5)).toBe(rows + 3 + 5);
+    expect(standingAt(sequence, 1 + rows)).toMatchObject({ piece: 0, rows });
+    expect(standingAt(sequence, 1 + rows + 1)).toMatchObject({ piece: 1, rows: 0 });
     expect(standingAt(sequence, sequence.units.length).unit).toBeUndefined();
   });
 
@@ -201,14 +229,15 @@ describe('the whole project in the order of working', () => {
     const finish = plan.piece.finish.reduce((sum, part) => sum + part.metres * part.times, 0);
     const rows = costs.cloth.metres.flat().reduce((sum, each) => sum + each, 0);
     expect(costs.metres.flat().reduce((sum, each) => sum + each, 0)).toBeCloseTo(3 * rows + finish, 6);
-    // Three times the rows, 3 s for each sc of the finishing, 150 s for each end, 1.2 s for each chain of two more chains.
+    // Three times the rows, 3 s for each sc of the finishing, 150 s for each end, 1.2 s for each chain of three.
     const whole = secondsBy(unknownPace, handworkOfRows(costs, { rows: 0, runs: 0 }, 0)).mid;
     const seconds = costs.cloth.seconds.reduce((sum, each) => sum + each, 0);
     const { stitches, ends } = plan.piece.finish.reduce(
       (sum, part) => ({ stitches: sum.stitches + part.stitches, ends: sum.ends + part.ends }),
       { stitches: 0, ends: plan.piece.ends },
     );
-    const chains = 2 * plan.width.chains * 1.2;
+    const chains = 3 * plan.width.chains * 1.2;
+    expect(secondsBy(unknownPace, plan.piece.hands).mid).toBeGreaterThan(whole);
     expect(whole).toBeCloseTo(3 * (seconds + stitches * 3 + ends * 150) + chains, 6);
   });
 
@@ -236,38 +265,40 @@ describe('the whole project in the order of working', () => {
   it('what is worked of the unit in hand is stitches of a row, or parts of a step', () => {
     const { plan, cloth } = planned({ pieces: 2 });
     const costs = costsOfProject(plan.prepared, cloth);
-    expect(cellsInHand(cloth, costs, { rows: 0, runs: 2 })).toBe(8);
+    expect(cellsInHand(cloth, costs, { rows: 0, runs: 1 })).toBe(1);
+    expect(cellsInHand(cloth, costs, { rows: 1, runs: 2 })).toBe(8);
     expect(cellsInHand(cloth, costs, { rows: placeOfRow(costs.sequence, 1, 0), runs: 2 })).toBe(8);
-    expect(cellsInHand(cloth, costs, { rows: plan.piece.rows, runs: 3 })).toBe(3);
+    expect(cellsInHand(cloth, costs, { rows: 1 + plan.piece.rows, runs: 3 })).toBe(3);
   });
 });
 
 describe('a place of the whole in words', () => {
-  // Three cloths of 44 rows, each with its ends; the second and the third begin with a chain: 45, 46 and 46 units.
+  // Three cloths of a chain, 44 rows and their ends: 46 units each.
   const { plan, sequence } = planned({ pieces: 3 });
   const whole = { rows: 44, sequence, item: 'dishcloth' };
   const at = (done: number) => placeName(sequence, done, 'dishcloth');
 
   it('is told by the row of its own cloth, and which cloth that is', () => {
-    expect([plan.piece.rows, sequence.units.length]).toEqual([44, 45 + 46 + 46]);
-    expect([at(0), at(1), at(44)]).toEqual(['row 0', 'dishcloth 1, row 1', 'dishcloth 1, row 44']);
-    expect(at(45)).toBe(`dishcloth 1, weave in ${plan.piece.ends} ends`);
-    expect([at(46), at(47), at(90)]).toEqual(['dishcloth 2, chain 37', 'dishcloth 2, row 1', 'dishcloth 2, row 44']);
-    expect(at(45 + 46 + 2)).toBe('dishcloth 3, row 1');
+    expect([plan.piece.rows, sequence.units.length]).toEqual([44, 3 * 46]);
+    expect([at(0), at(1), at(2)]).toEqual(['row 0', 'dishcloth 1, chain 37', 'dishcloth 1, row 1']);
+    expect(at(45)).toBe('dishcloth 1, row 44');
+    expect(at(46)).toBe(`dishcloth 1, weave in ${plan.piece.ends} ends`);
+    expect([at(47), at(48), at(91)]).toEqual(['dishcloth 2, chain 37', 'dishcloth 2, row 1', 'dishcloth 2, row 44']);
+    expect(at(46 + 46 + 2)).toBe('dishcloth 3, row 1');
     expect(at(1000)).toBe('the end');
   });
 
   it('of one cloth it is its row, and the step behind the last', () => {
     const one = planned({}).sequence;
-    expect([placeName(one, 7, 'dishcloth'), placeName(one, 7, 'dishcloth', 'round')]).toEqual(['row 7', 'round 7']);
-    expect(placeName(one, 45, 'dishcloth')).toMatch(/^weave in \d+ ends$/);
+    expect([placeName(one, 8, 'dishcloth'), placeName(one, 8, 'dishcloth', 'round')]).toEqual(['row 7', 'round 7']);
+    expect(placeName(one, 46, 'dishcloth')).toMatch(/^weave in \d+ ends$/);
   });
 
   it('says in which cloth a yarn runs out', () => {
-    expect(endsAtText({ low: 40, high: 50 }, whole)).toBe('between dishcloth 1, row 40, and dishcloth 2, row 4');
-    expect(endsAtText({ low: 130, high: 137 }, whole)).toBe('between dishcloth 3, row 38, and the end');
+    expect(endsAtText({ low: 41, high: 51 }, whole)).toBe('between dishcloth 1, row 40, and dishcloth 2, row 4');
+    expect(endsAtText({ low: 131, high: 138 }, whole)).toBe('between dishcloth 3, row 38, and the end');
     // Of one cloth, as it always was.
-    expect(endsAtText({ low: 40, high: 50 }, { ...whole, sequence: planned({}).sequence })).toBe(
+    expect(endsAtText({ low: 41, high: 51 }, { ...whole, sequence: planned({}).sequence })).toBe(
       'between row 40 and the end',
     );
   });
@@ -275,9 +306,9 @@ describe('a place of the whole in words', () => {
   it('a set is finished when its last cloth is off the hook, not its first', () => {
     const begun = freeze(plan);
     const left = (rows: number) => must(rowLeft(begun, plan.prepared.wish, { rows, runs: 0 }));
-    expect(left(44)).toEqual({ row: 1, rows: 44, piece: 2, pieces: 3 });
-    expect(left(45 + 46 + 45)).toBeUndefined();
-    expect(left(45 + 46 + 44)).toEqual({ row: 44, rows: 44, piece: 3, pieces: 3 });
-    expect(nextRow(sequence, 46)).toMatchObject({ piece: 1, row: 0 });
+    expect(left(45)).toEqual({ row: 1, rows: 44, piece: 2, pieces: 3 });
+    expect(left(46 + 46 + 45)).toBeUndefined();
+    expect(left(46 + 46 + 44)).toEqual({ row: 44, rows: 44, piece: 3, pieces: 3 });
+    expect(nextRow(sequence, 47)).toMatchObject({ piece: 1, row: 0 });
   });
 });

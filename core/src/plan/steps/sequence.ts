@@ -1,8 +1,9 @@
 import type { Fabric } from '../../craft/fabric/fabric.ts';
-import { chainsFor } from '../../craft/foundation/foundation.ts';
+import { chainsFor, type Foundation } from '../../craft/foundation/foundation.ts';
 import { finishParts } from '../finish/finish.ts';
 import { itemNamed } from '../items/register.ts';
-import { finishRequest } from '../piece/piece.ts';
+import { foundationMetres } from '../measure/parts.ts';
+import { finishRequest, measuringRequest } from '../piece/piece.ts';
 import type { Prepared } from '../wish/prepare.ts';
 import { chainStep, type EndToWeave, endsIn, endsStep, inOrder, step, stepsOf, type WorkStep } from './finishSteps.ts';
 
@@ -25,42 +26,91 @@ export type Unit =
 export interface Sequence {
   readonly pieces: number;
   readonly items: number;
-  /** Rows of one cloth. */
-  readonly rows: number;
+  /** Rows of each cloth. */
+  readonly rowsOf: readonly number[];
   readonly units: readonly Unit[];
 }
 
-/**
- * The whole project in the order of working. @param ends of one cloth, left by its strands; rows of the first cloth come first and are numbered as they always were, so
- * that a project that was begun before there were steps goes on where it stands.
- */
-export function sequenceOf(
-  prepared: Prepared,
-  { fabric, ends }: { readonly fabric: Fabric; readonly ends: readonly EndToWeave[] },
-): Sequence {
-  const request = finishRequest(prepared, fabric);
-  const parts = finishParts(request);
-  const { pieces, items } = request;
+/** Cloths of a project that are made alike. */
+export interface Stretch {
+  /** How many; the last stretch of a project holds all that are left, however many it says. */
+  readonly pieces: number;
+  readonly prepared: Prepared;
+  readonly fabric: Fabric;
+  /** Ends of one of these cloths, left by its strands. */
+  readonly ends: readonly EndToWeave[];
+}
+
+/** Which stretch a cloth is of. @param piece from 0 */
+export function stretchAt(stretches: readonly Pick<Stretch, 'pieces'>[], piece: number): number {
+  let left = piece;
+  const last = stretches.length - 1;
+  for (let i = 0; i < last; i++) {
+    left -= (stretches[i] as Stretch).pieces;
+    if (left < 0) return i;
+  }
+  return last;
+}
+
+/** What is done beside the rows of a cloth, and of an item that it completes. */
+function stepsBeside({ prepared, fabric, ends }: Stretch) {
+  const parts = finishParts(finishRequest(prepared, fabric));
   // A closing and a border are of every cloth; where panels are joined, seams, straps and rings are of what they make.
   const ofCloth = parts.filter(({ part }) => part === 'closing' || part === 'border' || part === 'envelope');
   const ofItem = parts.filter((part) => !ofCloth.includes(part));
-  const perItem = Math.max(1, Math.round(pieces / Math.max(1, items)));
-  const chains = chainsFor(prepared.foundation, fabric.count);
-  const beginsWith = fabric.colours[0] as number;
   const letters = prepared.bound.colours;
-  const own = inOrder(ends);
+  const chains = chainsFor(prepared.foundation, fabric.count);
+  const { colour, metres } = foundationMetres(measuringRequest(prepared, { fabric, foundation: prepared.foundation }));
+  return {
+    chain: (again: boolean) => (chains > 0 ? [chainStep({ chains, colour, metres }, again)] : []),
+    cloth: [...ofCloth.flatMap(stepsOf), ...endsStep([...inOrder(ends), ...endsIn(ofCloth, letters)])],
+    item: [...ofItem.flatMap(stepsOf), ...endsStep(endsIn(ofItem, letters))],
+  };
+}
+
+/**
+ * The whole project in the order of working. @param stretches the cloths made first before those made later; the last
+ * is what the project goes by now @param fromChain whether the chain of the first cloth is a step: where it is none the
+ * rows of the first cloth come first, as they did in projects that were begun before it was one
+ */
+export function sequenceOf(stretches: readonly Stretch[], fromChain: boolean): Sequence {
+  const now = stretches.at(-1) as Stretch;
+  const { pieces, items } = finishRequest(now.prepared, now.fabric);
+  const beside = stretches.map(stepsBeside);
+  const perItem = panelsOf({ pieces, items });
   const units: Unit[] = [];
+  const rowsOf: number[] = [];
   for (let piece = 0; piece < pieces; piece++) {
     const put = (of: 'cloth' | 'item' | 'all', steps: readonly WorkStep[]) => {
       for (const each of steps) units.push({ kind: 'step', piece, of, step: each });
     };
-    if (piece > 0 && chains > 0) put('cloth', [chainStep(chains, beginsWith)]);
-    for (let row = 0; row < fabric.courses; row++) units.push({ kind: 'row', piece, row });
-    put('cloth', [...ofCloth.flatMap(stepsOf), ...endsStep([...own, ...endsIn(ofCloth, letters)])]);
-    if ((piece + 1) % perItem === 0) put('item', [...ofItem.flatMap(stepsOf), ...endsStep(endsIn(ofItem, letters))]);
-    if (piece === pieces - 1) put('all', atTheEnd(prepared.wish, items));
+    const at = stretchAt(stretches, piece);
+    const { courses } = (stretches[at] as Stretch).fabric;
+    const own = beside[at] as ReturnType<typeof stepsBeside>;
+    if (piece > 0 || fromChain) put('cloth', own.chain(piece > 0));
+    for (let row = 0; row < courses; row++) units.push({ kind: 'row', piece, row });
+    rowsOf.push(courses);
+    put('cloth', own.cloth);
+    if ((piece + 1) % perItem === 0) put('item', own.item);
+    if (piece === pieces - 1) put('all', atTheEnd(now.prepared.wish, items));
   }
-  return { pieces, items, rows: fabric.courses, units };
+  return { pieces, items, rowsOf, units };
+}
+
+/** As much of a project as its first cloth tells before the whole is counted: its chain, where that is a step, and its rows. */
+export function firstRows(
+  { fabric, foundation }: { readonly fabric: Fabric; readonly foundation: Foundation },
+  fromChain: boolean,
+): Sequence {
+  const chain = { chains: chainsFor(foundation, fabric.count), colour: fabric.colours[0] as number, metres: 0 };
+  const rows = Array.from({ length: fabric.courses }, (_, row): Unit => ({ kind: 'row', piece: 0, row }));
+  const before: Unit[] = fromChain ? [{ kind: 'step', piece: 0, of: 'cloth', step: chainStep(chain, false) }] : [];
+  return { pieces: 1, items: 1, rowsOf: [fabric.courses], units: [...before, ...rows] };
+}
+
+/** Rows of a cloth, from 0; behind the last one those of the last. */
+export function rowsIn({ rowsOf }: Pick<Sequence, 'rowsOf'>, piece: number): number {
+  return rowsOf[piece] ?? rowsOf.at(-1) ?? 0;
 }
 
 /** Where a place of the counter is: which unit, of which cloth, and how many of its rows are worked. */
@@ -74,16 +124,51 @@ export interface Standing {
 }
 
 /** @param at units that are done */
-export function standingAt({ units, rows, pieces }: Sequence, at: number): Standing {
+export function standingAt(sequence: Sequence, at: number): Standing {
+  const { units, pieces } = sequence;
   const unit = units[at];
-  if (!unit) return { unit, piece: pieces - 1, rows };
-  if (unit.kind === 'row') return { unit, piece: unit.piece, rows: unit.row };
-  return { unit, piece: unit.piece, rows: unit.step.code === 'chain' ? 0 : rows };
+  if (!unit) return { unit, piece: pieces - 1, rows: rowsIn(sequence, pieces - 1) };
+  const { piece } = unit;
+  if (unit.kind === 'row') return { unit, piece, rows: unit.row };
+  return { unit, piece, rows: unit.step.code === 'chain' ? 0 : rowsIn(sequence, piece) };
 }
 
 /** The next row to be worked, of whichever cloth; nothing where every cloth is off the hook. */
 export function nextRow({ units }: Sequence, done: number): Extract<Unit, { kind: 'row' }> | undefined {
   return units.slice(done).find((unit) => unit.kind === 'row');
+}
+
+/** The cloth that is worked at or comes next. */
+export interface ClothInHand {
+  /** From 0. */
+  readonly piece: number;
+  /** Its rows that are worked, and runs of the row in hand. */
+  readonly rows: number;
+  readonly runs: number;
+}
+
+/**
+ * The cloth whose rows are worked, may still become more, or come next; nothing once there are none to come. A cloth is
+ * in hand until the first of the steps behind its rows is begun.
+ */
+export function clothInHand(
+  sequence: Sequence,
+  { rows: at, runs }: { readonly rows: number; readonly runs: number },
+): ClothInHand | undefined {
+  const { units } = sequence;
+  const [last, unit] = [units[at - 1], units[at]];
+  if (unit?.kind !== 'row' && last?.kind === 'row' && runs === 0) {
+    return { piece: last.piece, rows: last.row + 1, runs: 0 };
+  }
+  const next = nextRow(sequence, at);
+  return next && { piece: next.piece, rows: next.row, runs: unit?.kind === 'row' ? runs : 0 };
+}
+
+/** How many rows, of all cloths, are among so many units; a unit behind the last is none. */
+export function rowsAmong({ units }: Pick<Sequence, 'units'>): (done: number) => number {
+  const rows = [0];
+  for (const { kind } of units) rows.push((rows.at(-1) as number) + (kind === 'row' ? 1 : 0));
+  return (done) => rows[Math.min(done, units.length)] as number;
 }
 
 /** Units done once so many rows of a cloth are: the place of a row in the whole. */

@@ -28,23 +28,31 @@ export function secondsWorking(pace: OwnPace, hands: Handwork): Working {
   return { of: 'time', unit: 's', by: 'sum', parts, total: amountOf(time) };
 }
 
+/** Pieces that are made alike, plan by plan: those of plans before first. */
+export function piecesAlike({ wish }: Prepared, piece: Piece): Piece['beside'] {
+  const { share, strands, finish, beside } = piece;
+  const own = wish.pieces - beside.reduce((sum, { pieces }) => sum + pieces, 0);
+  return [...beside, { pieces: own, share, strands, finish }];
+}
+
 /** Ends to weave in: those of the cloths, colour by colour, and those of the finishing. */
-export function endsWorking({ wish, yarns }: Prepared, { strands, finish, yarn }: Piece): Working {
-  const { pieces } = wish;
-  const ofCloth = yarns.flatMap(({ letter, name }, colour): WorkingPart[] => {
-    const ends = strands.totals.reduce((sum, total, i) => sum + (strands.colourOf[i] === colour ? total.ends : 0), 0);
-    if (!ends) return [];
-    return [{ code: 'ends-cloth', facts: { letter, name, ends, pieces }, amount: exactly(ends * pieces) }];
-  });
-  const ofFinish = finish
-    .filter(({ ends }) => ends > 0)
-    .map(
-      ({ part, ends, times }): WorkingPart => ({
-        code: 'ends-finish',
-        facts: { part, ends, times },
-        amount: exactly(ends * times),
+export function endsWorking(prepared: Prepared, piece: Piece): Working {
+  const alike = piecesAlike(prepared, piece);
+  const ofCloth = prepared.yarns.flatMap(({ letter, name }, colour) =>
+    alike.flatMap(({ strands, pieces }): WorkingPart[] => {
+      const ends = strands.totals.reduce((sum, total, i) => sum + (strands.colourOf[i] === colour ? total.ends : 0), 0);
+      if (!ends || !pieces) return [];
+      return [{ code: 'ends-cloth', facts: { letter, name, ends, pieces }, amount: exactly(ends * pieces) }];
+    }),
+  );
+  const ofFinish = alike.flatMap(({ finish, pieces }) =>
+    finish
+      .filter(({ ends }) => ends > 0)
+      .map(({ part, ends, times: all }): WorkingPart => {
+        const times = (all * pieces) / prepared.wish.pieces;
+        return { code: 'ends-finish', facts: { part, ends, times }, amount: exactly(ends * times) };
       }),
-    );
-  const total = yarn.reduce((sum, need) => sum + need.ends, 0);
+  );
+  const total = piece.yarn.reduce((sum, need) => sum + need.ends, 0);
   return { of: 'ends', unit: 'count', by: 'sum', parts: [...ofCloth, ...ofFinish], total: exactly(total) };
 }

@@ -2,7 +2,7 @@ import { measureOf } from '../items/items.ts';
 import type { Piece } from '../piece/piece.ts';
 import type { Plan } from '../piece/plan.ts';
 import type { Prepared } from '../wish/prepare.ts';
-import { endsWorking, timeWorking } from './handWorkings.ts';
+import { endsWorking, piecesAlike, timeWorking } from './handWorkings.ts';
 import {
   chainsWorking,
   heightWorking,
@@ -59,12 +59,14 @@ export function sizeWorkings({ prepared, width, height }: Pick<Plan, 'prepared' 
 
 /** How yarn, ends and time of a piece come about. */
 export function pieceWorkings(prepared: Prepared, piece: Piece): PieceWorkings {
-  const { pieces, sure } = prepared.wish;
+  const { sure } = prepared.wish;
+  const alike = piecesAlike(prepared, piece);
   const yarn = piece.yarn.map((need, colour): YarnWorkings => {
     const own = prepared.yarns[colour];
+    const stitches = alike.reduce((sum, { pieces, share }) => sum + pieces * (share[colour] ?? 0), 0);
     return {
       letter: need.letter,
-      metres: metresWorking(need, pieces * (piece.share[colour] ?? 0)),
+      metres: metresWorking(need, stitches),
       grams: gramsWorking(need),
       balls: ballsWorking(need, sure),
       chance: need.balls && chanceWorking(need, need.balls.count),

@@ -46,13 +46,14 @@ describe('a log as a table', () => {
   ];
 
   it('tells sessions and entries by when they were, and runs no formula', () => {
-    const table = logTable(entries, [{ from: noon, seconds: 150, rows: 2 }]);
+    const table = logTable(entries, [{ from: noon, seconds: 150, rows: 2 }], (done) => done - 1);
     const lines = under(logColumns, table);
     expect(lines.map(({ kind }) => kind)).toEqual(['session', 'weigh', 'measure', 'note', 'end']);
     expect(lines[0]).toMatchObject({ when: '2026-11-29T12:00:00.000Z', minutes: '2.5', 'rows done': '2' });
     expect(lines[1]).toMatchObject({ colour: 'A', ball: '1', 'grams before': '50', 'grams after': '38.5' });
-    expect(lines[2]).toMatchObject({ 'rows done': '9', width: '22 cm', height: '' });
-    expect(lines[3]).toMatchObject({ 'rows done': '7', text: "'=1+1, tight" });
+    // A chain stands before the rows.
+    expect(lines[2]).toMatchObject({ 'rows done': '8', width: '22 cm', height: '' });
+    expect(lines[3]).toMatchObject({ 'rows done': '6', text: "'=1+1, tight" });
     expect(lines[4]).toMatchObject({ height: '25 cm', 'grams after': '51', text: 'A finer hook' });
   });
 });

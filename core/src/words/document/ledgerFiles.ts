@@ -57,22 +57,23 @@ interface SessionOfLog {
 
 const when = (at: number) => new Date(at).toISOString();
 
-function lineOf(entry: LogEntry): LogLine | undefined {
+/** @param rowsAt rows that are worked where the counter stands */
+function lineOf(entry: LogEntry, rowsAt: (done: number) => number): LogLine | undefined {
   const head = { kind: entry.kind, when: when(entry.at) };
   switch (entry.kind) {
     case 'weigh': {
       const { letter, ball, before, after, position } = entry;
       const grams = { 'grams before': number(before), 'grams after': number(after) };
-      return { ...head, 'rows done': String(position.rows), colour: letter, ball: String(ball), ...grams };
+      return { ...head, 'rows done': String(rowsAt(position.rows)), colour: letter, ball: String(ball), ...grams };
     }
     case 'measure': {
       const { width = '', height = '', position } = entry;
-      return { ...head, 'rows done': String(position.rows), width: asCell(width), height: asCell(height) };
+      return { ...head, 'rows done': String(rowsAt(position.rows)), width: asCell(width), height: asCell(height) };
     }
     case 'note':
-      return { ...head, 'rows done': String(entry.row), text: asCell(entry.text) };
+      return { ...head, 'rows done': String(rowsAt(entry.row)), text: asCell(entry.text) };
     case 'photo':
-      return { ...head, 'rows done': String(entry.row) };
+      return { ...head, 'rows done': String(rowsAt(entry.row)) };
     case 'end': {
       const { width = '', height = '', grams, next } = entry;
       return {
@@ -89,8 +90,15 @@ function lineOf(entry: LogEntry): LogLine | undefined {
   }
 }
 
-/** A log as a table: its sessions and its entries by when they were, a line each. */
-export function logTable(entries: readonly LogEntry[], sessions: readonly SessionOfLog[]): string[][] {
+/**
+ * A log as a table: its sessions and its entries by when they were, a line each.
+ * @param rowsAt rows, of all cloths, that are worked after so many rows and steps
+ */
+export function logTable(
+  entries: readonly LogEntry[],
+  sessions: readonly SessionOfLog[],
+  rowsAt: (done: number) => number,
+): string[][] {
   const lines = [
     ...sessions.map(
       ({ from, seconds, rows }): LogLine => ({
@@ -100,7 +108,7 @@ export function logTable(entries: readonly LogEntry[], sessions: readonly Sessio
         minutes: number(seconds / 60, 1),
       }),
     ),
-    ...entries.flatMap((entry) => lineOf(entry) ?? []),
+    ...entries.flatMap((entry) => lineOf(entry, rowsAt) ?? []),
   ];
   return lines
     .sort((a, b) => (a.when ?? '').localeCompare(b.when ?? ''))

@@ -1,4 +1,4 @@
-import type { Sequence } from '../../plan/steps/sequence.ts';
+import { placeOfRow, type Sequence } from '../../plan/steps/sequence.ts';
 import type { Lasting } from '../../work/underway/lasting.ts';
 import type { ColourNow } from '../../work/underway/weighed.ts';
 import { placeName } from './steps.ts';
@@ -23,8 +23,11 @@ export function endsAtText({ low, high }: NonNullable<ColourNow['endsAt']>, on: 
     const to = high >= sequence.units.length ? 'the end' : placeName(sequence, high, item);
     return from === to ? `at ${from}` : `between ${from}, and ${to}`;
   }
-  if (low > rows) return 'in the finishing';
-  return high > rows ? `between row ${low} and the end` : `between rows ${low} and ${high}`;
+  // A chain that is a step stands before the rows.
+  const before = sequence ? placeOfRow(sequence, 0, 0) : 0;
+  const [from, to] = [Math.max(0, low - before), Math.max(0, high - before)];
+  if (from > rows) return 'in the finishing';
+  return to > rows ? `between row ${from} and the end` : `between rows ${from} and ${to}`;
 }
 
 /** Where each of some colours runs out: `A runs out between rows 97 and 107; B may not last`. */

@@ -25,9 +25,13 @@ export function setNotice(title: string): string {
 }
 
 /** Where a project that is handed over has got to. */
-export function standingWords(title: string, rows: number, of: number, runs: number): string {
+export function standingWords(
+  title: string,
+  { piece, pieces, rows, of, runs }: Record<'piece' | 'pieces' | 'rows' | 'of' | 'runs', number>,
+): string {
   const more = runs ? `, and ${runs} ${runs === 1 ? 'run' : 'runs'} of row ${rows + 1}` : '';
-  return `${title}: ${rows} of ${of} rows are done${more}.`;
+  const which = pieces > 1 ? `piece ${piece} of ${pieces}, ` : '';
+  return `${title}: ${which}${rows} of ${of} rows are done${more}.`;
 }
 
 /** A project that is handed over before its first row. */

@@ -111,7 +111,12 @@ export function stepLines(
 ): string[] {
   if (code === 'wash') return [washes[String(facts?.way)] ?? 'Wash and dry it as its label says.'];
   if (code === 'fold') return [finishSaid.foldSo(Number(facts?.across), Number(facts?.up))];
-  if (code === 'chain') return ['Make the chain for the next one, and work into it as you did the first time.'];
+  if (code === 'chain') {
+    return [
+      'Make the chain loosely, and put a marker in after every twenty: nobody then counts to a hundred twice.',
+      ...(facts?.again ? ['Work into it as you did the first time.'] : []),
+    ];
+  }
   if (code === 'ends') return [finishSaid.endsDone[ends]];
   return told.map((each) => termed(finishStep(each, units), terms));
 }

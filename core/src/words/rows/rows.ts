@@ -133,13 +133,15 @@ function intoChainWords(course: WorkedCourse, foundation: Foundation, count: num
 function foundationWords(course: WorkedCourse, foundation: Foundation, count: number, wording: Wording): string {
   const colour = course.runs[0]?.colour;
   const made = chainsFor(foundation, count);
+  const { chained = false } = wording;
   const chain = `chain ${made} in ${colour}`;
+  const ring = chained ? 'join the chain to a ring' : `${chain}, join to a ring`;
   const slip = slipStitch(wording);
   if (foundation.circle) return `magic ring in ${colour}; ${chains(foundation.turn, wording)}`;
   if (foundation.key === 'magic-ring') return `magic ring in ${colour}`;
-  if (foundation.key === 'chain-ring') return `${chain}, join to a ring with a ${slip}`;
+  if (foundation.key === 'chain-ring') return `${ring} with a ${slip}`;
   if (foundation.key === 'corner-6') return `begin in ${colour}`;
-  if (beginsSmall(foundation)) return chain;
+  if (beginsSmall(foundation)) return chained ? `begin in ${colour}` : chain;
   if (foundation.firstInto === 0)
     return `begin in ${colour} with foundation stitches, which make their chain with them`;
   if (tubeBegins(foundation) === 'ring') {
@@ -148,9 +150,9 @@ function foundationWords(course: WorkedCourse, foundation: Foundation, count: nu
       wording.terms,
       wording.style,
     );
-    return `${chain}, join to a ring with a ${slip} without twisting it; ${chains(foundation.turn, wording)}, first ${first} in the first chain`;
+    return `${ring} with a ${slip} without twisting it; ${chains(foundation.turn, wording)}, first ${first} in the first chain`;
   }
-  return `${chain}; ${intoChainWords(course, foundation, count, wording)}`;
+  return `${chained ? '' : `${chain}; `}${intoChainWords(course, foundation, count, wording)}`;
 }
 
 /** How a row of a net begins: which loop is taken up, and whether the work is turned. */

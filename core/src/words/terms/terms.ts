@@ -23,6 +23,8 @@ export interface Wording {
   readonly terms: Terms;
   readonly style?: Style | undefined;
   readonly manner?: Manner | undefined;
+  /** The foundation chain was made as a step of its own: the first row is told without it. */
+  readonly chained?: boolean | undefined;
 }
 
 /** The name of a stitch with the place where it is worked. */

@@ -8,10 +8,11 @@ import { must } from '../../craft/values/problem.ts';
 import { freeze, thaw } from '../../plan/begun/frozen.ts';
 import { unknownPace } from '../../plan/pace/ownPace.ts';
 import { planWish } from '../../plan/piece/plan.ts';
+import type { FrozenWork } from '../../records/begun.ts';
 import type { Measuring } from '../../records/logEntry.ts';
 import { entryLabel } from '../../records/logEntry.ts';
 import type { Wish, WishInput } from '../../records/wish.ts';
-import { proveOnward, sameCourses } from './prove.ts';
+import { proveRest, sameCourses } from './prove.ts';
 import { restPlans } from './rest.ts';
 import type { RestPlan, WorkInHand } from './restPlan.ts';
 
@@ -31,7 +32,7 @@ function inHand(change: Partial<WishInput>, rows: number, more: Partial<WorkInHa
   const plan = must(planWish(wish(change)));
   const begun = freeze(plan);
   const choice = { stitches: plan.piece.stitches, rows: plan.piece.rows };
-  const work: WorkInHand = {
+  const given: WorkInHand = {
     wish: { ...wish(change), choice },
     cloth: must(thaw(begun)),
     stands: { rows, runs: 0 },
@@ -40,7 +41,17 @@ function inHand(change: Partial<WishInput>, rows: number, more: Partial<WorkInHa
     pace: unknownPace,
     ...more,
   };
-  return { begun, work, plans: must(restPlans(work)) };
+  // Rows are told here as they are counted on the cloth; the counter has its chain before them.
+  const before = begun.fromChain ? 1 : 0;
+  const behind = <At extends { readonly rows: number }>(at: At): At => ({ ...at, rows: at.rows + before });
+  const work: WorkInHand = {
+    ...given,
+    stands: behind(given.stands),
+    weighings: given.weighings.map((each) => ({ ...each, position: behind(each.position) })),
+    measures: given.measures.map((each) => ({ ...each, position: behind(each.position) })),
+  };
+  const prove = (next: FrozenWork, at = work.stands) => proveRest({ begun, wish: work.wish, at }, next);
+  return { begun, work, prove, plans: must(restPlans(work)) };
 }
 
 function one(plans: readonly RestPlan[], kind: RestPlan['kind']): RestPlan {
@@ -274,10 +285,10 @@ describe('every way to go on', () => {
         const plan = planWish(wish(change));
         if (!plan.ok) return;
         const stands = Math.min(rows, plan.value.piece.fabric.courses);
-        const { begun, plans } = inHand(change, stands);
+        const { prove, plans } = inHand(change, stands);
         expect(plans[0]?.kind).toBe('planned');
         for (const each of plans) {
-          const proof = proveOnward(begun, each.begun, each.stays);
+          const proof = prove(each.begun, each.from);
           expect([pattern.key, policy, each.kind, proof.ok ? [] : proof.problems]).toEqual([
             pattern.key,
             policy,
@@ -291,15 +302,16 @@ describe('every way to go on', () => {
   });
 
   it('another plan that touches worked rows, or a strand of them, is refused', () => {
-    const { begun, plans } = inHand({}, 20);
+    const { begun, prove, plans } = inHand({}, 20);
     const swapped = one(plans, 'swapped').begun;
-    const over = proveOnward(begun, swapped, 21);
+    // A chain and 21 rows.
+    const over = prove(swapped, { rows: 22, runs: 0 });
     expect(over.ok ? '' : told(over.problems[0]).message).toBe(
       'Row 21 is worked already, and the other plan changes it.',
     );
     const moves = [...begun.moves];
     moves[3] = (moves[3] ?? 0) + 1;
-    expect(proveOnward(begun, { ...begun, moves }, 20).ok).toBe(false);
-    expect(proveOnward(begun, { ...begun, foundation: 'sc-3rd' }, 20).ok).toBe(false);
+    expect(prove({ ...begun, moves }).ok).toBe(false);
+    expect(prove({ ...begun, foundation: 'sc-3rd' }).ok).toBe(false);
   });
 });

@@ -1,11 +1,14 @@
 import { coursesFor } from '../../craft/technique/courses.ts';
 import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
+import { clothAt, type ThawedWork } from '../../plan/begun/frozen.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
 import { leastRounds } from '../../plan/finish/borderPattern.ts';
 import { admits } from '../../plan/fit/progression.ts';
 import { heightRule } from '../../plan/fit/up.ts';
+import { clothInHand } from '../../plan/steps/sequence.ts';
 import type { RestKind } from '../../records/restKind.ts';
 import type { Wish } from '../../records/wish.ts';
+import { costsOfProject } from '../underway/inHand.ts';
 import { cornersOf } from './corner.ts';
 import { type Draft, Onward, type RestPlan, type WorkInHand } from './restPlan.ts';
 
@@ -26,17 +29,16 @@ function withRows(wish: Wish, stitches: number, rows: number): Wish {
 
 /** The rest ended sooner, later, or where the yarn is enough. */
 function otherHeights(onward: Onward, planned: RestPlan): RestPlan[] {
-  const { work } = onward;
-  const { count } = work.cloth.fabric;
+  const { count } = onward.cloth.fabric;
   const to = (kind: RestKind, rows: number, stays = onward.stays): RestPlan | undefined => {
     const fabric = onward.laid(rows, stays);
-    return fabric && onward.plan({ kind, wish: withRows(work.wish, count, rows), fabric, rows, stays });
+    return fabric && onward.plan({ kind, wish: withRows(onward.wish, count, rows), fabric, rows, stays });
   };
   const below = heights(onward, -1, Number.POSITIVE_INFINITY);
   const coursesOf = (rows: number) => coursesFor(onward.prepared, count, rows);
   const open = below.filter((rows) => coursesOf(rows) >= onward.stays);
   const found: (RestPlan | undefined)[] = [];
-  const [sure, chance] = [work.wish.sure, planned.chance];
+  const [sure, chance] = [onward.wish.sure, planned.chance];
   if (chance !== undefined && chance < sure) found.push(longestEnough(open, sure, (rows) => to('enough', rows)));
   const [next, soonest] = [open[0], open.at(-1)];
   if (next !== undefined) found.push(to('shorter', next));
@@ -52,19 +54,19 @@ const endings: readonly Wish['ending'][] = ['as-begun', 'whole', 'any'];
 
 /** The rest ended at a row that another ending admits: as long as the yarn lasts where it does not, else at once. */
 function otherEndings(onward: Onward, planned: RestPlan): RestPlan[] {
-  const { work, stays, prepared } = onward;
-  const { count } = work.cloth.fabric;
-  const [sure, chance] = [work.wish.sure, planned.chance];
+  const { stays, prepared } = onward;
+  const { count } = onward.cloth.fabric;
+  const [sure, chance] = [onward.wish.sure, planned.chance];
   const short = chance !== undefined && chance < sure;
   return endings
-    .filter((ending) => ending !== work.wish.ending)
+    .filter((ending) => ending !== onward.wish.ending)
     .flatMap((ending) => {
       const open = heights(onward, -1, Number.POSITIVE_INFINITY, ending).filter(
         (rows) => coursesFor(prepared, count, rows) >= stays,
       );
       const to = (rows: number) => {
         const fabric = onward.laid(rows);
-        const wish = { ...withRows(work.wish, count, rows), ending };
+        const wish = { ...withRows(onward.wish, count, rows), ending };
         return fabric && onward.plan({ kind: 'ending', wish, fabric, rows, stays });
       };
       const soonest = open.at(-1);
@@ -78,24 +80,24 @@ function otherEndings(onward: Onward, planned: RestPlan): RestPlan[] {
  * place.
  */
 function shrinkingSooner(onward: Onward, planned: RestPlan): RestPlan | undefined {
-  const { work, prepared, stays, rows } = onward;
-  const corners = cornersOf(prepared, work.cloth.fabric.count, rows).filter(({ diagonals }) => diagonals >= stays);
+  const { prepared, stays, rows } = onward;
+  const corners = cornersOf(prepared, onward.cloth.fabric.count, rows).filter(({ diagonals }) => diagonals >= stays);
   const to = (diagonals: number) => {
     const corner = corners.find((each) => each.diagonals === diagonals);
     const fabric = corner && onward.laid(corner.high, stays, corner.wide);
-    const wish = corner && withRows(work.wish, corner.wide, corner.high);
+    const wish = corner && withRows(onward.wish, corner.wide, corner.high);
     return fabric && wish && onward.plan({ kind: 'shrink', wish, fabric, rows: corner.high, stays });
   };
   const open = corners.map(({ diagonals }) => diagonals).reverse();
-  const short = planned.chance !== undefined && planned.chance < work.wish.sure;
-  return (short ? longestEnough(open, work.wish.sure, to) : undefined) ?? to(open.at(-1) ?? 0);
+  const short = planned.chance !== undefined && planned.chance < onward.wish.sure;
+  return (short ? longestEnough(open, onward.wish.sure, to) : undefined) ?? to(open.at(-1) ?? 0);
 }
 
 /** As high as it was planned, by rows as high as they were measured. */
 function asMeasured(onward: Onward): RestPlan | undefined {
-  const { work, prepared, rows, stays, drift } = onward;
+  const { prepared, rows, stays, drift } = onward;
   if (drift.height === 1) return undefined;
-  const { count } = work.cloth.fabric;
+  const { count } = onward.cloth.fabric;
   const off = (each: number) =>
     Math.abs(onward.sizeIn(each).height.mid - onward.sizeIn(rows).height.mid / drift.height);
   const all = [...heights(onward, -1, Number.POSITIVE_INFINITY), ...heights(onward, 1, Number.POSITIVE_INFINITY)];
@@ -103,7 +105,7 @@ function asMeasured(onward: Onward): RestPlan | undefined {
     .filter((each) => coursesFor(prepared, count, each) >= stays)
     .reduce((best, each) => (off(each) < off(best) ? each : best), rows);
   const fabric = nearest === rows ? undefined : onward.laid(nearest);
-  const wish = withRows(work.wish, count, nearest);
+  const wish = withRows(onward.wish, count, nearest);
   return fabric && onward.plan({ kind: 'measured', wish, fabric, rows: nearest, stays });
 }
 
@@ -157,25 +159,47 @@ function otherFinishes(onward: Onward, planned: Draft): Draft[] {
   return drafts;
 }
 
+/** What a cloth was made by: the wish of the work, as it was when that cloth was planned. */
+function wishOf({ wish, cloth }: WorkInHand, piece: number): Wish {
+  let left = piece;
+  for (const before of cloth.before ?? []) {
+    left -= before.pieces;
+    if (left >= 0) continue;
+    const { choice, ending, border, closing } = before.wish;
+    return { ...wish, choice, ending, border, closing };
+  }
+  return wish;
+}
+
 /**
  * What can be done with the rest of a work: as planned first, then every other way, each a whole plan that is proved
- * from the row in hand with the strands as they hang. What is worked stays; a row begun is worked to its end.
+ * from the row in hand with the strands as they hang. What is worked stays; a row begun is worked to its end. Cloths
+ * that are made stay as they are, those behind the one in hand follow it; one that is joined to a cloth that is made
+ * stays as large. None where no rows are to come.
  */
 export function restPlans(work: WorkInHand): Result<RestPlan[]> {
-  const prepared = prepareCloth(work.wish, work.cloth);
+  const whole = prepareCloth(work.wish, work.cloth);
+  if (!whole.ok) return whole;
+  const costs = costsOfProject(whole.value, work.cloth);
+  const inHand = clothInHand(costs.sequence, work.stands);
+  if (!inHand) return good([]);
+  const wish = wishOf(work, inHand.piece);
+  const prepared = prepareCloth(wish, clothAt<ThawedWork>(work.cloth, inHand.piece));
   if (!prepared.ok) return prepared;
-  const onward = new Onward(work, prepared.value);
-  const { fabric } = work.cloth;
-  const base: Draft = { kind: 'planned', wish: work.wish, fabric, rows: onward.rows, stays: onward.stays };
+  const onward = new Onward({ ...work, wish }, prepared.value, costs, inHand);
+  const { fabric } = onward.cloth;
+  const base: Draft = { kind: 'planned', wish, fabric, rows: onward.rows, stays: onward.stays };
   const planned = onward.plan(base);
   if (!planned) return refused(notWhole);
-  const first = [asMeasured(onward), shrinkingSooner(onward, planned)];
-  const plans = [planned, ...first.flatMap((each) => each ?? []), ...otherHeights(onward, planned)];
+  const plans = [planned];
+  const free = <T>(found: () => T[]): T[] => (onward.matched ? [] : found());
+  plans.push(...free(() => [asMeasured(onward), shrinkingSooner(onward, planned)].flatMap((each) => each ?? [])));
+  plans.push(...free(() => otherHeights(onward, planned)));
   const swapped = onward.swapped();
-  const drafts = otherFinishes(onward, base);
+  const drafts = free(() => otherFinishes(onward, base));
   if (swapped) drafts.push({ ...base, kind: 'swapped', fabric: swapped });
   drafts.push(...[swappedFromRepeat(onward, base)].flatMap((each) => each ?? []));
-  plans.push(...otherEndings(onward, planned), ...drafts.flatMap((draft) => onward.plan(draft) ?? []));
+  plans.push(...free(() => otherEndings(onward, planned)), ...drafts.flatMap((draft) => onward.plan(draft) ?? []));
   const seen = new Set<string>();
   return good(
     plans.filter((plan) => {

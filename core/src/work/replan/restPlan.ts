@@ -1,22 +1,20 @@
 import { cellsIn, type Fabric } from '../../craft/fabric/fabric.ts';
 import { coursesFor } from '../../craft/technique/courses.ts';
 import { type Estimate, times } from '../../craft/values/estimate.ts';
-import { freezeCloth, type ThawedWork } from '../../plan/begun/frozen.ts';
+import { clothAt, freezeWork, type ThawedCloth, type ThawedWork } from '../../plan/begun/frozen.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
 import { checkFabric } from '../../plan/check/fabric.ts';
 import { checkStrands } from '../../plan/check/strands.ts';
-import { type FinishPart, yarnsOfPart } from '../../plan/finish/finish.ts';
 import { lay } from '../../plan/lay/lay.ts';
-import { type Handwork, handworkOf, handworkOfFinish } from '../../plan/pace/hours.ts';
 import { type OwnPace, secondsBy } from '../../plan/pace/ownPace.ts';
 import { costsOfWish, handBelief } from '../../plan/piece/piece.ts';
 import { cutShort } from '../../plan/route/cutShort.ts';
 import { goOn } from '../../plan/route/goOn.ts';
-import { CUT } from '../../plan/route/moves.ts';
 import { chartOf } from '../../plan/route/ofFabric.ts';
 import { shifted } from '../../plan/route/shifted.ts';
 import type { StrandWay } from '../../plan/route/strands.ts';
 import { sizeAt } from '../../plan/sizes/sizes.ts';
+import { type ClothInHand, panelsOf, placeOfRow, standingAt } from '../../plan/steps/sequence.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
 import { secondsWorking } from '../../plan/workings/handWorkings.ts';
 import { type Amount, exactly, type Working, type WorkingPart } from '../../plan/workings/working.ts';
@@ -28,22 +26,23 @@ import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
 import { clothAsWorked, driftNow } from '../underway/drift.ts';
 import {
-  cellsWorked,
-  costsOfWork,
+  cellsInHand,
+  costsOfProject,
   handworkOfRows,
   metresToEnd,
+  type ProjectCosts,
   partWorked,
-  type WorkCosts,
 } from '../underway/inHand.ts';
 import { leftWorking } from '../underway/logWorkings.ts';
 import { type RipCost, ripBack } from '../underway/rip.ts';
 import { colourNow } from '../underway/weighed.ts';
-import { sameCourses } from './prove.ts';
+import { beforeWith, sameCourses } from './prove.ts';
 
 /** A work in hand, and what is known of it. */
 export interface WorkInHand {
   readonly wish: Wish;
   readonly cloth: ThawedWork;
+  /** Where the counter stands, in units of the whole project. */
   readonly stands: Position;
   readonly weighings: readonly Weighing[];
   /** What was measured on the way. */
@@ -56,6 +55,15 @@ export interface RestPlan {
   readonly kind: RestKind;
   readonly wish: Wish;
   readonly begun: FrozenWork;
+  /** The cloth that it begins with, from 0: those before it stay as they are, those behind it follow it. */
+  readonly piece: number;
+  /** Cloths of the whole, and what is worked of this one. */
+  readonly pieces: number;
+  readonly worked: Position;
+  /** It is joined to a cloth that is made, so that it stays as large. */
+  readonly matched: boolean;
+  /** Where the counter stands once what comes out is out. */
+  readonly from: Position;
   /** Rows or rounds of the finished cloth. */
   readonly rows: number;
   readonly making: Fabric['making'];
@@ -71,7 +79,7 @@ export interface RestPlan {
   readonly sizeWorkings: { readonly width: Working; readonly height: Working };
   readonly colours: readonly {
     readonly letter: string;
-    /** m still to be used, finishing included. */
+    /** m still to be used in all that is to come, finishing included. */
     readonly left: Estimate;
     /** Nothing where nothing is left to use. */
     readonly leftWorking: Working | undefined;
@@ -80,7 +88,7 @@ export interface RestPlan {
   }[];
   /** The least of them. */
   readonly chance: number | undefined;
-  /** Ends to weave in, finishing included. */
+  /** Ends to weave in from this cloth on, finishing included. */
   readonly ends: number;
   readonly endsWorking: Working;
   /** Seconds still to be worked. */
@@ -102,30 +110,63 @@ export interface Draft {
 export class Onward {
   readonly work: WorkInHand;
   readonly prepared: Prepared;
+  /** What its cloth in hand was made by. */
+  readonly wish: Wish;
+  /** The cloth in hand. */
+  readonly cloth: ThawedCloth;
   /** Rows as the wish counts them. */
   readonly rows: number;
+  /** Courses of the cloth in hand that stay. */
   readonly stays: number;
+  /** It is joined to a cloth that is already made, and must stay as large. */
+  readonly matched: boolean;
   /** How far the hand has drifted from its gauge, by what was measured. */
   readonly drift: { readonly width: number; readonly height: number };
-  private readonly costs: WorkCosts;
+  private readonly costs: ProjectCosts;
   /** Cells worked in the row in hand. */
   private readonly done: number;
+  /** Which cloth is in hand. */
+  private readonly piece: number;
+  /** Units before its first row. */
+  private readonly base: number;
+  /** What is worked of it. */
+  private readonly worked: Position;
 
-  constructor(work: WorkInHand, prepared: Prepared) {
+  /** @param work with the wish that its cloth in hand was made by @param prepared the figures of that cloth */
+  constructor(work: WorkInHand, prepared: Prepared, costs: ProjectCosts, { piece, rows, runs }: ClothInHand) {
     const { wish, cloth, stands } = work;
+    const { sequence } = costs;
     this.work = work;
+    this.wish = wish;
     this.prepared = prepared;
-    this.rows = wish.choice?.rows ?? cloth.fabric.courses;
+    this.costs = costs;
+    this.piece = piece;
+    this.worked = { rows, runs };
+    this.base = placeOfRow(sequence, piece, 0);
+    this.cloth = clothAt<ThawedWork>(cloth, piece);
+    this.rows = wish.choice?.rows ?? this.cloth.fabric.courses;
     // The row in hand is worked to its end as it was planned.
-    this.stays = stands.rows + (stands.runs > 0 ? 1 : 0);
-    this.costs = costsOfWork(prepared, cloth);
-    this.done = cellsWorked(cloth, stands);
-    this.drift = driftNow(work.measures, clothAsWorked(prepared, cloth.fabric), wish.units);
+    this.stays = rows + (runs > 0 ? 1 : 0);
+    this.matched = piece % panelsOf(sequence) > 0;
+    this.done = cellsInHand(cloth, costs, stands);
+    // What was measured tells of the hand, on whichever cloth it was.
+    const measures = work.measures.map((measure) => {
+      const { position } = measure;
+      return { ...measure, position: { ...position, rows: standingAt(sequence, position.rows).rows } };
+    });
+    this.drift = driftNow(measures, clothAsWorked(prepared, this.cloth.fabric), wish.units);
+  }
+
+  /** So many courses of the cloth in hand, as a place of the whole; where none are, the counter stays where it is. */
+  private placeOf(courses: number): Position {
+    return courses > 0
+      ? { rows: this.base + courses, runs: 0 }
+      : { rows: Math.min(this.base, this.work.stands.rows), runs: 0 };
   }
 
   /** The same cloth to so many rows, if all that is worked is the same in it. */
-  laid(rows: number, stays = this.stays, stitches = this.work.cloth.fabric.count): Fabric | undefined {
-    const { bound, foundation, fabric } = this.work.cloth;
+  laid(rows: number, stays = this.stays, stitches = this.cloth.fabric.count): Fabric | undefined {
+    const { bound, foundation, fabric } = this.cloth;
     const { technique, wish } = this.prepared;
     const increases = foundation.circle ? cellsIn(fabric, 0) : undefined;
     const courses = coursesFor({ technique, foundation, increases }, stitches, rows);
@@ -135,7 +176,7 @@ export class Onward {
   }
 
   /** The finished piece in so many rows, mm, by what was measured of the hand. */
-  sizeIn(rows: number, prepared = this.prepared, stitches = this.work.cloth.fabric.count) {
+  sizeIn(rows: number, prepared = this.prepared, stitches = this.cloth.fabric.count) {
     const size = sizeAt(prepared, stitches, rows);
     return {
       width: times(size.width.width, this.drift.width),
@@ -150,7 +191,7 @@ export class Onward {
 
   /** The cloth with its two colours changed about in all that is to come. */
   swapped(stays = this.stays): Fabric | undefined {
-    const { fabric } = this.work.cloth;
+    const { fabric } = this.cloth;
     if (fabric.colourCount !== 2) return undefined;
     const from = fabric.starts[stays] as number;
     if (from === 0 || from >= fabric.colours.length) return undefined;
@@ -159,7 +200,7 @@ export class Onward {
 
   /** Where colours are divided among bobbins the strands go on only as they were planned, to the last row or sooner. */
   private wayOf(fabric: Fabric, stays: number): StrandWay | undefined {
-    const { cloth } = this.work;
+    const { cloth } = this;
     const { strands } = cloth;
     // A technique may know but one way with the idle colour, whatever was wished.
     const { wish } = this.prepared;
@@ -176,8 +217,8 @@ export class Onward {
 
   /** Proves and measures what the rest could lead to; nothing where it does not hold together. */
   plan({ kind, wish, fabric, rows, stays }: Draft): RestPlan | undefined {
-    const { bound, foundation } = this.work.cloth;
-    const prepared = prepareCloth(wish, this.work.cloth, this.prepared.told);
+    const { bound, foundation, gauge } = this.cloth;
+    const prepared = prepareCloth(wish, this.cloth, this.prepared.told);
     if (!prepared.ok) return undefined;
     const { technique } = prepared.value;
     if (!checkFabric(fabric, { bound, technique, foundation }).ok) return undefined;
@@ -185,23 +226,38 @@ export class Onward {
     if (!strands) return undefined;
     const proof = checkStrands(chartOf(fabric), { totals: [], bobbins: [], ...strands });
     if (!proof.ok) return undefined;
-    const cloth = { ...this.work.cloth, fabric, strands, bound, foundation };
-    const costs = costsOfWork(prepared.value, cloth);
-    const rip = stays < this.stays ? ripBack(this.costs, this.work.stands, this.done, stays) : undefined;
-    const colours = this.coloursOf(costs, rip, stays);
+    const { fromChain } = this.work.cloth;
+    const cloth: ThawedWork = {
+      fabric,
+      strands,
+      bound,
+      foundation,
+      gauge,
+      fromChain,
+      before: beforeWith(this.work, this.piece),
+    };
+    const costs = costsOfProject(prepared.value, cloth);
+    const from = stays < this.stays ? this.placeOf(stays) : this.work.stands;
+    const rip = stays < this.stays ? ripBack(this.costs, this.work.stands, this.done, from.rows) : undefined;
+    const colours = this.coloursOf(costs, rip, from);
     const chances = colours.flatMap(({ chance }) => chance ?? []);
-    const endsOf = endsOfColours(strands, costs.finish);
+    const endsOf = this.endsOf(costs);
     const ends = endsOf.reduce((sum, each) => sum + each, 0);
-    const hands = this.handworkFrom(costs, ends, rip && stays);
+    const hands = handworkOfRows(costs, from, rip ? 0 : this.done);
     return {
       kind,
       wish,
       rows,
+      piece: this.piece,
+      pieces: this.costs.sequence.pieces,
+      worked: this.worked,
+      matched: this.matched,
+      from,
       making: fabric.making,
       circle: technique.circle === true,
       measured: this.drift.width !== 1 || this.drift.height !== 1,
       stays,
-      begun: freezeCloth(cloth),
+      begun: freezeWork(cloth),
       ...this.sizeIn(rows, prepared.value, fabric.count),
       sizeWorkings: this.sizeWorkings(rows, prepared.value, fabric.count),
       colours,
@@ -214,15 +270,39 @@ export class Onward {
     };
   }
 
-  private coloursOf(costs: WorkCosts, rip: RipCost | undefined, stays: number): RestPlan['colours'] {
+  /** Ends of each colour that are woven in from the cloth in hand on. */
+  private endsOf({ sequence }: ProjectCosts): number[] {
+    const { letters } = this;
+    const ends = letters.map(() => 0);
+    for (const unit of sequence.units.slice(this.base)) {
+      if (unit.kind === 'row' || unit.step.code !== 'ends') continue;
+      for (const { facts } of unit.step.runs) {
+        const colour = letters.indexOf(String(facts?.letter));
+        if (colour >= 0) (ends[colour] as number)++;
+      }
+    }
+    return ends;
+  }
+
+  private get letters(): readonly string[] {
+    return this.prepared.bound.colours;
+  }
+
+  private coloursOf(costs: ProjectCosts, rip: RipCost | undefined, from: Position): RestPlan['colours'] {
     const { stands, weighings } = this.work;
     const belief = handBelief(this.prepared);
     return this.prepared.yarns.map((yarn, colour) => {
       const { letter } = yarn;
       const own = weighings.filter((each) => each.letter === letter);
+      const { units } = costs.sequence;
       const where = rip
-        ? { metres: this.ripped(costs, rip, colour, stays), now: { rows: stands.rows, runs: 0 }, part: 0 }
-        : { metres: metresToEnd(costs, colour), now: stands, part: partWorked(this.costs, stands, this.done) };
+        ? {
+            metres: this.ripped(costs, rip, colour, from.rows),
+            units: [...this.costs.sequence.units.slice(0, stands.rows), ...units.slice(from.rows)],
+            now: { rows: stands.rows, runs: 0 },
+            part: 0,
+          }
+        : { metres: metresToEnd(costs, colour), units, now: stands, part: partWorked(this.costs, stands, this.done) };
       const found = colourNow({ yarn, belief, weighings: own, ...where });
       return found.ok
         ? {
@@ -244,26 +324,17 @@ export class Onward {
   }
 
   /** What is ripped out comes back to its ball, and is used first in what comes then. */
-  private ripped(costs: WorkCosts, rip: RipCost, colour: number, stays: number): number[] {
+  private ripped(costs: ProjectCosts, rip: RipCost, colour: number, from: number): number[] {
     const worked = (this.costs.metres[colour] ?? []).slice(0, this.work.stands.rows);
     let freed = rip.metres[colour] ?? 0;
     const rest = metresToEnd(costs, colour)
-      .slice(stays)
+      .slice(from)
       .map((each) => {
         const covered = Math.min(each, freed);
         freed -= covered;
         return each - covered;
       });
     return [...worked, ...rest];
-  }
-
-  /** @param back the rows that stay, where it is ripped back first */
-  private handworkFrom(costs: WorkCosts, ends: number, back: number | undefined): Handwork {
-    const rows =
-      back === undefined
-        ? handworkOfRows(costs, this.work.stands, this.done)
-        : handworkOfRows(costs, { rows: back, runs: 0 }, 0);
-    return handworkOf([rows, handworkOffTheHook(costs, ends)].map((each) => [each, 1]));
   }
 }
 
@@ -284,30 +355,3 @@ function drifted(working: Working, drift: number): Working {
 }
 
 const nothing: Estimate = { mid: 0, low: 0, high: 0, source: 'typical' };
-
-/** Ends of each colour: two a strand that is used, two for every cut, and those of the finishing. */
-export function endsOfColours({ chart, colourOf, moves }: StrandWay, finish: readonly FinishPart[]): number[] {
-  const used = new Set(chart.colours);
-  const ends = new Array<number>(Math.max(...colourOf) + 1).fill(0);
-  const add = (colour: number, more: number) => {
-    ends[colour] = (ends[colour] ?? 0) + more;
-  };
-  colourOf.forEach((colour, strand) => {
-    if (used.has(strand)) add(colour, 2);
-  });
-  for (let i = 0; i < moves.length; i++) {
-    if (moves.kind[i] === CUT) add(colourOf[moves.colour[i] as number] as number, 2);
-  }
-  for (const each of finish.flatMap(yarnsOfPart)) add(each.colour, each.ends);
-  return ends;
-}
-
-/** What hands do for the finishing and for weaving in. */
-export function handworkOffTheHook({ finish }: WorkCosts, ends: number): Handwork {
-  const total = (of: (part: FinishPart) => number) => finish.reduce((sum, part) => sum + of(part), 0);
-  return handworkOfFinish(
-    total((part) => part.stitches),
-    ends,
-    total((part) => part.changes ?? 0),
-  );
-}

@@ -3,14 +3,16 @@ import { forecastError, tailMetres } from '../../craft/values/forecast.ts';
 import { good, type Result } from '../../craft/values/problem.ts';
 import { thaw } from '../../plan/begun/frozen.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
-import { handworkOf } from '../../plan/pace/hours.ts';
+import { type FinishPart, yarnsOfPart } from '../../plan/finish/finish.ts';
+import { type Handwork, handworkOf, handworkOfFinish } from '../../plan/pace/hours.ts';
 import { secondsBy, unknownPace } from '../../plan/pace/ownPace.ts';
 import { handBelief } from '../../plan/piece/piece.ts';
+import { CUT } from '../../plan/route/moves.ts';
+import type { StrandWay } from '../../plan/route/strands.ts';
 import { sizeAt } from '../../plan/sizes/sizes.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { Wish } from '../../records/wish.ts';
-import { costsOfWork, metresToEnd } from '../underway/inHand.ts';
-import { endsOfColours, handworkOffTheHook } from './restPlan.ts';
+import { costsOfWork, metresToEnd, type WorkCosts } from '../underway/inHand.ts';
 
 /** What a whole plan comes to, from its first row to the last end: one piece. */
 export interface PlanFigures {
@@ -58,4 +60,31 @@ export function planFigures(wish: Wish, begun: FrozenWork): Result<PlanFigures> 
     ends: all,
     time: secondsBy(wish.pace ?? unknownPace, work),
   });
+}
+
+/** Ends of each colour: two a strand that is used, two for every cut, and those of the finishing. */
+function endsOfColours({ chart, colourOf, moves }: StrandWay, finish: readonly FinishPart[]): number[] {
+  const used = new Set(chart.colours);
+  const ends = new Array<number>(Math.max(...colourOf) + 1).fill(0);
+  const add = (colour: number, more: number) => {
+    ends[colour] = (ends[colour] ?? 0) + more;
+  };
+  colourOf.forEach((colour, strand) => {
+    if (used.has(strand)) add(colour, 2);
+  });
+  for (let i = 0; i < moves.length; i++) {
+    if (moves.kind[i] === CUT) add(colourOf[moves.colour[i] as number] as number, 2);
+  }
+  for (const each of finish.flatMap(yarnsOfPart)) add(each.colour, each.ends);
+  return ends;
+}
+
+/** What hands do for the finishing and for weaving in. */
+function handworkOffTheHook({ finish }: WorkCosts, ends: number): Handwork {
+  const total = (of: (part: FinishPart) => number) => finish.reduce((sum, part) => sum + of(part), 0);
+  return handworkOfFinish(
+    total((part) => part.stitches),
+    ends,
+    total((part) => part.changes ?? 0),
+  );
 }

@@ -57,10 +57,10 @@ describe('the back of a bag', () => {
   it('leaves the seam, the strap and their ends to the front: once for the bag', () => {
     const steps = (wish: typeof front) => {
       const { prepared, piece } = must(planWish(wish));
-      return sequenceOf(prepared, {
-        fabric: piece.fabric,
-        ends: Array.from({ length: 4 }, () => ({ letter: 'A' })),
-      }).units.flatMap((unit) => (unit.kind === 'step' ? [unit.step.code] : []));
+      const ends = Array.from({ length: 4 }, () => ({ letter: 'A' }));
+      return sequenceOf([{ pieces: 2, prepared, fabric: piece.fabric, ends }], false).units.flatMap((unit) =>
+        unit.kind === 'step' ? [unit.step.code] : [],
+      );
     };
     expect(steps(front).filter((code) => code === 'seam' || code === 'strap')).toEqual(['seam', 'strap']);
     expect(steps(must(backOf(front, { text: plainPattern })))).toEqual(['ends']);

@@ -20,22 +20,22 @@ const plan = must(
   ),
 );
 const sequence = sequenceOfWork(plan.prepared, must(thaw(freeze(plan))));
-/** Of one: rows, rounds and its ends; of the second and third also the chain they begin with. */
-const first = 44 + 2 + 1;
+/** Of one: its chain, rows, rounds and ends. */
+const one = 1 + 44 + 2 + 1;
 
 const at = (rows: number, runs = 0) => ({ rows, runs });
 
 describe('the items of a set', () => {
   it('stand each for itself: the first is done, the second at row 12, the third to come', () => {
     // The chain of the second, and twelve rows of it.
-    const stands = itemsAt(sequence, at(first + 1 + 12));
+    const stands = itemsAt(sequence, at(one + 1 + 12));
     expect(stands).toEqual([
-      { item: 1, state: 'done', done: first, of: first, rows: 0, rowsOf: 44 },
-      { item: 2, state: 'in hand', done: 13, of: first + 1, rows: 12, rowsOf: 44 },
-      { item: 3, state: 'to come', done: 0, of: first + 1, rows: 0, rowsOf: 44 },
+      { item: 1, state: 'done', done: one, of: one, rows: 0, rowsOf: 44 },
+      { item: 2, state: 'in hand', done: 13, of: one, rows: 12, rowsOf: 44 },
+      { item: 3, state: 'to come', done: 0, of: one, rows: 0, rowsOf: 44 },
     ]);
-    // A few stitches of the first row are enough.
-    expect(setAt([itemsAt(sequence, at(0, 2))]).inHand).toEqual({ item: 1, rows: 0, rowsOf: 44 });
+    // A few chains of the first are enough.
+    expect(setAt([itemsAt(sequence, at(0, 1))]).inHand).toEqual({ item: 1, rows: 0, rowsOf: 44 });
     expect(setAt([stands, itemsAt(sequence, at(0))])).toEqual({
       items: 6,
       done: 1,

@@ -1,5 +1,5 @@
 import type { Sequence } from '../../plan/steps/sequence.ts';
-import { panelsOf, standingAt } from '../../plan/steps/sequence.ts';
+import { panelsOf, rowsIn, standingAt } from '../../plan/steps/sequence.ts';
 import type { LogEntry } from '../../records/logEntry.ts';
 import type { Position } from '../progress/progress.ts';
 
@@ -32,7 +32,14 @@ export function itemsAt(sequence: Sequence, { rows: at, runs }: Position): ItemS
   return stands.map(({ done, of }, i) => {
     const own = Math.floor(piece / perItem) === i;
     const state = done >= of ? 'done' : done || (own && runs) ? 'in hand' : 'to come';
-    return { item: i + 1, state, done, of, rows: state === 'in hand' && own ? rows : 0, rowsOf: sequence.rows };
+    return {
+      item: i + 1,
+      state,
+      done,
+      of,
+      rows: state === 'in hand' && own ? rows : 0,
+      rowsOf: rowsIn(sequence, i * perItem),
+    };
   });
 }
 

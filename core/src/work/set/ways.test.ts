@@ -30,6 +30,7 @@ function member(wish: Wish, rows: number | undefined = undefined): SetMember {
     progress: { rows: rows ?? 0, runs: 0 },
     lastPlace: 0,
     size: null,
+    fromChain: false,
     archived: false,
     deletedAt: null,
     notice: null,

@@ -116,7 +116,8 @@ describe('the same again', () => {
   });
 
   it('knows of the yarn what the balls told, whatever they are planned with', () => {
-    const { plan, cloth, again } = finished([sampleWeighing('A', 22, 38.5)]);
+    // Weighed behind the chain and 22 rows.
+    const { plan, cloth, again } = finished([sampleWeighing('A', 1 + 22, 38.5)]);
     const metres = metresToEnd(costsOfWork(plan.prepared, cloth), 0);
     const [yarn] = plan.prepared.yarns;
     const weighings: Weighing[] = [sampleWeighing('A', 22, 38.5)];
@@ -125,8 +126,21 @@ describe('the same again', () => {
     expect(beliefOf(again).mean).toBeCloseTo(told?.belief.mean ?? 9, 9);
     expect(beliefOf(again).sd).toBeCloseTo(told?.belief.sd ?? 9, 9);
     // A tenth wider stitches would have been foretold more yarn, so the same grams say that the hand takes less.
-    const wider = finished([sampleWeighing('A', 22, 38.5), end({ width: '24.75 cm' })]).again;
+    const wider = finished([sampleWeighing('A', 1 + 22, 38.5), end({ width: '24.75 cm' })]).again;
     expect(beliefOf(wider).mean).toBeLessThan(beliefOf(again).mean);
+  });
+
+  it('knows it of a set from whichever cloth was weighed', () => {
+    // A chain, 44 rows and the ends of the first; a chain and 22 rows of the second.
+    const second = sampleWeighing('A', 46 + 1 + 22, 16);
+    const { plan, cloth, again } = finished([second], { pieces: 2 });
+    const one = metresToEnd(costsOfWork(plan.prepared, cloth), 0).slice(0, 44);
+    const [yarn] = plan.prepared.yarns;
+    const weighings = [{ ...second, position: { rows: 44 + 22, runs: 0 } }];
+    const question = { metres: [...one, ...one], belief: firstBelief('measured'), weighings, part: 0 };
+    const told = yarn && must(colourNow({ yarn, ...question, now: { rows: 88, runs: 0 } }));
+    expect(told?.doubtful).toBe(false);
+    expect(beliefOf(again).mean).toBeCloseTo(told?.belief.mean ?? 9, 9);
   });
 
   it('two colours of one hand are no surer than one, and a weighing that cannot be is left out', () => {

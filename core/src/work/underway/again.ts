@@ -13,7 +13,7 @@ import { sizeAt } from '../../plan/sizes/sizes.ts';
 import { type Prepared, prepare } from '../../plan/wish/prepare.ts';
 import { type LogEntry, weighingsIn } from '../../records/logEntry.ts';
 import type { Wish } from '../../records/wish.ts';
-import { costsOfWork, metresToEnd } from './inHand.ts';
+import { costsOfProject, metresToEnd } from './inHand.ts';
 import { colourNow } from './weighed.ts';
 
 /** What a work taught its maker. */
@@ -118,16 +118,26 @@ function drawn({ wish, gauge, finished }: Prepared, { count, courses }: Fabric, 
 
 /** What the balls of the work say of the hand at the gauge of the new wish; nothing where none was weighed. */
 function readingOf({ cloth, entries }: Taught, wish: Wish): Reading | undefined {
-  const prepared = prepareCloth(wish, { ...cloth, gauge: undefined });
+  const { gauge } = wish;
+  const work: ThawedWork = {
+    ...cloth,
+    gauge: undefined,
+    before: cloth.before?.map((each) => ({
+      ...each,
+      wish: { ...each.wish, gauge },
+      cloth: { ...each.cloth, gauge: undefined },
+    })),
+  };
+  const prepared = prepareCloth(wish, work);
   const weighings = weighingsIn(entries);
   if (!prepared.ok || !weighings.length) return undefined;
-  const costs = costsOfWork(prepared.value, cloth);
+  const costs = costsOfProject(prepared.value, work);
   const before = handBelief(prepared.value);
   const first = firstBelief('measured');
   const readings = prepared.value.yarns.flatMap((yarn, colour) => {
     const own = weighings.filter(({ letter }) => letter === yarn.letter);
     const metres = metresToEnd(costs, colour);
-    const now = { rows: cloth.fabric.courses, runs: 0 };
+    const now = { rows: costs.sequence.units.length, runs: 0 };
     const found = colourNow({ yarn, metres, belief: before, weighings: own, now, part: 0 });
     if (!own.length || !found.ok || found.value.doubtful) return [];
     return [asReading(first, found.value.belief)];

@@ -1,4 +1,5 @@
 import { handBelief } from '../../plan/piece/piece.ts';
+import type { Sequence } from '../../plan/steps/sequence.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
 import { type LogEntry, weighingsIn } from '../../records/logEntry.ts';
 import { metresToEnd, type WorkCosts } from './inHand.ts';
@@ -7,7 +8,7 @@ import type { ColourQuestion } from './weighed.ts';
 /** What is asked of the balls of each colour of a work, at whatever row it stands; in the order of its yarns. */
 export function colourQuestions(
   prepared: Prepared,
-  costs: WorkCosts,
+  costs: WorkCosts & { readonly sequence?: Sequence },
   entries: readonly LogEntry[],
 ): Omit<ColourQuestion, 'now' | 'part'>[] {
   const belief = handBelief(prepared);
@@ -15,6 +16,7 @@ export function colourQuestions(
   return prepared.yarns.map((yarn, colour) => ({
     yarn,
     metres: metresToEnd(costs, colour),
+    units: costs.sequence?.units,
     belief,
     weighings: weighings.filter(({ letter }) => letter === yarn.letter),
   }));

@@ -1,4 +1,6 @@
-import type { ThawedWork } from '../../plan/begun/frozen.ts';
+import { must } from '../../craft/values/problem.ts';
+import { clothAt, type ThawedCloth, type ThawedWork } from '../../plan/begun/frozen.ts';
+import { prepareCloth } from '../../plan/begun/made.ts';
 import { type FinishPart, finishParts, yarnsOfPart } from '../../plan/finish/finish.ts';
 import { type Handwork, handworkOf, secondsIn } from '../../plan/pace/hours.ts';
 import { type OwnPace, secondsBy } from '../../plan/pace/ownPace.ts';
@@ -7,15 +9,15 @@ import { endsOf } from '../../plan/route/ends.ts';
 import { counted } from '../../plan/route/route.ts';
 import { workCourse } from '../../plan/steps/course.ts';
 import { type EndToWeave, metresOfStep } from '../../plan/steps/finishSteps.ts';
-import { type Sequence, sequenceOf } from '../../plan/steps/sequence.ts';
+import { rowsAmong, type Sequence, sequenceOf, stretchAt } from '../../plan/steps/sequence.ts';
 import type { Prepared } from '../../plan/wish/prepare.ts';
 import type { SessionMarks } from '../../records/logEntry.ts';
 import type { Position, Tick } from '../progress/progress.ts';
 import { type CourseCosts, costsByCourse } from './rip.ts';
 import { asCorrected, type Session, sessionsOf } from './sessions.ts';
 
-/** A cloth as far as its rows are concerned. */
-export type Rows = Pick<ThawedWork, 'fabric' | 'bound' | 'foundation'>;
+/** A cloth as far as its rows are concerned, and those of its project that were made before it. */
+export type Rows = Pick<ThawedWork, 'fabric' | 'bound' | 'foundation' | 'before'>;
 
 /** What a work holds: its courses, and what comes off the hook. */
 export interface WorkCosts extends CourseCosts {
@@ -23,7 +25,7 @@ export interface WorkCosts extends CourseCosts {
 }
 
 /** Counts what every course of a cloth holds and what its finishing takes, at the gauge and in the yarns of its wish. */
-export function costsOfWork(prepared: Prepared, { fabric, strands, foundation }: ThawedWork): WorkCosts {
+export function costsOfWork(prepared: Prepared, { fabric, strands, foundation }: ThawedCloth): WorkCosts {
   const courses = costsByCourse(measuringRequest(prepared, { fabric, strands, foundation }));
   return { ...courses, finish: finishParts(finishRequest(prepared, fabric)) };
 }
@@ -31,7 +33,7 @@ export function costsOfWork(prepared: Prepared, { fabric, strands, foundation }:
 /** What a whole project holds, unit by unit: every row of every cloth, and every step to the last. */
 export interface ProjectCosts extends WorkCosts {
   readonly sequence: Sequence;
-  /** What one of its cloths holds, and what is done when it is off the hook. */
+  /** What one of the cloths that it goes by now holds, and what is done when it is off the hook. */
   readonly cloth: WorkCosts;
 }
 
@@ -55,41 +57,68 @@ function endsToWeave(
   }));
 }
 
-/** A whole project in the order of working, from the cloth on its hook. */
-export function sequenceOfWork(
-  prepared: Prepared,
-  { fabric, strands }: Pick<ThawedWork, 'fabric' | 'strands'>,
-): Sequence {
-  const { totals } = counted(strands, costsOfWish(prepared));
-  return sequenceOf(prepared, { fabric, ends: endsToWeave(prepared, strands, totals) });
+/** Cloths of a project that are made alike, with the figures of their plan. */
+interface MadeAlike {
+  readonly pieces: number;
+  readonly prepared: Prepared;
+  readonly cloth: ThawedCloth;
+}
+
+/** All cloths of a project: those of plans before, and those of the plan it goes by. */
+function madeAlike(prepared: Prepared, work: ThawedWork): MadeAlike[] {
+  const before = (work.before ?? []).map(({ pieces, wish, cloth }) => ({
+    pieces,
+    cloth,
+    prepared: must(prepareCloth(wish, cloth, prepared.told)),
+  }));
+  return [...before, { pieces: prepared.wish.pieces, prepared, cloth: work }];
+}
+
+/** A whole project in the order of working, from the cloths on its hook. */
+export function sequenceOfWork(prepared: Prepared, work: ThawedWork): Sequence {
+  const stretches = madeAlike(prepared, work).map(({ cloth: { fabric, strands }, ...each }) => {
+    const { totals } = counted(strands, costsOfWish(each.prepared));
+    return { ...each, fabric, ends: endsToWeave(each.prepared, strands, totals) };
+  });
+  return sequenceOf(stretches, work.fromChain === true);
 }
 
 /** Counts what every unit of a project holds; nothing is left over for when it is off the hook. */
-export function costsOfProject(prepared: Prepared, cloth: ThawedWork): ProjectCosts {
-  const one = costsOfWork(prepared, cloth);
-  const sequence = sequenceOfWork(prepared, cloth);
+export function costsOfProject(prepared: Prepared, work: ThawedWork): ProjectCosts {
+  const alike = madeAlike(prepared, work);
+  const each = alike.map((own) => costsOfWork(own.prepared, own.cloth));
+  const sequence = sequenceOfWork(prepared, work);
   const { units } = sequence;
-  const hands = units.map((unit) => (unit.kind === 'row' ? (one.hands[unit.row] as Handwork) : unit.step.hands));
+  const costsAt = (piece: number) => each[stretchAt(alike, piece)] as WorkCosts;
+  const hands = units.map((unit) =>
+    unit.kind === 'row' ? (costsAt(unit.piece).hands[unit.row] as Handwork) : unit.step.hands,
+  );
   return {
-    cells: units.map((unit) => (unit.kind === 'row' ? (one.cells[unit.row] ?? 0) : unit.step.runs.length)),
+    cells: units.map((unit) =>
+      unit.kind === 'row' ? (costsAt(unit.piece).cells[unit.row] ?? 0) : unit.step.runs.length,
+    ),
     hands,
     seconds: hands.map(secondsIn),
-    metres: one.metres.map((metres, colour) =>
-      units.map((unit) => {
-        if (unit.kind === 'row') return metres[unit.row] ?? 0;
-        return metresOfStep(unit.step, colour);
+    metres: prepared.yarns.map((_, colour) =>
+      units.map((unit, at) => {
+        if (unit.kind === 'step') return metresOfStep(unit.step, colour);
+        const metres = costsAt(unit.piece).metres[colour]?.[unit.row] ?? 0;
+        // The first row counts the chain it stands on, unless that is a step of its own.
+        const under = unit.row === 0 ? units[at - 1] : undefined;
+        const chain = under?.kind === 'step' && under.step.code === 'chain' ? under.step : undefined;
+        return chain ? Math.max(0, metres - metresOfStep(chain, colour)) : metres;
       }),
     ),
     finish: [],
     sequence,
-    cloth: one,
+    cloth: each.at(-1) as WorkCosts,
   };
 }
 
 /** Cells worked in the unit in hand: stitches of a row, or what a step counts. */
 export function cellsInHand(rows: Rows, { sequence }: ProjectCosts, at: Position): number {
   const unit = sequence.units[at.rows];
-  if (unit?.kind === 'row') return cellsWorked(rows, { rows: unit.row, runs: at.runs });
+  if (unit?.kind === 'row') return cellsWorked(clothAt(rows, unit.piece), { rows: unit.row, runs: at.runs });
   return unit ? at.runs : 0;
 }
 
@@ -128,21 +157,26 @@ export function foretoldHours(costs: CourseCosts, pace: OwnPace): number[] {
 
 /** The sessions of a work, parted by long pauses and by those that its log tells of. Steps to rows that its plan no longer has count as rows of nothing. */
 export function sessionsOfWork(
-  { fabric, bound, foundation }: Rows,
+  work: Rows,
   costs: CourseCosts & { readonly sequence?: Sequence },
   ticks: Iterable<Omit<Tick, 'id'>>,
   { pauses, corrected }: SessionMarks = { pauses: [], corrected: [] },
 ): Session[] {
-  const known = new Map<number, number>();
-  const runsOfRow = (row: number) => {
-    const runs = known.get(row) ?? (row < fabric.courses ? workCourse(fabric, bound, foundation, row).runs.length : 1);
-    known.set(row, runs);
+  const known = new Map<Rows['fabric'], Map<number, number>>();
+  const runsOfRow = (cloth: Rows, row: number) => {
+    const own = known.get(cloth.fabric) ?? new Map<number, number>();
+    known.set(cloth.fabric, own);
+    const { fabric, bound, foundation } = cloth;
+    const runs = own.get(row) ?? (row < fabric.courses ? workCourse(fabric, bound, foundation, row).runs.length : 1);
+    own.set(row, runs);
     return runs;
   };
   const runsOf = (at: number) => {
     const unit = costs.sequence?.units[at];
-    if (!unit) return runsOfRow(at);
-    return unit.kind === 'row' ? runsOfRow(unit.row) : unit.step.runs.length;
+    if (!unit) return runsOfRow(work, at);
+    return unit.kind === 'row' ? runsOfRow(clothAt(work, unit.piece), unit.row) : unit.step.runs.length;
   };
-  return sessionsOf(ticks, costs, runsOf, pauses).map((session) => asCorrected(session, corrected));
+  const { sequence } = costs;
+  const rowsBefore = sequence && rowsAmong(sequence);
+  return sessionsOf(ticks, costs, runsOf, pauses, rowsBefore).map((session) => asCorrected(session, corrected));
 }

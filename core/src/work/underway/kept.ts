@@ -2,10 +2,10 @@ import type { Fabric } from '../../craft/fabric/fabric.ts';
 import type { Foundation } from '../../craft/foundation/foundation.ts';
 import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { good, type Problem, type Result } from '../../craft/values/problem.ts';
-import { thaw } from '../../plan/begun/frozen.ts';
+import { clothAt, type ThawedCloth, type ThawedWork, thaw } from '../../plan/begun/frozen.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
 import { workCourse } from '../../plan/steps/course.ts';
-import { itemsTouched, nextRow, panelsOf } from '../../plan/steps/sequence.ts';
+import { itemsTouched, nextRow, panelsOf, rowsIn, type Sequence, standingAt } from '../../plan/steps/sequence.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { KeptWork } from '../../records/keptWork.ts';
 import type { Wish } from '../../records/wish.ts';
@@ -29,11 +29,6 @@ export function isOutside({ rows, runs: done }: Position, runs: readonly number[
   return rows > runs.length || done >= (runs[rows] ?? 0);
 }
 
-/** Rows that a plan before this one may have had more. */
-function mostRows({ former }: KeptWork, runs: readonly number[]): number {
-  return Math.max(runs.length, ...former.map(({ begun }) => begun.courses.length));
-}
-
 function unlike(ids: readonly string[]): boolean {
   return new Set(ids).size === ids.length;
 }
@@ -46,26 +41,55 @@ export interface RowLeft {
   readonly pieces: number;
 }
 
-/** The first row that is still to be worked before a work may be finished; nothing where every cloth is off the hook. */
-export function rowLeft(begun: FrozenWork, wish: Wish, at: Position): Result<RowLeft | undefined> {
+/** A begun work in the order of working, with its cloths. */
+function wholeOf(begun: FrozenWork, wish: Wish): Result<{ readonly cloth: ThawedWork; readonly sequence: Sequence }> {
   const cloth = thaw(begun);
   if (!cloth.ok) return cloth;
+  for (const before of cloth.value.before ?? []) {
+    const prepared = prepareCloth(before.wish, before.cloth);
+    if (!prepared.ok) return prepared;
+  }
   const prepared = prepareCloth(wish, cloth.value);
   if (!prepared.ok) return prepared;
-  const sequence = sequenceOfWork(prepared.value, cloth.value);
+  return good({ cloth: cloth.value, sequence: sequenceOfWork(prepared.value, cloth.value) });
+}
+
+/** The first row that is still to be worked before a work may be finished; nothing where every cloth is off the hook. */
+export function rowLeft(begun: FrozenWork, wish: Wish, at: Position): Result<RowLeft | undefined> {
+  const whole = wholeOf(begun, wish);
+  if (!whole.ok) return whole;
+  const { sequence } = whole.value;
   const next = nextRow(sequence, at.rows);
   if (!next) return good(undefined);
-  const { rows, pieces } = sequence;
-  return good({ row: next.row + 1, rows, piece: next.piece + 1, pieces });
+  const { row, piece } = next;
+  return good({ row: row + 1, rows: rowsIn(sequence, piece), piece: piece + 1, pieces: sequence.pieces });
+}
+
+/** Where a begun work stands: its cloth in hand, which of how many that is, and how far it is. */
+export interface StandsAt {
+  readonly cloth: ThawedCloth;
+  /** From 1. */
+  readonly piece: number;
+  readonly pieces: number;
+  readonly rows: number;
+  /** Runs of the row in hand. */
+  readonly runs: number;
+}
+
+export function standsAt(begun: FrozenWork, wish: Wish, at: Position): Result<StandsAt> {
+  const whole = wholeOf(begun, wish);
+  if (!whole.ok) return whole;
+  const { cloth, sequence } = whole.value;
+  const { piece, rows, unit } = standingAt(sequence, at.rows);
+  const runs = unit?.kind === 'row' ? at.runs : 0;
+  return good({ cloth: clothAt<ThawedWork>(cloth, piece), piece: piece + 1, pieces: sequence.pieces, rows, runs });
 }
 
 /** Items of a begun work that are begun themselves, and the cloths that make one. */
 export function touchedOf(begun: FrozenWork, wish: Wish, at: Position): Result<{ items: number; panels: number }> {
-  const cloth = thaw(begun);
-  if (!cloth.ok) return cloth;
-  const prepared = prepareCloth(wish, cloth.value);
-  if (!prepared.ok) return prepared;
-  const sequence = sequenceOfWork(prepared.value, cloth.value);
+  const whole = wholeOf(begun, wish);
+  if (!whole.ok) return whole;
+  const { sequence } = whole.value;
   return good({ items: itemsTouched(sequence, at), panels: panelsOf(sequence) });
 }
 
@@ -73,12 +97,20 @@ export function touchedOf(begun: FrozenWork, wish: Wish, at: Position): Result<{
 export function runsOfUnits(begun: FrozenWork, wish?: Wish): Result<number[]> {
   const cloth = thaw(begun);
   if (!cloth.ok) return cloth;
+  const whole = wish && wholeOf(begun, wish);
   const { fabric, bound, foundation } = cloth.value;
-  const rows = runsOfRows(fabric, bound, foundation);
-  const prepared = wish && prepareCloth(wish, cloth.value);
-  if (!prepared?.ok) return good(rows);
-  const { units } = sequenceOfWork(prepared.value, cloth.value);
-  return good(units.map((unit) => (unit.kind === 'row' ? (rows[unit.row] ?? 1) : unit.step.runs.length)));
+  if (!whole?.ok) return whole && cloth.value.before ? whole : good(runsOfRows(fabric, bound, foundation));
+  const { sequence } = whole.value;
+  const known = new Map<Fabric, number[]>();
+  const runsIn = (piece: number) => {
+    const own = clothAt<ThawedWork>(cloth.value, piece);
+    const runs = known.get(own.fabric) ?? runsOfRows(own.fabric, own.bound, own.foundation);
+    known.set(own.fabric, runs);
+    return runs;
+  };
+  return good(
+    sequence.units.map((unit) => (unit.kind === 'row' ? (runsIn(unit.piece)[unit.row] ?? 1) : unit.step.runs.length)),
+  );
 }
 
 /**
@@ -94,12 +126,13 @@ export function brokenIn(work: KeptWork): readonly Problem[] {
   if (!work.begun) return work.ticks.length ? problem('kept-not-begun', 'ticks') : [];
   const now = runsOfUnits(work.begun, work.wish);
   if (!now.ok) return now.problems;
-  for (const { begun } of work.former) {
-    const then = runsOfUnits(begun);
-    if (!then.ok) return then.problems;
-  }
   // A step is of the plan it was made by; where there were several, it lies in none of them beyond the longest.
-  const most = mostRows(work, now.value);
+  let most = now.value.length;
+  for (const { begun, wish } of work.former) {
+    const then = runsOfUnits(begun, wish);
+    if (!then.ok) return then.problems;
+    most = Math.max(most, then.value.length);
+  }
   const away = ({ rows, runs }: Position) =>
     work.former.length ? rows > most || runs > longestRun : isOutside({ rows, runs }, now.value);
   if (work.ticks.some(({ from, to }) => away(from) || away(to)))

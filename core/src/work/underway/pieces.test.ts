@@ -10,7 +10,7 @@ const chain: Unit = {
   of: 'cloth',
   step: { code: 'chain', facts: {}, runs: [{ code: 'chain' }], told: [], colour: 0, metres: 0, hands: new Map() },
 };
-const sequence: Sequence = { pieces: 2, items: 1, rows: 40, units: [...rows(0), chain, ...rows(1)] };
+const sequence: Sequence = { pieces: 2, items: 1, rowsOf: [40, 40], units: [...rows(0), chain, ...rows(1)] };
 
 const measure = (units: number, width: string | undefined, height?: string): Measuring => ({
   ...entryLabel,

@@ -1,5 +1,5 @@
 import { type LengthUnit, parseLength } from '../../craft/units/length.ts';
-import { type Sequence, standingAt } from '../../plan/steps/sequence.ts';
+import { rowsIn, type Sequence, standingAt } from '../../plan/steps/sequence.ts';
 import type { Measuring } from '../../records/logEntry.ts';
 
 /** Two cloths that are to match, measured at nearly the same row. */
@@ -30,7 +30,7 @@ function measuredOf(measure: Measuring, sequence: Sequence, units: LengthUnit): 
   const stands = standingAt(sequence, measure.position.rows);
   // Before the first row of the next one it is the one that has just come off the hook.
   const off = stands.rows === 0 && stands.piece > 0;
-  const [piece, rows] = off ? [stands.piece - 1, sequence.rows] : [stands.piece, stands.rows];
+  const [piece, rows] = off ? [stands.piece - 1, rowsIn(sequence, stands.piece - 1)] : [stands.piece, stands.rows];
   const mm = (text: string | undefined) => {
     const read = text === undefined ? undefined : parseLength(text, units);
     return read?.ok ? read.value : undefined;

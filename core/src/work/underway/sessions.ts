@@ -70,8 +70,8 @@ const nothing: Handwork = new Map();
 type Step = Omit<Tick, 'id'>;
 
 /** Whole rows that a step back takes out; to go back over a row's end by a run is none. */
-function rowsTakenOut({ from, to }: Step): number {
-  return Math.max(0, from.rows - to.rows - (to.runs > 0 ? 1 : 0));
+function rowsTakenOut({ from, to }: Step, rowsBefore: (unit: number) => number): number {
+  return Math.max(0, rowsBefore(from.rows) - rowsBefore(to.rows + (to.runs > 0 ? 1 : 0)));
 }
 
 /** When the work was laid down between two steps, if it was. @param pauses ms since 1970 */
@@ -84,12 +84,14 @@ function laidDown(pauses: readonly number[], after: number, before: number): num
  * were made up for afterwards take time too.
  * @param ticks an array of them is put in order; what tells them one by one tells them by their times
  * @param runsOf runs of a row, from 0 @param pauses when the work was laid down, ms since 1970, ascending
+ * @param rowsBefore rows among the units before one; where it is left out every unit is a row
  */
 export function sessionsOf(
   ticks: Iterable<Step>,
   costs: CourseCosts,
   runsOf: (row: number) => number,
   pauses: readonly number[] = [],
+  rowsBefore: (unit: number) => number = (unit) => unit,
 ): Session[] {
   const sessions: Omit<{ -readonly [Name in keyof Session]: Session[Name] } & { clocked: ClockedStep[] }, 'seconds'>[] =
     [];
@@ -98,8 +100,8 @@ export function sessionsOf(
     const forward = comparePositions(tick.to, tick.from) > 0;
     const work = forward ? workOf(tick) : nothing;
     const expected = secondsIn(work);
-    const rows = forward ? tick.to.rows - tick.from.rows : 0;
-    const takenOut = forward ? 0 : rowsTakenOut(tick);
+    const rows = forward ? rowsBefore(tick.to.rows) - rowsBefore(tick.from.rows) : 0;
+    const takenOut = forward ? 0 : rowsTakenOut(tick, rowsBefore);
     const open = sessions.at(-1);
     const down = open && laidDown(pauses, open.to, tick.at);
     if (open && tick.at - open.to <= longPause && down === undefined) {

@@ -4,14 +4,16 @@ import { good, type Result } from '../../craft/values/problem.ts';
 import type { Yarn } from '../../craft/yarn/yarn.ts';
 import { yarnFigures } from '../../craft/yarn/yarn.ts';
 import { chanceOf, type Remaining, remaining, runsOutAt } from '../../plan/measure/remaining.ts';
+import type { Sequence } from '../../plan/steps/sequence.ts';
 import type { Weighing } from '../../records/logEntry.ts';
 import { weighedBall } from '../calibrate/readings.ts';
 import type { Position } from '../progress/progress.ts';
 
 export interface ColourQuestion {
   readonly yarn: Yarn;
-  /** Predicted metres of the colour in each course. */
+  /** Predicted metres of the colour in each course, or in each row and step of a whole project. */
   readonly metres: readonly number[];
+  readonly units?: Sequence['units'] | undefined;
   /** What was known before anything was weighed in this work. */
   readonly belief: Belief;
   /** All weighings of the colour. */

@@ -91,12 +91,13 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
   const [width, setWidth] = useState(0);
   const strip = useStrip(work, width);
   const { progress, size, state, wish } = summary;
-  const rows = Math.min(strip?.rows ?? progress.rows, size?.rows ?? progress.rows);
+  const first = Math.max(0, progress.rows - (summary.fromChain ? 1 : 0));
+  const rows = Math.min(strip?.rows ?? first, size?.rows ?? first);
   const left = size ? size.rows - rows : undefined;
   const word = strip?.word ?? 'row';
   const place = state === 'wished' ? 'size' : 'work';
   const action =
-    state === 'wished' ? 'Choose a size' : goOnWords({ ...summary, progress: { ...progress, rows } }, word);
+    state === 'wished' ? 'Choose a size' : goOnWords({ state, size, progress: { ...progress, rows } }, word);
   return (
     <li
       className={`${state === 'begun' ? '[contain-intrinsic-block-size:auto_115px]' : '[contain-intrinsic-block-size:auto_91px]'} [content-visibility:auto] grid grid-cols-[minmax(0,1fr)] items-center gap-x-6 gap-y-3 border-b border-rule py-4 sm:grid-cols-[minmax(0,1fr)_auto] lg:grid-cols-[300px_minmax(0,1fr)_176px]`}

@@ -1,5 +1,5 @@
 import { parseMass, unitWord, withUnit } from '@puntada/core/craft';
-import type { OwnPace } from '@puntada/core/plan';
+import { nextRow, type OwnPace } from '@puntada/core/plan';
 import type { Work, WorkLog } from '@puntada/core/records';
 import { entryLabel, type LogEntry, weighingsIn } from '@puntada/core/records';
 import { logSaid } from '@puntada/core/words';
@@ -18,12 +18,12 @@ import type { LogProps } from './logProps.ts';
 
 type End = Extract<LogEntry, { kind: 'end' }>;
 
-interface Props extends Pick<LogProps, 'work' | 'log' | 'cloth'> {
+interface Props extends Pick<LogProps, 'work' | 'log' | 'cloth' | 'costs'> {
   readonly times: LogTimes;
 }
 
 /** How it came out, and the same again with what it taught. */
-export function AtTheEnd({ work, log, cloth, times: { pace, lastStep } }: Props) {
+export function AtTheEnd({ work, log, cloth, costs, times: { pace, lastStep } }: Props) {
   const [add, adding] = useAddEntryMutation();
   const [again, making] = useAddWorkMutation();
   const [ownId, another] = useOwnId();
@@ -37,7 +37,7 @@ export function AtTheEnd({ work, log, cloth, times: { pace, lastStep } }: Props)
   const [grams, setGrams] = useState(known?.grams === undefined ? '' : String(known.grams));
   const [next, setNext] = useState(known?.next ?? '');
   const [tried, setTried] = useState(false);
-  if (work.progress.rows < cloth.fabric.courses) return null;
+  if (nextRow(costs.sequence, work.progress.rows)) return null;
   const mass = parseMass(grams);
   const gramsWrong = grams.trim() !== '' && !(mass.ok && mass.value > 0);
   const end = (): End => ({

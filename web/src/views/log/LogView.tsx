@@ -1,5 +1,14 @@
 import type { Estimate } from '@puntada/core/craft';
-import { type OwnPace, secondsBy, secondsWorking, standingAt, unknownPace, type Working } from '@puntada/core/plan';
+import {
+  type OwnPace,
+  rowsAmong,
+  rowsIn,
+  secondsBy,
+  secondsWorking,
+  standingAt,
+  unknownPace,
+  type Working,
+} from '@puntada/core/plan';
 import {
   clothOf,
   goOnWords,
@@ -88,7 +97,6 @@ export default function LogView() {
 }
 
 function Log({ work, log, cloth, costs, times }: Omit<LogProps, 'placeOf'> & { readonly times: LogTimes }) {
-  const { fabric } = cloth;
   const { sessions, pace } = times;
   const { rows } = work.progress;
   const { sequence } = costs;
@@ -99,7 +107,7 @@ function Log({ work, log, cloth, costs, times }: Omit<LogProps, 'placeOf'> & { r
   const toCome = handworkOfRows(costs, work.progress, done);
   const left = secondsBy(pace, toCome);
   const saveTable = () => {
-    const table = csvFormatRows([[...logColumns], ...logTable(log.entries, sessions)]);
+    const table = csvFormatRows([[...logColumns], ...logTable(log.entries, sessions, rowsAmong(sequence))]);
     download(`${fileName(work.wish.title)}-log.csv`, table, 'text/csv');
   };
   return (
@@ -113,7 +121,7 @@ function Log({ work, log, cloth, costs, times }: Omit<LogProps, 'placeOf'> & { r
             left={left}
             how={secondsWorking(pace, toCome)}
             rows={stands.rows}
-            of={fabric.courses}
+            of={rowsIn(sequence, stands.piece)}
             cloth={clothOf(sequence, stands, work.wish.item)}
           />
           <ProgressChart points={times.line} foretold={foretold} left={left} />
@@ -134,7 +142,7 @@ function Log({ work, log, cloth, costs, times }: Omit<LogProps, 'placeOf'> & { r
           placeOf={placeOf}
         />
         <Measures work={work} log={log} cloth={cloth} sequence={sequence} placeOf={placeOf} />
-        <AtTheEnd work={work} log={log} cloth={cloth} times={times} />
+        <AtTheEnd work={work} log={log} cloth={cloth} times={times} costs={costs} />
         <section aria-label="Share this project">
           <h2 className="border-b border-ink pb-1 text-[19px]">Share this project</h2>
           <p className="py-2 text-[16px]">

@@ -1,4 +1,4 @@
-import { placeOfRow, type Sequence, standingAt } from '@puntada/core/plan';
+import { placeOfRow, rowsIn, type Sequence, standingAt } from '@puntada/core/plan';
 import type { LogEntry } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
 import { logSaid } from '@puntada/core/words';
@@ -84,7 +84,7 @@ function OnePhoto({ photo, workId, sequence, place }: OneProps) {
   // The row is typed as it is counted on the cloth that was photographed.
   const { piece, rows } = standingAt(sequence, photo.row);
   const [row, setRow] = useState(String(rows));
-  const most = sequence.rows;
+  const most = rowsIn(sequence, piece);
   const number = Number(row);
   const good = row.trim() !== '' && Number.isInteger(number) && number >= 0 && number <= most;
   return (

@@ -35,16 +35,15 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
   const [width, setWidth] = useState(0);
   // The work as it would be, for its picture.
   const shown = useMemo(
-    (): Work => ({ ...work, wish: plan.wish, begun: plan.begun, progress: { rows: plan.stays, runs: 0 } }),
+    (): Work => ({ ...work, wish: plan.wish, begun: plan.begun, progress: plan.from }),
     [work, plan],
   );
   const strip = useStrip(shown, width);
   const waiting = ticksOf(useQueue().waiting, work.id).length;
   const take = async () => {
     if (plan.rip) {
-      const to = { rows: plan.stays, runs: 0 };
       setRipping('going');
-      const problem = await ripBack(work, to);
+      const problem = await ripBack(work, plan.from);
       setRipping(problem ? [problem] : []);
       if (problem) return;
     }

@@ -1,5 +1,5 @@
 import type { FormerPlan, FrozenWork, Wish, Work } from '@puntada/core/records';
-import { finishedFigure, hoursText, metresFigure, restName } from '@puntada/core/words';
+import { finishedFigure, hoursText, metresFigure, placeName, restName } from '@puntada/core/words';
 import type { PlanFigures } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
@@ -9,6 +9,7 @@ import { TermLine } from '../../parts/TermLine.tsx';
 import { useStrip, WorkStrip } from '../../parts/WorkStrip.tsx';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
+import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 
 /** The plans that this work has left behind, beside the one of now: each whole, from its first row to the last end. */
 export function Former({ work }: { work: Work }) {
@@ -30,14 +31,15 @@ export function Former({ work }: { work: Work }) {
 /** @param ending of the plan that it was left for */
 function OneFormer({ plan, work, ending }: { plan: FormerPlan; work: Work; ending: Wish['ending'] }) {
   const { wish, begun, rowsWorked, leftAt, leftFor } = plan;
+  const { revision } = plan;
   const was = useMemo(
-    (): Work => ({ ...work, wish, begun, progress: { rows: rowsWorked, runs: 0 } }),
-    [work, wish, begun, rowsWorked],
+    (): Work => ({ ...work, revision, wish, begun, progress: { rows: rowsWorked, runs: 0 } }),
+    [work, revision, wish, begun, rowsWorked],
   );
+  const sequence = useWorkCosts(was)?.sequence;
+  const until = sequence ? placeName(sequence, rowsWorked, wish.item) : '…';
   const why = restName(leftFor, wish.closing, ending).toLowerCase();
-  return (
-    <OnePlan work={was} name={`Until row ${rowsWorked},  ${dates.moment(Date.parse(leftAt))}`} under={`for: ${why}`} />
-  );
+  return <OnePlan work={was} name={`Until ${until},  ${dates.moment(Date.parse(leftAt))}`} under={`for: ${why}`} />;
 }
 
 /** A plan with its cloth and what all of it comes to. */

@@ -1,6 +1,6 @@
 import type { Result } from '@puntada/core/craft';
 import type { Work, WorkLog } from '@puntada/core/records';
-import { courseWord, goOnWords, onwardSaid, setSaid } from '@puntada/core/words';
+import { clothName, clothOf, courseWord, goOnWords, onwardSaid, setSaid } from '@puntada/core/words';
 import type { RestPlan } from '@puntada/core/work';
 import { useCallback, useState } from 'react';
 import { Link, useParams } from 'react-router';
@@ -48,11 +48,6 @@ export default function OnwardView() {
   );
 }
 
-/** Whether the rows of the first cloth are worked: of those after it the plan can only be told on the page of the set. */
-function offTheHook({ progress, size }: Work): boolean {
-  return size !== null && progress.rows > size.rows;
-}
-
 /** Every way for the rest, from the worker; nothing until it has found them. */
 function useRest(work: Work, log: WorkLog): Result<RestPlan[]> | undefined {
   return useAnswer(useCallback(() => planner.onward(work, log.entries, log.steps), [work, log]));
@@ -61,41 +56,49 @@ function useRest(work: Work, log: WorkLog): Result<RestPlan[]> | undefined {
 function Rest({ work, log }: { work: Work; log: WorkLog }) {
   const found = useRest(work, log);
   const [taken, setTaken] = useState(0);
-  if (offTheHook(work)) {
-    return (
-      <div className="grid max-w-[70ch] justify-items-start gap-4 text-[17px]">
-        <p>{work.wish.pieces > 1 || work.wish.set ? onwardSaid.firstIsOff : onwardSaid.allRowsDone}</p>
-        {work.wish.pieces > 1 || work.wish.set ? (
-          <ButtonLink to={`/works/${work.id}/set`}>{setSaid.openSet}</ButtonLink>
-        ) : (
-          <ButtonLink to={`/works/${work.id}/finish`}>Finishing</ButtonLink>
-        )}
-      </div>
-    );
-  }
   if (!found) return <Waiting words={onwardSaid.workingOutWaysTo} workedOut />;
   if (!found.ok) return <Problems problems={found.problems} />;
   const plans = found.value;
-  const word = courseWord(plans[0]?.making ?? 'flat');
+  const [planned] = plans;
+  if (!planned) {
+    return (
+      <div className="grid max-w-[70ch] justify-items-start gap-4 text-[17px]">
+        <p>{onwardSaid.allRowsDone}</p>
+        <ButtonLink to={`/works/${work.id}/finish`}>Finishing</ButtonLink>
+      </div>
+    );
+  }
+  const word = courseWord(planned.making).toLowerCase();
   const plan = plans[Math.min(taken, plans.length - 1)];
-  const { rows, runs } = work.progress;
+  const { worked, piece, pieces } = planned;
+  const { item } = work.wish;
   return (
     <div className="grid gap-x-10 gap-y-8 lg:grid-cols-[minmax(0,1fr)_330px]">
       <div className="min-w-0">
         <p className="pb-3 text-[17px]">
-          <b className="count">{rows}</b> of <b className="count">{work.size?.rows}</b> {word.toLowerCase()}s are done
-          {runs ? `; ${word.toLowerCase()} ${rows + 1}, already started, will be finished` : ''}.
-          {plans[0]?.measured ? onwardSaid.sizesUseWhatYou : ''}
+          {pieces > 1 ? `${clothOf({ pieces }, { piece }, item)}: ` : ''}
+          <b className="count">{worked.rows}</b> of <b className="count">{planned.begun.courses.length}</b> {word}s are
+          done
+          {worked.runs ? `; ${word} ${worked.rows + 1}, already started, will be finished` : ''}.
+          {planned.measured ? onwardSaid.sizesUseWhatYou : ''}
         </p>
+        {pieces > 1 ? (
+          <p className="pb-3 text-[17px]">
+            {planned.matched
+              ? onwardSaid.matched(clothName(item), piece)
+              : onwardSaid.holdsFrom(clothName(item), piece, pieces)}{' '}
+            <Link to={`/works/${work.id}/set`}>{setSaid.openSet}</Link>
+          </p>
+        ) : null}
         <Ways plans={plans} taken={taken} work={work} onTake={setTaken} />
-        {plans[0]?.chance === undefined ? (
+        {planned.chance === undefined ? (
           <p className="pt-2 text-[14px] text-soft">
             {onwardSaid.toSeeWhetherYarn} <Link to={`/works/${work.id}/log`}>log</Link> {onwardSaid.givesBetterAnswer}
           </p>
         ) : null}
         <Former work={work} />
       </div>
-      {plan && plans[0] ? <Chosen work={work} plan={plan} planned={plans[0]} /> : null}
+      {plan ? <Chosen work={work} plan={plan} planned={planned} /> : null}
     </div>
   );
 }

@@ -1,5 +1,5 @@
 import { type BoundPattern, chainsFor, type Fabric, must, stitchKind, techniqueOf } from '@puntada/core/craft';
-import { placeOfRow, type Sequence, StrandBook, standingAt } from '@puntada/core/plan';
+import { firstRows, placeOfRow, type Sequence, StrandBook, standingAt } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import {
   type AdviceRequest,
@@ -27,6 +27,7 @@ import { AddNote, useNotes } from '../../parts/RowNotes.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
+import { clothOfPiece } from '../../parts/workCloth.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { Chart } from './Chart.tsx';
@@ -58,17 +59,25 @@ export default function RowsView() {
   );
 }
 
-function Rows({ work, cloth, sequence }: { work: Work; cloth: WorkCloth; sequence: Sequence | undefined }) {
+function Rows({ work, cloth: whole, sequence }: { work: Work; cloth: WorkCloth; sequence: Sequence | undefined }) {
   const changePreferences = useChangePreferences();
   const { terms, hand, manner } = usePreferences();
-  const { fabric, bound, foundation } = cloth;
   const notes = useNotes(work.id);
   const begun = work.state !== 'wished';
-  // The chart is of one cloth: of that which is in hand.
-  const stands = sequence && begun ? standingAt(sequence, work.progress.rows) : { piece: 0, rows: work.progress.rows };
+  // The chart is of one cloth: of that which is in hand. Until all are counted the first is known.
+  const first = useMemo(() => firstRows(clothOfPiece(whole, 0), whole.fromChain === true), [whole]);
+  const known = sequence ?? first;
+  const stands = standingAt(known, work.progress.rows);
+  const cloth = useMemo(() => clothOfPiece(whole, stands.piece), [whole, stands.piece]);
+  const { fabric, bound, foundation } = cloth;
   const inHand = begun && stands.rows < fabric.courses ? stands.rows + 1 : undefined;
-  const before = sequence ? placeOfRow(sequence, stands.piece, 0) : 0;
-  const which = sequence ? clothOf(sequence, stands, work.wish.item) : '';
+  const before = placeOfRow(known, stands.piece, 0);
+  // What was noted at the chain stands with the row that is worked into it.
+  const under = known.units[before - 1];
+  const onChain = under?.kind === 'step' && under.step.code === 'chain';
+  const notesAt = (row: number) =>
+    row === 1 && onChain ? [...(notes.get(before) ?? []), ...(notes.get(before + 1) ?? [])] : notes.get(before + row);
+  const which = begun ? clothOf(known, stands, work.wish.item) : '';
   // Until another row is chosen the row in hand is, also when it moves on: what waits to be sent may be found late.
   const [chosen, setSelected] = useState<number>();
   const selected = chosen ?? inHand ?? 1;
@@ -193,7 +202,7 @@ function Rows({ work, cloth, sequence }: { work: Work; cloth: WorkCloth; sequenc
               selected={selected}
               inHand={inHand}
               onSelect={setSelected}
-              notesAt={(row) => notes.get(before + row)}
+              notesAt={notesAt}
             />
           ) : (
             <div />

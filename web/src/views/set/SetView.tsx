@@ -48,7 +48,7 @@ function Whole({ projects }: { projects: readonly SetProject[] }) {
     left.high += part.left.high;
   }
   const weight = weightWords(projects, told);
-  const sizes = new Set(whole.map(({ part, figures }) => `${figures?.stitches} ${part.sequence.rows}`));
+  const sizes = new Set(whole.map(({ part, figures }) => `${figures?.stitches} ${part.sequence.rowsOf.at(-1)}`));
   // Backs are numbered as their fronts are.
   const before = { front: 0, back: 0 };
   return (
@@ -84,7 +84,7 @@ function weightWords(projects: readonly SetProject[], told: ToldUnit): string | 
 /** How a front and a back of other rows are joined. */
 function Sides({ projects }: { projects: readonly SetProject[] }) {
   const rowsOf = (part: 'front' | 'back') =>
-    projects.find(({ work }) => work.wish.set?.part === part)?.part.sequence.rows ?? 0;
+    projects.find(({ work }) => work.wish.set?.part === part)?.part.sequence.rowsOf.at(-1) ?? 0;
   const [front, back] = [rowsOf('front'), rowsOf('back')];
   const joined = sidesJoined(front, back);
   if (!joined) return null;

@@ -14,19 +14,25 @@ interface Props {
   readonly cloth: WorkCloth;
   readonly costs: WorkCosts;
   readonly rows: number;
+  /** Steps before its first row. */
+  readonly before: number;
 }
 
 /** At each good place of a work with an open end: what it is by now, whether the yarn lasts to the next, and the ways on. */
-export function OpenEndBand({ work, cloth, costs, rows }: Props) {
+export function OpenEndBand({ work, cloth, costs, rows, before }: Props) {
   const { told } = usePreferences();
   const { data: log } = useLog(work.id);
   const { fabric } = cloth;
   const end = useMemo(() => {
     const prepared = prepareCloth(work.wish, cloth);
-    return prepared.ok
-      ? openEnd(prepared.value, fabric.count, rows, costs, weighingsIn(log?.entries ?? []))
-      : undefined;
-  }, [work.wish, cloth, fabric.count, rows, costs, log]);
+    if (!prepared.ok) return undefined;
+    // Balls are weighed at places of the whole; this is told of one cloth.
+    const weighings = weighingsIn(log?.entries ?? []).map(({ position, ...each }) => ({
+      ...each,
+      position: { ...position, rows: Math.max(0, position.rows - before) },
+    }));
+    return openEnd(prepared.value, fabric.count, rows, costs, weighings);
+  }, [work.wish, cloth, fabric.count, rows, before, costs, log]);
   if (!end) return null;
   const word = courseWord(fabric.making).toLowerCase();
   const known = end.lasts.filter((each) => each.chance !== undefined);

@@ -1,4 +1,5 @@
 import { findPattern, isWritten } from '@puntada/core/craft';
+import { firstRows } from '@puntada/core/plan';
 import { readShape, swatchSchema, type Work } from '@puntada/core/records';
 import { courseWord, tugWords, workSaid } from '@puntada/core/words';
 import { type Position, swatchPiece } from '@puntada/core/work';
@@ -65,6 +66,7 @@ export default function RehearsalView() {
             begun: null,
             progress: { rows: 0, runs: 0 },
             size: null,
+            fromChain: false,
             archived: false,
             deletedAt: null,
             notice: null,
@@ -113,7 +115,8 @@ function Rehearsal({ work, cloth, back }: { work: Work; cloth: WorkCloth; back: 
   const rows = Math.min(rehearsed, fabric.courses);
   const over = position.rows >= rows;
   const row = useRowInHand(cloth, over ? { rows: fabric.courses, runs: 0 } : position, terms);
-  const steps = useSteps(cloth, counter, undefined);
+  const sequence = useMemo(() => firstRows(cloth, false), [cloth]);
+  const steps = useSteps(cloth, counter, sequence);
   const [reading, changeReading] = useReading();
   useRoom(reading.dark);
   useAwake(reading.awake);

@@ -1,5 +1,4 @@
-import { chainsFor } from '@puntada/core/craft';
-import { nextRow, placeOfRow, standingAt } from '@puntada/core/plan';
+import { firstRows, nextRow, placeOfRow, standingAt, workCourse } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import {
   clothOf,
@@ -26,9 +25,10 @@ import { NotesOf, useNotes } from '../../parts/RowNotes.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth, type WorkCloth } from '../../parts/useWorkCloth.ts';
 import { Waiting } from '../../parts/Waiting.tsx';
+import { clothOfPiece } from '../../parts/workCloth.ts';
 import { useWorkCosts } from '../../worker/useWorkCosts.ts';
 import { AllWorked } from './AllWorked.tsx';
-import { ChainFirst } from './ChainFirst.tsx';
+import { ChainInHand } from './ChainInHand.tsx';
 import { ClothAndEnd } from './ClothAndEnd.tsx';
 import { HelpAtRow } from './help/HelpAtRow.tsx';
 import { lettingGo } from './lettingGo.ts';
@@ -41,7 +41,6 @@ import { Sitting } from './Sitting.tsx';
 import { StepButtons } from './StepButtons.tsx';
 import { StepInHand } from './StepInHand.tsx';
 import { useCounter } from './useCounter.ts';
-import { useFirstChain } from './useFirstChain.ts';
 import { useLasting } from './useLasting.ts';
 import { useAwake, useReading, useRoom } from './useReading.ts';
 import { useRowInHand } from './useRowInHand.ts';
@@ -77,26 +76,29 @@ export default function WorkView() {
   );
 }
 
-function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
+function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
   const { terms, hand, told } = usePreferences();
   const counter = useCounter(work);
   const { position } = counter;
-  const { fabric } = cloth;
-  const word = courseWord(fabric.making);
   const costs = useWorkCosts(work);
   const sequence = costs?.sequence;
   // Until the whole is counted the rows of the first cloth are all that is known of it.
-  const stands = sequence ? standingAt(sequence, position.rows) : { unit: undefined, piece: 0, rows: position.rows };
+  const first = useMemo(() => firstRows(clothOfPiece(whole, 0), whole.fromChain === true), [whole]);
+  const known = sequence ?? first;
+  const stands = standingAt(known, position.rows);
+  const cloth = useMemo(() => clothOfPiece(whole, stands.piece), [whole, stands.piece]);
+  const { fabric } = cloth;
+  const word = courseWord(fabric.making);
   const unit = stands.unit;
   const local = useMemo(() => {
-    const inRow = unit?.kind === 'row' || !sequence;
+    const inRow = unit?.kind === 'row';
     return { rows: inRow ? stands.rows : fabric.courses, runs: inRow ? position.runs : 0 };
-  }, [unit, sequence, stands.rows, fabric.courses, position.runs]);
-  const row = useRowInHand(cloth, local, terms);
-  const steps = useSteps(cloth, counter, sequence);
+  }, [unit, stands.rows, fabric.courses, position.runs]);
+  const row = useRowInHand(cloth, local, terms, whole.fromChain === true || stands.piece > 0);
+  const steps = useSteps(whole, counter, known);
   const which = sequence ? clothOf(sequence, stands, work.wish.item) : '';
   const { data: log } = useLog(work.id, true);
-  const lasts = useLasting(work, cloth, costs, log, position.rows);
+  const lasts = useLasting(work, whole, costs, log, position.rows);
   const notes = useNotes(work.id);
   // What the cloth in hand was found to differ by from the one that it is to match.
   const apart = useMemo(() => {
@@ -120,17 +122,25 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
   const said = row?.at === 0 ? `${word} ${row.course.number}: ${row.beginsSaid}. ${spoken}` : spoken;
   const place = row ? `; ${word.toLowerCase()} ${row.course.number} of ${fabric.courses}` : '';
   const heard = spoken ? `${spoken}${place}${which ? `; ${which}` : ''}` : '';
-  // Before the first row there is its chain.
-  const atStart = position.rows === 0 && position.runs === 0;
-  const chain = useFirstChain(work.id, atStart ? chainsFor(cloth.foundation, fabric.count) : 0);
-  useSaying(chain?.said || said, reading.aloud);
+  const onChain = stepNow?.code === 'chain';
+  useSaying(said, reading.aloud);
   const shadeOf = (letter: string) => work.wish.yarns.find((yarn) => yarn.letter === letter)?.shade ?? '#888888';
   const done = row ? row.run.from - 1 : 0;
   // A row of the cloth in hand, as a place of the whole.
-  const goTo = (to: Position) =>
-    steps.go(sequence ? { rows: placeOfRow(sequence, stands.piece, to.rows), runs: to.runs } : to);
-  const placeWords = (rows: number) =>
-    sequence ? placeName(sequence, rows + 1, work.wish.item, word.toLowerCase()) : `${word.toLowerCase()} ${rows + 1}`;
+  const goTo = (to: Position) => steps.go({ rows: placeOfRow(known, stands.piece, to.rows), runs: to.runs });
+  const placeWords = (rows: number) => placeName(known, rows + 1, work.wish.item, word.toLowerCase());
+  const inHand = stepNow ? (
+    <StepInHand
+      key={position.rows}
+      workId={work.id}
+      step={stepNow}
+      at={position.runs}
+      rows={position.rows}
+      letters={cloth.bound.colours}
+      shadeOf={shadeOf}
+      onSkip={steps.row}
+    />
+  ) : null;
   return (
     <div
       style={reading.big ? { zoom: 1.2 } : undefined}
@@ -141,7 +151,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
       </WorkHead>
       <main id="main" className="flex min-h-0 flex-1 flex-col">
         <p role="status" className="sr-only" data-testid="heard">
-          {chain?.said || heard}
+          {heard}
         </p>
         {row ? (
           <>
@@ -157,9 +167,14 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
                 {log ? <Sitting workId={work.id} log={log} step={`${position.rows} ${position.runs}`} /> : null}
               </RowHead>
               {work.wish.open && costs && row.at === 0 && stands.piece === 0 ? (
-                <OpenEndBand work={work} cloth={cloth} costs={costs.cloth} rows={local.rows} />
+                <OpenEndBand
+                  work={work}
+                  cloth={cloth}
+                  costs={costs.cloth}
+                  rows={local.rows}
+                  before={position.rows - local.rows}
+                />
               ) : null}
-              {chain ? <ChainFirst chain={chain} /> : null}
               <Ribbon
                 course={row.course}
                 word={word}
@@ -193,6 +208,12 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
               hand={hand}
             />
           </>
+        ) : onChain ? (
+          <ChainInHand which={which} first={workCourse(fabric, cloth.bound, cloth.foundation, 0)} cloth={cloth}>
+            {inHand}
+            <NotesOf notes={notes.get(position.rows + 1)} />
+            {log ? <Sitting workId={work.id} log={log} step={`${position.rows} ${position.runs}`} /> : null}
+          </ChainInHand>
         ) : (
           <AllWorked
             work={work}
@@ -202,18 +223,8 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
             last={!sequence || !nextRow(sequence, position.rows)}
             open={stepNow !== undefined}
           >
-            {stepNow ? (
-              <StepInHand
-                key={position.rows}
-                workId={work.id}
-                step={stepNow}
-                at={position.runs}
-                rows={position.rows}
-                letters={cloth.bound.colours}
-                shadeOf={shadeOf}
-                onSkip={steps.row}
-              />
-            ) : null}
+            {inHand}
+            <NotesOf notes={notes.get(position.rows + 1)} />
           </AllWorked>
         )}
       </main>
@@ -221,7 +232,7 @@ function AtWork({ work, cloth }: { work: Work; cloth: WorkCloth }) {
         <HelpAtRow
           work={work}
           cloth={cloth}
-          position={local}
+          position={onChain ? { rows: 0, runs: 0 } : local}
           done={done}
           costs={costs?.cloth}
           terms={terms}

@@ -26,20 +26,25 @@ export interface RowInHand {
   readonly strands: StrandBook;
 }
 
-/** What is in hand at a position; nothing once all is worked. */
-export function useRowInHand(cloth: WorkCloth, position: Position, terms: Terms): RowInHand | undefined {
+/** What is in hand at a position; nothing once all is worked. @param chained the chain that its first row stands on is made */
+export function useRowInHand(
+  cloth: WorkCloth,
+  position: Position,
+  terms: Terms,
+  chained = false,
+): RowInHand | undefined {
   const { fabric, bound, foundation } = cloth;
   const { rows, runs: at } = position;
   const strands = useMemo(() => new StrandBook(cloth.strands, bound), [cloth.strands, bound]);
   const row = useMemo(() => {
     if (rows >= fabric.courses) return undefined;
     const course = workCourse(fabric, bound, foundation, rows);
-    const beginning = (of: WorkedCourse) => startWords(of, foundation, fabric.making, fabric.count, { terms });
+    const beginning = (of: WorkedCourse) => startWords(of, foundation, fabric.making, fabric.count, { terms, chained });
     const after = rows + 1 < fabric.courses ? workCourse(fabric, bound, foundation, rows + 1) : undefined;
-    const beginsSaid = startWords(course, foundation, fabric.making, fabric.count, { terms, style: 'whole' });
+    const beginsSaid = startWords(course, foundation, fabric.making, fabric.count, { terms, style: 'whole', chained });
     const next = after && beginning(after);
     return { course, begins: beginning(course), beginsSaid, next, orders: strands.orders(rows) };
-  }, [fabric, bound, foundation, strands, rows, terms]);
+  }, [fabric, bound, foundation, strands, rows, terms, chained]);
   return useMemo(() => {
     const run = row?.course.runs[at];
     if (!row || !run) return undefined;

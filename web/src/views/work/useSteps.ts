@@ -3,6 +3,7 @@ import { afterRow, afterRun, backRun, comparePositions, type Position } from '@p
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { switchChannel, switchDriver } from '../../parts/switchDriver.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
+import { clothOfPiece } from '../../parts/workCloth.ts';
 import { ownKeys } from './ownKeys.ts';
 import type { Counter } from './useCounter.ts';
 
@@ -34,18 +35,17 @@ const steppingKeys: Readonly<Record<string, 'run' | 'row' | 'back'>> = {
 };
 
 /** The steps of the counter, by button and by key. */
-export function useSteps(cloth: WorkCloth, counter: Counter, sequence: Sequence | undefined): Steps {
-  const { fabric, bound, foundation } = cloth;
+export function useSteps(cloth: WorkCloth, counter: Counter, sequence: Sequence): Steps {
   const { position, step } = counter;
-  const total = sequence?.units.length ?? fabric.courses;
+  const total = sequence.units.length;
   const runsIn = useCallback(
     (at: number) => {
-      const unit = sequence?.units[at];
-      if (unit?.kind === 'step') return unit.step.runs.length;
-      const course = unit?.row ?? at;
-      return course < fabric.courses ? workCourse(fabric, bound, foundation, course).runs.length : 1;
+      const unit = sequence.units[at];
+      if (unit?.kind !== 'row') return unit?.step.runs.length ?? 1;
+      const { fabric, bound, foundation } = clothOfPiece(cloth, unit.piece);
+      return unit.row < fabric.courses ? workCourse(fabric, bound, foundation, unit.row).runs.length : 1;
     },
-    [fabric, bound, foundation, sequence],
+    [cloth, sequence],
   );
   // What was done in one act since this page was opened, to be taken back in one; by the step and where it led.
   const acts = useRef<Act[]>([]);

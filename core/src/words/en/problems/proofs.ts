@@ -68,8 +68,14 @@ export const proofs: Table = {
       ? `Row ${f.row} is worked already, and the other plan changes it.`
       : f.what === 'moves'
         ? 'The other plan moves a strand that has been worked in already.'
-        : 'The other plan begins in another way than the project did.',
+        : f.what === 'matched'
+          ? 'The other plan makes this piece larger or smaller than the one it is joined to.'
+          : 'The other plan begins in another way than the project did.',
     'Look at the rest of the project again and choose anew.',
+  ],
+  'no-rows-to-come': () => [
+    'Every row of this project is worked, so there is no rest to plan.',
+    'What is left is its finishing: see the Finishing page.',
   ],
   'text-unreadable': (f) => [`Line ${f.line} cannot be read back: ${f.why}.`, 'Compare it with the printed plan.'],
 };

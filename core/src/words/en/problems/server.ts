@@ -34,9 +34,9 @@ export const server: Table = {
     'Make another from it, or go on working.',
   ],
   'not-begun': () => ['This project is not started, so it has no row to work.', 'Start it from See sizes first.'],
-  'rows-worked': (f) => [
-    `Row ${Number(f.rows) + 1} is begun, so the start can no longer be taken back.`,
-    'Go back to the first stitch first, or make another project from this one.',
+  'rows-worked': () => [
+    'Some of it is worked already, so the start can no longer be taken back.',
+    'Step back to the very beginning first, or make another project from this one.',
   ],
   'no-rest': (f) => [
     `This project is ${stateWord(f.state)}: there is no rest to plan.`,

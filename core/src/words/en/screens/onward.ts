@@ -2,8 +2,17 @@ import type { Told } from './told.ts';
 
 /** What the screens of `onward` say. */
 export const onwardSaid = {
-  firstIsOff:
-    'The first cloth is off the hook, and those after it follow its plan. What is not started yet can be planned otherwise on the page of the set.',
+  /** @param piece the one in hand, from 0 */
+  holdsFrom: (name: string, piece: number, pieces: number) => {
+    const made =
+      piece === 0 ? '' : piece === 1 ? 'The first stays as it is. ' : `The first ${piece} stay as they are. `;
+    const after = pieces - piece - 1;
+    if (after < 1) return `${made}What you choose holds for this ${name}.`;
+    return `${made}What you choose holds for this ${name} and the ${after === 1 ? 'one' : after} after it.`;
+  },
+  /** @param piece the one in hand, from 0 */
+  matched: (name: string, piece: number) =>
+    `This ${name} is joined to ${name} ${piece}, which is made: it stays as large, and only its colours can change.`,
   allRowsDone: 'All rows are worked: what is left is its finishing.',
   planYouLookingAt: 'The plan you are looking at',
   pieceInRowsThem: (rows: Told, stays: Told) => `The piece in ${rows} rows, ${stays} of them done`,

@@ -4,13 +4,8 @@ import type { Told } from './told.ts';
 export const workSaid = {
   stitchesInLastFasten: (stitches: Told, word: Told) =>
     `${stitches} stitches in the last ${word}. Fasten off: cut the yarn, leaving 15 cm, and pull the end through the last loop. Weave in each end inside its own colour.`,
-  firstChain: 'Chain first',
-  markerEach: 'Put a marker in after every twenty.',
-  markerNow: 'put a marker in',
-  chainMore: (chains: number) => `${chains} more`,
-  chainFewer: 'Not yet',
-  chained: (counted: number, chains: number) =>
-    counted >= chains ? `${chains} chains, all of them` : `${counted} chains: put a marker in`,
+  chainFirst: 'The foundation chain',
+  thenFirstRow: (word: string) => `Then ${word} 1:`,
   seeFinishingSteps: 'See the finishing steps',
   noteHowItTurned: 'Note how it turned out',
   nextOneBeginsWith: 'The next one begins with its chain, as soon as these steps are done.',
