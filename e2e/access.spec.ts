@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { begunCloth, expect, test } from './server.ts';
+import { begunCloth, expect, pastChain, test } from './server.ts';
 import { axe } from './walk.ts';
 
 /** Goes on by Tab until something has the focus, as a person without a mouse does. */
@@ -68,6 +68,7 @@ test('a whole plan by keyboard alone, from the bench to its finish and its first
   await stage('Size');
   await tabTo(page, page.getByRole('button', { name: /^Start with/ }));
   await page.keyboard.press('Enter');
+  await pastChain(page);
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('row-number')).toHaveText('Row 2');

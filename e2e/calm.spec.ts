@@ -33,7 +33,12 @@ test('Enter on the mat begins nothing but on its button, and the start is taken 
   expect(await page.evaluate(() => document.body.dataset.held)).toBe('false');
   expect(await stateOf(server, id)).toBe('wished');
   await page.keyboard.press('Enter');
-  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  await expect(page.getByTestId('step-name')).toHaveText('Chain 37');
+  // What is chained is taken back first, twenty at a time.
+  await page.keyboard.press('Space');
+  await expect(page.getByTestId('heard')).toContainText('17 chains, to 37');
+  await expect(page.getByRole('button', { name: 'Take the start back' })).toHaveCount(0);
+  await page.keyboard.press('Backspace');
   await page.getByRole('button', { name: 'Take the start back' }).click();
   await expect(start).toBeVisible();
   expect(await stateOf(server, id)).toBe('wished');
@@ -41,7 +46,7 @@ test('Enter on the mat begins nothing but on its button, and the start is taken 
   await page.getByRole('slider', { name: 'Width' }).focus();
   await page.keyboard.press('ArrowRight');
   await page.getByRole('button', { name: 'Start with 45 chains' }).click();
-  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  await expect(page.getByTestId('step-name')).toHaveText('Chain 45');
   await page.getByRole('link', { name: 'All rows' }).click();
   await page.getByRole('navigation', { name: 'Stages of this project' }).getByRole('link', { name: 'Size' }).click();
   await page.getByRole('button', { name: 'Take the start back' }).click();

@@ -35,6 +35,15 @@ test('from a wish to two worked rows, and the counter stands where it stood afte
   await expect(page.getByText('✓ Saved', { exact: true })).toBeVisible();
 
   await page.getByRole('button', { name: 'Start with 45 chains' }).click();
+  // Twenty, twenty and five chains, each with its marker.
+  await expect(page.getByTestId('step-name')).toHaveText('Chain 45');
+  await expect(page.getByTestId('heard')).toContainText('20 chains, to 20: put a marker in');
+  for (const upTo of ['20 chains, to 40', '5 chains, to 45']) {
+    await page.keyboard.press('Space');
+    await expect(page.getByTestId('heard')).toContainText(upTo);
+  }
+  await expect(page.getByText('skip 1 chain, first single crochet in the 2nd chain from the hook')).toBeVisible();
+  await page.keyboard.press('Space');
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   await expect(page.getByTestId('run-count')).toHaveText('4');
   // Row 1 run by run, 11 blocks; row 2 at once; one run of row 3.

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import type { Page } from '@playwright/test';
-import { begunCloth, expect, type TestServer, test } from './server.ts';
+import { at, begunCloth, expect, type TestServer, test } from './server.ts';
 
 async function prefer(server: TestServer, preferences: { terms: 'US' | 'UK'; hand: 'right' | 'left' }): Promise<void> {
   await fetch(`${server.address}/api/preferences`, {
@@ -32,7 +32,7 @@ test('the ribbon runs the way the hand works', async ({ page, server }) => {
   expect(left.next).toBeGreaterThan(left.current);
   // In UK terms a single crochet is a double.
   await expect(page.getByRole('complementary')).toContainText('dc in A');
-  await expect(page.getByText('chain 37 in A; skip 1 chain, first dc in the 2nd chain from the hook')).toBeVisible();
+  await expect(page.getByText('skip 1 chain, first dc in the 2nd chain from the hook')).toBeVisible();
 });
 
 test('a row of one run is told as pairs, and its last stitch is named', async ({ page, server }) => {
@@ -131,7 +131,7 @@ test.describe('with a kept copy of the pages', () => {
     await ownServer.start();
     await expect(page.getByText('Puntada’s server is away')).toHaveCount(0);
     const { progress } = await ownServer.get<{ progress: { rows: number } }>(`/works/${id}`);
-    expect(progress.rows).toBe(0);
+    expect(progress.rows).toBe(at(0).rows);
   });
 });
 

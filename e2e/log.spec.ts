@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
-import { begunCloth, expect, test } from './server.ts';
+import { at, begunCloth, expect, start, startedCloth, test } from './server.ts';
 
 test('something is wrong: the row is found, a wrong count explained, and rows are ripped back at a known cost', async ({
   page,
@@ -54,10 +54,10 @@ test('the log: a ball is weighed, the cloth measured, a note kept, and the piece
   page,
   server,
 }) => {
-  const id = await begunCloth(server, { title: `Cloth for the log, ${Date.now()}` });
-  const ticks = Array.from({ length: 44 }, (_, row) => ({
+  const id = await startedCloth(server, { title: `Cloth for the log, ${Date.now()}` });
+  const ticks = Array.from({ length: 45 }, (_, row) => ({
     id: crypto.randomUUID(),
-    at: 1_700_000_000_000 + row * 150_000,
+    at: 1_700_000_000_000 + (row - 1) * 150_000,
     from: { rows: row, runs: 0 },
     to: { rows: row + 1, runs: 0 },
   }));
@@ -192,16 +192,17 @@ test('a foot switch in another window works the row, and a dark room keeps its p
 });
 
 test('the pace of each session is drawn against a steady hand', async ({ page, server }) => {
-  const id = await begunCloth(server, { title: 'Cloth of two evenings' });
+  const id = await startedCloth(server, { title: 'Cloth of two evenings' });
   // A row of 36 sc with eight changes takes a steady hand 36 × 3 + 8 × 5 + 4 = 152 s: the first evening 150 s a row, the
   // second 300 s.
-  const start = 1_700_000_000_000;
+  const begins = 1_700_000_000_000;
   const when = (row: number) => (row < 5 ? row * 150_000 : 86_400_000 + row * 300_000);
   const ticks = Array.from({ length: 10 }, (_, row) => ({
     id: crypto.randomUUID(),
-    at: start + when(row),
-    from: { rows: row, runs: 0 },
-    to: { rows: row + 1, runs: 0 },
+    at: begins + when(row),
+    // The chain is made with the first row, before any clock ran.
+    from: row ? at(row) : start,
+    to: at(row + 1),
   }));
   await server.post(`/works/${id}/ticks`, { ticks });
   await page.goto(`${server.address}/works/${id}/log`);
@@ -210,13 +211,13 @@ test('the pace of each session is drawn against a steady hand', async ({ page, s
 });
 
 test('of many sessions the latest eight are told, and all where it is asked', async ({ page, server }) => {
-  const id = await begunCloth(server);
+  const id = await startedCloth(server);
   // One row an evening, ten evenings.
   const ticks = Array.from({ length: 10 }, (_, row) => ({
     id: crypto.randomUUID(),
     at: 1_700_000_000_000 + row * 86_400_000,
-    from: { rows: row, runs: 0 },
-    to: { rows: row + 1, runs: 0 },
+    from: row ? at(row) : start,
+    to: at(row + 1),
   }));
   await server.post(`/works/${id}/ticks`, { ticks });
   await page.goto(`${server.address}/works/${id}/log`);
@@ -232,7 +233,7 @@ test.describe('with a kept copy of the pages', () => {
   test.use({ serviceWorkers: 'allow' });
 
   test('a photo made while the server is away wait, and arrive from another page', async ({ page, ownServer }) => {
-    const id = await begunCloth(ownServer, { title: 'Cloth by the window' });
+    const id = await startedCloth(ownServer, { title: 'Cloth by the window' });
     await page.goto(`${ownServer.address}/works/${id}/log`);
     await expect(page.getByRole('heading', { name: 'Photos' })).toBeVisible();
     // The pages are kept by the browser once its worker is in charge.

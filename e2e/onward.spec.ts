@@ -1,11 +1,11 @@
 import { readFileSync } from 'node:fs';
-import { begunCloth, expect, type TestServer, test } from './server.ts';
+import { at, begunCloth, expect, pastChain, start, type TestServer, test } from './server.ts';
 
 /** 12 stitches and 12 rows in blocks of four. */
 const small = { width: { by: 'repeats', count: 3 }, height: { by: 'repeats', count: 3 } };
 
 async function workedTo(server: TestServer, id: string, rows: number): Promise<void> {
-  const tick = { id: crypto.randomUUID(), at: 1_700_000_000_000, from: { rows: 0, runs: 0 }, to: { rows, runs: 0 } };
+  const tick = { id: crypto.randomUUID(), at: 1_700_000_000_000, from: start, to: at(rows) };
   await server.post(`/works/${id}/ticks`, { ticks: [tick] });
 }
 
@@ -102,6 +102,57 @@ test('ripped back to a good place and ended there; what was left is looked at ag
   await expect(plans.first()).toContainText('22.5 × 6.7 cm');
   await expect(plans.last()).toContainText('Until row 12');
   await expect(plans.last()).toContainText('22.5 × 24.4 cm');
+});
+
+test('a cloth behind the first is planned again, and those after it; the ones that are made stay', async ({
+  page,
+  server,
+}) => {
+  const id = await begunCloth(server, { title: 'Three for the galley', pieces: 3 });
+  // The first with its ends, the chain of the second, and twenty rows.
+  await workedTo(server, id, 46 + 20);
+  await page.goto(`${server.address}/works/${id}/onward`);
+  await expect(page.getByText('Dishcloth 2 of 3: 20 of 44 rows are done.')).toBeVisible();
+  await expect(page.getByText('The first stays as it is.')).toContainText('this dishcloth and the one after it');
+  await page.getByRole('button', { name: 'End at the next good place' }).click();
+  await page.getByRole('button', { name: 'Switch to this plan' }).click();
+  // The row in hand, of a cloth of 20 rows: its steps come next, and then the chain of the third.
+  await expect(page.getByRole('heading', { name: 'Dishcloth 2 of 3: All 20 rows done' })).toBeVisible();
+  await page.keyboard.press('Enter');
+  await expect(page.getByText('Dishcloth 3 of 3: The foundation chain')).toBeVisible();
+  await pastChain(page);
+  await expect(page.getByText('of 20', { exact: true })).toBeVisible();
+  // One step back over it: the second, and back into the rows of the first, which are 44.
+  await page.getByRole('button', { name: 'Something is wrong' }).click();
+  await page.getByRole('tab', { name: 'Rip back' }).click();
+  await page.getByLabel('Last row to keep').fill('0');
+  await page.keyboard.press('Escape');
+  await page.goto(`${server.address}/works/${id}/rows`);
+  await expect(page.getByText(/^Dishcloth 3 of 3; .*, 20 rows$/)).toBeVisible();
+  await page.goto(`${server.address}/works/${id}/onward`);
+  await expect(page.getByText('Dishcloth 3 of 3: 0 of 20 rows are done.')).toBeVisible();
+  await expect(page.getByText('The first 2 stay as they are. What you choose holds for this dishcloth.')).toBeVisible();
+  const plans = page.getByRole('region', { name: 'Earlier plans' }).getByRole('listitem');
+  await expect(plans.last()).toContainText('Until dishcloth 2, row 20');
+  await page.goto(`${server.address}/works/${id}/set`);
+  await expect(page.getByText('2 of 3 done')).toBeVisible();
+  await page.goto(server.address);
+  await expect(page.getByText('20 rows left of 20')).toBeVisible();
+  await expect(page.getByRole('link', { name: 'Go on at row 1' })).toBeVisible();
+});
+
+test('a panel that is joined to one that is made stays as large', async ({ page, server }) => {
+  const id = await begunCloth(server, {
+    title: 'Bag of two panels',
+    item: 'bag',
+    pieces: 2,
+    finish: { seam: 'sc' },
+  });
+  await workedTo(server, id, 46 + 12);
+  await page.goto(`${server.address}/works/${id}/onward`);
+  await expect(page.getByText('This panel is joined to panel 1, which is made')).toBeVisible();
+  const ways = page.getByRole('table', { name: 'Ways to finish this project' });
+  await expect(ways.getByRole('rowheader')).toHaveText(['Go on as planned', 'Swap A and B from here on']);
 });
 
 test('a work is handed over as one file, and merged where it is known', async ({ page, server, ownServer }) => {
@@ -205,6 +256,7 @@ test('an open end: at each good place what it is by now, and it is ended there',
   await page.getByRole('button', { name: 'See sizes' }).click();
   await page.getByRole('radio', { name: 'A whole repeat', exact: true }).click();
   await page.getByRole('button', { name: /^Start with \d+ chains/ }).click();
+  await pastChain(page);
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   const band = page.getByRole('region', { name: 'You can stop here' });
   await expect(band).toHaveCount(0);
@@ -238,8 +290,8 @@ test('blocks on the diagonal, open: where they could begin to shrink it is told,
   const ticks = Array.from({ length: 6 }, (_, row) => ({
     id: crypto.randomUUID(),
     at: row,
-    from: { rows: row, runs: 0 },
-    to: { rows: row + 1, runs: 0 },
+    from: at(row),
+    to: at(row + 1),
   }));
   await server.post(`/works/${id}/ticks`, { ticks });
   await page.goto(`${server.address}/works/${id}/work`);

@@ -1,4 +1,4 @@
-import { begunCloth, expect, test } from './server.ts';
+import { at, begunCloth, expect, test } from './server.ts';
 
 test('what a cloth costs and three ways to a price add up as they are shown; rate and currency hold for all projects', async ({
   page,
@@ -73,7 +73,7 @@ test('panels that are to match are compared as they are measured', async ({ page
         kind: 'measure',
         id: crypto.randomUUID(),
         at: 1_790_000_000_000 + rows,
-        position: { rows, runs: 0 },
+        position: at(rows),
         width,
       },
     });

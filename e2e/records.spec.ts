@@ -170,15 +170,18 @@ test('the runs are read aloud where it is asked, and slips have their cures', as
   await page.getByLabel('Read each step aloud').check();
   await page.getByLabel('Keep the screen awake').uncheck();
   await page.keyboard.press('Escape');
-  await page.getByRole('button', { name: /^Next/ }).click();
   const heard = () => page.evaluate(() => (window as unknown as { heard: string[] }).heard);
+  await expect.poll(async () => (await heard())[0]).toBe('Chain 37: 20 chains, to 20: put a marker in');
+  await page.getByRole('button', { name: /^Next/ }).click();
+  await expect.poll(async () => (await heard())[1]).toBe('Chain 37: 17 chains, to 37');
+  for (let press = 0; press < 2; press++) await page.getByRole('button', { name: /^Next/ }).click();
   // The way a row begins is said in whole words, and the change while there is still time for it.
   await expect
-    .poll(async () => (await heard())[0])
+    .poll(async () => (await heard())[2])
     .toMatch(
-      /^Row 1: chain 37 in A; .*first single crochet in the 2nd chain.*\. 4 single crochet in A, close the 4th in B$/,
+      /^Row 1: skip 1 chain, first single crochet in the 2nd chain.*\. 4 single crochet in A, close the 4th in B$/,
     );
-  await expect.poll(async () => (await heard())[1]).toBe('4 single crochet in B, close the 4th in A');
+  await expect.poll(async () => (await heard())[3]).toBe('4 single crochet in B, close the 4th in A');
   await page.keyboard.press('Enter');
   await expect.poll(async () => (await heard()).at(-1)).toMatch(/^Row 2: turn; chain 1 in [AB]\. 4 single crochet/);
   await page.getByRole('button', { name: 'Something is wrong' }).click();

@@ -1,4 +1,4 @@
-import { begunCloth, expect, test, wishedCloth } from './server.ts';
+import { at, begunCloth, expect, test, wishedCloth } from './server.ts';
 
 test('one selection over chart and words; terms and hand change at once', async ({ page, server }) => {
   const id = await wishedCloth(server, { policy: 'carry-always' });
@@ -52,7 +52,7 @@ test('a row is copied as text, a page as a picture', async ({ page, server, cont
 test('a begun work opens at its row in hand', async ({ page, server }) => {
   const id = await begunCloth(server);
   await server.post(`/works/${id}/ticks`, {
-    ticks: [{ id: crypto.randomUUID(), at: 1, from: { rows: 0, runs: 0 }, to: { rows: 20, runs: 0 } }],
+    ticks: [{ id: crypto.randomUUID(), at: 1, from: at(0), to: at(20) }],
   });
   await page.goto(`${server.address}/works/${id}/rows`);
   await expect(page.getByRole('option', { selected: true })).toContainText('next');

@@ -5,7 +5,7 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
-import { expect, test as plain } from '@playwright/test';
+import { expect, type Page, test as plain } from '@playwright/test';
 
 const root = dirname(dirname(fileURLToPath(import.meta.url)));
 
@@ -193,11 +193,32 @@ export async function wishedCloth(server: TestServer, change: object = {}): Prom
   return (await server.post<Made>('/works', { wish: { ...galleyCloth, ...change } })).id;
 }
 
-/** A cloth begun. @returns its id */
+/** Where the counter stands after the chain and so many rows of the first cloth. */
+export const at = (rows: number, runs = 0) => ({ rows: 1 + rows, runs });
+
+/** Before anything is worked. */
+export const start = { rows: 0, runs: 0 };
+
+/** A cloth begun, with its chain made just now. @returns its id */
 export async function begunCloth(server: TestServer, change: object = {}): Promise<string> {
+  const id = await startedCloth(server, change);
+  const tick = { id: crypto.randomUUID(), at: Date.now(), from: start, to: at(0) };
+  await server.post(`/works/${id}/ticks`, { ticks: [tick] });
+  return id;
+}
+
+/** A cloth begun, nothing of it made. @returns its id */
+export async function startedCloth(server: TestServer, change: object = {}): Promise<string> {
   const made = await server.post<Made>('/works', { wish: { ...galleyCloth, ...change } });
   await server.post(`/works/${made.id}/begin`, { revision: 1, wish: made.wish });
   return made.id;
+}
+
+/** Makes the chain in hand, all of it at once, as a maker does who has counted it already. */
+export async function pastChain(page: Page): Promise<void> {
+  await expect(page.getByTestId('step-name')).toHaveText(/^Chain \d+$/);
+  await page.keyboard.press('Enter');
+  await expect(page.getByTestId('row-number')).toBeVisible();
 }
 
 /** A swatch that is counted and weighed. */

@@ -1,4 +1,4 @@
-import { expect, test } from './server.ts';
+import { at, expect, pastChain, start, test } from './server.ts';
 import { toTheEnd } from './toTheEnd.ts';
 
 test('five cloths in three colourways share one yarn: planned in one size, told item by item, ball by ball', async ({
@@ -58,11 +58,12 @@ test('five cloths in three colourways share one yarn: planned in one size, told 
       ['wished', (await works())[0]?.wish.choice],
     ]);
   expect((await works())[2]?.notice).toContain('You changed “Fair cloths: Ferry blue”');
+  await pastChain(page);
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   await page.keyboard.press('Space');
   await expect
     .poll(async () => (await server.get<{ progress: object }>(`/works/${made[0]?.id}`)).progress)
-    .toEqual({ rows: 0, runs: 1 });
+    .toEqual(at(0, 1));
   await page.goto(`${server.address}/works/${made[0]?.id}/set`);
   await expect(page.getByText('0 of 5 done; the 1st')).toBeVisible();
   await expect(page.getByRole('region', { name: 'Teal' }).getByText('not started')).toHaveCount(2);
@@ -91,8 +92,8 @@ test('five cloths in three colourways share one yarn: planned in one size, told 
   await expect(shared).toContainText(/ends in (Ferry blue|Plum|Teal), /);
   await expect(shared).toContainText('Chalk may not last for the whole set');
   // A ball weighed in the project in hand tells of the hand in all of them.
-  const far = { rows: 20, runs: 0 };
-  const tick = { id: crypto.randomUUID(), at: Date.now(), from: { rows: 0, runs: 1 }, to: far };
+  const far = at(20);
+  const tick = { id: crypto.randomUUID(), at: Date.now(), from: at(0, 1), to: far };
   await server.post(`/works/${made[0]?.id}/ticks`, { ticks: [tick] });
   await server.post(`/works/${made[0]?.id}/log`, {
     entry: {
@@ -200,6 +201,7 @@ test('two panels are worked by turns: a project each, in one size, and on the pa
   await page.getByRole('button', { name: 'See sizes' }).first().click();
   await page.waitForURL(/\/size$/);
   await page.getByRole('button', { name: /^Start with/ }).click();
+  await pastChain(page);
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('row-number')).toHaveText('Row 2');
@@ -207,6 +209,7 @@ test('two panels are worked by turns: a project each, in one size, and on the pa
   await page.getByRole('link', { name: 'The set' }).click();
   await page.getByRole('region', { name: 'Mail bag, back' }).getByRole('link').click();
   await page.getByRole('button', { name: /^Start with/ }).click();
+  await pastChain(page);
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   for (const row of [2, 3]) {
     await page.keyboard.press('Enter');
@@ -216,12 +219,7 @@ test('two panels are worked by turns: a project each, in one size, and on the pa
     (await server.get<{ wish: { title: string }; progress: object; size: object }[]>('/works')).sort((a, b) =>
       a.wish.title.localeCompare(b.wish.title),
     );
-  await expect
-    .poll(async () => (await works()).map(({ progress }) => progress))
-    .toEqual([
-      { rows: 1, runs: 0 },
-      { rows: 2, runs: 0 },
-    ]);
+  await expect.poll(async () => (await works()).map(({ progress }) => progress)).toEqual([at(1), at(2)]);
   const [front, back] = await works();
   expect(front?.size).toEqual(back?.size);
   await page.getByRole('link', { name: 'The set' }).click();
@@ -263,6 +261,7 @@ test('a bag from the wish to its last end, its panels by turns on two devices, e
   await page.getByRole('button', { name: 'See sizes' }).first().click();
   await page.waitForURL(/\/size$/);
   await page.getByRole('button', { name: /^Start with/ }).click();
+  await pastChain(page);
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('row-number')).toHaveText('Row 2');
@@ -271,9 +270,10 @@ test('a bag from the wish to its last end, its panels by turns on two devices, e
   await other.goto(page.url().replace(/work$/, 'set'));
   await other.getByRole('region', { name: 'Small bag, back' }).getByRole('link').click();
   await other.getByRole('button', { name: /^Start with/ }).click();
-  await expect(other.getByTestId('row-number')).toHaveText('Row 1');
+  await expect(other.getByTestId('step-name')).toHaveText(/^Chain/);
   const ofBack = await toTheEnd(other);
   expect([...ofBack].map(([name, parts]) => [name.replace(/\d+/, 'n'), parts > 1])).toEqual([
+    ['Chain n', true],
     ['Weave in n ends', true],
   ]);
   await other.getByRole('button', { name: 'Mark as finished' }).click();
@@ -405,9 +405,8 @@ test('a set whose shared yarn runs short is planned again as a whole, priced as 
     };
   const [teal] = [await add('Teal', 3, 2), await add('Plum', 2)];
   await server.post(`/works/${teal.id}/begin`, { revision: 1, wish: teal.wish });
-  const at = (rows: number) => ({ rows, runs: 0 });
   await server.post(`/works/${teal.id}/ticks`, {
-    ticks: [{ id: crypto.randomUUID(), at: Date.now(), from: at(0), to: at(3) }],
+    ticks: [{ id: crypto.randomUUID(), at: Date.now(), from: start, to: at(3) }],
   });
   await server.post(`/works/${teal.id}/log`, {
     entry: {

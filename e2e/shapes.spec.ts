@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, test } from './server.ts';
+import { expect, pastChain, test } from './server.ts';
 
 async function wishFor(page: Page, address: string, item: string): Promise<void> {
   await page.goto(`${address}/wish`);
@@ -28,6 +28,7 @@ async function goTo(page: Page, stage: 'Rows' | 'Yarn' | 'Finishing' | 'Size'): 
 
 async function begin(page: Page, words: string | RegExp): Promise<void> {
   await page.getByRole('button', { name: words }).click();
+  if (String(words).includes('chains')) await pastChain(page);
   await expect(page.getByTestId('row-number')).toBeVisible();
 }
 

@@ -1,4 +1,4 @@
-import { begunCloth, expect, test, wishedCloth } from './server.ts';
+import { at, begunCloth, expect, pastChain, test, wishedCloth } from './server.ts';
 
 test('once it is begun every screen tells the cloth on the hook, its colours swapped on the way', async ({
   page,
@@ -8,8 +8,8 @@ test('once it is begun every screen tells the cloth on the hook, its colours swa
   const ticks = Array.from({ length: 16 }, (_, row) => ({
     id: crypto.randomUUID(),
     at: Date.now() - (20 - row) * 150_000,
-    from: { rows: row, runs: 0 },
-    to: { rows: row + 1, runs: 0 },
+    from: at(row),
+    to: at(row + 1),
   }));
   await server.post(`/works/${id}/ticks`, { ticks });
   await page.goto(`${server.address}/works/${id}/size`);
@@ -49,7 +49,7 @@ test('what is begun with two presses begins once', async ({ page, server }) => {
     button.click();
     button.click();
   });
-  await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  await expect(page.getByTestId('step-name')).toHaveText('Chain 37');
   expect(begun).toBe(1);
   expect((await server.get<{ revision: number }>(`/works/${id}`)).revision).toBe(2);
 });
@@ -67,6 +67,7 @@ test('a note is written before the work is begun, and comes back at its row', { 
   await expect(page.getByRole('option').nth(1)).toContainText('Loosely here');
   await page.goto(`${server.address}/works/${id}/size`);
   await page.getByRole('button', { name: 'Start with 37 chains' }).click();
+  await pastChain(page);
   await expect(page.getByTestId('row-number')).toHaveText('Row 1');
   await expect(page.getByText('Loosely here')).toHaveCount(0);
   await page.keyboard.press('Enter');

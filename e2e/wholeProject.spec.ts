@@ -1,5 +1,5 @@
 import type { Locator, Page } from '@playwright/test';
-import { expect, type TestServer, test } from './server.ts';
+import { expect, pastChain, type TestServer, test } from './server.ts';
 
 test.use({ firstUse: true });
 
@@ -32,6 +32,7 @@ test('by keyboard alone, from an empty bench to a finished cloth', async ({ page
   }
   await press('button', 'See sizes');
   await press('button', /^Start with \d+ chains$/);
+  await pastChain(page);
   const row = page.getByTestId('row-number');
   await expect(row).toHaveText('Row 1');
   const { rows } = (await newest(server))?.size ?? { rows: 0 };
@@ -75,6 +76,9 @@ test.describe('by touch alone, on a phone', () => {
     await expect(page.getByRole('group', { name: 'Cutting mat' })).toBeInViewport();
     await expect(bar).toContainText('cm');
     await bar.getByRole('button', { name: /^Start with/ }).tap();
+    await expect(page.getByTestId('step-name')).toHaveText(/^Chain \d+$/);
+    await expect(page.getByRole('button', { name: 'Next', exact: true })).toBeInViewport({ ratio: 1 });
+    await page.getByRole('button', { name: 'Step done' }).tap();
     await expect(page.getByTestId('row-number')).toHaveText('Row 1');
     const { rows } = (await newest(server))?.size ?? { rows: 0 };
     await page.getByRole('button', { name: 'Next', exact: true }).tap();
@@ -102,6 +106,8 @@ test('by names and live texts alone: nothing is looked at but what a screen read
   await tells(/slider "Width"/);
   await tells(/button "Start with \d+ chains"/);
   await page.getByRole('button', { name: /^Start with \d+ chains$/ }).press('Enter');
+  await tells(/status: Chain (\d+): \d+ chains, to \d+/);
+  await page.keyboard.press('Enter');
   // What is to be worked, and where that is, is told by itself at each step.
   await tells(/status: \d+ single crochet in A, close the \d+(st|nd|rd|th) in B; row 1 of \d+/);
   const rows = Number(/; row 1 of (\d+)/.exec(await heard())?.[1]);

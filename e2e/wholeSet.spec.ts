@@ -1,16 +1,16 @@
-import { begunCloth, expect, test } from './server.ts';
+import { expect, startedCloth, test } from './server.ts';
 
 test('a set of two: its steps are worked and skipped, and every place is told by its own cloth', async ({
   page,
   server,
 }) => {
-  const id = await begunCloth(server, { title: 'Two for the galley', pieces: 2 });
+  const id = await startedCloth(server, { title: 'Two for the galley', pieces: 2 });
   const tick = (from: number, to: number, time: number) =>
     server.post(`/works/${id}/ticks`, {
       ticks: [{ id: crypto.randomUUID(), at: time, from: { rows: from, runs: 0 }, to: { rows: to, runs: 0 } }],
     });
   // The first cloth but for its last row of nine runs.
-  await tick(0, 43, Date.now() - 60_000);
+  await tick(0, 44, Date.now() - 60_000);
   await page.goto(`${server.address}/works/${id}/work`);
   await expect(page.getByTestId('row-number')).toHaveText('Row 44');
   await expect(page.getByText('Dishcloth 1 of 2').first()).toBeVisible();

@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { begunCloth, expect, type TestServer, test, wishedCloth } from './server.ts';
+import { at, begunCloth, expect, type TestServer, test, wishedCloth } from './server.ts';
 
 interface Opened {
   readonly heading: string;
@@ -93,13 +93,13 @@ test('on the bench and in the log they open theirs: rows left, time, and yarn by
 }) => {
   const id = await begunCloth(server);
   const minute = 60_000;
-  const start = Date.now() - 60 * minute;
-  for (const [i, at] of [0, 3, 40].entries()) {
+  const begins = Date.now() - 60 * minute;
+  for (const [i, minutes] of [0, 3, 40].entries()) {
     const tick = {
       id: crypto.randomUUID(),
-      at: start + at * minute,
-      from: { rows: i, runs: 0 },
-      to: { rows: i + 1, runs: 0 },
+      at: begins + minutes * minute,
+      from: at(i),
+      to: at(i + 1),
     };
     await server.post(`/works/${id}/ticks`, { ticks: [tick] });
   }
@@ -116,7 +116,7 @@ test('on the bench and in the log they open theirs: rows left, time, and yarn by
       beforeIsLabel: false,
       after: 48,
       scale: 0.1,
-      position: { rows: 3, runs: 0 },
+      position: at(3),
     },
   });
   await page.goto(server.address);
