@@ -79,6 +79,7 @@ export { clothAsWorked, driftOf, isDrifting, type Planned } from './underway/dri
 export { findRow, readSeenRow, runsToTap } from './underway/findRow.ts';
 export {
   cellsInHand,
+  costsOfPiece,
   costsOfProject,
   foretoldHours,
   handworkOfRows,

@@ -72,6 +72,14 @@ describe('an open end', () => {
     // Of 85 m ten are used, and two come.
     expect(openEnd(must(prepare(wish(1))), 36, 20, costs, [])?.lasts[1]?.chance).toBeGreaterThan(0.99);
     const dear = { ...costs, metres: [0, 1].map(() => new Array<number>(44).fill(5)) };
+    // Of a set what the cloths before it took counts too: a chain, 44 rows and ends, a chain, at a metre and a half each.
+    const metres = [0, 1].map(() => new Array<number>(140).fill(1.5));
+    expect(openEnd(must(prepare(wish(1))), 36, 20, costs, [], { metres, before: 47 })?.lasts[0]?.chance).toBeLessThan(
+      0.1,
+    );
+    expect(
+      openEnd(must(prepare(wish(2))), 36, 20, costs, [], { metres, before: 47 })?.lasts[0]?.chance,
+    ).toBeGreaterThan(0.99);
     // A hundred metres of a ball of 85 are gone by the rule.
     expect(openEnd(must(prepare(wish(1))), 36, 20, dear, [])?.lasts[0]?.chance).toBeLessThan(0.1);
   });

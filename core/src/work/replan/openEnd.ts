@@ -23,10 +23,17 @@ export interface OpenEnd {
   readonly lasts: readonly { readonly letter: string; readonly chance: number | undefined }[];
 }
 
+/** The whole that a cloth is of: m of each colour in its rows and steps, and how many of those come before its first row. */
+interface MadeSoFar {
+  readonly metres: readonly (readonly number[])[];
+  readonly before: number;
+}
+
 /**
  * Whether a work ends well after the rows that are worked, and what it then is. Nothing where its ending asks for
  * other rows. Blocks on the diagonal end as what they come to if they begin to shrink.
- * @param stitches what its width counts @param rows worked
+ * @param stitches what its width counts @param rows worked @param costs of this cloth
+ * @param project the whole that it is of, as far as it is made: balls are weighed at places of that
  */
 export function openEnd(
   prepared: Prepared,
@@ -34,6 +41,7 @@ export function openEnd(
   rows: number,
   costs: WorkCosts,
   weighings: readonly Weighing[],
+  project?: MadeSoFar,
 ): OpenEnd | undefined {
   if (rows < 1) return undefined;
   const { bound, technique, wish } = prepared;
@@ -45,10 +53,12 @@ export function openEnd(
   while (next <= last && !admits(rule, next)) next++;
   if (next > last) next = undefined;
   const size = sizeAt(prepared, stitches, rows);
-  const lasts = colourQuestions(prepared, costs, weighings).map((question) => {
+  const before = project?.before ?? 0;
+  const lasts = colourQuestions(prepared, costs, weighings).map((question, colour) => {
     // Its finishing is that of the whole height: at the least it is enough for less.
-    const metres = [...question.metres.slice(0, next ?? rows), question.metres.at(-1) ?? 0];
-    const found = colourNow({ ...question, metres, now: { rows, runs: 0 }, part: 0 });
+    const made = (project?.metres[colour] ?? question.metres).slice(0, before + (next ?? rows));
+    const metres = [...made, question.metres.at(-1) ?? 0];
+    const found = colourNow({ ...question, metres, now: { rows: before + rows, runs: 0 }, part: 0 });
     return { letter: question.yarn.letter, chance: found.ok ? found.value.chance : undefined };
   });
   const circle = technique.circle === true;

@@ -35,6 +35,18 @@ export interface ProjectCosts extends WorkCosts {
   readonly sequence: Sequence;
   /** What one of the cloths that it goes by now holds, and what is done when it is off the hook. */
   readonly cloth: WorkCosts;
+  /** The same of those that were made by a plan before. */
+  readonly before: readonly { readonly pieces: number; readonly costs: WorkCosts }[];
+}
+
+/** What one cloth of a project holds. @param piece from 0 */
+export function costsOfPiece({ cloth, before }: Pick<ProjectCosts, 'cloth' | 'before'>, piece: number): WorkCosts {
+  let left = piece;
+  for (const { pieces, costs } of before) {
+    left -= pieces;
+    if (left < 0) return costs;
+  }
+  return cloth;
 }
 
 /** The ends of a cloth by where they hang; those of a way whose places are not known are of their colours alone. */
@@ -112,6 +124,7 @@ export function costsOfProject(prepared: Prepared, work: ThawedWork): ProjectCos
     finish: [],
     sequence,
     cloth: each.at(-1) as WorkCosts,
+    before: alike.slice(0, -1).map(({ pieces }, i) => ({ pieces, costs: each[i] as WorkCosts })),
   };
 }
 

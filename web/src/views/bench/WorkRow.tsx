@@ -92,12 +92,19 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
   const strip = useStrip(work, width);
   const { progress, size, state, wish } = summary;
   const first = Math.max(0, progress.rows - (summary.fromChain ? 1 : 0));
-  const rows = Math.min(strip?.rows ?? first, size?.rows ?? first);
-  const left = size ? size.rows - rows : undefined;
+  // Of a project whose rest was planned otherwise the cloth in hand may have other rows than those to come.
+  const courses = strip?.courses ?? size?.rows;
+  const rows = Math.min(strip?.rows ?? first, courses ?? first);
+  const left = courses === undefined ? undefined : courses - rows;
   const word = strip?.word ?? 'row';
   const place = state === 'wished' ? 'size' : 'work';
   const action =
-    state === 'wished' ? 'Choose a size' : goOnWords({ state, size, progress: { ...progress, rows } }, word);
+    state === 'wished'
+      ? 'Choose a size'
+      : goOnWords(
+          { state, size: size && { ...size, rows: courses ?? size.rows }, progress: { ...progress, rows } },
+          word,
+        );
   return (
     <li
       className={`${state === 'begun' ? '[contain-intrinsic-block-size:auto_115px]' : '[contain-intrinsic-block-size:auto_91px]'} [content-visibility:auto] grid grid-cols-[minmax(0,1fr)] items-center gap-x-6 gap-y-3 border-b border-rule py-4 sm:grid-cols-[minmax(0,1fr)_auto] lg:grid-cols-[300px_minmax(0,1fr)_176px]`}
@@ -146,20 +153,20 @@ export function WorkRow({ work: summary, isNext }: { work: WorkSummary; isNext: 
         <WorkStrip
           strip={strip}
           onWidth={setWidth}
-          label={`${wish.title}: ${rows} of ${strip?.courses ?? size?.rows ?? 'some'} ${word}s worked`}
+          label={`${wish.title}: ${rows} of ${courses ?? 'some'} ${word}s worked`}
         />
       </div>
       <div className="flex flex-col gap-1.5 sm:items-end">
-        {size && left !== undefined ? (
+        {size && courses !== undefined && left !== undefined ? (
           <p className="text-[15px] text-soft">
             <Worked
-              working={printedWorking(rowsLeftWorking(size.rows, rows), told, terms)}
+              working={printedWorking(rowsLeftWorking(courses, rows), told, terms)}
               className="count text-[22px] text-ink"
             >
               {left}
             </Worked>{' '}
             {word}
-            {left === 1 ? '' : 's'} left of <span className="count text-[15px] font-medium">{size.rows}</span>
+            {left === 1 ? '' : 's'} left of <span className="count text-[15px] font-medium">{courses}</span>
             {strip?.cloths && state === 'begun' ? (
               <span className="block">
                 {clothName(wish.item)} <b className="count">{strip.cloths.now}</b> of{' '}

@@ -48,7 +48,9 @@ function Whole({ projects }: { projects: readonly SetProject[] }) {
     left.high += part.left.high;
   }
   const weight = weightWords(projects, told);
-  const sizes = new Set(whole.map(({ part, figures }) => `${figures?.stitches} ${part.sequence.rowsOf.at(-1)}`));
+  const sizes = new Set(
+    whole.flatMap(({ part, figures }) => part.sequence.rowsOf.map((rows) => `${figures?.stitches} ${rows}`)),
+  );
   // Backs are numbered as their fronts are.
   const before = { front: 0, back: 0 };
   return (

@@ -2,7 +2,7 @@ import { prepareCloth } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import { weighingsIn } from '@puntada/core/records';
 import { chanceText, courseWord, finishedText, workSaid } from '@puntada/core/words';
-import { openEnd, type WorkCosts } from '@puntada/core/work';
+import { openEnd, type ProjectCosts } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { Link } from 'react-router';
 import { usePreferences } from '../../api/api.ts';
@@ -12,9 +12,9 @@ import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 interface Props {
   readonly work: Work;
   readonly cloth: WorkCloth;
-  readonly costs: WorkCosts;
+  readonly costs: ProjectCosts;
   readonly rows: number;
-  /** Steps before its first row. */
+  /** Rows and steps of the whole before its first row. */
   readonly before: number;
 }
 
@@ -26,12 +26,8 @@ export function OpenEndBand({ work, cloth, costs, rows, before }: Props) {
   const end = useMemo(() => {
     const prepared = prepareCloth(work.wish, cloth);
     if (!prepared.ok) return undefined;
-    // Balls are weighed at places of the whole; this is told of one cloth.
-    const weighings = weighingsIn(log?.entries ?? []).map(({ position, ...each }) => ({
-      ...each,
-      position: { ...position, rows: Math.max(0, position.rows - before) },
-    }));
-    return openEnd(prepared.value, fabric.count, rows, costs, weighings);
+    const weighings = weighingsIn(log?.entries ?? []);
+    return openEnd(prepared.value, fabric.count, rows, costs.cloth, weighings, { metres: costs.metres, before });
   }, [work.wish, cloth, fabric.count, rows, before, costs, log]);
   if (!end) return null;
   const word = courseWord(fabric.making).toLowerCase();

@@ -11,7 +11,7 @@ import {
   tugWords,
   workSaid,
 } from '@puntada/core/words';
-import { type Position, piecesApart } from '@puntada/core/work';
+import { costsOfPiece, type Position, piecesApart } from '@puntada/core/work';
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { problemsOf, usePreferences, useWorkQuery } from '../../api/api.ts';
@@ -166,11 +166,11 @@ function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
                 />
                 {log ? <Sitting workId={work.id} log={log} step={`${position.rows} ${position.runs}`} /> : null}
               </RowHead>
-              {work.wish.open && costs && row.at === 0 && stands.piece === 0 ? (
+              {work.wish.open && costs && row.at === 0 && cloth === whole ? (
                 <OpenEndBand
                   work={work}
                   cloth={cloth}
-                  costs={costs.cloth}
+                  costs={costs}
                   rows={local.rows}
                   before={position.rows - local.rows}
                 />
@@ -234,7 +234,7 @@ function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
           cloth={cloth}
           position={onChain ? { rows: 0, runs: 0 } : local}
           done={done}
-          costs={costs?.cloth}
+          costs={costs && costsOfPiece(costs, stands.piece)}
           terms={terms}
           onGo={goTo}
         />
