@@ -43,7 +43,7 @@ test('a pattern as given: its multiple is of chains, and its row fits', async ({
   await page.goto(`${server.address}/given`);
   await page.getByLabel('Stitch multiple, as written').fill('multiple of 9 + 2');
   await page.getByLabel('Chains', { exact: true }).fill('47');
-  await page.getByLabel(/^One row/).fill('1A | 6A 3B |');
+  await page.getByLabel('Rows, one or more, as they are written').fill('1A | 6A 3B |');
   const verdict = page.getByRole('region', { name: 'Result' });
   await expect(verdict).toContainText('The multiple counts chains.');
   await expect(verdict).toContainText('The row fits 47 chains exactly');

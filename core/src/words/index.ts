@@ -73,7 +73,16 @@ export { workSaid } from './en/screens/work.ts';
 export { shadeWords } from './en/shades.ts';
 export { causeWords, slips } from './en/slips.ts';
 export { type StartFault, startingWords } from './en/starting.ts';
-export { clothName, clothOf, pieceApartWords, placeName, stepLines, stepName, stepRunWords } from './en/steps.ts';
+export {
+  clothName,
+  clothOf,
+  pieceApartWords,
+  placeName,
+  stepLines,
+  stepName,
+  stepRunWords,
+  stepSaid,
+} from './en/steps.ts';
 export { techniqueWords } from './en/techniques.ts';
 export { atHandWords, fibreName, policyNames, weightName } from './en/yarns.ts';
 export {

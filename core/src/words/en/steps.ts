@@ -102,6 +102,13 @@ export function stepRunWords({ code, facts: f = {} }: Told, step: WorkStep, term
   }
 }
 
+/** What is heard of a step, part by part: `Seam: 44 pairs down the first side`; of one that is done at once its name. */
+export function stepSaid(step: WorkStep, at: number, terms: Terms): string {
+  const run = step.runs[at];
+  if (!run) return '';
+  return step.runs.length > 1 ? `${stepName(step)}: ${stepRunWords(run, step, terms)}` : stepName(step);
+}
+
 /** How a step is done, a sentence each. @param ends what this maker does with ends */
 export function stepLines(
   { code, facts, told }: WorkStep,

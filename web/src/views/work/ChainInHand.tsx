@@ -1,31 +1,65 @@
-import type { WorkedCourse } from '@puntada/core/plan';
-import { courseWord, startWords, workSaid } from '@puntada/core/words';
+import type { WorkedCourse, WorkStep } from '@puntada/core/plan';
+import { courseWord, startWords, stepLines, stepName, workSaid } from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
+import { YarnChip } from '../../parts/YarnChip.tsx';
+import { ChainDrawing } from './ChainDrawing.tsx';
 
 interface Props {
+  readonly step: WorkStep;
+  /** Which stretch of it is in hand, from 0. */
+  readonly at: number;
   /** Which cloth it is, where there are several. */
   readonly which: string;
   readonly cloth: WorkCloth;
+  readonly shadeOf: (letter: string) => string;
   /** The row that stands on it. */
   readonly first: WorkedCourse;
-  /** The chain by twenties. */
+  /** What is told at the other end of its name. */
+  readonly told: ReactNode;
+  /** To skip it, and what was noted. */
   readonly children: ReactNode;
 }
 
-/** The foundation chain of a cloth, before its first row, and how that row begins. */
-export function ChainInHand({ which, cloth, first, children }: Props) {
-  const { terms } = usePreferences();
-  const { foundation, fabric } = cloth;
+/** The foundation chain of a cloth by twenties, and how the row begins that is worked into it. */
+export function ChainInHand({ step, at, which, cloth, shadeOf, first, told, children }: Props) {
+  const { terms, told: units } = usePreferences();
+  const { foundation, fabric, bound } = cloth;
+  const letter = bound.colours[step.colour ?? 0] ?? '';
+  const stretch = step.runs[at]?.facts;
+  const all = Number(step.facts?.chains);
+  const word = courseWord(fabric.making);
   return (
-    <section className="grid content-start gap-4 p-6">
-      <h2 className="text-[19px] font-semibold">{which ? `${which}: ${workSaid.chainFirst}` : workSaid.chainFirst}</h2>
-      {children}
-      <p className="max-w-[70ch] text-[17px] text-soft">
-        {workSaid.thenFirstRow(courseWord(fabric.making).toLowerCase())}{' '}
-        {startWords(first, foundation, fabric.making, fabric.count, { terms, style: 'whole', chained: true })}.
+    <section aria-label={stepName(step)} className="px-6 pt-4">
+      {which ? <p className="pb-1 text-[19px] font-semibold">{which}</p> : null}
+      <div className="flex flex-wrap items-center gap-x-4">
+        <span className="font-display text-[46px] leading-none font-bold tabular-nums" data-testid="step-name">
+          {stepName(step)}
+        </span>
+        <YarnChip letter={letter} shade={shadeOf(letter)} size={36} />
+        <span className="-my-2 ml-auto flex flex-wrap items-center gap-x-5 text-[17px] max-sm:my-0">{told}</span>
+      </div>
+      <p className="flex flex-wrap items-baseline gap-x-5 pt-4">
+        <b className="count text-[104px] leading-none max-sm:text-[76px]">{Number(stretch?.count ?? 0)}</b>
+        <span className="text-[28px] leading-tight">
+          {workSaid.chainsTo(Number(stretch?.upTo ?? all), all)}
+          <span className="block text-[22px] text-soft">
+            {at + 1 < step.runs.length ? workSaid.thenMarker : workSaid.thenFirstRow(word.toLowerCase())}
+          </span>
+        </span>
       </p>
+      <ChainDrawing runs={step.runs} at={at} shade={shadeOf(letter)} />
+      <div className="grid max-w-[76ch] gap-1 pt-5 text-[18px]">
+        {stepLines(step, units, terms).map((line) => (
+          <p key={line}>{line}</p>
+        ))}
+        <p>
+          <span className="text-soft">{word} 1:</span>{' '}
+          {startWords(first, foundation, fabric.making, fabric.count, { terms, style: 'whole', chained: true })}.
+        </p>
+      </div>
+      <div className="pt-3 pb-4">{children}</div>
     </section>
   );
 }

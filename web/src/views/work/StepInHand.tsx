@@ -58,8 +58,16 @@ export function StepInHand({ workId, step, at, rows, letters, shadeOf, onSkip }:
   );
 }
 
+interface SkipProps {
+  readonly workId: string;
+  readonly name: string;
+  /** Units that are done, for what is noted. */
+  readonly rows: number;
+  readonly onSkip: () => void;
+}
+
 /** Passes a step over, or ticks it as done elsewhere, with a word on why in the log. */
-function Skip({ workId, name, rows, onSkip }: { workId: string; name: string; rows: number; onSkip: () => void }) {
+export function Skip({ workId, name, rows, onSkip }: SkipProps) {
   const [add] = useAddEntryMutation();
   const [open, setOpen] = useState(false);
   const [why, setWhy] = useState('');

@@ -7,7 +7,7 @@ import {
   placeName,
   spokenRun,
   stepName,
-  stepRunWords,
+  stepSaid,
   tugWords,
   workSaid,
 } from '@puntada/core/words';
@@ -39,7 +39,7 @@ import { RowHead } from './RowHead.tsx';
 import { RunWords } from './RunWords.tsx';
 import { Sitting } from './Sitting.tsx';
 import { StepButtons } from './StepButtons.tsx';
-import { StepInHand } from './StepInHand.tsx';
+import { Skip, StepInHand } from './StepInHand.tsx';
 import { useCounter } from './useCounter.ts';
 import { useLasting } from './useLasting.ts';
 import { useAwake, useReading, useRoom } from './useReading.ts';
@@ -70,7 +70,9 @@ export default function WorkView() {
             </ButtonLink>
           </>
         ) : null}
-        {!error && !work ? <Waiting words="Opening your project…" workedOut /> : null}
+        {!error && (!work || (work.state !== 'wished' && cloth === undefined)) ? (
+          <Waiting words="Opening your project…" workedOut />
+        ) : null}
       </main>
     </>
   );
@@ -112,12 +114,7 @@ function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
   useRoom(reading.dark);
   useAwake(reading.awake);
   const stepNow = unit?.kind === 'step' ? unit.step : undefined;
-  const stepRun = stepNow?.runs[position.runs];
-  const spoken = row
-    ? spokenRun(row.course, row.run, terms)
-    : stepNow && stepRun
-      ? `${stepName(stepNow)}: ${stepRunWords(stepRun, stepNow, terms)}`
-      : '';
+  const spoken = row ? spokenRun(row.course, row.run, terms) : stepNow ? stepSaid(stepNow, position.runs, terms) : '';
   // A row is said with how it begins: the turn and its chain, in whole words.
   const said = row?.at === 0 ? `${word} ${row.course.number}: ${row.beginsSaid}. ${spoken}` : spoken;
   const place = row ? `; ${word.toLowerCase()} ${row.course.number} of ${fabric.courses}` : '';
@@ -141,6 +138,18 @@ function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
       onSkip={steps.row}
     />
   ) : null;
+  // Whether the yarn lasts, and the clock.
+  const beside = (
+    <>
+      <LastingWords
+        workId={work.id}
+        told={lasts}
+        sure={work.wish.sure}
+        on={{ rows: fabric.courses, sequence, item: work.wish.item }}
+      />
+      {log ? <Sitting workId={work.id} log={log} step={`${position.rows} ${position.runs}`} /> : null}
+    </>
+  );
   return (
     <div
       style={reading.big ? { zoom: 1.2 } : undefined}
@@ -158,13 +167,7 @@ function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
             <section className="px-6 pt-4 pb-2">
               {which ? <p className="pb-1 text-[19px] font-semibold">{which}</p> : null}
               <RowHead row={row} cloth={cloth} hand={hand}>
-                <LastingWords
-                  workId={work.id}
-                  told={lasts}
-                  sure={work.wish.sure}
-                  on={{ rows: fabric.courses, sequence, item: work.wish.item }}
-                />
-                {log ? <Sitting workId={work.id} log={log} step={`${position.rows} ${position.runs}`} /> : null}
+                {beside}
               </RowHead>
               {work.wish.open && costs && row.at === 0 && cloth === whole ? (
                 <OpenEndBand
@@ -208,11 +211,18 @@ function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
               hand={hand}
             />
           </>
-        ) : onChain ? (
-          <ChainInHand which={which} first={workCourse(fabric, cloth.bound, cloth.foundation, 0)} cloth={cloth}>
-            {inHand}
+        ) : stepNow && onChain ? (
+          <ChainInHand
+            step={stepNow}
+            at={position.runs}
+            which={which}
+            cloth={cloth}
+            shadeOf={shadeOf}
+            first={workCourse(fabric, cloth.bound, cloth.foundation, 0)}
+            told={beside}
+          >
             <NotesOf notes={notes.get(position.rows + 1)} />
-            {log ? <Sitting workId={work.id} log={log} step={`${position.rows} ${position.runs}`} /> : null}
+            <Skip workId={work.id} name={stepName(stepNow)} rows={position.rows} onSkip={steps.row} />
           </ChainInHand>
         ) : (
           <AllWorked

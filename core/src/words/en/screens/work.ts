@@ -4,8 +4,11 @@ import type { Told } from './told.ts';
 export const workSaid = {
   stitchesInLastFasten: (stitches: Told, word: Told) =>
     `${stitches} stitches in the last ${word}. Fasten off: cut the yarn, leaving 15 cm, and pull the end through the last loop. Weave in each end inside its own colour.`,
-  chainFirst: 'The foundation chain',
-  thenFirstRow: (word: string) => `Then ${word} 1:`,
+  chainsTo: (upTo: number, all: number) => (upTo < all ? `chains, to ${upTo} of ${all}` : `chains, to all ${all}`),
+  thenMarker: 'then put a marker in',
+  thenFirstRow: (word: string) => `then ${word} 1`,
+  chainsMade: (made: number, all: number) => `${made} of ${all} chains made, with a marker after every twenty`,
+  chainsMore: (more: number) => `and ${more} more`,
   seeFinishingSteps: 'See the finishing steps',
   noteHowItTurned: 'Note how it turned out',
   nextOneBeginsWith: 'The next one begins with its chain, as soon as these steps are done.',
