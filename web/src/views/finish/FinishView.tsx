@@ -10,6 +10,8 @@ import { Stages } from '../../app/Stages.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
 import { Choice } from '../../parts/Choice.tsx';
 import { Figure, shownFigure } from '../../parts/Figure.tsx';
+import { FinishDrawing } from '../../parts/finish/FinishDrawing.tsx';
+import { stepsOfOne } from '../../parts/finish/layout.ts';
 import { Problems } from '../../parts/Problems.tsx';
 import { useArrived } from '../../parts/useArrived.ts';
 import { useWorkCloth } from '../../parts/useWorkCloth.ts';
@@ -18,8 +20,6 @@ import { Worked } from '../../parts/Worked.tsx';
 import { planner } from '../../worker/planner.ts';
 import { useAnswer } from '../../worker/useAnswer.ts';
 import { usePlanDocument } from '../../worker/usePlanDocument.ts';
-import { FinishDrawing } from './FinishDrawing.tsx';
-import { stepsOfOne } from './layout.ts';
 
 /** What is done when the cloth is off the hook, counted, in the order of doing. */
 export default function FinishView() {

@@ -4,7 +4,7 @@ import type { Hand } from '@puntada/core/words';
 import { finishSaid } from '@puntada/core/words';
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../api/api.ts';
-import type { WorkCloth } from '../../parts/useWorkCloth.ts';
+import type { WorkCloth } from '../useWorkCloth.ts';
 import { LyingCloth } from './LyingCloth.tsx';
 import { countsAt, layOut, patternAt, seamSides, sheet } from './layout.ts';
 import { Behind, BorderFrame, Ends, MouthBand, numbered, SeamPairs, StrapLine, Words } from './Marks.tsx';

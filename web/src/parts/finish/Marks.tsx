@@ -1,7 +1,7 @@
 import type { PatternedRound, WorkStep } from '@puntada/core/plan';
 import type { PlanDocument } from '@puntada/core/records';
 import type { Hand } from '@puntada/core/words';
-import { type Arc, borderArcs, borderRects } from '../../parts/cloth/borderLook.ts';
+import { type Arc, borderArcs, borderRects } from '../cloth/borderLook.ts';
 import { endMarks, type Lies, type Side, sheet } from './layout.ts';
 
 /** So wide is what a finger finds of a thin line, px. */

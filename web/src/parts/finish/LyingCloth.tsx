@@ -1,9 +1,9 @@
 import { sidesOf } from '@puntada/core/craft';
 import { useEffect, useRef } from 'react';
 import { usePreferences } from '../../api/api.ts';
-import { faceOf, liesDouble } from '../../parts/cloth/clothLayout.ts';
-import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 import { easel } from '../../worker/painter.ts';
+import { faceOf, liesDouble } from '../cloth/clothLayout.ts';
+import type { WorkCloth } from '../useWorkCloth.ts';
 import { type Lies, sheet } from './layout.ts';
 
 const percent = (part: number, whole: number) => `${(100 * part) / whole}%`;
