@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { begunCloth, expect, startedCloth, type TestServer, test, weighedSwatch, wishedCloth } from './server.ts';
+import { at, begunCloth, expect, startedCloth, type TestServer, test, weighedSwatch, wishedCloth } from './server.ts';
 import {
   addresses,
   axe,
@@ -132,6 +132,16 @@ test('every view, found by its links, and what opens over it, is clean for every
   // Nothing made of it yet: its chain is in hand, eight stretches of twenty and more.
   const started = await startedCloth(server, { title: longTitle, pieces: 3, width: { by: 'stitches', count: 260 } });
   kinds.set(started, 'begun');
+  // At a step of its finishing, on the drawing of the piece.
+  const bordered = await begunCloth(server, {
+    title: longTitle,
+    border: { rounds: 2, colour: 'A' },
+    width: { by: 'stitches', count: 36 },
+    height: { by: 'rows', count: 44 },
+  });
+  const tick = { id: crypto.randomUUID(), at: Date.now(), from: at(0), to: at(44) };
+  await server.post(`/works/${bordered}/ticks`, { ticks: [tick] });
+  kinds.set(bordered, 'begun');
   const [views, titles, opened] = [new Set<string>(), new Set<string>(), new Map<string, number>()];
   const found: string[] = [];
   let refused = 0;
@@ -141,6 +151,7 @@ test('every view, found by its links, and what opens over it, is clean for every
     '/nowhere',
     '/works/00000000-0000-4000-8000-000000000000/rows',
     `/works/${started}/work`,
+    `/works/${bordered}/work`,
   ];
   for await (const view of walk(page, server.address, kinds, unlinked)) {
     views.add(viewOf(view.split('?')[0] ?? '') ?? view);

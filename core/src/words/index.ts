@@ -80,6 +80,7 @@ export {
   placeName,
   stepLines,
   stepName,
+  stepRunLarge,
   stepRunWords,
   stepSaid,
 } from './en/steps.ts';

@@ -14,6 +14,8 @@ export interface WorkStep {
   /** What to do; its words: `words/en/finish.ts`. */
   readonly told: readonly Told[];
   readonly colour: number | undefined;
+  /** Stitches that are there when it is done; 0 where it makes none. */
+  readonly stitches: number;
   /** m of its colour */
   readonly metres: number;
   /** What it takes of a second colour. */
@@ -32,7 +34,17 @@ const twenty = 20;
 const nothing: Handwork = new Map();
 
 export function step(code: string, part: Partial<WorkStep>): WorkStep {
-  return { code, facts: {}, runs: [{ code }], told: [], colour: undefined, metres: 0, hands: nothing, ...part };
+  return {
+    code,
+    facts: {},
+    runs: [{ code }],
+    told: [],
+    colour: undefined,
+    stitches: 0,
+    metres: 0,
+    hands: nothing,
+    ...part,
+  };
 }
 
 function byTwenties(chains: number): Told[] {
@@ -55,7 +67,8 @@ interface FoundationChain {
 /** The foundation chain of a cloth, by twenties. @param again it is not that of the first cloth */
 export function chainStep({ chains, colour, metres }: FoundationChain, again: boolean): WorkStep {
   const facts = { chains, ...(again ? { again } : {}) };
-  return step('chain', { facts, runs: byTwenties(chains), colour, metres, hands: handworkOfChain(chains) });
+  const hands = handworkOfChain(chains);
+  return step('chain', { facts, runs: byTwenties(chains), colour, stitches: chains, metres, hands });
 }
 
 /** Stitches of each round of a border, as its steps tell them; nothing where they tell none. */
@@ -139,6 +152,7 @@ function mouthSteps({ colour, metres, stitches, steps }: FinishPart): WorkStep[]
       runs,
       told: steps.slice(round, round + 1),
       colour,
+      stitches: runs.reduce((sum, run) => sum + (run.code === 'mouth-side' ? Number(run.facts?.count) : 0), 0),
       metres: metres * share,
       hands: handworkOfFinish(stitches * share, 0),
     });
@@ -151,7 +165,8 @@ export function stepsOf(part: FinishPart): WorkStep[] {
   if (part.part === 'mouth') return mouthSteps(part);
   const sides = part.part === 'seam' ? runsOfSeam(steps) : part.part === 'strap' ? runsOfStrap(steps) : [];
   if (sides.length) {
-    return [step(part.part, { runs: sides, told: steps, colour, metres, hands: handworkOfFinish(stitches, 0) })];
+    const hands = handworkOfFinish(stitches, 0);
+    return [step(part.part, { runs: sides, told: steps, colour, stitches, metres, hands })];
   }
   const rounds = part.part === 'border' || part.part === 'envelope' ? roundsOf(part) : [];
   const all = rounds.reduce((sum, each) => sum + each, 0);
@@ -161,7 +176,8 @@ export function stepsOf(part: FinishPart): WorkStep[] {
       rounds.map((count, i) => ({ code: 'envelope-round', facts: { layer, n: i + 1, of: rounds.length, count } })),
     );
     const own = all ? { runs } : {};
-    return [step(part.part, { ...own, told: steps, colour, metres, hands: handworkOfFinish(stitches, 0) })];
+    const hands = handworkOfFinish(stitches, 0);
+    return [step(part.part, { ...own, told: steps, colour, stitches, metres, hands })];
   }
   return rounds.map((count, round) => {
     const share = count / all;
@@ -170,6 +186,7 @@ export function stepsOf(part: FinishPart): WorkStep[] {
       runs: sidesOfRound(part, round),
       told: round === 0 ? steps.filter(({ code }) => code !== 'border-pattern-round') : [],
       colour,
+      stitches: count,
       metres: metres * share,
       second: part.second && { colour: part.second.colour, metres: part.second.metres * share },
       hands: handworkOfFinish(stitches * share, 0, (part.changes ?? 0) * share),

@@ -2,7 +2,7 @@ import { sampleWish } from '../../../test/sampleWish.ts';
 import { must } from '../../craft/values/problem.ts';
 import type { WishInput } from '../../records/wish.ts';
 import { endsAtText } from '../../words/en/lasting.ts';
-import { placeName, stepLines, stepName, stepRunWords } from '../../words/en/steps.ts';
+import { placeName, stepLines, stepName, stepRunLarge, stepRunWords, stepSaid } from '../../words/en/steps.ts';
 import { cellsInHand, costsOfProject, handworkOfRows, sequenceOfWork } from '../../work/underway/inHand.ts';
 import { rowLeft } from '../../work/underway/kept.ts';
 import { freeze, thaw } from '../begun/frozen.ts';
@@ -96,6 +96,27 @@ describe('the whole project in the order of working', () => {
     const counts = rounds.map(({ runs }) => runs.reduce((sum, { facts }) => sum + Number(facts?.count), 0) + 4 * 3);
     expect(counts[0]).toBe(rounds[0]?.facts?.stitches);
     expect((counts[1] as number) - (counts[0] as number)).toBe(8);
+    // What there should be when each is done.
+    expect(rounds.map(({ stitches }) => stitches)).toEqual(counts);
+  });
+
+  it('is read from afar by its number, with the words to it', () => {
+    const { plan, sequence } = planned({ border: { rounds: 1 }, fold: true });
+    const large = (code: string) => {
+      const step = stepOf(sequence, code);
+      return step.runs.slice(0, 1).map((run) => stepRunLarge(run, step, 'UK'))[0];
+    };
+    const across = plan.width.stitches - 2;
+    expect(large('border')).toEqual({ number: String(across), words: 'dc along the top, then 3 in the corner' });
+    expect(large('chain')).toEqual({ number: '20', words: 'chains, to 20: put a marker in' });
+    expect(large('ends')).toMatchObject({ number: '1', words: expect.stringMatching(/^of \d+, [AB], at the/) });
+    expect(large('fold')).toEqual({ number: undefined, words: 'fold it' });
+    const [chain, fold] = [stepOf(sequence, 'chain'), stepOf(sequence, 'fold')];
+    expect([stepSaid(chain, 1, 'US'), stepSaid(fold, 0, 'US'), stepSaid(fold, 1, 'US')]).toEqual([
+      'Chain 37: 17 chains, to 37',
+      'Fold',
+      '',
+    ]);
   });
 
   it('two panels of a bag are joined once both are worked; the strap comes last', () => {
@@ -137,6 +158,7 @@ describe('the whole project in the order of working', () => {
     // Two of the three in a corner are more than the pairs: 44 + 36 + 44 + 2 · 2.
     const pairs = seam.runs.reduce((sum, { facts }) => sum + Number(facts?.count), 0);
     expect([pairs, seam.told.find(({ code }) => code === 'join-panels')?.facts?.all]).toEqual([124, 128]);
+    expect(seam.stitches).toBe(128);
     const [first, second] = [stepOf(sequence, 'mouth'), stepOf(sequence, 'mouth', 1)];
     expect(told(first)).toEqual(['first side: 36 sc', 'second side: 36 sc']);
     const side = ['2 sc', 'an eyelet, ch 2, skip 1', '30 sc', 'an eyelet, ch 2, skip 1', '2 sc'];
@@ -144,6 +166,15 @@ describe('the whole project in the order of working', () => {
     expect(told(second)).toEqual(both);
     // 2 + 30 + 2 and two stitches passed over are the 36 below them.
     expect(2 + 30 + 2 + 2).toBe(36);
+    expect(first.runs.map((run) => stepRunLarge(run, first, 'US'))[0]).toEqual({
+      number: '36',
+      words: 'first side: sc',
+    });
+    expect(second.runs.map((run) => stepRunLarge(run, second, 'US'))[1]).toEqual({
+      number: undefined,
+      words: 'first side: an eyelet, ch 2, skip 1',
+    });
+    expect([first.stitches, second.stitches]).toEqual([2 * 36, 2 * (2 + 30 + 2)]);
     expect([stepName(first), stepName(second)]).toEqual(['Mouth edge, round 1 of 2', 'Mouth edge, round 2 of 2']);
     const mouth = plan.piece.finish.find(({ part }) => part === 'mouth');
     // 72 sc, then 68 and four times two chains.
@@ -178,6 +209,10 @@ describe('the whole project in the order of working', () => {
       `layer 2, round 2 of 2: ${first + 8} sc`,
     ]);
     expect(plan.piece.finish[0]?.stitches).toBe(2 * (2 * first + 8));
+    expect(stepRunLarge(envelope.runs[3] ?? { code: '' }, envelope, 'US')).toEqual({
+      number: String(first + 8),
+      words: 'layer 2, round 2 of 2: sc',
+    });
   });
 
   it('ends are woven in up one edge, down the other and then inside, each told by its colour and row', () => {

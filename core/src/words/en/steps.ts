@@ -102,6 +102,15 @@ export function stepRunWords({ code, facts: f = {} }: Told, step: WorkStep, term
   }
 }
 
+/** A part of a step as it is read from afar: its number, and the words to it; words alone where it has none. */
+export function stepRunLarge(run: Told, step: WorkStep, terms: Terms): { number: string | undefined; words: string } {
+  const words = stepRunWords(run, step, terms);
+  const number = String(run.facts?.count ?? run.facts?.n);
+  // It stands first, behind what it counts, or behind where that is: `36 sc …`, `end 3 of 8 …`, `first side: 36 sc`.
+  const [, where = '', rest] = new RegExp(`^(?:end |row |fold |(.*: ))?${number} (.*)$`).exec(words) ?? [];
+  return rest === undefined ? { number: undefined, words } : { number, words: where + rest };
+}
+
 /** What is heard of a step, part by part: `Seam: 44 pairs down the first side`; of one that is done at once its name. */
 export function stepSaid(step: WorkStep, at: number, terms: Terms): string {
   const run = step.runs[at];

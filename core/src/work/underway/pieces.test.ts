@@ -8,7 +8,16 @@ const chain: Unit = {
   kind: 'step',
   piece: 1,
   of: 'cloth',
-  step: { code: 'chain', facts: {}, runs: [{ code: 'chain' }], told: [], colour: 0, metres: 0, hands: new Map() },
+  step: {
+    code: 'chain',
+    facts: {},
+    runs: [{ code: 'chain' }],
+    told: [],
+    colour: 0,
+    stitches: 0,
+    metres: 0,
+    hands: new Map(),
+  },
 };
 const sequence: Sequence = { pieces: 2, items: 1, rowsOf: [40, 40], units: [...rows(0), chain, ...rows(1)] };
 

@@ -7,7 +7,7 @@ import { usePreferences } from '../../api/api.ts';
 import type { WorkCloth } from '../useWorkCloth.ts';
 import { LyingCloth } from './LyingCloth.tsx';
 import { countsAt, layOut, patternAt, seamSides, sheet } from './layout.ts';
-import { Behind, BorderFrame, Ends, MouthBand, numbered, SeamPairs, StrapLine, Words } from './Marks.tsx';
+import { Behind, BorderFrame, Ends, MouthBand, numbered, SeamPairs, SideInHand, StrapLine, Words } from './Marks.tsx';
 
 interface Props {
   readonly document: PlanDocument;
@@ -16,11 +16,14 @@ interface Props {
   readonly steps: ReadonlyMap<string, readonly WorkStep[]>;
   /** The step that is looked at. */
   readonly shown: string | undefined;
-  readonly onShow: (step: string) => void;
+  /** Where a place leads; without it the drawing is but looked at. */
+  readonly onShow?: (step: string) => void;
+  /** The step that is worked, and which of its parts is in hand: told on its side, at its end. */
+  readonly now?: { readonly step: WorkStep; readonly at: number } | undefined;
 }
 
 /** The real cloth laid out as it will be joined: what is done at each place, with its counts. A place tells its step. */
-export function FinishDrawing({ document, wish, cloth, steps, shown, onShow }: Props) {
+export function FinishDrawing({ document, wish, cloth, steps, shown, onShow, now }: Props) {
   const { hand } = usePreferences();
   const lies = layOut(document, wish);
   const { x, y, w, h } = lies;
@@ -28,16 +31,25 @@ export function FinishDrawing({ document, wish, cloth, steps, shown, onShow }: P
   const shadeOf = (letter: string) => wish.yarns.find((yarn) => yarn.letter === letter)?.shade ?? '#888888';
   const round = document.size.shape === 'circle';
   const place = (part: string, name: string, children: ReactNode) => (
-    <Place key={part} name={name} chosen={shown === part} onShow={() => onShow(part)}>
+    <Place key={part} name={name} chosen={shown === part} onShow={onShow && (() => onShow(part))}>
       {children}
     </Place>
   );
+  // Of several rounds those counts that are worked now.
+  const stepsOf = (part: string) => (now?.step.code === part ? [now.step] : steps.get(part));
   const few = document.endPlaces.length <= numbered;
   const ends = document.endPlaces.length
     ? place(
         'ends',
         finishSaid.ends,
-        <Ends document={document} lies={lies} hand={hand} shadeOf={shadeOf} chosen={shown === 'ends'} />,
+        <Ends
+          document={document}
+          lies={lies}
+          hand={hand}
+          shadeOf={shadeOf}
+          chosen={shown === 'ends'}
+          now={now?.step.code === 'ends' ? now.at + 1 : undefined}
+        />,
       )
     : null;
   const border = has('border', 'envelope');
@@ -79,7 +91,7 @@ export function FinishDrawing({ document, wish, cloth, steps, shown, onShow }: P
                 round={round}
                 shade={shadeOf(wish.border?.colour ?? 'A')}
                 rounds={wish.border?.rounds ?? 1}
-                counts={countsAt(steps.get(border.part))}
+                counts={countsAt(stepsOf(border.part))}
                 pattern={pattern && { rounds: pattern.rounds, shade: shadeOf(pattern.second) }}
                 chosen={shown === border.part}
               />,
@@ -131,11 +143,15 @@ export function FinishDrawing({ document, wish, cloth, steps, shown, onShow }: P
             )
           : null}
         {few ? ends : null}
-        <Words x={sheet.width / 2} y={sheet.height - 30}>
-          {footOf(document, hand)}
-        </Words>
+        {now && !round ? <SideInHand lies={lies} step={now.step} at={now.at} hand={hand} /> : null}
+        {/* At work the lower line alone: the way along the foot stands where the upper one would. */}
+        {onShow ? (
+          <Words x={sheet.width / 2} y={sheet.height - 30}>
+            {footOf(document, hand)}
+          </Words>
+        ) : null}
         <Words x={sheet.width / 2} y={sheet.height - 11}>
-          {seam ? finishSaid.outside(wish.finish?.outside) : finishSaid.touchToSee}
+          {seam ? finishSaid.outside(wish.finish?.outside) : onShow ? finishSaid.touchToSee : footOf(document, hand)}
         </Words>
       </svg>
     </figure>
@@ -151,9 +167,10 @@ function Place({
 }: {
   name: string;
   chosen: boolean;
-  onShow: () => void;
+  onShow: (() => void) | undefined;
   children: ReactNode;
 }) {
+  if (!onShow) return <g>{children}</g>;
   return (
     // biome-ignore lint/a11y/useSemanticElements: a button cannot stand within a drawing
     <g

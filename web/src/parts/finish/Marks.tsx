@@ -2,7 +2,7 @@ import type { PatternedRound, WorkStep } from '@puntada/core/plan';
 import type { PlanDocument } from '@puntada/core/records';
 import type { Hand } from '@puntada/core/words';
 import { type Arc, borderArcs, borderRects } from '../cloth/borderLook.ts';
-import { endMarks, type Lies, type Side, sheet } from './layout.ts';
+import { endMarks, type Lies, type Side, sheet, sideOf } from './layout.ts';
 
 /** So wide is what a finger finds of a thin line, px. */
 const touched = 30;
@@ -110,6 +110,46 @@ function arcPath(x: number, y: number, { radius, from, to }: Arc): string {
   // A whole ring has no ends for an arc to lie between: it is two halves.
   const middle = (from + to) / 2;
   return `M ${at(from)} A ${radius} ${radius} 0 0 1 ${at(middle)} A ${radius} ${radius} 0 0 1 ${at(to)}`;
+}
+
+interface SideProps {
+  readonly lies: Lies;
+  readonly step: WorkStep;
+  /** Its part in hand, from 0. */
+  readonly at: number;
+  readonly hand: Hand;
+}
+
+/** The side along which is worked now, and which way: a right hand goes round against the clock. */
+export function SideInHand({ lies: { x, y, w, h }, step, at, hand }: SideProps) {
+  const run = step.runs[at];
+  const side = run && sideOf(run);
+  if (!side) return null;
+  // Outside of the numbers that stand at each side.
+  const [over, off] = [34, 46];
+  const lines: Readonly<Record<Side, string>> = {
+    top: `M ${x + w} ${y - over} H ${x}`,
+    left: `M ${x - off} ${y} V ${y + h}`,
+    bottom: `M ${x} ${y + h + over} H ${x + w}`,
+    right: `M ${x + w + off} ${y + h} V ${y}`,
+  };
+  return (
+    <>
+      <defs>
+        <marker id="way" viewBox="0 0 10 10" refX="8" refY="5" markerWidth="3.6" markerHeight="3.6" orient="auto">
+          <path d="M 0 0 L 10 5 L 0 10 z" className="fill-ochre" />
+        </marker>
+      </defs>
+      <path
+        d={lines[side]}
+        transform={hand === 'left' ? `translate(${2 * x + w} 0) scale(-1 1)` : undefined}
+        fill="none"
+        className="stroke-ochre"
+        strokeWidth="5"
+        markerEnd="url(#way)"
+      />
+    </>
+  );
 }
 
 /** Pairs that are joined, a mark every fifth, with their number on each side. */
@@ -236,14 +276,19 @@ interface EndsProps {
   readonly hand: Hand;
   readonly shadeOf: (letter: string) => string;
   readonly chosen: boolean;
+  /** The one in hand, from 1; those before it are woven in. */
+  readonly now?: number | undefined;
 }
 
 /** Ends where they hang, in their colours, numbered in the order in which they are woven in; a broken ring where one hangs behind. */
-export function Ends({ document, lies, hand, shadeOf, chosen }: EndsProps) {
+export function Ends({ document, lies, hand, shadeOf, chosen, now }: EndsProps) {
   const few = document.endPlaces.length <= numbered;
   return endMarks(document.endPlaces, lies, hand === 'right', few ? 17 : 8, few ? undefined : 0).map(
     ({ number, letter, behind, at, tip }) => (
-      <g key={number}>
+      <g key={number} opacity={now !== undefined && number < now ? 0.35 : 1}>
+        {number === now ? (
+          <circle cx={tip[0]} cy={tip[1]} r="15" className="fill-ochre-pale stroke-ochre" strokeWidth="3" />
+        ) : null}
         <circle cx={tip[0]} cy={tip[1]} r={touched} className="fill-transparent" />
         <path d={`M ${at.join(' ')} L ${tip.join(' ')}`} className="stroke-ink" strokeWidth={few ? 4 : 1.6} />
         <path d={`M ${at.join(' ')} L ${tip.join(' ')}`} stroke={shadeOf(letter)} strokeWidth={few ? 2 : 0.8} />

@@ -58,16 +58,22 @@ export function stepsOfOne({ units, pieces, items }: Sequence): ReadonlyMap<stri
   return found;
 }
 
+const sideNames: Readonly<Record<string, Side>> = {
+  ...{ far: 'left', near: 'right', top: 'top', bottom: 'bottom' },
+  ...{ first: 'left', second: 'right' },
+};
+
+/** The side along which a part of a step runs; nothing where it runs along none. */
+export function sideOf({ facts }: WorkStep['runs'][number]): Side | undefined {
+  return sideNames[String(facts?.side ?? facts?.at)];
+}
+
 /** Stitches or pairs along each side, as the counter counts them. */
 export function countsAt(steps: readonly WorkStep[] | undefined): Partial<Record<Side, number>> {
-  const names: Readonly<Record<string, Side>> = {
-    ...{ far: 'left', near: 'right', top: 'top', bottom: 'bottom' },
-    ...{ first: 'left', second: 'right' },
-  };
   const counts: Partial<Record<Side, number>> = {};
-  for (const { facts } of steps?.[0]?.runs ?? []) {
-    const side = names[String(facts?.side ?? facts?.at)];
-    if (side) counts[side] = Number(facts?.count);
+  for (const run of steps?.[0]?.runs ?? []) {
+    const side = sideOf(run);
+    if (side) counts[side] = Number(run.facts?.count);
   }
   // An envelope is counted round by round: its sides are told with it.
   const told = steps?.[0]?.told.find(({ code }) => code === 'border-sides')?.facts;

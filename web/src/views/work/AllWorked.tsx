@@ -37,12 +37,14 @@ export function AllWorked({ work, cloth, waiting, which, last: isLast, open, chi
     void finish({ id, revision }).then(({ data }) => data && navigate('/'));
   }, [wanted, waiting, finish, id, revision, navigate]);
   return (
-    <section className="grid max-w-[70ch] content-start gap-4 p-6 text-[19px]">
-      <h2 className={open ? 'text-[24px]' : 'text-[34px]'}>
+    <section className={`grid content-start gap-4 px-6 text-[19px] ${open ? 'pt-4 pb-6' : 'max-w-[70ch] py-6'}`}>
+      <h2 className={open ? 'text-[19px] text-soft' : 'text-[34px]'}>
         {isLast ? '' : which ? `${which}: ` : ''}All {cloth.fabric.courses} {word}s done
       </h2>
       {children}
-      <p className={open ? 'text-[17px] text-soft' : ''}>{workSaid.stitchesInLastFasten(last.stitches, word)}</p>
+      <p className={open ? 'max-w-[76ch] border-t border-rule pt-4 text-[17px] text-soft' : ''}>
+        {workSaid.stitchesInLastFasten(last.stitches, word)}
+      </p>
       <p className="flex flex-wrap gap-3">
         <ButtonLink to={`/works/${id}/finish`}>{workSaid.seeFinishingSteps}</ButtonLink>
         <ButtonLink to={`/works/${id}/log`}>{workSaid.noteHowItTurned}</ButtonLink>

@@ -1,60 +1,116 @@
-import type { WorkStep } from '@puntada/core/plan';
+import { secondsBy, unknownPace, type WorkStep } from '@puntada/core/plan';
+import type { Work } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
-import { stepLines, stepName, stepRunWords } from '@puntada/core/words';
-import { useState } from 'react';
+import { hoursText, metresText, stepLines, stepName, stepRunLarge, stepRunWords, workSaid } from '@puntada/core/words';
+import type { ProjectCosts } from '@puntada/core/work';
+import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
 import { Button } from '../../parts/Button.tsx';
+import { TermLine } from '../../parts/TermLine.tsx';
 import { TextField } from '../../parts/TextField.tsx';
+import type { WorkCloth } from '../../parts/useWorkCloth.ts';
 import { YarnChip } from '../../parts/YarnChip.tsx';
 
+const StepPlace = lazy(() => import('./StepPlace.tsx'));
+
 interface Props {
-  readonly workId: string;
+  readonly work: Work;
   readonly step: WorkStep;
   /** Which part of it is in hand, from 0. */
   readonly at: number;
-  /** Units that are done, for what is noted. */
-  readonly rows: number;
-  readonly letters: readonly string[];
+  readonly cloth: WorkCloth;
+  /** What the whole holds; its place is shown of cloths that are made by the plan of now. */
+  readonly costs: ProjectCosts | undefined;
   readonly shadeOf: (letter: string) => string;
-  readonly onSkip: () => void;
+  /** What is told at the other end of its name. */
+  readonly told: ReactNode;
+  /** To skip it, and what was noted. */
+  readonly children: ReactNode;
 }
 
-/** A step beside the rows: worked by the same keys, part by part. */
-export function StepInHand({ workId, step, at, rows, letters, shadeOf, onSkip }: Props) {
+/** A step beside the rows, part by part: its number large, where it is done, and what there should be then. */
+export function StepInHand({ work, step, at, cloth, costs, shadeOf, told: beside, children }: Props) {
   const { terms, told, ends } = usePreferences();
-  const letter = step.colour === undefined ? undefined : letters[step.colour];
+  const letter = step.colour === undefined ? undefined : cloth.bound.colours[step.colour];
   const run = step.runs[at];
   const next = step.runs[at + 1];
   const lines = stepLines(step, told, terms, ends);
+  const large = run && step.runs.length > 1 ? stepRunLarge(run, step, terms) : undefined;
   return (
-    <section aria-label={stepName(step)} className="grid max-w-[70ch] content-start gap-3">
-      <p className="flex flex-wrap items-center gap-x-4">
-        {letter ? <YarnChip letter={letter} shade={shadeOf(letter)} size={44} /> : null}
-        <span className="font-display text-[40px] leading-none font-bold" data-testid="step-name">
+    <section aria-label={stepName(step)}>
+      <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
+        <span className="font-display text-[46px] leading-none font-bold max-sm:text-[36px]" data-testid="step-name">
           {stepName(step)}
         </span>
+        {letter ? <YarnChip letter={letter} shade={shadeOf(letter)} size={36} /> : null}
         {step.runs.length > 1 ? (
           <span className="count text-[22px] font-medium text-soft">
             {Math.min(at + 1, step.runs.length)} of {step.runs.length}
           </span>
         ) : null}
-      </p>
-      {run && step.runs.length > 1 ? (
-        <p className="text-[28px] leading-tight">
-          {stepRunWords(run, step, terms)}
-          {next ? <span className="block text-[19px] text-soft">Then {stepRunWords(next, step, terms)}</span> : null}
-        </p>
-      ) : null}
-      {lines.length ? (
-        <ul className="grid gap-1 text-[18px]">
-          {lines.map((line) => (
-            <li key={line}>{line}</li>
-          ))}
-        </ul>
-      ) : null}
-      <Skip workId={workId} name={stepName(step)} rows={rows} onSkip={onSkip} />
+        <span className="-my-2 ml-auto flex flex-wrap items-center gap-x-5 text-[17px] max-sm:my-0">{beside}</span>
+      </div>
+      <div className="grid gap-x-10 gap-y-5 pt-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,370px)]">
+        <div className="grid min-w-0 content-start gap-4">
+          {large ? (
+            <p className="flex flex-wrap items-baseline gap-x-5">
+              {large.number ? (
+                <b className="count text-[104px] leading-none max-sm:text-[76px]">{large.number}</b>
+              ) : null}
+              <span className="min-w-0 text-[28px] leading-tight max-sm:text-[22px]">
+                {large.words}
+                {next ? (
+                  <span className="block text-[20px] text-soft max-sm:text-[18px]">
+                    then {stepRunWords(next, step, terms)}
+                  </span>
+                ) : null}
+              </span>
+            </p>
+          ) : null}
+          {lines.length ? (
+            <ul className="grid max-w-[70ch] gap-1 text-[18px]">
+              {lines.map((line) => (
+                <li key={line}>{line}</li>
+              ))}
+            </ul>
+          ) : null}
+          {children}
+        </div>
+        <div className="grid content-start gap-4">
+          {costs ? (
+            <Suspense fallback={null}>
+              <StepPlace work={work} cloth={cloth} sequence={costs.sequence} step={step} at={at} />
+            </Suspense>
+          ) : null}
+          <WhenDone work={work} step={step} letters={cloth.bound.colours} />
+        </div>
+      </div>
     </section>
+  );
+}
+
+/** What there should be when a step is done, and what it takes. */
+function WhenDone({ work, step, letters }: { work: Work; step: WorkStep; letters: readonly string[] }) {
+  const { told } = usePreferences();
+  const time = secondsBy(work.wish.pace ?? unknownPace, step.hands);
+  const yarn = [step.colour === undefined ? undefined : { colour: step.colour, metres: step.metres }, step.second];
+  return (
+    <dl aria-label={workSaid.whenDone} className="text-[16px]">
+      {step.stitches > 0 ? <TermLine term={workSaid.stitchesThen} value={String(step.stitches)} /> : null}
+      {yarn.flatMap((each) =>
+        each && each.metres > 0.05
+          ? [
+              <TermLine
+                key={each.colour}
+                term={workSaid.takesOf(letters[each.colour] ?? '')}
+                value={metresText({ mid: each.metres, low: each.metres, high: each.metres, source: 'typed' }, told)}
+              />,
+            ]
+          : [],
+      )}
+      {time.mid > 0 ? <TermLine term={workSaid.takesTime} value={hoursText(time)} /> : null}
+    </dl>
   );
 }
 

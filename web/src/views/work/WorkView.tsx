@@ -126,18 +126,6 @@ function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
   // A row of the cloth in hand, as a place of the whole.
   const goTo = (to: Position) => steps.go({ rows: placeOfRow(known, stands.piece, to.rows), runs: to.runs });
   const placeWords = (rows: number) => placeName(known, rows + 1, work.wish.item, word.toLowerCase());
-  const inHand = stepNow ? (
-    <StepInHand
-      key={position.rows}
-      workId={work.id}
-      step={stepNow}
-      at={position.runs}
-      rows={position.rows}
-      letters={cloth.bound.colours}
-      shadeOf={shadeOf}
-      onSkip={steps.row}
-    />
-  ) : null;
   // Whether the yarn lasts, and the clock.
   const beside = (
     <>
@@ -233,8 +221,21 @@ function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
             last={!sequence || !nextRow(sequence, position.rows)}
             open={stepNow !== undefined}
           >
-            {inHand}
-            <NotesOf notes={notes.get(position.rows + 1)} />
+            {stepNow ? (
+              <StepInHand
+                key={position.rows}
+                work={work}
+                step={stepNow}
+                at={position.runs}
+                cloth={cloth}
+                costs={cloth === whole ? costs : undefined}
+                shadeOf={shadeOf}
+                told={beside}
+              >
+                <NotesOf notes={notes.get(position.rows + 1)} />
+                <Skip workId={work.id} name={stepName(stepNow)} rows={position.rows} onSkip={steps.row} />
+              </StepInHand>
+            ) : null}
           </AllWorked>
         )}
       </main>

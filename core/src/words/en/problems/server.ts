@@ -55,7 +55,7 @@ export const server: Table = {
     'Make a new project for anything else.',
   ],
   'tick-outside': (f) => [
-    `Row ${f.row}, run ${f.run} is not in this project, which has ${f.rows} rows.`,
+    `Step ${f.row}, part ${f.run} is not in this project, which has ${f.rows} rows and steps.`,
     'Reload the project; this step belongs to another one.',
   ],
   'set-aside': (f) => [
