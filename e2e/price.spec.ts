@@ -1,6 +1,7 @@
 import { at, begunCloth, expect, test } from './server.ts';
 
 test('what a cloth costs and three ways to a price add up as they are shown; rate and currency hold for all projects', async ({
+  browser,
   page,
   server,
 }) => {
@@ -46,7 +47,20 @@ test('what a cloth costs and three ways to a price add up as they are shown; rat
   await expect
     .poll(() => server.get<{ rate: number; currency: string }>('/preferences'))
     .toMatchObject({ rate: 12, currency: '£' });
-  // What was typed of this project is there again.
+  // What was typed of this project is there again, on another device too.
+  const told = async () => {
+    const { entries } = await server.get<{ entries: { kind: string; typed?: object }[] }>(`/works/${id}/log`);
+    return entries.filter(({ kind }) => kind === 'costs').map(({ typed }) => typed);
+  };
+  await expect.poll(told).toEqual([{ 'ball B': '3.60', label: '0.20', asked: '15' }]);
+  const other = await (await browser.newContext()).newPage();
+  await other.goto(page.url());
+  await expect(other.getByLabel('A ball of B')).toHaveValue('3.60');
+  await other.getByLabel('Label', { exact: true }).fill('');
+  await expect.poll(told).toEqual([{ 'ball B': '3.60', asked: '15' }]);
+  await other.getByLabel('Label', { exact: true }).fill('0.20');
+  await expect.poll(told).toEqual([{ 'ball B': '3.60', label: '0.20', asked: '15' }]);
+  await other.context().close();
   await page.reload();
   await expect(page.getByLabel('A ball of B')).toHaveValue('3.60');
   await expect(ways).toContainText('15.00 £');

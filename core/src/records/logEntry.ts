@@ -5,10 +5,10 @@ import { positionSchema as position } from './tick.ts';
 const length = z.string().trim().min(1).max(40).optional();
 const words = (most: number) => z.string().trim().max(most);
 /** What an entry that is made now says of itself. */
-export const entryLabel = { format: 'puntada-entry', version: 4 } as const;
+export const entryLabel = { format: 'puntada-entry', version: 5 } as const;
 
 const head = {
-  ...labelOf('puntada-entry', 4),
+  ...labelOf('puntada-entry', 5),
   /** A UUID made by the device, so that an entry told twice is kept once. */
   id: z.uuid(),
   /** Milliseconds since 1970. */
@@ -93,16 +93,23 @@ export const logEntrySchema = z.discriminatedUnion('kind', [
     /** In the maker's own money. */
     price: z.number().min(0).max(1_000_000).optional(),
   }),
+  /** What was typed of the costs of one, or of a whole set, by its field; the last that was told holds. */
+  z.strictObject({
+    ...head,
+    kind: z.literal('costs'),
+    of: z.enum(['one', 'set']),
+    typed: z.record(z.string().max(120), words(40)),
+  }),
 ]);
 
 /**
  * Version 2 knows what a session really took; in version 3 the pictures of a photo may be kept beside it. What the
- * versions before wrote stays as it was. Version 4 knows what becomes of each item.
+ * versions before wrote stays as it was. Version 4 knows what becomes of each item, version 5 what was typed of its costs.
  */
 export const logEntryRecord = {
   format: 'puntada-entry',
   schema: logEntrySchema,
-  steps: [(old) => old, (old) => old, (old) => old],
+  steps: [(old) => old, (old) => old, (old) => old, (old) => old],
 } satisfies RecordKind;
 
 export type LogEntry = z.output<typeof logEntrySchema>;

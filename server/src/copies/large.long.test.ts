@@ -7,6 +7,7 @@ import { join } from 'node:path';
 import { Readable } from 'node:stream';
 import { pipeline } from 'node:stream/promises';
 import type { ReadableStream } from 'node:stream/web';
+import { entryLabel } from '@puntada/core/records';
 import { freshFolder } from '../../test/freshFolder.ts';
 import { galleyCloth } from '../../test/sampleWorks.ts';
 import { openDatabase } from '../db/open.ts';
@@ -103,7 +104,7 @@ describe('a gigabyte of photos', () => {
     const db = await openDatabase(data);
     const id = await addWork(db, galleyCloth, null);
     for (let n = 0; n < photos; n++) {
-      const label = { format: 'puntada-entry', version: 4, kind: 'photo', row: 0 } as const;
+      const label = { ...entryLabel, kind: 'photo', row: 0 } as const;
       await addEntry(db, id, { ...label, id: randomUUID(), at: n, image: photo() });
     }
     await db.close();

@@ -1,3 +1,4 @@
+import type { LogEntry } from '@puntada/core/records';
 import { appSaid } from '@puntada/core/words';
 import { CloudOff } from 'lucide-react';
 import { useEffect } from 'react';
@@ -40,7 +41,7 @@ function useDelivery(away: boolean): void {
   }, [away, dispatch]);
 }
 
-const names: Readonly<Record<string, readonly [one: string, more: string]>> = {
+const names: Readonly<Record<'step' | LogEntry['kind'], readonly [one: string, more: string]>> = {
   step: ['step', 'steps'],
   note: ['note', 'notes'],
   photo: ['photo', 'photos'],
@@ -49,6 +50,8 @@ const names: Readonly<Record<string, readonly [one: string, more: string]>> = {
   pause: ['pause', 'pauses'],
   session: ['session', 'sessions'],
   end: [appSaid.entryAboutFinishedPiece, 'entries about finished pieces'],
+  item: [appSaid.entryAboutItem, 'entries about items'],
+  costs: [appSaid.entryAboutCosts, 'entries about costs'],
 };
 
 /** `5 steps, 1 note and 1 photo`. */

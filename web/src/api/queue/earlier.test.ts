@@ -24,7 +24,7 @@ describe('what an earlier version left waiting in the browser', () => {
     expect(leftByEarlier(storage)).toEqual({
       waiting: [
         { id: a, workId: 'w', kind: 'tick', tick },
-        { id: b, workId: 'v', kind: 'entry', entry: { format: 'puntada-entry', version: 4, ...entry } },
+        { id: b, workId: 'v', kind: 'entry', entry: { format: 'puntada-entry', version: 5, ...entry } },
       ],
       keys: [`puntada.tick.w.0000000000001000.${a}`, `puntada.entry.v.0000000000001000.${b}`],
     });

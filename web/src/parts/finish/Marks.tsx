@@ -297,12 +297,12 @@ export function Ends({ document, lies, hand, shadeOf, chosen, now }: EndsProps) 
             <circle
               cx={tip[0]}
               cy={tip[1]}
-              r="9"
+              r="10"
               className={`fill-paper ${chosen ? 'stroke-verdigris' : 'stroke-ink'}`}
               strokeWidth={chosen ? 3 : 1.2}
               strokeDasharray={behind ? '2 2' : undefined}
             />
-            <text x={tip[0]} y={tip[1] + 4} textAnchor="middle" className="fill-ink text-[11px] font-semibold">
+            <text x={tip[0]} y={tip[1] + 5} textAnchor="middle" className="fill-ink text-[14px] font-semibold">
               {number}
             </text>
           </>

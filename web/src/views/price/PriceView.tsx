@@ -1,5 +1,5 @@
 import { decimal, numberOrText } from '@puntada/core/craft';
-import type { PlanDocument, Wish, Work } from '@puntada/core/records';
+import type { PlanDocument, Wish, Work, WorkSummary } from '@puntada/core/records';
 import { priceSaid } from '@puntada/core/words';
 import { type Costs, materialsOf, materialsTimes, type PriceWay, pricesOf, setTotals } from '@puntada/core/work';
 import { useMemo, useState } from 'react';
@@ -54,13 +54,24 @@ export default function PriceView() {
           </div>
         ) : null}
         {work && costs ? (
-          <Price key={of} id={whole ? (work.wish.set?.id ?? id) : id} whole={whole} {...costs} />
+          <Price
+            key={of}
+            id={whole ? (work.wish.set?.id ?? id) : id}
+            workId={whole ? firstOf(inSet, id) : id}
+            whole={whole}
+            {...costs}
+          />
         ) : problems.length || error ? null : (
           <Waiting words={priceSaid.countingCosts} workedOut />
         )}
       </main>
     </>
   );
+}
+
+/** The project that keeps what is typed of a set: the same one on every device. */
+function firstOf(inSet: readonly WorkSummary[], id: string): string {
+  return inSet.map((each) => each.id).sort()[0] ?? id;
 }
 
 /** Yarn and hours that are to be paid, all items together. */
@@ -97,15 +108,17 @@ function wrongAmount(text: string): string | undefined {
 interface PriceProps extends Paid {
   /** Under which it is kept what was typed. */
   readonly id: string;
+  /** The project in whose log it stands. */
+  readonly workId: string;
   /** Of a whole set, whose colours may be of several yarns. */
   readonly whole: boolean;
 }
 
-function Price({ id, whole, items, yarns, hours: all }: PriceProps) {
+function Price({ id, workId, whole, items, yarns, hours: all }: PriceProps) {
   const { currency, rate } = usePreferences();
   const change = useChangePreferences();
   const { data: drawer } = useDrawerQuery();
-  const [typed, set] = useTyped(id);
+  const { typed, set, problems } = useTyped(id, workId, whole ? 'set' : 'one');
   const [own, setOwn] = useState(rate ? String(rate) : '');
   const colours = yarns.map(({ yarn, metres }) => {
     const letter = whole ? yarn.name : yarn.letter;
@@ -138,6 +151,7 @@ function Price({ id, whole, items, yarns, hours: all }: PriceProps) {
   return (
     <div className="grid gap-x-12 gap-y-8 lg:grid-cols-[minmax(0,1fr)_minmax(0,1fr)]">
       <div className="grid content-start gap-7">
+        <Problems problems={problems} />
         <section aria-label="Yarn">
           <h2 className="border-b border-ink pb-1 text-[19px]">
             {whole ? priceSaid.yarnOnAverage(items) : priceSaid.yarnOfOne(items)}

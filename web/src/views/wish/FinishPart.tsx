@@ -66,7 +66,7 @@ export function FinishPart() {
         {bordered ? (
           <div className="w-[250px]">
             <SelectOf name="border.by" label={wishSaid.borderSides}>
-              <option value="gauge">{wishSaid.byGauge}</option>
+              <option value="gauge">{told(wishSaid.byGauge)}</option>
               <option value="rule">{wishSaid.byRule}</option>
             </SelectOf>
           </div>

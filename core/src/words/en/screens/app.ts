@@ -9,6 +9,8 @@ export const appSaid = {
   puntadaWasUpdatedSince: 'Puntada was updated since you opened it, or its server is away. Load the page again.',
   whatYouSavedSafe: 'What you saved is safe. Load the page again; if it breaks once more, go back to the bench.',
   entryAboutFinishedPiece: 'entry about the finished piece',
+  entryAboutItem: 'entry about an item',
+  entryAboutCosts: 'entry about costs',
   itKeptInThis: (message: Told, hint: Told) => `${message} ${hint} It is kept in this browser until you decide.`,
   saveAsFile: 'Save as a file',
   seeWhatWaits: 'See what waits',

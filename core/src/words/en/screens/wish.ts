@@ -15,7 +15,7 @@ export const wishSaid = {
   },
   borderSecond: 'With',
   borderSides: 'Its stitches up the sides',
-  byGauge: 'by gauge: it lies flatter',
+  byGauge: 'by {gauge}: it lies flatter',
   byRule: 'by the rule: so many a row',
   mouthEdge: 'Edge of the mouth',
   mouthRound: 'a round of {sc}',
