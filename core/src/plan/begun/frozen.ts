@@ -50,14 +50,18 @@ export interface ThawedWork extends ThawedCloth {
   readonly before?: readonly ClothBefore[] | undefined;
 }
 
+/** Which of the cloths that were made before a piece is one of; -1 where it is of none. @param piece from 0 */
+export function beforeAt(before: readonly { readonly pieces: number }[] | undefined, piece: number): number {
+  let left = piece;
+  return (before ?? []).findIndex(({ pieces }) => {
+    left -= pieces;
+    return left < 0;
+  });
+}
+
 /** The cloth that one piece of a work is: that of its plan, or one that was made before. @param piece from 0 */
 export function clothAt<Cloth extends Pick<ThawedWork, 'before'>>(work: Cloth, piece: number): Cloth | ThawedCloth {
-  let left = piece;
-  for (const { pieces, cloth } of work.before ?? []) {
-    left -= pieces;
-    if (left < 0) return cloth;
-  }
-  return work;
+  return work.before?.[beforeAt(work.before, piece)]?.cloth ?? work;
 }
 
 function rowText(fabric: Fabric, course: number, letters: readonly string[]): string {

@@ -1,5 +1,6 @@
 import type { Fabric } from '../../craft/fabric/fabric.ts';
 import { chainsFor, type Foundation } from '../../craft/foundation/foundation.ts';
+import { beforeAt } from '../begun/frozen.ts';
 import { finishParts } from '../finish/finish.ts';
 import { itemNamed } from '../items/register.ts';
 import { foundationMetres } from '../measure/parts.ts';
@@ -43,13 +44,8 @@ export interface Stretch {
 
 /** Which stretch a cloth is of. @param piece from 0 */
 export function stretchAt(stretches: readonly Pick<Stretch, 'pieces'>[], piece: number): number {
-  let left = piece;
-  const last = stretches.length - 1;
-  for (let i = 0; i < last; i++) {
-    left -= (stretches[i] as Stretch).pieces;
-    if (left < 0) return i;
-  }
-  return last;
+  const at = beforeAt(stretches.slice(0, -1), piece);
+  return at < 0 ? stretches.length - 1 : at;
 }
 
 /** What is done beside the rows of a cloth, and of an item that it completes. */

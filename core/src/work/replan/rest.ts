@@ -1,6 +1,6 @@
 import { coursesFor } from '../../craft/technique/courses.ts';
 import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
-import { clothAt, type ThawedWork } from '../../plan/begun/frozen.ts';
+import { beforeAt, clothAt, type ThawedWork } from '../../plan/begun/frozen.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
 import { leastRounds } from '../../plan/finish/borderPattern.ts';
 import { admits } from '../../plan/fit/progression.ts';
@@ -161,14 +161,10 @@ function otherFinishes(onward: Onward, planned: Draft): Draft[] {
 
 /** What a cloth was made by: the wish of the work, as it was when that cloth was planned. */
 function wishOf({ wish, cloth }: WorkInHand, piece: number): Wish {
-  let left = piece;
-  for (const before of cloth.before ?? []) {
-    left -= before.pieces;
-    if (left >= 0) continue;
-    const { choice, ending, border, closing } = before.wish;
-    return { ...wish, choice, ending, border, closing };
-  }
-  return wish;
+  const before = cloth.before?.[beforeAt(cloth.before, piece)];
+  if (!before) return wish;
+  const { choice, ending, border, closing } = before.wish;
+  return { ...wish, choice, ending, border, closing };
 }
 
 /**

@@ -1,5 +1,5 @@
 import { must } from '../../craft/values/problem.ts';
-import { clothAt, type ThawedCloth, type ThawedWork } from '../../plan/begun/frozen.ts';
+import { beforeAt, clothAt, type ThawedCloth, type ThawedWork } from '../../plan/begun/frozen.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
 import { type FinishPart, finishParts, yarnsOfPart } from '../../plan/finish/finish.ts';
 import { type Handwork, handworkOf, secondsIn } from '../../plan/pace/hours.ts';
@@ -41,12 +41,7 @@ export interface ProjectCosts extends WorkCosts {
 
 /** What one cloth of a project holds. @param piece from 0 */
 export function costsOfPiece({ cloth, before }: Pick<ProjectCosts, 'cloth' | 'before'>, piece: number): WorkCosts {
-  let left = piece;
-  for (const { pieces, costs } of before) {
-    left -= pieces;
-    if (left < 0) return costs;
-  }
-  return cloth;
+  return before[beforeAt(before, piece)]?.costs ?? cloth;
 }
 
 /** The ends of a cloth by where they hang; those of a way whose places are not known are of their colours alone. */
