@@ -58,7 +58,7 @@ function Drawn({ letter, known, metres, told, last }: Props & { last: KnownAt })
             {yarnLengthUnit(told)} of {letter}
           </text>
           <text x={2} y={height - 7} className="fill-soft text-[12px]">
-            row
+            steps
           </text>
           {y.ticks(3).map((value) => (
             <g key={value}>

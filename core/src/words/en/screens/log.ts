@@ -47,7 +47,8 @@ export const logSaid = {
   setItToZero: 'Set it to zero',
   expectedToBeforeAny: (letter: Told, low: Told, high: Told, unit: Told, lowNow: Told, highNow: Told) =>
     `${letter}: expected ${low} to ${high} ${unit} before any weighing, ${lowNow} to ${highNow} after the last`,
-  dotsWeighedDashesEstimate: 'Dots: weighed. Dashes: estimate. Band: the expected total, narrower with each weighing.',
+  dotsWeighedDashesEstimate:
+    'Across: rows and steps. Dots: weighed. Dashes: estimate. Band: the expected total, narrower with each weighing.',
   yarnOnScale: 'Yarn on the scale',
   notWeighedYetEstimated: 'Not weighed yet; estimated',
   nothingLeftToUse: 'Nothing left to use',
