@@ -9,7 +9,7 @@ import { type Plan, planWish } from '../piece/plan.ts';
 import { counted } from '../route/route.ts';
 import { fitSizes, type Sizes, sizeAt } from '../sizes/sizes.ts';
 import { type Prepared, prepare, prepareMade } from '../wish/prepare.ts';
-import type { ThawedCloth } from './frozen.ts';
+import type { ThawedCloth, ThawedWork } from './frozen.ts';
 import { thaw } from './frozen.ts';
 
 /** A work as it is stored: its wish, and the cloth on the hook once it is begun. */
@@ -32,6 +32,20 @@ export function prepareWork({ wish, begun }: MadeWork, told: ToldUnit = wish.uni
   return cloth.ok ? prepareCloth(wish, cloth.value, told) : cloth;
 }
 
+/** The cloths of a work that were made by plans before. @param pieces of the work: some may be a project of their own since */
+function besideOf({ before = [] }: ThawedWork, pieces: number, told: ToldUnit): Result<RoutedBeside[]> {
+  const beside: RoutedBeside[] = [];
+  let left = pieces;
+  for (const { pieces: made, wish, cloth } of before) {
+    const prepared = prepareCloth(wish, cloth, told);
+    if (!prepared.ok) return prepared;
+    const strands = counted(cloth.strands, costsOfWish(prepared.value));
+    beside.push({ pieces: Math.min(left, made), prepared: prepared.value, fabric: cloth.fabric, strands });
+    left -= Math.min(left, made);
+  }
+  return good(beside);
+}
+
 /**
  * The plan of a work. Once it is begun nothing of it is planned anew: cloth and strands are those on the hook, whatever
  * became of the engine, the pattern book or the wish since.
@@ -45,15 +59,10 @@ export function planWork({ wish, begun }: MadeWork, told: ToldUnit = wish.units)
   if (!read.ok) return read;
   const prepared = read.value;
   const rows = wish.choice?.rows ?? fabric.courses;
-  const beside: RoutedBeside[] = [];
-  for (const { pieces, wish, cloth: own } of cloth.value.before ?? []) {
-    const then = prepareCloth(wish, own, told);
-    if (!then.ok) return then;
-    const routed = counted(own.strands, costsOfWish(then.value));
-    beside.push({ pieces, prepared: then.value, fabric: own.fabric, strands: routed });
-  }
+  const beside = besideOf(cloth.value, wish.pieces, told);
+  if (!beside.ok) return beside;
   const routed = counted(strands, costsOfWish(prepared));
-  const piece = measured(prepared, { fabric, strands: routed }, fabric.count, rows, beside);
+  const piece = measured(prepared, { fabric, strands: routed }, fabric.count, rows, beside.value);
   const size = sizeAt(prepared, fabric.count, rows);
   const sizes = fitSizes({
     ...prepared,

@@ -117,6 +117,10 @@ describe('a cloth behind the first', () => {
     });
     expect(whole.time.mid).toBeCloseTo(2 * tall.piece.time.mid + 3 * low.piece.time.mid, 6);
     expect(whole.rows).toBe(36);
+    // Its first cloth alone, the others a project of their own by now.
+    const first = must(planWork({ ...shorter, wish: { ...shorter.wish, pieces: 1 } })).piece;
+    expect(first.time.mid).toBeCloseTo(tall.piece.time.mid, 6);
+    expect(first.yarn.map(({ ends }) => ends)).toEqual(tall.piece.yarn.map(({ ends }) => ends));
   });
 
   it('is planned again and again, and after going back to a cloth that is made', () => {

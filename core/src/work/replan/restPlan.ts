@@ -157,13 +157,6 @@ export class Onward {
     this.drift = driftNow(measures, clothAsWorked(prepared, this.cloth.fabric), wish.units);
   }
 
-  /** So many courses of the cloth in hand, as a place of the whole; where none are, the counter stays where it is. */
-  private placeOf(courses: number): Position {
-    return courses > 0
-      ? { rows: this.base + courses, runs: 0 }
-      : { rows: Math.min(this.base, this.work.stands.rows), runs: 0 };
-  }
-
   /** The same cloth to so many rows, if all that is worked is the same in it. */
   laid(rows: number, stays = this.stays, stitches = this.cloth.fabric.count): Fabric | undefined {
     const { bound, foundation, fabric } = this.cloth;
@@ -237,7 +230,7 @@ export class Onward {
       before: beforeWith(this.work, this.piece),
     };
     const costs = costsOfProject(prepared.value, cloth);
-    const from = stays < this.stays ? this.placeOf(stays) : this.work.stands;
+    const from = stays < this.stays ? { rows: this.base + stays, runs: 0 } : this.work.stands;
     const rip = stays < this.stays ? ripBack(this.costs, this.work.stands, this.done, from.rows) : undefined;
     const colours = this.coloursOf(costs, rip, from);
     const chances = colours.flatMap(({ chance }) => chance ?? []);
