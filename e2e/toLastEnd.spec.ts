@@ -1,5 +1,5 @@
 import type { Page } from '@playwright/test';
-import { expect, type TestServer, test } from './server.ts';
+import { at, expect, start, type TestServer, test } from './server.ts';
 import { toTheEnd } from './toTheEnd.ts';
 
 interface Work {
@@ -188,4 +188,40 @@ test('a round mat with a border of dots: its rounds hold the pattern, and are wo
     'Weave in n ends',
   ]);
   await finish(page, server);
+});
+
+test('every pattern of a border is told, drawn and worked in both of its colours', { tag: '@long' }, async ({
+  page,
+  server,
+}) => {
+  test.slow();
+  for (const pattern of ['bands', 'dots', 'checks', 'teeth']) {
+    await idea(page, server, 'Dishcloth', '10', '10');
+    await page.getByLabel(/^Border, rounds/).fill('3');
+    await page.getByLabel('Its rounds').selectOption(pattern);
+    const work = await begin(page, server);
+    expect(work.wish.border).toMatchObject({ rounds: 3, pattern: { key: pattern } });
+    await page.goto(`${server.address}/works/${work.id}/finish`);
+    await expect(page.getByText(`Pattern: ${pattern}, in A with B.`)).toBeVisible();
+    const rows = work.size?.rows ?? 0;
+    const tick = { id: crypto.randomUUID(), at: Date.now(), from: start, to: at(rows) };
+    await server.post(`/works/${work.id}/ticks`, { ticks: [tick] });
+    await page.goto(`${server.address}/works/${work.id}/work`);
+    const [seen, step] = [new Set<string>(), page.getByTestId('step-name')];
+    for (let round = 1; round <= 3; round++) {
+      await expect(step).toHaveText(`Border, round ${round} of 3`);
+      for (let side = 0; side < 4; side++) {
+        const heard = (await page.getByTestId('heard').textContent()) ?? '';
+        for (const [letter] of heard
+          .split(': ')
+          .at(-1)
+          ?.matchAll(/\b[AB]\b/g) ?? [])
+          seen.add(letter);
+        await page.keyboard.press('Space');
+        await expect(page.getByTestId('heard')).not.toHaveText(heard);
+      }
+    }
+    // Round after round both colours come into the hand.
+    expect([...seen].sort()).toEqual(['A', 'B']);
+  }
 });

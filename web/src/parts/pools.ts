@@ -2,7 +2,7 @@ import type { Estimate } from '@puntada/core/craft';
 import type { PieceWorkings } from '@puntada/core/plan';
 import type { DrawerYarn, WorkSummary } from '@puntada/core/records';
 import { type AtHand, freeOf, type SetPool, type ShoppingNeed, setAside, yarnKey } from '@puntada/core/work';
-import type { PieceFigures } from '../worker/planner.worker.ts';
+import type { PieceFigures } from '../worker/ofSizes.ts';
 
 /** What one project takes of a yarn, and how its metres come about. */
 export interface PoolNeed extends ShoppingNeed {

@@ -2,8 +2,9 @@ import type { LogEntry, WorkSummary } from '@puntada/core/records';
 import type { CountedProject, SetMember } from '@puntada/core/work';
 import { useEffect, useState } from 'react';
 import { useAppDispatch } from '../api/useAppDispatch.ts';
+import type { PieceFigures } from '../worker/ofSizes.ts';
 import { planner } from '../worker/planner.ts';
-import type { PieceFigures, SetPart } from '../worker/planner.worker.ts';
+import type { SetPart } from '../worker/underway.ts';
 import { memberOf } from './setMembers.ts';
 
 /** What is told of one item. */

@@ -1,7 +1,7 @@
 import type { Wish } from '@puntada/core/records';
 import { useEffect, useMemo, useRef, useState } from 'react';
+import type { PieceFigures } from './ofSizes.ts';
 import { planner } from './planner.ts';
-import type { PieceFigures } from './planner.worker.ts';
 
 interface Size {
   readonly stitches: number;

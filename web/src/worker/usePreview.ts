@@ -3,7 +3,7 @@ import type { MadeWork } from '@puntada/core/plan';
 import { startTransition, useEffect, useState } from 'react';
 import { useTurn } from './hired.ts';
 import { planner } from './planner.ts';
-import type { PreviewFigures } from './planner.worker.ts';
+import type { PreviewFigures } from './preview.ts';
 
 /** What a wish would come to, or what was begun of it, planned in the worker a moment after the last change; the one before stays until then. */
 export function usePreview(wish: unknown, begun?: MadeWork['begun']): Result<PreviewFigures> | undefined {

@@ -13,7 +13,7 @@ import {
 import { Fragment, type ReactNode } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { Worked } from '../../parts/Worked.tsx';
-import type { PieceFigures } from '../../worker/planner.worker.ts';
+import type { PieceFigures } from '../../worker/ofSizes.ts';
 import { sizeKey } from '../../worker/useFigures.ts';
 
 interface Props {

@@ -5,7 +5,7 @@ import { scaleLinear } from 'd3-scale';
 import { area, curveStepBefore, line } from 'd3-shape';
 import { usePreferences } from '../../api/api.ts';
 import { useWidth } from '../../parts/useWidth.ts';
-import type { PieceFigures } from '../../worker/planner.worker.ts';
+import type { PieceFigures } from '../../worker/ofSizes.ts';
 import { sizeKey } from '../../worker/useFigures.ts';
 
 interface Props {

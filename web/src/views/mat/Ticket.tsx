@@ -39,7 +39,7 @@ import { Figure, plain } from '../../parts/Figure.tsx';
 import { Term } from '../../parts/terms/Term.tsx';
 import { Worked } from '../../parts/Worked.tsx';
 import { YarnChip, yarnClass, yarnStyle } from '../../parts/YarnChip.tsx';
-import type { PieceFigures } from '../../worker/planner.worker.ts';
+import type { PieceFigures } from '../../worker/ofSizes.ts';
 
 interface Props {
   readonly prepared: Prepared;

@@ -6,8 +6,8 @@ import { usePreferences } from '../../api/api.ts';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { SelectField } from '../../parts/SelectField.tsx';
 import { useShelf } from '../../parts/useShelf.ts';
+import type { PatternFigures } from '../../worker/ofPatterns.ts';
 import { planner } from '../../worker/planner.ts';
-import type { PatternFigures } from '../../worker/planner.worker.ts';
 
 /** The same wish in one or two other patterns, side by side: what each takes more or less. */
 export function Beside({ wish }: { wish: Wish }) {

@@ -15,8 +15,8 @@ import { type Pool, poolsOf } from '../../parts/pools.ts';
 import { Skeleton } from '../../parts/Skeleton.tsx';
 import { Worked } from '../../parts/Worked.tsx';
 import { YarnChip } from '../../parts/YarnChip.tsx';
+import type { PieceFigures } from '../../worker/ofSizes.ts';
 import { planner } from '../../worker/planner.ts';
-import type { PieceFigures } from '../../worker/planner.worker.ts';
 
 /** What is to be bought for every work that is only wished for, by yarn. */
 export default function ShoppingView() {

@@ -11,7 +11,7 @@ import { Figure } from '../../parts/Figure.tsx';
 import { PatternPicture } from '../../parts/PatternPicture.tsx';
 import { easel } from '../../worker/painter.ts';
 import type { Lying } from '../../worker/painter.worker.ts';
-import type { PreviewFigures } from '../../worker/planner.worker.ts';
+import type { PreviewFigures } from '../../worker/preview.ts';
 import type { WishFormValues } from './wishForm.ts';
 
 const box = { width: 372, height: 330 };
