@@ -96,7 +96,8 @@ export function costsOfProject(prepared: Prepared, work: ThawedWork): ProjectCos
   const each = alike.map((own) => costsOfWork(own.prepared, own.cloth));
   const sequence = sequenceOfWork(prepared, work);
   const { units } = sequence;
-  const costsAt = (piece: number) => each[stretchAt(alike, piece)] as WorkCosts;
+  const ofPiece = sequence.rowsOf.map((_, piece) => each[stretchAt(alike, piece)] as WorkCosts);
+  const costsAt = (piece: number) => ofPiece[piece] as WorkCosts;
   const hands = units.map((unit) =>
     unit.kind === 'row' ? (costsAt(unit.piece).hands[unit.row] as Handwork) : unit.step.hands,
   );
