@@ -231,7 +231,7 @@ describe('putting away', () => {
 });
 
 describe('the log', () => {
-  const label = { format: 'puntada-entry', version: 4 };
+  const label = { format: 'puntada-entry', version: 5 };
   const note = { ...label, id: randomUUID(), at: 5, kind: 'note', row: 3, text: 'Tighter since the tea.' };
 
   it('keeps an entry told twice once, in the order of its time, beside the ticks', async () => {
