@@ -1,6 +1,6 @@
-import { freeze, planWish, standingAt, thaw } from '@puntada/core/plan';
+import { freeze, planWish, standingAt, thaw, unknownPace } from '@puntada/core/plan';
 import { readShape, wishSchema } from '@puntada/core/records';
-import { ballsInOrder, costsOfProject, itemsAt, sharedNow } from '@puntada/core/work';
+import { ballsInOrder, costsOfProject, itemsAt, restPlans, sharedNow } from '@puntada/core/work';
 import { middle } from './timing.ts';
 
 /*
@@ -56,6 +56,12 @@ function measured(pieces: number): Map<string, number> {
       sharedNow({ ...yarn, balls: 90, ballGrams: 50, ballMetres: 85 }, { mean: 0, sd: 0.1 }, [need]),
     );
   }
+  timed('the rest planned again from the cloth in the middle', () =>
+    restPlans({
+      ...{ wish: plan.prepared.wish, cloth, stands: { rows: at, runs: 0 } },
+      ...{ weighings: [], measures: [], pace: unknownPace },
+    }),
+  );
   return times;
 }
 
