@@ -48,7 +48,7 @@ export function FinishDrawing({ document, wish, cloth, steps, shown, onShow, now
           hand={hand}
           shadeOf={shadeOf}
           chosen={shown === 'ends'}
-          now={now?.step.code === 'ends' ? now.at + 1 : undefined}
+          now={now?.step.code === 'ends' ? endNow(now) : undefined}
         />,
       )
     : null;
@@ -156,6 +156,11 @@ export function FinishDrawing({ document, wish, cloth, steps, shown, onShow, now
       </svg>
     </figure>
   );
+}
+
+/** The end of the cloth that is in hand, from 1; behind all of them once those of the finishing are. */
+function endNow({ step, at }: NonNullable<Props['now']>): number {
+  return step.runs[at]?.facts?.row === undefined ? Number.POSITIVE_INFINITY : at + 1;
 }
 
 /** A place that can be touched, or reached by the keyboard, to see its step. */
