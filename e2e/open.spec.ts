@@ -47,18 +47,12 @@ test('a file dropped anywhere on the window is opened: a whole bench, asked abou
   ownServer: server,
 }) => {
   await wishedCloth(server, { title: 'Kept in a copy' });
-  const { name } = (await (
-    await page.request.post(`${server.address}/api/copies`, {
-      headers: { 'content-type': 'application/json' },
-      data: {},
-    })
-  ).json()) as { name?: string };
   await page.goto(`${server.address}/copies`);
-  if (!name) await page.getByRole('button', { name: 'Back up everything to a file' }).click();
-  const [copy] = await expect
-    .poll(async () => server.get<{ name: string }[]>('/copies'))
-    .not.toHaveLength(0)
-    .then(() => server.get<{ name: string }[]>('/copies'));
+  // It is made, and then saved: a page that is left before that is called back by it.
+  const saved = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'Back up everything to a file' }).click();
+  await saved;
+  const [copy] = await server.get<{ name: string }[]>('/copies');
   const bytes = await (await page.request.get(`${server.address}/api/copies/${copy?.name}`)).body();
   await page.goto(`${server.address}/drawer`);
   await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
