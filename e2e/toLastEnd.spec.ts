@@ -113,7 +113,7 @@ test('ten dishcloths for a fair: counted one by one to the last end, with their 
   server,
 }) => {
   test.slow();
-  await idea(page, server, 'Dishcloth', '8', '8');
+  await idea(page, server, 'Dishcloth', '8', '4');
   await page.getByLabel('Project name').fill('Fair cloths');
   await page.getByLabel('How many').fill('10');
   await page.getByLabel('Label of A').fill('50 g = 85 m');
