@@ -331,6 +331,36 @@ test('an answer that was on its way while a row was taken does not take it back 
   expect(await page.evaluate(() => (window as unknown as { seenRows: string[] }).seenRows)).toEqual(['Row 2', 'Row 3']);
 });
 
+test('a step is read from afar, shown at its place, and says what there should be when it is done', async ({
+  page,
+  server,
+}) => {
+  const cloth = { width: { by: 'stitches', count: 36 }, height: { by: 'rows', count: 44 }, ending: 'any' };
+  const id = await begunCloth(server, { ...cloth, border: { rounds: 2, colour: 'A', by: 'rule' } });
+  await server.post(`/works/${id}/ticks`, {
+    ticks: [{ id: crypto.randomUUID(), at: Date.now(), from: at(0), to: at(44) }],
+  });
+  await page.goto(`${server.address}/works/${id}/work`);
+  await expect(page.getByTestId('step-name')).toHaveText('Border, round 1 of 2');
+  await expect(page.getByRole('figure', { name: 'The piece laid out, with the place of each step' })).toBeVisible();
+  const there = page.getByRole('definition').first();
+  // 34 along the top between the corners, as many along the bottom; three in each corner.
+  await expect(page.getByText('34', { exact: true }).first()).toBeVisible();
+  const sides: number[] = [];
+  const whole = Number(await there.textContent());
+  for (let side = 0; side < 4; side++) {
+    const heard = (await page.getByTestId('heard').textContent()) ?? '';
+    sides.push(Number(/: (\d+) sc /.exec(heard)?.[1]));
+    await page.keyboard.press('Space');
+    await expect(page.getByTestId('heard')).not.toHaveText(heard);
+  }
+  expect([sides[0], sides[2]]).toEqual([34, 34]);
+  expect(whole).toBe(sides.reduce((sum, each) => sum + each, 0) + 4 * 3);
+  // Each further round has eight more.
+  await expect(page.getByTestId('step-name')).toHaveText('Border, round 2 of 2');
+  await expect(there).toHaveText(String(whole + 8));
+});
+
 test('the last row leads to a finished work', async ({ page, server }) => {
   const id = await begunCloth(server);
   await server.post(`/works/${id}/ticks`, {

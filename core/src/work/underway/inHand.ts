@@ -83,18 +83,22 @@ function madeAlike(prepared: Prepared, work: ThawedWork): MadeAlike[] {
 
 /** A whole project in the order of working, from the cloths on its hook. */
 export function sequenceOfWork(prepared: Prepared, work: ThawedWork): Sequence {
-  const stretches = madeAlike(prepared, work).map(({ cloth: { fabric, strands }, ...each }) => {
+  return sequenceOfAlike(madeAlike(prepared, work), work.fromChain);
+}
+
+function sequenceOfAlike(alike: readonly MadeAlike[], fromChain = false): Sequence {
+  const stretches = alike.map(({ cloth: { fabric, strands }, ...each }) => {
     const { totals } = counted(strands, costsOfWish(each.prepared));
     return { ...each, fabric, ends: endsToWeave(each.prepared, strands, totals) };
   });
-  return sequenceOf(stretches, work.fromChain === true);
+  return sequenceOf(stretches, fromChain);
 }
 
 /** Counts what every unit of a project holds; nothing is left over for when it is off the hook. */
 export function costsOfProject(prepared: Prepared, work: ThawedWork): ProjectCosts {
   const alike = madeAlike(prepared, work);
   const each = alike.map((own) => costsOfWork(own.prepared, own.cloth));
-  const sequence = sequenceOfWork(prepared, work);
+  const sequence = sequenceOfAlike(alike, work.fromChain);
   const { units } = sequence;
   const ofPiece = sequence.rowsOf.map((_, piece) => each[stretchAt(alike, piece)] as WorkCosts);
   const costsAt = (piece: number) => ofPiece[piece] as WorkCosts;

@@ -1,8 +1,7 @@
-import { secondsBy, unknownPace, type WorkStep } from '@puntada/core/plan';
+import { type Sequence, secondsBy, unknownPace, type WorkStep } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
 import { entryLabel } from '@puntada/core/records';
 import { hoursText, metresText, stepLines, stepName, stepRunLarge, stepRunWords, workSaid } from '@puntada/core/words';
-import type { ProjectCosts } from '@puntada/core/work';
 import { lazy, type ReactNode, Suspense, useState } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import { useAddEntryMutation } from '../../api/records.ts';
@@ -20,8 +19,8 @@ interface Props {
   /** Which part of it is in hand, from 0. */
   readonly at: number;
   readonly cloth: WorkCloth;
-  /** What the whole holds; its place is shown of cloths that are made by the plan of now. */
-  readonly costs: ProjectCosts | undefined;
+  /** The whole; nothing of a cloth by a plan before, whose place is not shown. */
+  readonly sequence: Sequence | undefined;
   readonly shadeOf: (letter: string) => string;
   /** What is told at the other end of its name. */
   readonly told: ReactNode;
@@ -30,7 +29,7 @@ interface Props {
 }
 
 /** A step beside the rows, part by part: its number large, where it is done, and what there should be then. */
-export function StepInHand({ work, step, at, cloth, costs, shadeOf, told: beside, children }: Props) {
+export function StepInHand({ work, step, at, cloth, sequence, shadeOf, told: beside, children }: Props) {
   const { terms, told, ends } = usePreferences();
   const letter = step.colour === undefined ? undefined : cloth.bound.colours[step.colour];
   const run = step.runs[at];
@@ -78,9 +77,9 @@ export function StepInHand({ work, step, at, cloth, costs, shadeOf, told: beside
           {children}
         </div>
         <div className="grid content-start gap-4">
-          {costs ? (
+          {sequence ? (
             <Suspense fallback={null}>
-              <StepPlace work={work} cloth={cloth} sequence={costs.sequence} step={step} at={at} />
+              <StepPlace work={work} cloth={cloth} sequence={sequence} step={step} at={at} />
             </Suspense>
           ) : null}
           <WhenDone work={work} step={step} letters={cloth.bound.colours} />

@@ -228,7 +228,7 @@ function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
                 step={stepNow}
                 at={position.runs}
                 cloth={cloth}
-                costs={cloth === whole ? costs : undefined}
+                sequence={cloth === whole ? sequence : undefined}
                 shadeOf={shadeOf}
                 told={beside}
               >
