@@ -20,7 +20,7 @@ export function SavedWords({ state }: { state: SaveState }) {
     state === 'saved' ? 'text-verdigris' : state === 'refused' || state === 'stale' ? 'text-brick' : 'text-soft';
   return (
     // As wide whatever it says, so that what stands beside it does not move away under a finger.
-    <p className={`min-w-24 text-right text-[15px] ${look}`} aria-live="polite">
+    <p className={`min-w-24 text-[15px] ${look}`} aria-live="polite">
       {words[state]}
     </p>
   );
