@@ -1,4 +1,4 @@
-import type { BoundMultiple } from '../patterns/bound.ts';
+import { type BoundMultiple, leastCommonMultiple } from '../patterns/bound.ts';
 import { type Count, evaluate } from '../patterns/count.ts';
 import type { Making, PatternRow, Run, StitchPattern, TechniqueKey } from '../patterns/model.ts';
 import { colourInOrder, type RowOrder } from '../patterns/order.ts';
@@ -94,12 +94,6 @@ function same(a: readonly Mark[], b: readonly Mark[]): boolean {
   return a.length === b.length && a.every((mark, i) => mark === b[i]);
 }
 
-function leastCommon(a: number, b: number): number {
-  let [x, y] = [a, b];
-  while (y) [x, y] = [y, x % y];
-  return (a / x) * b;
-}
-
 /** The same row with its repeat begun after so many cells; nothing where what stands before is no part of the repeat. */
 function begunAfter({ start, unit, end }: Parts, before: number): Parts | undefined {
   const moved = start.length - before;
@@ -170,7 +164,7 @@ export function drawingOf(pattern: StitchPattern, numbers: Readonly<Record<strin
     },
   }));
   if (read.some(({ parts }) => !parts.unit.length)) return refuse();
-  const unit = read.reduce((most, { parts }) => leastCommon(most, parts.unit.length), 1);
+  const unit = read.reduce((most, { parts }) => leastCommonMultiple(most, parts.unit.length), 1);
   if (unit > mostCells.wide) return refuse();
   const widened = read.map(({ row, parts }) => {
     const times = unit / parts.unit.length;

@@ -51,6 +51,17 @@ describe('a drawing studied', () => {
     expect(studyDrawing(odd).refused[0]).toMatchObject({ row: 0 });
   });
 
+  it('three rows of mosaic are looked through until the colours have come round: what meets in row 9 is refused', () => {
+    // Drawn B, B, A over two rows of its own; rows are of A and B by turns. Row 7 is of A and shows B: a drop in row 8 hides
+    // it. Row 8 is of B and shows A: a drop in row 9 would hide it, over a drop. Row 9 is of A and shows B: so it goes on in
+    // row 10. In the eight rows of two repeats none of it is met.
+    const odd = [0, 1].reduce((now, row) => marked(now, [{ row, cell: 0 }], 'B'), blank('mosaic', 1, 3));
+    expect(studyDrawing(marked(odd, [{ row: 2, cell: 0 }], 'A'), false).refused).toEqual([
+      { row: 2, cell: 0, code: 'drop-on-drop' },
+      { row: 0, cell: 0, code: 'drop-on-drop' },
+    ]);
+  });
+
   it('counts lone stitches, with the next repeat beside and above', () => {
     const one = marked(blank('carried', 5, 4), [{ row: 1, cell: 2 }], 'B');
     expect(studyDrawing(one).lone).toEqual([{ row: 1, cell: 2 }]);

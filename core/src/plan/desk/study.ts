@@ -17,7 +17,7 @@ import { printPattern } from '../../craft/notation/print.ts';
 import { readPattern } from '../../craft/notation/read.ts';
 import { reviewPattern } from '../../craft/notation/review.ts';
 import type { LikelySlip } from '../../craft/notation/slips.ts';
-import type { BoundMultiple, BoundPattern } from '../../craft/patterns/bound.ts';
+import { type BoundMultiple, type BoundPattern, leastCommonMultiple } from '../../craft/patterns/bound.ts';
 import { coursesFor } from '../../craft/technique/courses.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
 import { techniqueOf } from '../../craft/techniques/register.ts';
@@ -80,7 +80,6 @@ interface Laid {
   readonly technique: Technique;
   readonly stitches: number;
   readonly rows: number;
-  readonly repeats: number;
 }
 
 /** Rows of so many whole repeats, with what stands once. */
@@ -136,10 +135,31 @@ function refusedIn(drawing: Drawing, laid: Laid): RefusedMark[] {
   return [...found.values()];
 }
 
-function sizeOf(bound: BoundPattern, technique: Technique): Pick<Laid, 'stitches' | 'rows' | 'repeats'> {
+/** Repeats that are laid each way, to see what one costs: one alone of a large drawing. */
+function fewOf(bound: BoundPattern): number {
+  return bound.across.works.multiple * bound.up.works.multiple > mostLaid / repeats ** 2 ? 1 : repeats;
+}
+
+/** Rows that a stitch is proved by: its own, the two below it, and the one above that a drop is drawn in. */
+const seenTogether = 4;
+
+/**
+ * Repeats, one above the other, until every row has stood over every row that it can ever stand over, in every direction and
+ * colour in which that can be: an odd number of rows is worked the other way round, or in the other colour, the second time,
+ * and meets itself anew only in the third.
+ */
+function repeatsUp({ up, pattern, colours }: BoundPattern): number {
+  const { multiple } = up.works;
+  const ways = pattern.made === 'paired' || pattern.made === 'netted' ? 4 : 2;
+  const turning = pattern.rows.filter(({ role, colour }) => role === 'row' && colour === '*').length;
+  const turned = turning ? leastCommonMultiple(colours.length, turning) / turning : 1;
+  const around = leastCommonMultiple(leastCommonMultiple(ways, multiple) / multiple, turned);
+  return around + Math.ceil((seenTogether - 1) / multiple);
+}
+
+function sizeOf(bound: BoundPattern, technique: Technique, up: number): Pick<Laid, 'stitches' | 'rows'> {
   const { multiple, extra } = bound.across.works;
-  const few = multiple * bound.up.works.multiple > mostLaid / repeats ** 2 ? 1 : repeats;
-  return { stitches: multiple * few + extra, rows: rowsOf(bound, technique, few), repeats: few };
+  return { stitches: multiple * fewOf(bound) + extra, rows: rowsOf(bound, technique, up) };
 }
 
 /** Places whose four neighbours, on into the next repeat, are all of another colour. */
@@ -169,7 +189,8 @@ function rowCost(drawing: Drawing, { marks }: DrawnRow, own: string, inside: num
 
 /** What a few repeats cost, laid and routed as needed; nothing where they cannot be planned. */
 function costsOf(drawing: Drawing, laid: Laid, text: string): DrawingCosts | undefined {
-  const { bound, technique, repeats: count } = laid;
+  const { bound, technique } = laid;
+  const count = fewOf(bound);
   const wish = wishSchema.safeParse({
     title: drawing.name || drawing.key,
     item: 'mat',
@@ -220,8 +241,12 @@ export function studyDrawing(drawing: Drawing, withCosts = true): Study {
   if (!bound.ok) return { ...none, problems: bound.problems };
   if (!technique.ok) return { ...none, problems: technique.problems };
   const review = reviewPattern(read.value);
-  const laid = { bound: bound.value, technique: technique.value, ...sizeOf(bound.value, technique.value) };
-  const refused = review.ok ? refusedIn(drawing, laid) : [];
+  const laid = (up: number): Laid => ({
+    bound: bound.value,
+    technique: technique.value,
+    ...sizeOf(bound.value, technique.value, up),
+  });
+  const refused = review.ok ? refusedIn(drawing, laid(repeatsUp(bound.value))) : [];
   const repeated = drawing.rows.filter(({ role }) => role === 'row').length;
   return {
     problems: review.ok ? [] : review.problems,
@@ -232,7 +257,7 @@ export function studyDrawing(drawing: Drawing, withCosts = true): Study {
     alike: edgesDiffer(bound.value) ? bound.value.across.alike : undefined,
     up: bound.value.up.works,
     oddRows: technique.value.offset !== undefined && repeated % 2 === 1,
-    costs: review.ok && !refused.length && withCosts ? costsOf(drawing, laid, text) : undefined,
+    costs: review.ok && !refused.length && withCosts ? costsOf(drawing, laid(fewOf(bound.value)), text) : undefined,
   };
 }
 
