@@ -3,8 +3,8 @@ import { courseWord, startWords, stepLines, stepName, workSaid } from '@puntada/
 import type { ReactNode } from 'react';
 import { usePreferences } from '../../api/api.ts';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
-import { YarnChip } from '../../parts/YarnChip.tsx';
 import { ChainDrawing } from './ChainDrawing.tsx';
+import { LargeCount, StepHead } from './StepHead.tsx';
 
 interface Props {
   readonly step: WorkStep;
@@ -33,22 +33,14 @@ export function ChainInHand({ step, at, which, cloth, shadeOf, first, told, chil
   return (
     <section aria-label={stepName(step)} className="px-6 pt-4">
       {which ? <p className="pb-1 text-[19px] font-semibold">{which}</p> : null}
-      <div className="flex flex-wrap items-center gap-x-4">
-        <span className="font-display text-[46px] leading-none font-bold tabular-nums" data-testid="step-name">
-          {stepName(step)}
-        </span>
-        <YarnChip letter={letter} shade={shadeOf(letter)} size={36} />
-        <span className="-my-2 ml-auto flex flex-wrap items-center gap-x-5 text-[17px] max-sm:my-0">{told}</span>
+      <StepHead step={step} letter={letter} shadeOf={shadeOf} told={told} />
+      <div className="pt-4">
+        <LargeCount
+          number={Number(stretch?.count ?? 0)}
+          words={workSaid.chainsTo(Number(stretch?.upTo ?? all), all)}
+          then={at + 1 < step.runs.length ? workSaid.thenMarker : workSaid.thenFirstRow(word.toLowerCase())}
+        />
       </div>
-      <p className="flex flex-wrap items-baseline gap-x-5 pt-4">
-        <b className="count text-[104px] leading-none max-sm:text-[76px]">{Number(stretch?.count ?? 0)}</b>
-        <span className="text-[28px] leading-tight">
-          {workSaid.chainsTo(Number(stretch?.upTo ?? all), all)}
-          <span className="block text-[22px] text-soft">
-            {at + 1 < step.runs.length ? workSaid.thenMarker : workSaid.thenFirstRow(word.toLowerCase())}
-          </span>
-        </span>
-      </p>
       <ChainDrawing runs={step.runs} at={at} shade={shadeOf(letter)} />
       <div className="grid max-w-[76ch] gap-1 pt-5 text-[18px]">
         {stepLines(step, units, terms).map((line) => (

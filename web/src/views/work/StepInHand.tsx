@@ -9,7 +9,7 @@ import { Button } from '../../parts/Button.tsx';
 import { TermLine } from '../../parts/TermLine.tsx';
 import { TextField } from '../../parts/TextField.tsx';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
-import { YarnChip } from '../../parts/YarnChip.tsx';
+import { LargeCount, StepHead } from './StepHead.tsx';
 
 const StepPlace = lazy(() => import('./StepPlace.tsx'));
 
@@ -38,34 +38,21 @@ export function StepInHand({ work, step, at, cloth, sequence, shadeOf, told: bes
   const large = run && step.runs.length > 1 ? stepRunLarge(run, step, terms) : undefined;
   return (
     <section aria-label={stepName(step)}>
-      <div className="flex flex-wrap items-center gap-x-4 gap-y-1">
-        <span className="font-display text-[46px] leading-none font-bold max-sm:text-[36px]" data-testid="step-name">
-          {stepName(step)}
-        </span>
-        {letter ? <YarnChip letter={letter} shade={shadeOf(letter)} size={36} /> : null}
-        {step.runs.length > 1 ? (
-          <span className="count text-[22px] font-medium text-soft">
-            {Math.min(at + 1, step.runs.length)} of {step.runs.length}
-          </span>
-        ) : null}
-        <span className="-my-2 ml-auto flex flex-wrap items-center gap-x-5 text-[17px] max-sm:my-0">{beside}</span>
-      </div>
+      <StepHead
+        step={step}
+        letter={letter}
+        shadeOf={shadeOf}
+        part={step.runs.length > 1 ? `${Math.min(at + 1, step.runs.length)} of ${step.runs.length}` : undefined}
+        told={beside}
+      />
       <div className="grid gap-x-10 gap-y-5 pt-4 lg:grid-cols-[minmax(0,1fr)_minmax(0,370px)]">
         <div className="grid min-w-0 content-start gap-4">
           {large ? (
-            <p className="flex flex-wrap items-baseline gap-x-5">
-              {large.number ? (
-                <b className="count text-[104px] leading-none max-sm:text-[76px]">{large.number}</b>
-              ) : null}
-              <span className="min-w-0 text-[28px] leading-tight max-sm:text-[22px]">
-                {large.words}
-                {next ? (
-                  <span className="block text-[20px] text-soft max-sm:text-[18px]">
-                    then {stepRunWords(next, step, terms)}
-                  </span>
-                ) : null}
-              </span>
-            </p>
+            <LargeCount
+              number={large.number}
+              words={large.words}
+              then={next ? workSaid.thenRun(stepRunWords(next, step, terms)) : undefined}
+            />
           ) : null}
           {lines.length ? (
             <ul className="grid max-w-[70ch] gap-1 text-[18px]">

@@ -5,6 +5,7 @@ export const workSaid = {
   stitchesInLastFasten: (stitches: Told, word: Told) =>
     `${stitches} stitches in the last ${word}. Fasten off: cut the yarn, leaving 15 cm, and pull the end through the last loop. Weave in each end inside its own colour.`,
   chainsTo: (upTo: number, all: number) => (upTo < all ? `chains, to ${upTo} of ${all}` : `chains, to all ${all}`),
+  thenRun: (run: string) => `then ${run}`,
   thenMarker: 'then put a marker in',
   thenFirstRow: (word: string) => `then ${word} 1`,
   whenDone: 'When it is done',
