@@ -1,3 +1,4 @@
+import type { Page } from '@playwright/test';
 import { at, begunCloth, expect, start, startedCloth, test } from './server.ts';
 
 interface Progress {
@@ -114,6 +115,7 @@ test('by touch: a run, a row, and back over a row’s end', async ({ page, serve
   await expect(page.getByRole('region', { name: 'Row 1, step 2 of 9' })).toBeVisible();
   // What was done before the page was opened is gone back over run by run.
   await page.getByRole('button', { name: /Finish row 1/ }).click();
+  await expect(page.getByTestId('row-number')).toHaveText('Row 2');
   await expect(page.getByText('✓ Saved')).toBeVisible();
   await page.reload();
   await back.click();
@@ -233,14 +235,73 @@ test('two tabs on one work count a row once', async ({ context, server }) => {
   // Whichever row this tab shows by now, that row is the one that is counted.
   const shown = await two.evaluate(() => {
     const row = document.querySelector('[data-testid="row-number"]')?.textContent ?? '';
-    window.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
+    document.body.dispatchEvent(new KeyboardEvent('keydown', { key: 'Enter', bubbles: true }));
     return Number(row.replace('Row ', ''));
   });
+  // It says “Saved” of the row before until it shows the next.
+  await expect(two.getByTestId('row-number')).toHaveText(`Row ${shown + 1}`);
   await expect(two.getByText('✓ Saved')).toBeVisible();
   const { progress } = await server.get<Progress>(`/works/${id}`);
   expect(progress).toEqual(at(shown));
   await two.reload();
   await expect(two.getByTestId('row-number')).toHaveText(`Row ${shown + 1}`);
+});
+
+/** The rows that a page shows from now on, one after the other. */
+async function rowsSeen(page: Page): Promise<() => Promise<string[]>> {
+  await page.evaluate(() => {
+    const seen: string[] = [];
+    const look = () => {
+      const text = document.querySelector('[data-testid="row-number"]')?.textContent ?? '';
+      if (text !== seen.at(-1)) seen.push(text);
+    };
+    new MutationObserver(look).observe(document.body, { childList: true, subtree: true, characterData: true });
+    Object.assign(window, { seenRows: seen });
+  });
+  return () => page.evaluate(() => (window as unknown as { seenRows: string[] }).seenRows);
+}
+
+test('what another tab has brought to the server is not taken back for a moment', async ({ context, server }) => {
+  const id = await begunCloth(server);
+  const [one, two] = [await context.newPage(), await context.newPage()];
+  // What the second tab sends goes nowhere: it is the first that brings its row and its note.
+  await two.route(`**/api/works/${id}/*`, (route) =>
+    route.request().method() === 'POST' ? undefined : route.continue(),
+  );
+  for (const page of [one, two]) {
+    await page.goto(`${server.address}/works/${id}/work`);
+    await expect(page.getByTestId('row-number')).toHaveText('Row 1');
+  }
+  const seen = await rowsSeen(two);
+  await two.keyboard.press('Enter');
+  await expect(two.getByTestId('row-number')).toHaveText('Row 2');
+  await expect.poll(async () => (await server.get<Progress>(`/works/${id}`)).progress).toEqual(at(1));
+  await expect(two.getByText('✓ Saved')).toBeVisible();
+  await expect(one.getByTestId('row-number')).toHaveText('Row 2');
+  expect(await seen()).toEqual(['Row 2']);
+  // And the next row is counted from there.
+  await one.keyboard.press('Enter');
+  await expect(two.getByTestId('row-number')).toHaveText('Row 3');
+  expect(await seen()).toEqual(['Row 2', 'Row 3']);
+  await two.goto(`${server.address}/works/${id}/log`);
+  const note = (page: Page) => page.getByRole('listitem').filter({ hasText: 'Kettle.' });
+  await two.getByLabel('Note at row 2').fill('Kettle.');
+  await two.getByRole('form', { name: 'Add a note' }).getByRole('button', { name: 'Save' }).click();
+  await expect(note(two)).toBeVisible();
+  await two.evaluate(() => {
+    const look = () => {
+      const notes = [...document.querySelectorAll('li')].map((each) => each.textContent ?? '');
+      if (!notes.some((each) => each.includes('Kettle.'))) document.body.dataset.lost = 'true';
+    };
+    new MutationObserver(look).observe(document.body, { childList: true, subtree: true, characterData: true });
+  });
+  type Told = { entries: { text?: string }[] };
+  const told = async () => (await server.get<Told>(`/works/${id}/log`)).entries.map(({ text }) => text);
+  await expect.poll(told).toEqual(['Kettle.']);
+  await one.goto(`${server.address}/works/${id}/log`);
+  await expect(note(one)).toBeVisible();
+  await expect(note(two)).toBeVisible();
+  expect(await two.evaluate(() => document.body.dataset.lost)).toBeUndefined();
 });
 
 test('a row finished in the very moment of leaving is kept', async ({ page, server }) => {
@@ -310,17 +371,11 @@ test('an answer that was on its way while a row was taken does not take it back 
     if (asked++ === 0) await released;
     await route.fulfill({ response });
   });
-  await page.evaluate(() => {
-    const seen: string[] = [];
-    const look = () => {
-      const text = document.querySelector('[data-testid="row-number"]')?.textContent ?? '';
-      if (text !== seen.at(-1)) seen.push(text);
-    };
-    new MutationObserver(look).observe(document.body, { childList: true, subtree: true, characterData: true });
-    Object.assign(window, { seenRows: seen });
-  });
+  const seen = await rowsSeen(page);
   await page.keyboard.press('Enter');
   await expect(row).toHaveText('Row 2');
+  // Looked at again, the page asks how far the work is.
+  await page.evaluate(() => window.dispatchEvent(new Event('focus')));
   await expect.poll(() => asked).toBeGreaterThan(0);
   await page.keyboard.press('Enter');
   await expect(row).toHaveText('Row 3');
@@ -328,7 +383,7 @@ test('an answer that was on its way while a row was taken does not take it back 
   await expect(page.getByText('✓ Saved')).toBeVisible();
   release();
   await page.waitForTimeout(1000);
-  expect(await page.evaluate(() => (window as unknown as { seenRows: string[] }).seenRows)).toEqual(['Row 2', 'Row 3']);
+  expect(await seen()).toEqual(['Row 2', 'Row 3']);
 });
 
 test('a step is read from afar, shown at its place, and says what there should be when it is done', async ({

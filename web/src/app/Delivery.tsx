@@ -5,8 +5,8 @@ import { useEffect } from 'react';
 import { Link } from 'react-router';
 import { api, keptCopies } from '../api/api.ts';
 import { useAway } from '../api/away.ts';
-import { queue, useQueue } from '../api/queue/browserQueue.ts';
-import { courierBy } from '../api/queue/courier.ts';
+import { onArrived, queue, tellArrived, useQueue } from '../api/queue/browserQueue.ts';
+import { courierBy, showArrived } from '../api/queue/courier.ts';
 import { timeOf, type Waiting } from '../api/queue/waiting.ts';
 import { useProblemWords } from '../parts/Craft.tsx';
 import { dates } from '../parts/dates.ts';
@@ -19,7 +19,8 @@ const retryAfter = 1500;
 function useDelivery(away: boolean): void {
   const { dispatch } = useAppStore();
   useEffect(() => {
-    queue.sendBy(courierBy(dispatch));
+    queue.sendBy(courierBy(dispatch, tellArrived));
+    onArrived((arrived, waiting) => dispatch(showArrived(arrived, waiting)));
     const deliver = () => void queue.deliver();
     deliver();
     const timer = setInterval(deliver, retryAfter);

@@ -1,9 +1,10 @@
 import { useSyncExternalStore } from 'react';
 import { benchNow } from '../bench.ts';
+import { type Arrived, readArrived } from './arrived.ts';
 import { aheadIn, leftByEarlier, placesOfEarlier } from './earlier.ts';
 import { type News, Queue, type QueueState } from './queue.ts';
 import { openShelf } from './shelf.ts';
-import { readWaiting } from './waiting.ts';
+import { readWaiting, type Waiting } from './waiting.ts';
 
 const channel = new BroadcastChannel('puntada-queue');
 
@@ -21,7 +22,24 @@ const own = storage();
 /** The queue of this browser, one for all its tabs. */
 export const queue = new Queue((news) => channel.postMessage(news), Date.now, own && aheadIn(own), benchNow);
 
-channel.onmessage = ({ data }: MessageEvent<News>) => {
+let show: (arrived: Arrived, waiting: readonly Waiting[]) => void = () => undefined;
+
+/** @param shown shows what another tab has brought to the server */
+export function onArrived(shown: typeof show): void {
+  show = shown;
+}
+
+/** Tells the other tabs what this one has brought to the server. */
+export function tellArrived(arrived: Arrived): void {
+  channel.postMessage({ arrived });
+}
+
+channel.onmessage = ({ data }: MessageEvent<News | { readonly arrived: unknown }>) => {
+  if ('arrived' in data) {
+    const arrived = readArrived(data.arrived);
+    if (arrived) show(arrived, queue.state().waiting);
+    return;
+  }
   // A tab of another version may keep what this one cannot read.
   queue.hear('kept' in data ? { kept: data.kept.flatMap((each) => readWaiting(each) ?? []) } : data);
 };
