@@ -54,9 +54,9 @@ test('Enter on the mat begins nothing but on its button, and the start is taken 
   await page.getByRole('slider', { name: 'Width' }).focus();
   await page.keyboard.press('ArrowLeft');
   await expect(start).toBeEnabled();
+  type Chosen = { wish: { choice: { stitches: number } } };
+  await expect.poll(async () => (await server.get<Chosen>(`/works/${id}`)).wish.choice.stitches).toBe(36);
   await expect(page.getByText('✓ Saved')).toBeVisible();
-  const { wish } = await server.get<{ wish: { choice: { stitches: number } } }>(`/works/${id}`);
-  expect(wish.choice.stitches).toBe(36);
 });
 
 test('a project is deleted, put back at once, deleted again and taken out of the bin', async ({ page, server }) => {

@@ -52,6 +52,7 @@ test('from a wish to two worked rows, and the counter stands where it stood afte
   await page.keyboard.press('Enter');
   await expect(page.getByTestId('row-number')).toHaveText('Row 3');
   await page.keyboard.press('Space');
+  await expect(page.getByRole('region', { name: 'Row 3, step 2 of 11' })).toBeVisible();
   await expect(page.getByText('✓ Saved')).toBeVisible();
 
   await ownServer.kill();

@@ -26,6 +26,7 @@ test('by keyboard, with a power cut in the middle: a whole small cloth, worked t
     await expect(row).toHaveText(`Row ${n}`);
     await page.keyboard.press('Enter');
   }
+  await expect(row).toHaveText('Row 7');
   await expect(page.getByText('✓ Saved')).toBeVisible();
   await ownServer.kill();
   await page.keyboard.press('Enter');

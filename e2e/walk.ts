@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import AxeBuilder from '@axe-core/playwright';
-import type { Page } from '@playwright/test';
+import type { Page, Request } from '@playwright/test';
 
 /** The addresses of all views, as the app itself lists them: `/works/:id/size`. */
 export const addresses: readonly string[] = [
@@ -25,11 +25,23 @@ async function linksOf(page: Page): Promise<string[]> {
   );
 }
 
+/** So long nothing is asked of the server by a page that rests, ms. */
+const still = 150;
+
 /** Opens an address and waits until the page rests. */
 export async function visit(page: Page, address: string): Promise<void> {
+  const asked = new Set<Request>();
+  let last = Date.now();
+  const ask = (request: Request) => asked.add(request);
+  const answered = (request: Request) => {
+    asked.delete(request);
+    last = Date.now();
+  };
+  page.on('request', ask).on('requestfinished', answered).on('requestfailed', answered);
   await page.goto(address);
   await page.getByRole('main').waitFor();
-  await page.waitForLoadState('networkidle');
+  while (asked.size || Date.now() - last < still) await new Promise((done) => setTimeout(done, 25));
+  page.off('request', ask).off('requestfinished', answered).off('requestfailed', answered);
   // What is worked out in the browser is no request.
   await page.waitForFunction(() => !document.querySelector('main [aria-busy="true"]'), undefined, { timeout: 30_000 });
 }

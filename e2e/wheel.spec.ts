@@ -27,10 +27,10 @@ test('a circle of wedges: drawn, taken back, rehearsed without a project, and st
   await page.getByRole('radio', { name: 'Colour D' }).click();
   await page.locator('svg[role="img"] path').first().click();
   await expect(page.getByLabel('Wedge 1')).toHaveValue('D');
+  const text = async () => (await server.get<{ pattern: { text: string } }[]>('/patterns'))[0]?.pattern.text;
+  await expect.poll(text).toContain('setup: | 1dc@ring:D 1dc@ring:B 1dc@ring:C 1dc@ring:B |');
   await expect(page.getByText('✓ Saved')).toBeVisible();
-  const [stored] = await server.get<{ pattern: { text: string } }[]>('/patterns');
-  expect(stored?.pattern.text).toContain('setup: | 1dc@ring:D 1dc@ring:B 1dc@ring:C 1dc@ring:B |');
-  expect(stored?.pattern.text).toContain('row: | (j)dc:D (j)dc:B (j)dc:C (j)dc:B |');
+  expect(await text()).toContain('row: | (j)dc:D (j)dc:B (j)dc:C (j)dc:B |');
 
   // How many go round, a round less and a wedge less, each taken back; the name stays as it was typed.
   await page.getByLabel('Wedges around').selectOption('16');

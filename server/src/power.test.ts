@@ -6,7 +6,7 @@ import { at, galleyCloth, tick } from '../test/sampleWorks.ts';
 import { openDatabase } from './db/open.ts';
 
 /** Cuts of the power: a few with every run, more with `PUNTADA_CUTS=200 npm run unit -- power`. */
-const cuts = Number(process.env.PUNTADA_CUTS ?? 4);
+const cuts = Number(process.env.PUNTADA_CUTS ?? 3);
 
 /** Starts a server whose power fails at its n-th write. @returns its port; undefined where it fails before it listens */
 async function start(data: string, cutAt: number, seed: number): Promise<{ port?: number; child: ChildProcess }> {
