@@ -44,6 +44,11 @@ export const frozenSchema = z.strictObject({
   /** Its foundation chain is the first step of the counter; works begun before it was one begin with row 1. */
   fromChain: z.literal(true).optional(),
   /**
+   * Fronts, or backs, of which each is an item of its own with its own seam; several that were begun before they were
+   * counted so are one item.
+   */
+  apart: z.literal(true).optional(),
+  /**
    * Cloths of this project that were made by a plan before this one, the first made first: how many of each, the wish
    * they were made by, and the cloth itself. All others are as this work says.
    */
@@ -67,4 +72,4 @@ export const frozenRecord = {
 } satisfies RecordKind;
 
 export type FrozenWork = z.infer<typeof frozenSchema>;
-export type FrozenCloth = Omit<FrozenWork, 'format' | 'version' | 'fromChain' | 'before'>;
+export type FrozenCloth = Omit<FrozenWork, 'format' | 'version' | 'fromChain' | 'apart' | 'before'>;

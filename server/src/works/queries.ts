@@ -10,6 +10,7 @@ import {
   type WorkSummary,
 } from '@puntada/core/records';
 import { nameless } from '@puntada/core/words';
+import { wishAsBegun } from '@puntada/core/work';
 import { z } from 'zod';
 import { changedOne, type Database, type Db, rows } from '../db/database.ts';
 import { readable, unreadOf, whyUnread } from '../db/readable.ts';
@@ -21,7 +22,7 @@ const columns = `
   works.id, works.state, works.revision, works.wish, works.changed_at,
   works.archived, works.deleted_at, works.notice, to_char(works.due, 'YYYY-MM-DD') as due,
   works.begun_rows as rows,
-  works.begun_stitches as stitches, works.begun_chain,
+  works.begun_stitches as stitches, works.begun_chain, works.begun_apart,
   progress.rows_worked, progress.runs_worked, progress.last_place
 `;
 const from = 'from works left join progress on progress.work_id = works.id';
@@ -34,7 +35,8 @@ const lyingOn: Readonly<Record<Place, string>> = {
 };
 
 function summary(found: z.output<typeof workRow>): WorkSummary {
-  const { id, state, revision, wish } = found;
+  const { id, state, revision } = found;
+  const wish = state === 'wished' ? found.wish : wishAsBegun(found.wish, found.begun_apart);
   return {
     id,
     state,

@@ -18,6 +18,7 @@ export const workRow = z.object({
   rows: z.number().int().nullable(),
   stitches: z.number().int().nullable(),
   begun_chain: z.boolean(),
+  begun_apart: z.boolean(),
   archived: z.boolean(),
   deleted_at: z.date().nullable(),
   notice: z.string().nullable(),
@@ -58,7 +59,7 @@ export const otherSet = z.strictObject({
       z.strictObject({
         id: z.uuid(),
         revision: z.number().int(),
-        /** Items that stay with a begun project: those that are begun themselves. */
+        /** Items that stay with a project: those that are begun themselves, and those whose other side is. */
         keep: z.number().int().min(0).max(1000),
         /** The other items; null where they are left out. */
         wish: anyVersion(wishRecord).nullable(),

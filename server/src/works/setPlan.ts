@@ -9,7 +9,7 @@ import type { otherSet } from './schema.ts';
 
 type Change = z.output<typeof otherSet>['changes'][number];
 
-/** A change of a set with the work as it stood when the change was looked through, and the cloths that stay with it. */
+/** A change of a set with the work as it stood when the change was looked through, and the cloths that stay with it, if any. */
 interface Looked {
   readonly change: Change;
   readonly before: Work;
@@ -29,12 +29,14 @@ async function look(db: Db, heavy: Heavy, change: Change): Promise<Looked> {
     throw new Refusal(404, [{ code: 'not-found', path: 'id', facts: { what: 'project' } }]);
   if (before.revision !== revision) throw stale(before);
   if (wish) accept(await heavy.run('check', wish));
-  if (!before.begun) return { change, before, pieces: 0 };
-  const { items, panels } = accept(
-    await heavy.run('touched', { begun: before.begun, wish: before.wish, at: before.progress }),
-  );
+  if (!before.begun && keep === 0) return { change, before, pieces: 0 };
+  const { items, panels } = before.begun
+    ? accept(await heavy.run('touched', { begun: before.begun, wish: before.wish, at: before.progress }))
+    : { items: 0, panels: 1 };
   const pieces = keep * panels;
-  if (before.state !== 'begun' || keep < items || pieces + (wish?.pieces ?? 0) > before.wish.pieces) {
+  // Of what is not begun only fronts and backs have items that stay: those whose other side is begun.
+  const open = before.begun ? before.state === 'begun' : before.wish.set?.part !== undefined;
+  if (!open || keep < items || pieces + (wish?.pieces ?? 0) > before.wish.pieces) {
     throw new Refusal(422, [{ code: 'items-begun', path: 'keep', facts: { items } }]);
   }
   return { change, before, pieces };
@@ -50,7 +52,7 @@ async function takeAlong(tx: Db, from: string, to: string, keep: number): Promis
 }
 
 async function make(tx: Db, { change: { id, revision, keep, wish, newId }, before, pieces }: Looked): Promise<void> {
-  if (!before.begun) {
+  if (!pieces) {
     const done = wish ? await changeWish(tx, id, revision, wish) : await binWork(tx, id, revision, true);
     if (!done) throw stale(await findWork(tx, id));
     return;

@@ -47,6 +47,8 @@ export interface ClothBefore {
 export interface ThawedWork extends ThawedCloth {
   /** Its foundation chain is a step of the counter. */
   readonly fromChain?: boolean | undefined;
+  /** Fronts or backs, each of them counted for itself. */
+  readonly apart?: boolean | undefined;
   readonly before?: readonly ClothBefore[] | undefined;
 }
 
@@ -90,16 +92,18 @@ export function freeze({ piece, prepared }: Plan): FrozenWork {
   const { bound, foundation, gauge, finished } = prepared;
   const { fabric, strands } = piece;
   const fromChain = chainsFor(foundation, fabric.count) > 0;
-  return freezeWork({ fabric, strands, bound, foundation, gauge: { worked: gauge, finished }, fromChain });
+  const apart = prepared.wish.set?.part !== undefined;
+  return freezeWork({ fabric, strands, bound, foundation, gauge: { worked: gauge, finished }, fromChain, apart });
 }
 
 /** Freezes a work: its cloth, and those before it. */
-export function freezeWork({ fromChain, before, ...cloth }: ThawedWork): FrozenWork {
+export function freezeWork({ fromChain, apart, before, ...cloth }: ThawedWork): FrozenWork {
   return {
     format: 'puntada-begun',
     version: 2,
     ...freezeCloth(cloth),
     ...(fromChain ? { fromChain } : {}),
+    ...(apart ? { apart } : {}),
     ...(before?.length ? { before: before.map((each) => ({ ...each, cloth: freezeCloth(each.cloth) })) } : {}),
   };
 }
@@ -202,7 +206,7 @@ function insideChart(moves: MoveList, { rows, columns, colourCount }: Chart): bo
 }
 
 /** Brings a frozen work back, with the cloths before it, or says where it is damaged. */
-export function thaw({ fromChain, before = [], ...own }: FrozenWork): Result<ThawedWork> {
+export function thaw({ fromChain, apart, before = [], ...own }: FrozenWork): Result<ThawedWork> {
   const cloth = thawCloth(own);
   if (!cloth.ok) return cloth;
   const thawed: ClothBefore[] = [];
@@ -214,6 +218,7 @@ export function thaw({ fromChain, before = [], ...own }: FrozenWork): Result<Tha
   return good({
     ...cloth.value,
     ...(fromChain ? { fromChain } : {}),
+    ...(apart ? { apart } : {}),
     ...(thawed.length ? { before: thawed } : {}),
   });
 }

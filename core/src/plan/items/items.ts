@@ -59,14 +59,15 @@ export function measureOf({ item, across }: Pick<Wish, 'item' | 'across'>): Tube
 }
 
 /**
- * Cloths that are joined to one of the item: the two panels of a bag or cover. @param tube whether it is worked in rounds
+ * Cloths of a wish that are joined to one of the item: the two panels of a bag or cover; one, where the other side is a
+ * project of its own. @param tube whether it is worked in rounds
  */
-export function panelsOf({ item, finish }: Pick<Wish, 'item' | 'finish'>, tube: boolean): 1 | 2 {
-  if (tube || finish?.flap !== undefined) return 1;
+export function panelsOf({ item, finish, set }: Pick<Wish, 'item' | 'finish' | 'set'>, tube: boolean): 1 | 2 {
+  if (tube || finish?.flap !== undefined || set?.part !== undefined) return 1;
   return itemNamed(item).panels ?? 1;
 }
 
 /** How many of the item a wish makes: two panels are one bag. @param tube whether it is worked in rounds */
-export function itemsIn(wish: Pick<Wish, 'item' | 'finish' | 'pieces'>, tube: boolean): number {
+export function itemsIn(wish: Pick<Wish, 'item' | 'finish' | 'pieces' | 'set'>, tube: boolean): number {
   return Math.max(1, Math.floor(wish.pieces / panelsOf(wish, tube)));
 }

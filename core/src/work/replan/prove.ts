@@ -47,7 +47,7 @@ function made({ length, kind, colour, row, from, to }: MoveList, below: number):
 
 /** The cloths that stay as they are once the rest is planned otherwise from this one on. @param piece from 0 */
 export function beforeWith({ wish, cloth }: { wish: Wish; cloth: ThawedWork }, piece: number): ClothBefore[] {
-  const { before = [], fromChain: _chain, ...own } = cloth;
+  const { before = [], fromChain: _chain, apart: _apart, ...own } = cloth;
   const kept: ClothBefore[] = [];
   let left = piece;
   for (const each of before) {
@@ -105,6 +105,6 @@ export function proveRest({ begun, wish, at }: Begun, next: FrozenWork): Result<
   if (piece % panelsOf(sequence) > 0 && (was.courses !== is.courses || was.count !== is.count)) {
     return refused({ code: 'onward-broken', path: 'begun', facts: { what: 'matched' } });
   }
-  const { fromChain } = old.value;
-  return good(freezeWork({ ...now.value, fromChain, before: beforeWith({ wish, cloth: old.value }, piece) }));
+  const { fromChain, apart } = old.value;
+  return good(freezeWork({ ...now.value, fromChain, apart, before: beforeWith({ wish, cloth: old.value }, piece) }));
 }

@@ -219,7 +219,7 @@ export class Onward {
     if (!strands) return undefined;
     const proof = checkStrands(chartOf(fabric), { totals: [], bobbins: [], ...strands });
     if (!proof.ok) return undefined;
-    const { fromChain } = this.work.cloth;
+    const { fromChain, apart } = this.work.cloth;
     const cloth: ThawedWork = {
       fabric,
       strands,
@@ -227,6 +227,7 @@ export class Onward {
       foundation,
       gauge,
       fromChain,
+      apart,
       before: beforeWith(this.work, this.piece),
     };
     const costs = costsOfProject(prepared.value, cloth);
