@@ -492,3 +492,58 @@ test('two bags in two colourways, each with a plain back: four projects of one s
   await page.getByRole('radio', { name: 'One of this project' }).click();
   await expect(page.getByText(/alone, without the other side/)).toBeVisible();
 });
+
+test('two bags whose yarn runs short: fronts and backs that are not started are planned again together', async ({
+  page,
+  server,
+}) => {
+  const set = { id: crypto.randomUUID(), title: 'Bread bags' };
+  const label = { weight: 4, fibre: 'cotton', ballMetres: 85, ballGrams: 50 };
+  const wishOf = (part: 'front' | 'back') => ({
+    ...{ title: `Bread bags${part === 'back' ? ', back' : ''}`, pieces: 2, set: { ...set, part } },
+    item: part === 'front' ? 'bag' : 'bag panel',
+    width: { by: 'stitches', count: 36 },
+    height: { by: 'rows', count: 44 },
+    pattern: { key: 'block-check', stitch: 'sc', numbers: { b: 4, r: 4 } },
+    gauge: { from: 'counted', stitches: { count: 16, over: '10 cm' }, rows: { count: 18, over: '10 cm' } },
+    yarns: [
+      { ...label, letter: 'A', name: 'Chalk', shade: '#f4f1ea', ...(part === 'front' ? { balls: 2 } : {}) },
+      { ...label, letter: 'B', name: 'Teal', shade: '#1f6f78' },
+    ],
+  });
+  const add = (part: 'front' | 'back') => server.post<{ id: string; wish: object }>('/works', { wish: wishOf(part) });
+  const [front] = [await add('front'), await add('back')];
+  await server.post(`/works/${front.id}/begin`, { revision: 1, wish: front.wish });
+  await server.post(`/works/${front.id}/ticks`, {
+    ticks: [{ id: crypto.randomUUID(), at: Date.now(), from: start, to: at(3) }],
+  });
+  await page.goto(`${server.address}/works/${front.id}/set`);
+  // Two bags, not four cloths; the second is not started.
+  await expect(page.getByText('0 of 2 done; the 1st at row 4')).toBeVisible();
+  const ways = page.getByRole('region', { name: 'Ways to finish the set' });
+  const row = (name: RegExp) => ways.getByRole('row').filter({ has: page.getByRole('rowheader', { name }) });
+  await expect(row(/^As planned/)).toContainText('✕');
+  await expect(row(/^Leave out 1 item/)).toContainText('✓');
+  await row(/^Make those not started shorter/)
+    .getByRole('button')
+    .click();
+  await expect(page.getByText('The set is planned so.').first()).toBeVisible();
+  type Work = {
+    state: string;
+    wish: { title: string; pieces: number; set: { part: string }; choice?: { rows: number } };
+  };
+  const works = (await server.get<Work[]>('/works')).map(({ state, wish }) =>
+    [wish.title, wish.set.part, state, wish.pieces, wish.choice?.rows].join(' '),
+  );
+  const rows = works
+    .find((each) => each.startsWith('Bread bags, the rest'))
+    ?.split(' ')
+    .at(-1);
+  expect(Number(rows)).toBeLessThan(44);
+  expect(works.sort()).toEqual([
+    'Bread bags front begun 1 44',
+    `Bread bags, back back wished 1 44`,
+    `Bread bags, back, the rest back wished 1 ${rows}`,
+    `Bread bags, the rest front wished 1 ${rows}`,
+  ]);
+});

@@ -6,6 +6,7 @@ import { planWish } from '../../plan/piece/plan.ts';
 import type { Work } from '../../records/answers.ts';
 import type { Wish } from '../../records/wish.ts';
 import { costsOfProject } from '../underway/inHand.ts';
+import { backOf, twinOf } from './back.ts';
 import { sharedNow } from './shared.ts';
 import { type SetMember, type SetPool, setWays, yarnKey } from './ways.ts';
 
@@ -113,6 +114,24 @@ describe('ways to go on with a set', () => {
     }
   });
 
+  it('exchange those two of several colours of which the yarn is surest then', () => {
+    // Two rows of A and of B by turns between two of C: of four cloths of 44 rows A and B take some 150 m each, C some 14.
+    const yarns = ['A', 'B', 'C'].map((letter) => ({ ...oat, letter, name: `Yarn ${letter}` }));
+    const pattern = { key: 'houndstooth', order: 'C C | A A B B | C C' };
+    const striped = [member(wishIn('Striped', { pieces: 4, pattern, yarns, ending: 'any' }))];
+    const pools = yarns.map((yarn, i): SetPool => {
+      return { keys: [yarnKey(yarn)], name: yarn.name, balls: [3, 1, 3][i] ?? 0, grams: 0 };
+    });
+    const swapped = setWays(striped, pools).find(({ kind }) => kind === 'swapped');
+    expect(swapped?.exchanged).toEqual(['B', 'C']);
+    expect(swapped?.changes[0]?.wish?.yarns.map(({ letter, name }) => letter + name)).toEqual([
+      'AYarn A',
+      'BYarn C',
+      'CYarn B',
+    ]);
+    expect(swapped?.chance).toBeGreaterThanOrEqual(0.95);
+  });
+
   describe('made shorter', () => {
     // 204 m for some 205. A check ends as it began every eight rows: 36, 28, 20.
     const short = setWays(five, [{ ...chalk(2), grams: 20 }]).find(({ kind }) => kind === 'shorter');
@@ -145,15 +164,60 @@ describe('ways to go on with a set', () => {
     });
   });
 
-  it('of fronts and backs only balls are offered: they are planned together, and two of them are one item', () => {
-    const of = (part: 'front' | 'back') => wishIn(part, { pieces: 2, set: { ...set, part }, title: `Bag ${part}` });
-    const sides = [member(of('front')), member(of('back'))];
-    expect(setWays(sides, [chalk(1)]).map(({ kind, items, open }) => [kind, items, open])).toEqual([
-      ['planned', 2, 2],
-      ['more', 2, 2],
-    ]);
-    const begun = [member(of('front'), 3), member(of('back'), 3)];
-    expect(setWays(begun, [chalk(1)])[0]).toMatchObject({ items: 2, open: 1 });
+  describe('with fronts and backs', () => {
+    const front = (change: Partial<Wish> = {}) =>
+      wishIn('front', { pieces: 2, set: { ...set, part: 'front' }, title: 'Bag front', ...change });
+    const twin = () => twinOf(front(), { title: 'Bag back', pieces: 2, yarns: front().yarns });
+    const kindsOf = (members: SetMember[], balls = 2) =>
+      new Map(setWays(members, [chalk(balls)]).map((way) => [way.kind, way]));
+
+    it('two of them are one item: 170 m for four cloths of some 41 m, that is two items', () => {
+      const ways = kindsOf([member(front()), member(twin())]);
+      expect(ways.get('planned')).toMatchObject({ items: 2, open: 2 });
+      expect(chanceWith(2, [[44, 4]])).toBeLessThan(0.95);
+      // A front is left out with its back.
+      expect(ways.get('fewer')).toMatchObject({ items: 1, open: 1 });
+      expect(ways.get('fewer')?.changes.map(({ wish }) => wish?.pieces)).toEqual([1, 1]);
+      const shorter = ways.get('shorter');
+      expect(shorter?.changes.map(({ wish }) => wish?.choice?.rows)).toEqual([shorter?.rows, shorter?.rows]);
+      expect(chanceWith(2, [[shorter?.rows ?? 0, 4]])).toBeGreaterThanOrEqual(0.95);
+      // A check ends as it began every eight rows.
+      expect(chanceWith(2, [[(shorter?.rows ?? 0) + 8, 4]])).toBeLessThan(0.95);
+    });
+
+    it('the back of a front that is begun stays as it was planned, though nobody has begun it', () => {
+      const ways = kindsOf([member(front(), 3), member(twin())]);
+      expect(ways.get('planned')).toMatchObject({ items: 2, open: 1 });
+      expect(ways.get('shorter')?.changes.map(({ keep, wish }) => [keep, wish?.pieces])).toEqual([
+        [1, 1],
+        [1, 1],
+      ]);
+      expect(ways.get('fewer')?.changes.map(({ keep, wish }) => [keep, wish])).toEqual([
+        [1, undefined],
+        [1, undefined],
+      ]);
+      // The other way about it is the same.
+      const begun = kindsOf([member(front()), member(twin(), 3)]);
+      expect(begun.get('shorter')?.changes.map(({ keep }) => keep)).toEqual([1, 1]);
+    });
+
+    it('a back in another pattern is made as high as the lower front, within half a row of its own', () => {
+      const back = must(backOf(front(), { key: 'tide-marks' }));
+      const members = [member(front()), member(back)];
+      const shorter = setWays(members, [chalk(2)]).find(({ kind }) => kind === 'shorter');
+      const [low, behind] = (shorter?.changes ?? []).map(({ wish }) => must(planWish(wish as Wish)));
+      expect(low?.piece.rows).toBeLessThan(44);
+      const [high, own] = [low?.height.height.mid ?? 0, behind?.height.height.mid ?? 0];
+      expect(Math.abs(high - own)).toBeLessThanOrEqual(own / (behind?.piece.rows ?? 1) / 2 + 0.1);
+      expect(behind?.piece.stitches).toBe(must(planWish(back)).piece.stitches);
+      expect(shorter?.items).toBe(2);
+      expect(behind?.piece.rows).not.toBe(low?.piece.rows);
+    });
+
+    it('one without its other side is offered balls only', () => {
+      expect([...kindsOf([member(front())], 0.5).keys()]).toEqual(['planned', 'more']);
+      expect([...kindsOf([member(twin())], 0.5).keys()]).toEqual(['planned', 'more']);
+    });
   });
 
   it('count what is touched of a project: two cloths once the second is begun', () => {

@@ -15,6 +15,7 @@ import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
 import { costsOfProject, handworkOfRows, type ProjectCosts } from '../underway/inHand.ts';
 import type { Lasting } from '../underway/lasting.ts';
+import { isTwin } from './back.ts';
 import { type SharedNow, sharedNow } from './shared.ts';
 
 /** One project of a set as it stands. */
@@ -40,15 +41,20 @@ export type SetWayKind = (typeof setWayKinds)[number];
 export interface SetChange {
   /** Of the project. */
   readonly id: string;
-  /** Items that stay as they are: those that are touched. 0 where it is not begun. */
+  /** Items that stay as they are: those that are touched, and those whose other side is. */
   readonly keep: number;
-  /** The items that are not begun, planned otherwise: a project of their own where others stay. Nothing where they are left out. */
+  /** The other items, planned otherwise: a project of their own where others stay. Nothing where they are left out. */
   readonly wish: Wish | undefined;
 }
+
+/** Letters of two colours. */
+type Exchanged = readonly [one: string, other: string];
 
 /** One way to go on with a set, with what it comes to. */
 export interface SetWay {
   readonly kind: SetWayKind;
+  /** The colours that change places, where some do. */
+  readonly exchanged?: Exchanged;
   readonly items: number;
   /** Items that are not begun. */
   readonly open: number;
@@ -81,10 +87,17 @@ interface Stretch {
   readonly weighings: readonly Weighing[];
 }
 
+/** A project as it is counted, and how much of it is begun. */
+interface Touched {
+  readonly counted: Counted;
+  readonly items: number;
+  readonly panels: number;
+}
+
 /** A project, parted into what stays and what may be planned otherwise. */
 interface Parted {
   readonly id: string;
-  /** Items that are touched. */
+  /** Items that stay as they are. */
   readonly keep: number;
   readonly kept: Stretch | undefined;
   /** Of the items that are not begun. */
@@ -104,29 +117,56 @@ function countBegun(work: Work, wish: Wish): Counted | undefined {
   return { costs: costsOfProject(prepared.value, cloth.value), belief: handBelief(prepared.value) };
 }
 
-function part({ work, weighings }: SetMember): Parted | undefined {
-  const { id, wish, progress, state } = work;
-  if (state === 'wished') {
-    const plan = planned(wish);
-    return plan && { id, keep: 0, kept: undefined, open: wish, panels: panelsOf(plan.costs.sequence) };
-  }
-  const whole = countBegun(work, wish);
-  if (!whole) return undefined;
-  const { sequence } = whole.costs;
-  const panels = panelsOf(sequence);
-  const keep = state === 'finished' ? sequence.items : itemsTouched(sequence, progress);
-  const pieces = keep * panels;
-  const counted = pieces < wish.pieces ? countBegun(work, { ...wish, pieces }) : whole;
+/** What is counted of a project as it is: as it hangs on the hook, or as it is planned. */
+function countOf(work: Work, wish: Wish): Counted | undefined {
+  return work.state === 'wished' ? planned(wish) : countBegun(work, wish);
+}
+
+/** Items of a project that are touched, and how many cloths each has; nothing where it cannot be counted. */
+function touchedOf({ work }: SetMember): Touched | undefined {
+  const { wish, progress, state } = work;
+  const counted = countOf(work, wish);
   if (!counted) return undefined;
+  const { sequence } = counted.costs;
+  const touched = { wished: 0, begun: itemsTouched(sequence, progress), finished: sequence.items };
+  return { counted, items: touched[state], panels: panelsOf(sequence) };
+}
+
+/** @param items that stay as they are: those that are touched, and those whose other side is */
+function part({ work, weighings }: SetMember, { counted: whole, panels }: Touched, items: number): Parted {
+  const { id, wish, progress } = work;
+  const pieces = Math.min(wish.pieces, items * panels);
+  if (!pieces) return { id, keep: 0, kept: undefined, open: wish, panels };
+  const counted = (pieces < wish.pieces && countOf(work, { ...wish, pieces })) || whole;
   // What is set aside stays with what is begun.
   const yarns = wish.yarns.map(({ balls: _balls, partGrams: _grams, ...yarn }) => yarn);
   return {
     id,
-    keep,
+    keep: items,
     panels,
     kept: { id, wish, ...counted, now: progress, weighings },
     open: pieces < wish.pieces ? { ...wish, pieces: wish.pieces - pieces, yarns } : undefined,
   };
+}
+
+/**
+ * Of each project of a set the one that its other side is: a back stands behind its front, and takes yarns of it. Nothing of
+ * one that has no other side, or whose other side is not there.
+ */
+function othersOf(members: readonly SetMember[]): readonly (number | undefined)[] {
+  const other: (number | undefined)[] = members.map(() => undefined);
+  members.forEach(({ work: { wish: back } }, i) => {
+    if (back.set?.part !== 'back') return;
+    const front = members.findIndex(({ work: { wish } }, at) => {
+      const keys = wish.yarns.map(yarnKey);
+      const fits = wish.set?.part === 'front' && wish.pieces === back.pieces;
+      return fits && other[at] === undefined && back.yarns.every((yarn) => keys.includes(yarnKey(yarn)));
+    });
+    if (front < 0) return;
+    other[i] = front;
+    other[front] = i;
+  });
+  return other;
 }
 
 interface Planned extends Counted {
@@ -160,8 +200,19 @@ class SetPlanner {
   private readonly known = new Map<string, Planned | undefined>();
   readonly sure: number;
 
+  /** Of each project its other side, by its place among them. */
+  private readonly other: readonly (number | undefined)[];
+
   constructor(members: readonly SetMember[], pools: readonly SetPool[]) {
-    this.parted = members.flatMap((member) => part(member) ?? []);
+    const touched = members.map(touchedOf);
+    const countable = members.filter((_, i) => touched[i]);
+    const known = touched.flatMap((each) => each ?? []);
+    this.other = othersOf(countable);
+    this.parted = countable.map((member, i) => {
+      const own = known[i] as Touched;
+      // What stands on the hook in front is to have its back as it was planned, and the other way about.
+      return part(member, own, Math.max(own.items, known[this.other[i] ?? i]?.items ?? 0));
+    });
     this.pools = pools;
     this.sure = Math.max(0, ...members.map(({ work }) => work.wish.sure));
   }
@@ -170,9 +221,9 @@ class SetPlanner {
     return this.parted.map(({ open }) => open);
   }
 
-  /** Fronts and backs of other cloths: one is nothing without the other, so that they are not planned otherwise one by one. */
-  get sided(): boolean {
-    return this.opens.some((open) => open?.set?.part !== undefined);
+  /** A front or a back whose other side is not known: one is nothing without the other, so that it is not planned otherwise. */
+  get oneSided(): boolean {
+    return this.opens.some((open, i) => open?.set?.part !== undefined && this.other[i] === undefined);
   }
 
   /** So many items a project makes of a wish: a back is half of one. */
@@ -199,7 +250,8 @@ class SetPlanner {
     });
     const pools = this.pools.map((pool) => ({ name: pool.name, chance: chanceOf(pool, stretches, more.get(pool)) }));
     const chances = pools.flatMap(({ chance }) => chance ?? []);
-    const first = plans.find((plan) => plan !== undefined);
+    // A back is as large as its front, and may have other rows.
+    const first = plans.find((plan, i) => plan && opens[i]?.set?.part !== 'back');
     const open = opens.reduce((sum, wish, i) => sum + this.itemsOf(i, wish), 0);
     const changes = this.parted.flatMap(({ id, keep, open: was }, i): SetChange[] =>
       JSON.stringify(was) === JSON.stringify(opens[i]) ? [] : [{ id, keep, wish: opens[i] }],
@@ -225,17 +277,19 @@ class SetPlanner {
 
   /** All that is to come in as many rows as the yarn is sure for: the most of those that are allowed. */
   shorter(): SetWay | undefined {
-    const first = this.opens.find((open) => open !== undefined);
+    const first = this.opens.find((open) => open && open.set?.part !== 'back');
     const plan = first && this.planned(first);
     if (!plan) return undefined;
     const { stitches } = plan;
     const allowed: number[] = [];
     for (let rows = Math.ceil(plan.rows / 2); rows < plan.rows; rows++) if (plan.rule(rows)) allowed.push(rows);
-    const to = (rows: number) =>
-      this.way(
-        'shorter',
-        this.opens.map((open) => open && { ...open, choice: { stitches, rows } }),
+    const to = (rows: number) => {
+      const lower = this.opens.map((open) => open && { ...open, choice: { stitches, rows } });
+      const opens = this.opens.map((open, i) =>
+        open?.set?.part === 'back' ? this.behind(open, lower[this.other[i] ?? i]) : lower[i],
       );
+      return opens.every((open, i) => open || !this.opens[i]) ? this.way('shorter', opens) : undefined;
+    };
     let best: SetWay | undefined;
     for (let [low, high] = [0, allowed.length - 1]; low <= high; ) {
       const middle = (low + high) >> 1;
@@ -248,30 +302,67 @@ class SetPlanner {
     return best;
   }
 
-  /** As few items left out as it takes, from the last one back. */
+  /** A back as high as its front is to be, within half a row; nothing where it cannot be. */
+  private behind(back: Wish, front: Wish | undefined): Wish | undefined {
+    const [own, before] = [this.planned(back), front && this.planned(front)];
+    if (!own || !before) return undefined;
+    if (front && isTwin(front, back)) return { ...back, choice: front.choice };
+    const [high, row] = [before.size.height.mid, own.size.height.mid / own.rows];
+    const near = Math.round(high / row);
+    const allowed = [near - 1, near, near + 1].filter((rows) => rows > 0 && own.rule(rows));
+    const off = (rows: number) => Math.abs(rows * row - high);
+    const [rows] = allowed.sort((a, b) => off(a) - off(b));
+    return rows === undefined || off(rows) > 0.51 * row
+      ? undefined
+      : { ...back, choice: { stitches: own.stitches, rows } };
+  }
+
+  /** As few items left out as it takes, from the last one back; a front goes with its back. */
   fewer(): SetWay | undefined {
     const opens = [...this.opens];
+    const oneLess = (i: number) => {
+      const [own, panels] = [opens[i], this.parted[i]?.panels ?? 1];
+      opens[i] = own && own.pieces > panels ? { ...own, pieces: own.pieces - panels } : undefined;
+    };
     for (let i = opens.length - 1; i >= 0; ) {
-      const own = opens[i];
-      const panels = this.parted[i]?.panels ?? 1;
-      if (!own) {
+      if (!opens[i]) {
         i--;
         continue;
       }
-      opens[i] = own.pieces > panels ? { ...own, pieces: own.pieces - panels } : undefined;
+      oneLess(i);
+      const other = this.other[i];
+      if (other !== undefined) oneLess(other);
       const way = this.way('fewer', opens);
       if (this.isSure(way)) return way;
     }
     return undefined;
   }
 
-  /** The first two colours of all that is to come exchanged, where that makes it surer. */
+  /** Two colours of all that is to come exchanged, where that makes it surer: of those that do not last the surest. */
   swapped(before: SetWay): SetWay | undefined {
-    const way = this.way(
-      'swapped',
-      this.opens.map((open) => open && swappedYarns(open)),
+    let best: SetWay | undefined;
+    for (const exchanged of this.exchanges(before)) {
+      const opens = this.opens.map((open) => open && exchangedYarns(open, exchanged));
+      const way = this.way('swapped', opens);
+      const least = best?.chance ?? (before.chance ?? 0) + 0.05;
+      if (way?.changes.length && (way.chance ?? 0) > least) best = { ...way, exchanged };
+    }
+    return best;
+  }
+
+  /** Pairs of colours of which at least one does not last. */
+  private exchanges(before: SetWay): Exchanged[] {
+    const short = new Set(this.pools.filter((_, i) => (before.pools[i]?.chance ?? 1) < this.sure));
+    const keys = new Set([...short].flatMap((pool) => pool.keys));
+    const letters = [...new Set(this.opens.flatMap((open) => open?.yarns.map(({ letter }) => letter) ?? []))].sort();
+    const scarce = new Set(
+      this.opens.flatMap((open) => open?.yarns.filter((yarn) => keys.has(yarnKey(yarn))).map(({ letter }) => letter)),
     );
-    return way && way.changes.length > 0 && (way.chance ?? 0) > (before.chance ?? 0) + 0.05 ? way : undefined;
+    return letters.flatMap((one, i) =>
+      letters
+        .slice(i + 1)
+        .flatMap((other): Exchanged[] => (scarce.has(one) || scarce.has(other) ? [[one, other]] : [])),
+    );
   }
 
   /** As few balls bought as it takes. */
@@ -291,10 +382,15 @@ class SetPlanner {
 
 const mostBought = 40;
 
-function swappedYarns(wish: Wish): Wish {
-  const [a, b, ...rest] = wish.yarns;
-  if (!a || !b) return wish;
-  return { ...wish, yarns: [{ ...b, letter: a.letter }, { ...a, letter: b.letter }, ...rest] };
+/** Two colours of a wish exchanged; as it is where it does not have both. */
+function exchangedYarns(wish: Wish, [one, other]: Exchanged): Wish {
+  const [first, second] = [one, other].map((letter) => wish.yarns.find((yarn) => yarn.letter === letter));
+  if (!first || !second) return wish;
+  const yarns = wish.yarns.map((yarn) => {
+    if (yarn === first) return { ...second, letter: one };
+    return yarn === second ? { ...first, letter: other } : yarn;
+  });
+  return { ...wish, yarns };
 }
 
 /** The chance that a yarn lasts for all of the set that takes it; nothing where it is not known what there is. */
@@ -349,9 +445,10 @@ export function setWays(members: readonly SetMember[], pools: readonly SetPool[]
   if (first.chance === undefined || planner.isSure(first)) return [first];
   return [
     first,
-    ...[...(planner.sided ? [] : [planner.shorter(), planner.fewer(), planner.swapped(first)]), planner.more()].flatMap(
-      (each) => each ?? [],
-    ),
+    ...[
+      ...(planner.oneSided ? [] : [planner.shorter(), planner.fewer(), planner.swapped(first)]),
+      planner.more(),
+    ].flatMap((each) => each ?? []),
   ];
 }
 

@@ -26,8 +26,9 @@ function useWays(projects: readonly SetProject[]): readonly SetWay[] | undefined
   return useAnswer(ask);
 }
 
-function nameOf({ kind, buy, items }: SetWay, [planned]: readonly SetWay[]): string {
+function nameOf({ kind, buy, items, exchanged }: SetWay, [planned]: readonly SetWay[]): string {
   if (kind === 'more') return setSaid.buyMore(buy);
+  if (kind === 'swapped') return setSaid.exchange(...(exchanged ?? ['A', 'B']));
   return kind === 'fewer' ? setSaid.leaveOut((planned?.items ?? items) - items) : setSaid.way[kind];
 }
 

@@ -85,10 +85,8 @@ export const setSaid = {
   way: {
     planned: 'As planned',
     shorter: 'Make those not started shorter',
-    fewer: 'Make fewer',
-    swapped: 'Exchange A and B in those not started',
-    more: 'Buy more',
   },
+  exchange: (one: string, other: string) => `Exchange ${one} and ${other} in those not started`,
   wayHead: 'The rest of the set',
   wayItems: 'Items',
   wayRows: 'Rows',
