@@ -208,6 +208,33 @@ describe('what the balls on the scale say', () => {
     ).toBe('A may not last');
   });
 
+  it('before anything is weighed, what was used comes off one ball after the other, and off what is left of one', () => {
+    const fresh = (more: { balls?: number | undefined; partGrams?: number | undefined }) =>
+      must(
+        colourNow({
+          yarn: { ...yarn, ...more },
+          ...{ metres, belief: { mean: 0, sd: 0.114 }, weighings: [], now: at(10), part: 0 },
+        }),
+      );
+    // Ten rows are 115.85 m or 59.4 g: of three balls 90.6 g are left, 40.6 of them on the work. Less four ends of 15 cm and
+    // a joining these are some 176 m, for 15 rows.
+    const three = fresh({ balls: 3 });
+    expect(three.endsAt?.low).toBeLessThanOrEqual(25);
+    expect(three.endsAt?.low).toBeGreaterThanOrEqual(22);
+    expect(three.endsAt?.high).toBeLessThanOrEqual(30);
+    expect(three.chance).toBeLessThan(0.01);
+    // Of one ball of 50 g nothing is left.
+    expect(fresh({ balls: 1 }).chance).toBe(0);
+    // Leftovers alone, no ball: of 200 g 140.6 are left, 274 m for 324; of 300 g they are 469 m.
+    const over = (partGrams: number) => fresh({ balls: 0, partGrams });
+    expect(over(200).chance).toBeLessThan(0.1);
+    expect(over(300).chance).toBeGreaterThan(0.98);
+    expect(fresh({ balls: undefined, partGrams: 300 }).chance).toBe(over(300).chance);
+    // Beside whole balls they are used last.
+    expect(fresh({ balls: 1, partGrams: 250 }).chance).toBe(over(300).chance);
+    expect(fresh({ balls: undefined, partGrams: undefined }).chance).toBeUndefined();
+  });
+
   it('a later weighing of the same ball takes the place of the first, in whatever order they come', () => {
     const early = weigh({ at: 1, after: 70, position: at(5) });
     const late = weigh({ at: 2 });

@@ -117,15 +117,19 @@ function atHand(
   last: Weighing | undefined,
   left: number,
 ): Pick<ColourNow, 'chance' | 'endsAt'> {
-  const { balls: whole, ballGrams, partGrams = 0 } = yarn;
-  if (whole === undefined || ballGrams === undefined) return { chance: undefined, endsAt: undefined };
+  const { balls: whole = 0, ballGrams = 0, partGrams = 0 } = yarn;
+  const unknown = yarn.balls === undefined && yarn.partGrams === undefined;
+  if (unknown || (whole > 0 && !ballGrams)) return { chance: undefined, endsAt: undefined };
   const { metresPerGram } = yarnFigures(yarn);
   // What was used since the last weighing comes off the ball on the work, by what is now known of the hand.
   const since = last ? upTo(metres, now, part) - upTo(metres, last.position, 0) : upTo(metres, now, part);
-  const grams = last ? last.after : ballGrams;
-  const newBalls = Math.max(0, whole - (last?.ball ?? 1));
-  const onWork = Math.max(0, grams - (since * Math.exp(belief.mean)) / metresPerGram);
-  const balls = { partGrams: onWork + partGrams, scale: last?.scale ?? 1, newBalls, ballGrams, metresPerGram };
+  // Where there is no whole ball, what is left of one is on the work.
+  const [first, beside] = whole > 0 ? [ballGrams, partGrams] : [partGrams, 0];
+  let onWork = (last ? last.after : first) - (since * Math.exp(belief.mean)) / metresPerGram;
+  let newBalls = Math.max(0, whole - (last?.ball ?? 1));
+  for (; onWork < 0 && newBalls > 0; newBalls--) onWork += ballGrams;
+  const grams = Math.max(0, onWork + beside);
+  const balls = { partGrams: grams, scale: last?.scale ?? 1, newBalls, ballGrams, metresPerGram };
   if (balls.partGrams + newBalls === 0) return { chance: left > 0 ? 0 : 1, endsAt: undefined };
   const chance = chanceOf(balls, Math.max(left, 1e-6), belief);
   const out = runsOutAt(balls, belief);
