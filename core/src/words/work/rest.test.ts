@@ -12,6 +12,10 @@ describe('what a way for the rest is called', () => {
     }
   });
 
+  it('says which colours change places', () => {
+    expect(restName('swapped', false, 'any', ['B', 'D'])).toBe('Swap B and D from here on');
+  });
+
   it('says of the closing row what would become of it', () => {
     expect(restName('closing', true, 'whole')).toBe('Leave out the closing row');
     expect(restName('closing', false, 'whole')).toBe('Add a closing row of {sc}');

@@ -3,9 +3,15 @@ import type { Wish } from '../../records/wish.ts';
 
 /**
  * What each way for the rest of a work is called. @param closing whether the plan has a closing row now
- * @param ending of the way itself
+ * @param ending of the way itself @param exchanged letters of colours that change places, where that is known
  */
-export function restName(kind: RestKind, closing: boolean, ending: Wish['ending']): string {
+export function restName(
+  kind: RestKind,
+  closing: boolean,
+  ending: Wish['ending'],
+  exchanged?: readonly [one: string, other: string],
+): string {
+  if (kind === 'swapped' && exchanged) return `Swap ${exchanged[0]} and ${exchanged[1]} from here on`;
   if (kind === 'closing') return closing ? 'Leave out the closing row' : 'Add a closing row of {sc}';
   return kind === 'ending' ? endings[ending] : names[kind];
 }
@@ -23,7 +29,7 @@ const names: Readonly<Record<Exclude<RestKind, 'closing' | 'ending'>, string>> =
   soonest: 'End at the next good place',
   ripped: 'Rip back to a good place, end there',
   longer: 'End one step later',
-  swapped: 'Swap A and B from here on',
+  swapped: 'Swap two colours from here on',
   thinner: 'A border one round thinner',
   bare: 'No border',
   shrink: 'Start to shrink sooner',

@@ -164,6 +164,44 @@ describe('yarn that will not last', () => {
   });
 });
 
+describe('two of three colours changed about', () => {
+  // 48 rows of 18 stitches, of four rows two in C: of the 36 to come 18 are of C, some 16 m or 9 g, and nine each of A and
+  // of B, some 9 m or 5 g. The first twelve took some 3 g of C and 2 g of each of the others.
+  const striped = (grams: readonly [number, number, number]) => {
+    const base = wish();
+    const yarns = ['A', 'B', 'C'].map((letter) => ({ ...base.yarns[0], letter, name: letter, balls: undefined }));
+    const { begun, work } = inHand(
+      {
+        pattern: { key: 'houndstooth', order: 'C C A B' },
+        height: { by: 'rows', count: 48 },
+        ending: 'any',
+        yarns: yarns as WishInput['yarns'],
+      },
+      12,
+    );
+    const known = work.wish.yarns.map((yarn, i) => ({ ...yarn, balls: 0, partGrams: grams[i] as number }));
+    const given = { ...work, wish: { ...work.wish, yarns: known } };
+    return { begun, work: given, plans: must(restPlans(given)) };
+  };
+
+  it('is offered with the one that is at hand most, where one does not last; and is proved', () => {
+    const { plans, begun, work } = striped([9, 45, 10]);
+    expect(one(plans, 'planned').chance).toBeLessThan(0.5);
+    const swapped = one(plans, 'swapped');
+    expect(swapped.exchanged).toEqual(['B', 'C']);
+    expect(swapped.chance).toBeGreaterThan(0.9);
+    expect(proveRest({ begun, wish: work.wish, at: work.stands }, swapped.begun).ok).toBe(true);
+    const [old, now] = [must(thaw(begun)).fabric, must(thaw(swapped.begun)).fabric];
+    const from = old.starts[12] as number;
+    expect(sameCourses(old, now)).toBe(12);
+    expect([...now.colours.subarray(from)]).toEqual([...old.colours.subarray(from)].map((each) => [0, 2, 1][each]));
+  });
+
+  it('is not offered where all of them last', () => {
+    expect(striped([45, 45, 45]).plans.map(({ kind }) => kind)).not.toContain('swapped');
+  });
+});
+
 describe('another ending', () => {
   const at20 = (change: Partial<WishInput>, more: Partial<WorkInHand> = {}) => inHand(change, 20, more).plans;
   const rowsOf = (plans: readonly RestPlan[]) =>

@@ -109,10 +109,40 @@ function asMeasured(onward: Onward): RestPlan | undefined {
   return fabric && onward.plan({ kind: 'measured', wish, fabric, rows: nearest, stays });
 }
 
+/** Pairs of colours, each told from 0. */
+function pairsOf(colours: number): [number, number][] {
+  const each = Array.from({ length: colours }, (_, colour) => colour);
+  return each.flatMap((one) => each.slice(one + 1).map((other): [number, number] => [one, other]));
+}
+
+/**
+ * Two colours changed about from here on. Of more than two those of which the yarn lasts most surely then, if more surely than
+ * as planned.
+ */
+function swappedFromHere(onward: Onward, base: Draft, planned: RestPlan): RestPlan | undefined {
+  const { colours } = onward.cloth.bound;
+  const swap = ([one, other]: [number, number]): RestPlan | undefined => {
+    const fabric = onward.swapped(onward.stays, [one, other]);
+    const exchanged = [colours[one] as string, colours[other] as string] as const;
+    return fabric && onward.plan({ ...base, kind: 'swapped', exchanged, fabric });
+  };
+  if (colours.length === 2) return swap([0, 1]);
+  // What does not last is one of the two; that both do not changes nothing.
+  const short = planned.colours.map(({ chance }) => chance !== undefined && chance < onward.wish.sure);
+  return pairsOf(colours.length)
+    .filter(([one, other]) => short[one] !== short[other])
+    .flatMap((pair) => swap(pair) ?? [])
+    .reduce<RestPlan | undefined>(
+      (best, each) => ((each.chance ?? 0) > ((best ?? planned).chance ?? 0) ? each : best),
+      undefined,
+    );
+}
+
 /** Back to the end of the last whole repeat, and on from there with the colours changed about. */
 function swappedFromRepeat(onward: Onward, base: Draft): Draft | undefined {
   const { prepared, stays } = onward;
-  if (prepared.technique.courses || prepared.foundation.circle) return undefined;
+  if (prepared.technique.courses || prepared.foundation.circle || onward.cloth.fabric.colourCount !== 2)
+    return undefined;
   const rule = heightRule(prepared.bound, prepared.technique, 'whole');
   let back = stays - 1;
   if (admits(rule, stays)) return undefined;
@@ -191,11 +221,11 @@ export function restPlans(work: WorkInHand): Result<RestPlan[]> {
   const free = <T>(found: () => T[]): T[] => (onward.matched ? [] : found());
   plans.push(...free(() => [asMeasured(onward), shrinkingSooner(onward, planned)].flatMap((each) => each ?? [])));
   plans.push(...free(() => otherHeights(onward, planned)));
-  const swapped = onward.swapped();
+  const swapped = swappedFromHere(onward, base, planned);
   const drafts = free(() => otherFinishes(onward, base));
-  if (swapped) drafts.push({ ...base, kind: 'swapped', fabric: swapped });
   drafts.push(...[swappedFromRepeat(onward, base)].flatMap((each) => each ?? []));
-  plans.push(...free(() => otherEndings(onward, planned)), ...drafts.flatMap((draft) => onward.plan(draft) ?? []));
+  plans.push(...free(() => otherEndings(onward, planned)), ...(swapped ? [swapped] : []));
+  plans.push(...drafts.flatMap((draft) => onward.plan(draft) ?? []));
   const seen = new Set<string>();
   return good(
     plans.filter((plan) => {

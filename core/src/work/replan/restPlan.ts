@@ -50,9 +50,14 @@ export interface WorkInHand {
   readonly pace: OwnPace;
 }
 
+/** Letters of two colours. */
+export type Exchanged = readonly [one: string, other: string];
+
 /** The rest of a work in another way: a whole plan from the row in hand, proved, with what it comes to. */
 export interface RestPlan {
   readonly kind: RestKind;
+  /** Letters of the colours that change places, where some do. */
+  readonly exchanged: Exchanged | undefined;
   readonly wish: Wish;
   readonly begun: FrozenWork;
   /** The cloth that it begins with, from 0: those before it stay as they are, those behind it follow it. */
@@ -100,6 +105,8 @@ export interface RestPlan {
 /** A cloth that the rest could lead to, before it is measured. */
 export interface Draft {
   readonly kind: RestKind;
+  /** Letters of the colours that change places. */
+  readonly exchanged?: Exchanged | undefined;
   readonly wish: Wish;
   readonly fabric: Fabric;
   readonly rows: number;
@@ -182,13 +189,13 @@ export class Onward {
     return { width: drifted(of.width, this.drift.width), height: drifted(of.height, this.drift.height) };
   }
 
-  /** The cloth with its two colours changed about in all that is to come. */
-  swapped(stays = this.stays): Fabric | undefined {
+  /** The cloth with two of its colours changed about in all that is to come. */
+  swapped(stays = this.stays, [one, other]: readonly [number, number] = [0, 1]): Fabric | undefined {
     const { fabric } = this.cloth;
-    if (fabric.colourCount !== 2) return undefined;
     const from = fabric.starts[stays] as number;
-    if (from === 0 || from >= fabric.colours.length) return undefined;
-    return { ...fabric, colours: fabric.colours.map((colour, i) => (i < from ? colour : 1 - colour)) };
+    if (fabric.colourCount < 2 || from === 0 || from >= fabric.colours.length) return undefined;
+    const turned = (colour: number) => (colour === one ? other : colour === other ? one : colour);
+    return { ...fabric, colours: fabric.colours.map((colour, i) => (i < from ? colour : turned(colour))) };
   }
 
   /** Where colours are divided among bobbins the strands go on only as they were planned, to the last row or sooner. */
@@ -209,7 +216,7 @@ export class Onward {
   }
 
   /** Proves and measures what the rest could lead to; nothing where it does not hold together. */
-  plan({ kind, wish, fabric, rows, stays }: Draft): RestPlan | undefined {
+  plan({ kind, exchanged, wish, fabric, rows, stays }: Draft): RestPlan | undefined {
     const { bound, foundation, gauge } = this.cloth;
     const prepared = prepareCloth(wish, this.cloth, this.prepared.told);
     if (!prepared.ok) return undefined;
@@ -240,6 +247,7 @@ export class Onward {
     const hands = handworkOfRows(costs, from, rip ? 0 : this.done);
     return {
       kind,
+      exchanged,
       wish,
       rows,
       piece: this.piece,

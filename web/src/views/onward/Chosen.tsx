@@ -55,7 +55,7 @@ export function Chosen({ work, plan, planned }: { work: Work; plan: RestPlan; pl
   return (
     <aside aria-label={onwardSaid.planYouLookingAt} className="grid content-start gap-3 lg:sticky lg:top-4">
       <h2 className="text-[23px]">
-        <Craft>{restName(plan.kind, work.wish.closing, plan.wish.ending)}</Craft>
+        <Craft>{restName(plan.kind, work.wish.closing, plan.wish.ending, plan.exchanged)}</Craft>
       </h2>
       <WorkStrip strip={strip} onWidth={setWidth} label={onwardSaid.pieceInRowsThem(plan.rows, plan.stays)} />
       <ul>

@@ -54,7 +54,7 @@ export function Ways({ plans, taken, work, onTake }: WaysProps) {
                   onClick={() => onTake(i)}
                   className={`min-h-11 w-full px-2 text-left hover:underline ${i === taken ? 'font-semibold' : ''}`}
                 >
-                  <Craft>{restName(plan.kind, work.wish.closing, plan.wish.ending)}</Craft>
+                  <Craft>{restName(plan.kind, work.wish.closing, plan.wish.ending, plan.exchanged)}</Craft>
                 </button>
               </th>
               <Cell head="Rows">{plan.rows}</Cell>
