@@ -8,6 +8,7 @@ export const bagPanel: ItemKind = {
   limits: [10, 80],
   measure: 'flat',
   uses: ['panel'],
+  countsPanels: true,
   asks: ['strap'],
   wish: {},
 };

@@ -329,6 +329,19 @@ describe('a place of the whole in words', () => {
     expect(placeName(one, 46, 'dishcloth')).toMatch(/^weave in \d+ ends$/);
   });
 
+  it('says of which bag a seam is, where there are two of two panels', () => {
+    const two = planned({ item: 'bag', pieces: 4, finish: { seam: 'sc' } }).sequence;
+    const seams = two.units.flatMap((unit, i) => (unit.kind === 'step' && unit.step.code === 'seam' ? [i + 1] : []));
+    expect(seams.map((done) => placeName(two, done, 'bag'))).toEqual(['bag 1, seam', 'bag 2, seam']);
+    const one = planned({ item: 'bag', pieces: 2, finish: { seam: 'sc' } }).sequence;
+    const seam = one.units.findIndex((unit) => unit.kind === 'step' && unit.step.code === 'seam') + 1;
+    expect(placeName(one, seam, 'bag')).toBe('seam');
+    // Without a name of two parts no comma stands between the two places.
+    expect(endsAtText({ low: seam, high: 9999 }, { rows: 44, sequence: one, item: 'bag' })).toBe(
+      'between seam and the end',
+    );
+  });
+
   it('says in which cloth a yarn runs out', () => {
     expect(endsAtText({ low: 41, high: 51 }, whole)).toBe('between dishcloth 1, row 40, and dishcloth 2, row 4');
     expect(endsAtText({ low: 131, high: 138 }, whole)).toBe('between dishcloth 3, row 38, and the end');

@@ -21,7 +21,8 @@ export function endsAtText({ low, high }: NonNullable<ColourNow['endsAt']>, on: 
   if (sequence && sequence.pieces > 1) {
     const from = placeName(sequence, low, item);
     const to = high >= sequence.units.length ? 'the end' : placeName(sequence, high, item);
-    return from === to ? `at ${from}` : `between ${from}, and ${to}`;
+    const between = from.includes(',') ? ', and' : ' and';
+    return from === to ? `at ${from}` : `between ${from}${between} ${to}`;
   }
   // A chain that is a step stands before the rows.
   const before = sequence ? placeOfRow(sequence, 0, 0) : 0;

@@ -2,7 +2,7 @@ import type { ToldUnit } from '../../craft/units/length.ts';
 import type { Told } from '../../craft/values/problem.ts';
 import { itemNamed } from '../../plan/items/register.ts';
 import type { WorkStep } from '../../plan/steps/finishSteps.ts';
-import type { Sequence, Standing } from '../../plan/steps/sequence.ts';
+import { panelsOf, type Sequence, type Standing } from '../../plan/steps/sequence.ts';
 import type { PieceApart } from '../../work/underway/pieces.ts';
 import { lengthText } from '../figures/figures.ts';
 import { type Terms, termed } from '../terms/termed.ts';
@@ -146,14 +146,17 @@ export function clothName(item: string): string {
  * A place of the whole, as a note or a weighing is kept by it: `row 5`, `dishcloth 2, row 5`, `border, round 1 of 2`.
  * @param done units that are done there; its last one is told @param word what a row is called
  */
-export function placeName({ units, pieces }: Sequence, done: number, item: string, word = 'row'): string {
+export function placeName(sequence: Sequence, done: number, item: string, word = 'row'): string {
+  const { units, pieces, items } = sequence;
   const unit = units[done - 1];
   if (!unit) return done < 1 ? `${word} 0` : 'the end';
   const own =
     unit.kind === 'row' ? `${word} ${unit.row + 1}` : stepName(unit.step).replace(/^./, (a) => a.toLowerCase());
-  return pieces > 1 && (unit.kind === 'row' || unit.of === 'cloth')
-    ? `${clothName(item)} ${unit.piece + 1}, ${own}`
-    : own;
+  if (unit.kind === 'row' || unit.of === 'cloth') {
+    return pieces > 1 ? `${clothName(item)} ${unit.piece + 1}, ${own}` : own;
+  }
+  const number = Math.floor(unit.piece / panelsOf(sequence)) + 1;
+  return items > 1 && unit.of === 'item' ? `${itemName(item).toLowerCase()} ${number}, ${own}` : own;
 }
 
 /** `Panel 2 is 1.2 cm wider at row 30 than panel 1.` */

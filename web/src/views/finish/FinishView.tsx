@@ -90,6 +90,7 @@ interface StepsProps {
 function Steps({ document, work, shown, onShow }: StepsProps) {
   const ends = document.colours.reduce((sum, colour) => sum + colour.ends, 0);
   const { pattern } = document;
+  const several = document.size.items > 1;
   const { lastLoop, ends: weaving } = usePreferences();
   const change = useChangePreferences();
   return (
@@ -109,7 +110,8 @@ function Steps({ document, work, shown, onShow }: StepsProps) {
           <Step
             key={part.name}
             title={upper(part.name)}
-            note={`${part.stitches} stitches in ${part.colour}`}
+            note={finishSaid.stitchesIn(part.stitches, part.colour)}
+            of={several ? finishSaid.forEach : undefined}
             place={part.part}
             shown={shown === part.part}
             onShow={onShow}
@@ -125,7 +127,8 @@ function Steps({ document, work, shown, onShow }: StepsProps) {
           place="ends"
           shown={shown === 'ends'}
           onShow={onShow}
-          note={<Worked working={document.workings.ends}>{`${ends} to weave in`}</Worked>}
+          note={<Worked working={document.workings.ends}>{finishSaid.toWeaveIn(ends)}</Worked>}
+          of={several ? finishSaid.forAll(document.size.items) : undefined}
         >
           <p>{document.colours.map((colour) => `${colour.ends} in ${colour.letter} (${colour.name})`).join(', ')}.</p>
           <p>{finishSaid.endsDone[weaving]}</p>
@@ -184,6 +187,8 @@ function Outside({ work }: { work: Work }) {
 interface StepProps {
   readonly title: string;
   readonly note: ReactNode;
+  /** Of how many the note tells, where there are several. */
+  readonly of?: string | undefined;
   readonly children: ReactNode;
   /** Its place on the drawing, where it has one. */
   readonly place?: string;
@@ -191,7 +196,7 @@ interface StepProps {
   readonly onShow?: (step: string) => void;
 }
 
-function Step({ title, note, children, place, shown = false, onShow }: StepProps) {
+function Step({ title, note, of, children, place, shown = false, onShow }: StepProps) {
   return (
     <li
       data-step={place}
@@ -214,7 +219,12 @@ function Step({ title, note, children, place, shown = false, onShow }: StepProps
             title
           )}
         </h2>
-        {note ? <p className="count text-[14px] font-medium text-soft">{note}</p> : null}
+        {note ? (
+          <p className="count text-[14px] font-medium text-soft">
+            {note}
+            {of ? <span className="block font-sans text-[15px]">{of}</span> : null}
+          </p>
+        ) : null}
       </div>
       <div className="grid max-w-[68ch] gap-1.5 text-[17px]">{children}</div>
     </li>
@@ -243,7 +253,7 @@ function Off({ document, item }: { document: PlanDocument; item: Item }) {
         </>
       ) : null}
       <div className="flex justify-between gap-3 border-b border-rule py-1.5">
-        <dt>Total time</dt>
+        <dt>{finishSaid.totalTime(whole.items)}</dt>
         <dd className="count">
           <Worked working={document.workings.time}>{document.time.text}</Worked>
         </dd>

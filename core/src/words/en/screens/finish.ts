@@ -33,6 +33,11 @@ export const finishSaid = {
   },
   foldSo: (across: number, up: number) =>
     `Fold it in ${foldWord(across)} one way and in ${foldWord(up)} the other, right side out, the last row on top. How long a paper band has to be stands in Finishing.`,
+  stitchesIn: (stitches: number, letter: string) => `${stitches} stitches in ${letter}`,
+  toWeaveIn: (ends: number) => `${ends} to weave in`,
+  forEach: 'for each',
+  forAll: (items: number) => `for all ${items}`,
+  totalTime: (items: number) => (items > 1 ? `Total time, for all ${items}` : 'Total time'),
   endsTime: 'The time counts each end as woven in.',
   costAndPrice: 'Cost and price',
 } as const;
