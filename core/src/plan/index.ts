@@ -14,7 +14,7 @@ export type { Question } from './items/item.ts';
 export { coverFor, measureOf, panelsOf, policyOf, techniquesFor } from './items/items.ts';
 export { itemKinds, itemNamed } from './items/register.ts';
 export { lay } from './lay/lay.ts';
-export { measure, type YarnNeed } from './measure/measure.ts';
+export { measure, wovenIn, type YarnNeed } from './measure/measure.ts';
 export { type Handwork, handworkOf } from './pace/hours.ts';
 export { type ActPace, type OwnPace, secondsBy, secondsEach, unknownPace } from './pace/ownPace.ts';
 export { type HookAdvice, hookAdvice } from './piece/hookAdvice.ts';

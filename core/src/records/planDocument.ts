@@ -126,6 +126,7 @@ export const planDocumentSchema = z.strictObject({
       grams: figureSchema,
       parts: z.record(z.string(), figureSchema),
       ends: z.number().int(),
+      closedIn: z.number().int().describe('ends among them that an envelope border closes in: they are not woven in'),
       balls: z
         .strictObject({ count: z.number().int(), text: z.string(), short: z.string(), chance: z.number() })
         .optional(),
@@ -184,7 +185,7 @@ export const planDocumentSchema = z.strictObject({
   endPlaces: z
     .array(z.strictObject({ letter: z.string(), across: z.number(), up: z.number(), behind: z.boolean().optional() }))
     .describe(
-      'where the ends of one piece are, before its finishing: parts of its width from the side where row 1 begins, and of its height, as the piece lies; `behind` on the hind half of a tube; at most 400',
+      'where the ends of one piece are that are woven in, before its finishing: parts of its width from the side where row 1 begins, and of its height, as the piece lies; `behind` on the hind half of a tube; at most 400',
     ),
   folded: z.strictObject({
     width: figureSchema,

@@ -7,7 +7,7 @@ import {
   type Result,
   sourceOf,
 } from '@puntada/core/craft';
-import { type PatternFacts, patternFacts, planWish } from '@puntada/core/plan';
+import { type PatternFacts, patternFacts, planWish, wovenIn } from '@puntada/core/plan';
 import { readShape, wishSchema } from '@puntada/core/records';
 import { type Maker, planDocument } from '@puntada/core/words';
 import { compareStrips, type Strip } from '@puntada/core/work';
@@ -74,7 +74,7 @@ export function comparePatterns(wish: unknown, keys: readonly string[]): Pattern
         balls: balls.every((count) => count !== undefined)
           ? balls.reduce((sum, count) => sum + (count ?? 0), 0)
           : undefined,
-        ends: piece.yarn.reduce((sum, need) => sum + need.ends, 0),
+        ends: wovenIn(piece.yarn),
         time: piece.time,
       },
     ];

@@ -9,6 +9,7 @@ import {
   prepare,
   type SearchStep,
   searchLargest,
+  wovenIn,
   type YarnNeed,
 } from '@puntada/core/plan';
 import { type LabelWish, type PlanDocument, readShape, wishSchema } from '@puntada/core/records';
@@ -45,7 +46,7 @@ export function measureSizes(message: MeasureMessage): PieceFigures[] {
     const piece = makePiece(prepared.value, stitches, rows);
     if (!piece.ok) return [];
     const { share, yarn, time } = piece.value;
-    const ends = yarn.reduce((sum, need) => sum + need.ends, 0);
+    const ends = wovenIn(yarn);
     const workings = pieceWorkings(prepared.value, piece.value);
     return [{ stitches, rows, share, yarn, ends, time, workings }];
   });
@@ -73,7 +74,7 @@ export function figuresOfWork(work: MadeWork): PieceFigures | undefined {
   const plan = planWork(work);
   if (!plan.ok) return undefined;
   const { piece } = plan.value;
-  const ends = piece.yarn.reduce((sum, need) => sum + need.ends, 0);
+  const ends = wovenIn(piece.yarn);
   const { fabric, rows, share, yarn, time } = piece;
   const workings = pieceWorkings(plan.value.prepared, piece);
   return { stitches: fabric.count, rows, share, yarn, ends, time, workings };

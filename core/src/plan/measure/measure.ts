@@ -28,18 +28,27 @@ export interface YarnNeed {
   readonly chances?: readonly { readonly balls: number; readonly chance: number }[];
   /** Chance that the balls in the drawer are enough, where it is known what lies there. */
   readonly drawer?: { readonly chance: number };
-  /** Ends to weave in. */
+  /** Ends that are left, each with its tail. */
   readonly ends: number;
+  /** Those of them that a border closes in; the others are woven in. */
+  readonly closedIn: number;
   /** Metres of a gram, and whether the label says so. */
   readonly meterage: { readonly metresPerGram: number; readonly meterageFrom: 'label' | 'typical' };
   /** What the chances of balls follow from, where the weight of a ball is known. */
   readonly question?: BallQuestion;
 }
 
+/** Ends that are woven in, of all colours. */
+export function wovenIn(needs: readonly Pick<YarnNeed, 'ends' | 'closedIn'>[]): number {
+  return needs.reduce((sum, { ends, closedIn }) => sum + ends - closedIn, 0);
+}
+
 export interface MeasureRequest extends Omit<PartsRequest, 'stitchWidth' | 'rowHeight' | 'diameters'> {
   readonly gauge: Gauge;
   readonly yarns: readonly Yarn[];
   readonly finish?: readonly FinishPart[] | undefined;
+  /** Ends of each colour of one of them that the border closes in. */
+  readonly closedIn?: readonly number[] | undefined;
   /** How many of it are made; they share their balls. */
   readonly pieces?: number | undefined;
   /** The chance with which the balls are to be enough. */
@@ -72,6 +81,7 @@ function namedParts(
 interface Taken {
   readonly parts: ReadonlyMap<string, number>;
   readonly ends: number;
+  readonly closedIn: number;
 }
 
 /** What cloths that are made alike take of each colour. @param of how many of them there are */
@@ -93,7 +103,11 @@ function takenBy(request: MeasureRequest, of: number): Taken[] {
       parts.set(part, (parts.get(part) ?? 0) + of * metres);
     }
     const routed = strands.totals.reduce((sum, total, i) => sum + (strands.colourOf[i] === colour ? total.ends : 0), 0);
-    return { parts, ends: of * (routed + finish.reduce((sum, { part, ends }) => sum + timesOf(part) * ends, 0)) };
+    return {
+      parts,
+      ends: of * (routed + finish.reduce((sum, { part, ends }) => sum + timesOf(part) * ends, 0)),
+      closedIn: of * (request.closedIn?.[colour] ?? 0),
+    };
   });
 }
 
@@ -108,7 +122,11 @@ function together(all: readonly Taken[]): Taken {
   for (const [part, metres] of all.flatMap((each) => [...each.parts])) {
     parts.set(part, (parts.get(part) ?? 0) + metres);
   }
-  return { parts, ends: all.reduce((sum, { ends }) => sum + ends, 0) };
+  return {
+    parts,
+    ends: all.reduce((sum, { ends }) => sum + ends, 0),
+    closedIn: all.reduce((sum, { closedIn }) => sum + closedIn, 0),
+  };
 }
 
 /**
@@ -127,7 +145,7 @@ export function measure(request: MeasureRequest, beside: readonly MadeBeside[] =
     const figure = figures[colour] as ReturnType<typeof yarnFigures>;
     const taken = together([...others, own].map((each) => each[colour] as Taken));
     const byName = [...taken.parts].map(([part, metres]) => ({ part, metres: metres * really }));
-    const { ends } = taken;
+    const { ends, closedIn } = taken;
     const tailed = ends * tailMetres;
     const made = byName.reduce((sum, part) => sum + part.metres, 0);
     const metres = plus(spread(made, error, gauge.source), tailed);
@@ -140,7 +158,15 @@ export function measure(request: MeasureRequest, beside: readonly MadeBeside[] =
       { part: 'tails', metres: tails },
     ].filter((part) => part.metres.mid > 0);
     const { metresPerGram, meterageError, meterageFrom } = figure;
-    const need = { letter: yarn.letter, parts, metres, grams, ends, meterage: { metresPerGram, meterageFrom } };
+    const need = {
+      letter: yarn.letter,
+      parts,
+      metres,
+      grams,
+      ends,
+      closedIn,
+      meterage: { metresPerGram, meterageFrom },
+    };
     if (yarn.ballGrams === undefined) return need;
     const question = { metres: made, error, ends, ballGrams: yarn.ballGrams, metresPerGram, meterageError };
     const { balls, chance } = ballsNeeded(question, sure);

@@ -17,6 +17,7 @@ import { good, type Problem, type Result, refused } from '../../craft/values/pro
 import { yarnFigures } from '../../craft/yarn/yarn.ts';
 import { checkFabric } from '../check/fabric.ts';
 import { checkStrands } from '../check/strands.ts';
+import { closedIn } from '../finish/closedIn.ts';
 import { type FinishPart, type FinishRequest, finishParts, handworkOfPart } from '../finish/finish.ts';
 import { isTube, widthsAcross } from '../fit/across.ts';
 import { itemsIn } from '../items/items.ts';
@@ -41,8 +42,9 @@ export interface Piece {
   readonly yarn: readonly YarnNeed[];
   /** Stitches of each colour, in the order of the pattern's colours. */
   readonly share: readonly number[];
-  /** Ends of the cloth to weave in, all colours. */
+  /** Ends of the cloth, all colours, and those of them that a border closes in. */
   readonly ends: number;
+  readonly closedIn: number;
   /** What is done when the cloth is off the hook. */
   readonly finish: readonly FinishPart[];
   /** Pieces among them that are made by a plan of their own: how many, their stitches, strands and finishing. */
@@ -50,6 +52,7 @@ export interface Piece {
     readonly pieces: number;
     readonly share: readonly number[];
     readonly strands: Strands;
+    readonly closedIn: number;
     readonly finish: readonly FinishPart[];
   }[];
   /** What hands do for all pieces, ends and finishing. */
@@ -125,7 +128,13 @@ function measureRequest(prepared: Prepared, { fabric, strands }: Routed): Measur
   const { sure, pieces } = wish;
   const finish = finishParts(finishRequest(prepared, fabric));
   const belief = handBelief(prepared);
-  return { fabric, strands, foundation, technique, gauge, yarns, finish, pieces, sure, belief };
+  const hidden = closedIn(prepared, strands, endsIn(strands));
+  return { fabric, strands, foundation, technique, gauge, yarns, finish, closedIn: hidden, pieces, sure, belief };
+}
+
+/** Ends of one cloth that its border closes in. */
+function closedInOf(prepared: Prepared, strands: Strands): number {
+  return closedIn(prepared, strands, endsIn(strands)).reduce((sum, each) => sum + each, 0);
 }
 
 function endsIn({ totals }: Strands): number {
@@ -138,7 +147,7 @@ function handworkOfCloths(prepared: Prepared, { fabric, strands }: Routed, piece
   return handworkOf([
     [handworkOfChain(chainsFor(prepared.foundation, fabric.count)), pieces],
     [handworkOfFabric(fabric), pieces],
-    [handworkOfFinish(0, endsIn(strands)), pieces],
+    [handworkOfFinish(0, endsIn(strands) - closedInOf(prepared, strands)), pieces],
     ...finishParts(finishRequest(prepared, fabric)).map((part) => [handworkOfPart(part), share * part.times] as const),
   ]);
 }
@@ -175,10 +184,12 @@ export function measured(
     finish: request.finish ?? [],
     share: stitchesByColour(fabric),
     ends: endsIn(strands),
+    closedIn: closedInOf(prepared, strands),
     beside: beside.map(({ pieces, prepared, fabric, strands }) => ({
       pieces,
       share: stitchesByColour(fabric),
       strands,
+      closedIn: closedInOf(prepared, strands),
       finish: finishParts(finishRequest(prepared, fabric)),
     })),
     hands,

@@ -58,7 +58,7 @@ export function manyEndsOf(prepared: Prepared, piece: Piece): ManyEnds | undefin
   const { wish, technique, gauge } = prepared;
   if (technique.policy || wish.policy !== 'as-needed') return undefined;
   const area = (piece.fabric.kinds.length * gauge.stitchWidth.mid * gauge.rowHeight.mid) / 1e6;
-  const perSquareMetre = piece.ends / area;
+  const perSquareMetre = (piece.ends - piece.closedIn) / area;
   // A small piece has its few ends whatever is done.
   if (perSquareMetre <= manyEnds || piece.ends <= 4 * piece.share.length) return undefined;
   const figures = comparePolicies(prepared, piece.fabric);

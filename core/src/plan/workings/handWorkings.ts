@@ -1,3 +1,4 @@
+import { wovenIn } from '../measure/measure.ts';
 import { type Handwork, steadySeconds } from '../pace/hours.ts';
 import { type OwnPace, secondsBy, unknownPace } from '../pace/ownPace.ts';
 import type { Piece } from '../piece/piece.ts';
@@ -30,12 +31,12 @@ export function secondsWorking(pace: OwnPace, hands: Handwork): Working {
 
 /** Pieces that are made alike, plan by plan: those of plans before first. */
 export function piecesAlike({ wish }: Prepared, piece: Piece): Piece['beside'] {
-  const { share, strands, finish, beside } = piece;
+  const { share, strands, closedIn, finish, beside } = piece;
   const own = wish.pieces - beside.reduce((sum, { pieces }) => sum + pieces, 0);
-  return [...beside, { pieces: own, share, strands, finish }];
+  return [...beside, { pieces: own, share, strands, closedIn, finish }];
 }
 
-/** Ends to weave in: those of the cloths, colour by colour, and those of the finishing. */
+/** Ends to weave in: those of the cloths, colour by colour, and those of the finishing, less what a border closes in. */
 export function endsWorking(prepared: Prepared, piece: Piece): Working {
   const alike = piecesAlike(prepared, piece);
   const ofCloth = prepared.yarns.flatMap(({ letter, name }, colour) =>
@@ -53,6 +54,9 @@ export function endsWorking(prepared: Prepared, piece: Piece): Working {
         return { code: 'ends-finish', facts: { part, ends, times }, amount: exactly(ends * times) };
       }),
   );
-  const total = piece.yarn.reduce((sum, need) => sum + need.ends, 0);
-  return { of: 'ends', unit: 'count', by: 'sum', parts: [...ofCloth, ...ofFinish], total: exactly(total) };
+  const hidden = alike.flatMap(({ closedIn: ends, pieces }): WorkingPart[] =>
+    ends && pieces ? [{ code: 'ends-closed', facts: { ends, pieces }, amount: exactly(-ends * pieces) }] : [],
+  );
+  const total = wovenIn(piece.yarn);
+  return { of: 'ends', unit: 'count', by: 'sum', parts: [...ofCloth, ...ofFinish, ...hidden], total: exactly(total) };
 }

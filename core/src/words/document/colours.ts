@@ -43,6 +43,7 @@ export function coloursOf(plan: Plan): PlanDocument['colours'] {
       grams: g(need.grams),
       parts: Object.fromEntries(need.parts.map((part) => [part.part, m(part.metres)])),
       ends: need.ends,
+      closedIn: need.closedIn,
       ...(need.balls
         ? {
             balls: {

@@ -26,7 +26,7 @@ export function strandsOf(plan: Plan, terms: Terms): Pick<PlanDocument, 'strands
     strands: {
       policy: wish.policy,
       floats: wish.floats,
-      ends: piece.ends,
+      ends: piece.ends - piece.closedIn,
       carriedStitches: Math.round(ledger.carried),
       rowsClimbed: ledger.climbedRows,
       bobbins: ledger.bobbins,

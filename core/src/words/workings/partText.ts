@@ -113,6 +113,8 @@ const table: Readonly<Record<string, Tell>> = {
     `${actWords(f.act as Act, terms)}, ${Number(f.count) === 1 ? 'once' : `${f.count} times`} at ${figure(Number(f.each), 1)} s`,
   'ends-cloth': (f) => `${f.letter}, ${f.name}${Number(f.pieces) > 1 ? `: ${f.ends} × ${f.pieces} pieces` : ''}`,
   'ends-finish': (f) => `${yarnPartName(String(f.part))}${Number(f.times) > 1 ? `: ${f.ends} × ${f.times}` : ''}`,
+  'ends-closed': (f) =>
+    `less those at the edges, which the border closes in${Number(f.pieces) > 1 ? `: ${f.ends} × ${f.pieces} pieces` : ''}`,
   extra: (f) =>
     f.part === 'tails' ? `tails of ${counted(Number(f.ends), 'end')}` : (extraParts[String(f.part)] ?? ''),
   'strand-act': (f) =>

@@ -1,6 +1,7 @@
 import type { Estimate } from '../../craft/values/estimate.ts';
 import { good, type Result } from '../../craft/values/problem.ts';
 import { planWork } from '../../plan/begun/made.ts';
+import { wovenIn } from '../../plan/measure/measure.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { Wish } from '../../records/wish.ts';
 
@@ -30,7 +31,7 @@ export function planFigures(wish: Wish, begun: FrozenWork): Result<PlanFigures> 
     height: height.height,
     circle: prepared.technique.circle === true,
     yarn: piece.yarn.map(({ letter, metres }) => ({ letter, metres })),
-    ends: piece.yarn.reduce((sum, need) => sum + need.ends, 0),
+    ends: wovenIn(piece.yarn),
     time: piece.time,
   });
 }

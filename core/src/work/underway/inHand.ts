@@ -1,6 +1,7 @@
 import { must } from '../../craft/values/problem.ts';
 import { beforeAt, clothAt, type ThawedCloth, type ThawedWork } from '../../plan/begun/frozen.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
+import { closesEdges, isAtEdge } from '../../plan/finish/closedIn.ts';
 import { type FinishPart, finishParts, yarnsOfPart } from '../../plan/finish/finish.ts';
 import { type Handwork, handworkOf, secondsIn } from '../../plan/pace/hours.ts';
 import { type OwnPace, secondsBy } from '../../plan/pace/ownPace.ts';
@@ -44,20 +45,26 @@ export function costsOfPiece({ cloth, before }: Pick<ProjectCosts, 'cloth' | 'be
   return before[beforeAt(before, piece)]?.costs ?? cloth;
 }
 
-/** The ends of a cloth by where they hang; those of a way whose places are not known are of their colours alone. */
+/**
+ * The ends of a cloth that are woven in, by where they hang; those of a way whose places are not known are of their colours
+ * alone.
+ */
 function endsToWeave(
-  { bound: { colours }, technique }: Prepared,
+  prepared: Prepared,
   way: ThawedWork['strands'],
   totals: readonly { readonly ends: number }[],
 ): EndToWeave[] {
-  const letter = (colour: number) => colours[colour] ?? '';
+  const { bound, technique } = prepared;
+  const letter = (colour: number) => bound.colours[colour] ?? '';
   const places = endsOf(way);
   if (places.length !== totals.reduce((sum, { ends }) => sum + ends, 0)) {
     return totals.flatMap(({ ends }, colour) => Array.from({ length: ends }, () => ({ letter: letter(colour) })));
   }
   const edges = !technique.circle;
   const edgeOf = (boundary: number) => (boundary === 0 ? 'near' : boundary === way.chart.columns ? 'far' : 'inside');
-  return places.map(({ strand, row, boundary }) => ({
+  const closed = closesEdges(prepared);
+  const open = places.filter((place) => !(closed && isAtEdge(place, way)));
+  return open.map(({ strand, row, boundary }) => ({
     letter: letter(way.colourOf[strand] ?? 0),
     row: row + 1,
     edge: edges ? edgeOf(boundary) : 'inside',

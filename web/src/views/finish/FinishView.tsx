@@ -88,7 +88,8 @@ interface StepsProps {
 }
 
 function Steps({ document, work, shown, onShow }: StepsProps) {
-  const ends = document.colours.reduce((sum, colour) => sum + colour.ends, 0);
+  const ends = document.colours.reduce((sum, colour) => sum + colour.ends - colour.closedIn, 0);
+  const closed = document.colours.reduce((sum, colour) => sum + colour.closedIn, 0);
   const { pattern } = document;
   const several = document.size.items > 1;
   const { lastLoop, ends: weaving } = usePreferences();
@@ -124,13 +125,14 @@ function Steps({ document, work, shown, onShow }: StepsProps) {
         ))}
         <Step
           title="Ends"
-          place="ends"
+          place={document.endPlaces.length ? 'ends' : undefined}
           shown={shown === 'ends'}
           onShow={onShow}
           note={<Worked working={document.workings.ends}>{finishSaid.toWeaveIn(ends)}</Worked>}
           of={several ? finishSaid.forAll(document.size.items) : undefined}
         >
-          <p>{document.colours.map((colour) => `${colour.ends} in ${colour.letter} (${colour.name})`).join(', ')}.</p>
+          <p>{finishSaid.endsOf(document.colours)}</p>
+          {closed ? <p>{finishSaid.closedIn(closed)}</p> : null}
           <p>{finishSaid.endsDone[weaving]}</p>
           <Choice
             label={finishSaid.howEnds}
@@ -191,7 +193,7 @@ interface StepProps {
   readonly of?: string | undefined;
   readonly children: ReactNode;
   /** Its place on the drawing, where it has one. */
-  readonly place?: string;
+  readonly place?: string | undefined;
   readonly shown?: boolean;
   readonly onShow?: (step: string) => void;
 }
@@ -238,13 +240,13 @@ function Off({ document, item }: { document: PlanDocument; item: Item }) {
     <dl className="mt-5">
       {itemNamed(item).folds ? (
         <>
-          <div className="flex justify-between gap-3 border-b border-rule py-1.5">
+          <div className="flex items-baseline justify-between gap-3 border-b border-rule py-1.5">
             <dt>Folded</dt>
             <dd className="text-right">
               <Figure of={{ text: size.short, typical: size.width.source === 'typical' }} className="text-[16px]" />
             </dd>
           </div>
-          <div className="flex justify-between gap-3 border-b border-rule py-1.5">
+          <div className="flex items-baseline justify-between gap-3 border-b border-rule py-1.5">
             <dt>Paper band around {whole.pieces > 1 ? `all ${whole.pieces}` : 'it'}</dt>
             <dd>
               <Figure of={shownFigure(size.band)} className="text-[16px]" />
@@ -252,7 +254,7 @@ function Off({ document, item }: { document: PlanDocument; item: Item }) {
           </div>
         </>
       ) : null}
-      <div className="flex justify-between gap-3 border-b border-rule py-1.5">
+      <div className="flex items-baseline justify-between gap-3 border-b border-rule py-1.5">
         <dt>{finishSaid.totalTime(whole.items)}</dt>
         <dd className="count">
           <Worked working={document.workings.time}>{document.time.text}</Worked>

@@ -34,6 +34,19 @@ export const finishSaid = {
   foldSo: (across: number, up: number) =>
     `Fold it in ${foldWord(across)} one way and in ${foldWord(up)} the other, right side out, the last row on top. How long a paper band has to be stands in Finishing.`,
   stitchesIn: (stitches: number, letter: string) => `${stitches} stitches in ${letter}`,
+  endsOf: (
+    colours: readonly {
+      readonly letter: string;
+      readonly name: string;
+      readonly ends: number;
+      readonly closedIn: number;
+    }[],
+  ) => {
+    const open = colours.filter(({ ends, closedIn }) => ends > closedIn);
+    return `${open.map(({ letter, name, ends, closedIn }) => `${ends - closedIn} in ${letter} (${name})`).join(', ')}.`;
+  },
+  closedIn: (ends: number) =>
+    `The ${ends} ends at the edges need no weaving in: trim them, and close them in between the two layers of the border.`,
   toWeaveIn: (ends: number) => `${ends} to weave in`,
   forEach: 'for each',
   forAll: (items: number) => `for all ${items}`,
