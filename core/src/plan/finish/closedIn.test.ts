@@ -4,6 +4,7 @@ import type { WishInput } from '../../records/wish.ts';
 import { costsOfProject } from '../../work/underway/inHand.ts';
 import { wovenIn } from '../measure/measure.ts';
 import { planWish } from '../piece/plan.ts';
+import { comparePolicies } from '../piece/policies.ts';
 import { endsWorking } from '../workings/handWorkings.ts';
 
 function planned(change: Partial<WishInput>) {
@@ -49,6 +50,9 @@ describe('ends that an envelope closes in', () => {
   it('take no time and are no part of a step: four of 150 s, where there were 82', () => {
     expect(rows).toBe(40);
     expect(plain.piece.hands.get('end')).toBeCloseTo(82 * 150, 6);
+    // One way with the idle colour: 80 ends of 150 s are 200 minutes that are not spent on strands.
+    const minutes = ({ prepared, piece }: typeof plain) => comparePolicies(prepared, piece.fabric)[0]?.minutes ?? 0;
+    expect(minutes(plain) - minutes(closed)).toBeCloseTo(200, 6);
     expect(closed.piece.hands.get('end')).toBeCloseTo(4 * 150, 6);
     const parts = ({ sequence }: typeof plain) =>
       sequence.units.flatMap((unit) =>

@@ -1,6 +1,7 @@
 import type { Fabric } from '../../craft/fabric/fabric.ts';
 import { lightnessOf } from '../../craft/shades/colour.ts';
 import { type Policy, policies } from '../../craft/technique/policy.ts';
+import { closedIn } from '../finish/closedIn.ts';
 import { measureParts } from '../measure/parts.ts';
 import { typicalPace } from '../pace/hours.ts';
 import { type StrandLedger, strandLedger } from '../route/ledger.ts';
@@ -20,6 +21,8 @@ export interface PolicyFigures extends StrandLedger {
   readonly extra: { readonly carried: number; readonly bridged: number; readonly tails: number };
   /** Its ends, colour by colour. */
   readonly endsOf: readonly number[];
+  /** Those of them that the border closes in: nobody weaves them in. */
+  readonly closedIn: number;
   /** Another way that comes to the very same for this cloth. */
   readonly sameAs?: Policy;
 }
@@ -82,11 +85,13 @@ export function comparePolicies(prepared: Prepared, fabric: Fabric): PolicyFigur
     const extra = { carried: whole('carried'), bridged: whole('bridged'), tails: whole('tails') };
     const extraMetres = extra.carried + extra.bridged + extra.tails;
     const endsOf = totalsByColour(strands, fabric.colourCount).map(({ ends }) => ends);
+    const hidden = closedIn(prepared, strands, ledger.ends).reduce((sum, each) => sum + each, 0);
     const { end, carry, join } = typicalPace;
-    const minutes = (ledger.ends * end + ledger.carried * carry + ledger.cuts * join) / 60;
+    const minutes = ((ledger.ends - hidden) * end + ledger.carried * carry + ledger.cuts * join) / 60;
     const way = wayOf(strands);
     const same = found.get(way);
     if (same === undefined) found.set(way, policy);
-    return { ...ledger, policy, extraMetres, minutes, extra, endsOf, ...(same === undefined ? {} : { sameAs: same }) };
+    const figures = { ...ledger, policy, extraMetres, minutes, extra, endsOf, closedIn: hidden };
+    return { ...figures, ...(same === undefined ? {} : { sameAs: same }) };
   });
 }

@@ -23,9 +23,11 @@ export function policyWorkings({ yarns }: Prepared, figures: PolicyFigures): Pol
     facts: { letter, name, ends: figures.endsOf[colour] ?? 0, pieces: 1 },
     amount: exactly(figures.endsOf[colour] ?? 0),
   }));
+  const { closedIn } = figures;
+  const hidden = { code: 'ends-closed', facts: { ends: closedIn, pieces: 1 }, amount: exactly(-closedIn) };
   const { end, carry, join } = typicalPace;
   const timed = [
-    ['weave', figures.ends, end],
+    ['weave', figures.ends - closedIn, end],
     ['carry', figures.carried, carry],
     ['cut', figures.cuts, join],
   ] as const;
@@ -37,7 +39,7 @@ export function policyWorkings({ yarns }: Prepared, figures: PolicyFigures): Pol
   }));
   return {
     extra: summed('extra', 'm', extra),
-    ends: summed('ends', 'count', ends),
+    ends: summed('ends', 'count', [...ends, hidden]),
     time: summed('time', 's', time),
   };
 }

@@ -38,7 +38,7 @@ export function strandsOf(plan: Plan, terms: Terms): Pick<PlanDocument, 'strands
     policies: comparePolicies(prepared, piece.fabric).map((each) => ({
       policy: each.policy,
       name: policyNames[each.policy],
-      ends: each.ends,
+      ends: each.ends - each.closedIn,
       carriedStitches: Math.round(each.carried),
       extraMetres: rounded(each.extraMetres, 1),
       minutes: Math.round(each.minutes),
