@@ -1,3 +1,4 @@
+export { wishAsBegun } from './begun/asBegun.ts';
 export { clothAt, freeze, type ThawedWork, thaw } from './begun/frozen.ts';
 export { type MadeWork, onlySize, planWork, prepareCloth, prepareWork } from './begun/made.ts';
 export { wishFromPiece } from './book/fromPiece.ts';

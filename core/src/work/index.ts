@@ -35,7 +35,7 @@ export {
   type Week,
 } from './schedule/schedule.ts';
 export { type Costs, materialsOf, materialsTimes, type PriceWay, pricesOf } from './selling/price.ts';
-export { backOf, isTwin, sidesJoined, twinOf, wishAsBegun } from './set/back.ts';
+export { backOf, isTwin, sidesJoined, twinOf } from './set/back.ts';
 export { ballsInOrder, type SharedBall } from './set/balls.ts';
 export {
   type Colouring,

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import type { Problem } from '@puntada/core/craft';
+import { wishAsBegun } from '@puntada/core/plan';
 import {
   anyVersion,
   type FrozenWork,
@@ -10,7 +11,6 @@ import {
   type WorkSummary,
 } from '@puntada/core/records';
 import { nameless } from '@puntada/core/words';
-import { wishAsBegun } from '@puntada/core/work';
 import { z } from 'zod';
 import { changedOne, type Database, type Db, rows } from '../db/database.ts';
 import { readable, unreadOf, whyUnread } from '../db/readable.ts';

@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
-import { twinOf, wishAsBegun } from '@puntada/core/work';
+import { wishAsBegun } from '@puntada/core/plan';
+import { twinOf } from '@puntada/core/work';
 import { type Listening, listen } from '../../test/listening.ts';
 import { at, galleyCloth, start, tick } from '../../test/sampleWorks.ts';
 

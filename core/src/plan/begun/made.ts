@@ -9,6 +9,7 @@ import { type Plan, planWish } from '../piece/plan.ts';
 import { counted } from '../route/route.ts';
 import { fitSizes, type Sizes, sizeAt } from '../sizes/sizes.ts';
 import { type Prepared, prepare, prepareMade } from '../wish/prepare.ts';
+import { wishAsBegun } from './asBegun.ts';
 import type { ThawedCloth, ThawedWork } from './frozen.ts';
 import { thaw } from './frozen.ts';
 
@@ -29,7 +30,7 @@ export function prepareCloth(wish: Wish, cloth: ThawedCloth, told: ToldUnit = wi
 export function prepareWork({ wish, begun }: MadeWork, told: ToldUnit = wish.units): Result<Prepared> {
   if (!begun) return prepare(wish, told);
   const cloth = thaw(begun);
-  return cloth.ok ? prepareCloth(wish, cloth.value, told) : cloth;
+  return cloth.ok ? prepareCloth(wishAsBegun(wish, begun.apart), cloth.value, told) : cloth;
 }
 
 /** The cloths of a work that were made by plans before. @param pieces of the work: some may be a project of their own since */
@@ -55,7 +56,7 @@ export function planWork({ wish, begun }: MadeWork, told: ToldUnit = wish.units)
   const cloth = thaw(begun);
   if (!cloth.ok) return cloth;
   const { fabric, strands } = cloth.value;
-  const read = prepareCloth(wish, cloth.value, told);
+  const read = prepareCloth(wishAsBegun(wish, begun.apart), cloth.value, told);
   if (!read.ok) return read;
   const prepared = read.value;
   const rows = wish.choice?.rows ?? fabric.courses;

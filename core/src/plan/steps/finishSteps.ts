@@ -212,12 +212,13 @@ export function inOrder(ends: readonly EndToWeave[]): EndToWeave[] {
   return [...ends].sort((a, b) => place(a) - place(b) || along(a) - along(b));
 }
 
-/** Ends, woven in one by one in the order in which they lie. */
-export function endsStep(all: readonly EndToWeave[]): WorkStep[] {
+/** Ends, woven in one by one in the order in which they lie. @param closedIn others, which a border closes in */
+export function endsStep(all: readonly EndToWeave[], closedIn = 0): WorkStep[] {
   const ends = all.length;
   if (!ends) return [];
   const runs = all.map((end, i) => ({ code: 'end', facts: { n: i + 1, of: ends, ...end } }));
-  return [step('ends', { facts: { ends }, runs, hands: handworkOfFinish(0, ends) })];
+  const facts = { ends, ...(closedIn ? { closedIn } : {}) };
+  return [step('ends', { facts, runs, hands: handworkOfFinish(0, ends) })];
 }
 
 export function endsIn(parts: readonly FinishPart[], letters: readonly string[]): EndToWeave[] {

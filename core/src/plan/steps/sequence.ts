@@ -38,8 +38,10 @@ export interface Stretch {
   readonly pieces: number;
   readonly prepared: Prepared;
   readonly fabric: Fabric;
-  /** Ends of one of these cloths, left by its strands. */
+  /** Ends of one of these cloths, left by its strands, that are woven in. */
   readonly ends: readonly EndToWeave[];
+  /** How many more there are, which its border closes in. */
+  readonly closedIn?: number | undefined;
 }
 
 /** Which stretch a cloth is of. @param piece from 0 */
@@ -49,7 +51,7 @@ export function stretchAt(stretches: readonly Pick<Stretch, 'pieces'>[], piece: 
 }
 
 /** What is done beside the rows of a cloth, and of an item that it completes. */
-function stepsBeside({ prepared, fabric, ends }: Stretch) {
+function stepsBeside({ prepared, fabric, ends, closedIn }: Stretch) {
   const parts = finishParts(finishRequest(prepared, fabric));
   // A closing and a border are of every cloth; where panels are joined, seams, straps and rings are of what they make.
   const ofCloth = parts.filter(({ part }) => part === 'closing' || part === 'border' || part === 'envelope');
@@ -59,7 +61,7 @@ function stepsBeside({ prepared, fabric, ends }: Stretch) {
   const { colour, metres } = foundationMetres(measuringRequest(prepared, { fabric, foundation: prepared.foundation }));
   return {
     chain: (again: boolean) => (chains > 0 ? [chainStep({ chains, colour, metres }, again)] : []),
-    cloth: [...ofCloth.flatMap(stepsOf), ...endsStep([...inOrder(ends), ...endsIn(ofCloth, letters)])],
+    cloth: [...ofCloth.flatMap(stepsOf), ...endsStep([...inOrder(ends), ...endsIn(ofCloth, letters)], closedIn)],
     item: [...ofItem.flatMap(stepsOf), ...endsStep(endsIn(ofItem, letters))],
   };
 }

@@ -1,6 +1,7 @@
 import { courseCells, type Fabric } from '../../craft/fabric/fabric.ts';
 import { printPattern } from '../../craft/notation/print.ts';
 import { type Facts, good, type Result, refused } from '../../craft/values/problem.ts';
+import { wishAsBegun } from '../../plan/begun/asBegun.ts';
 import {
   type ClothBefore,
   clothAt,
@@ -91,7 +92,7 @@ export function proveRest({ begun, wish, at }: Begun, next: FrozenWork): Result<
   const [old, now] = [thaw(begun), thaw({ ...next, before: undefined })];
   if (!old.ok) return old;
   if (!now.ok) return now;
-  const prepared = prepareCloth(wish, old.value);
+  const prepared = prepareCloth(wishAsBegun(wish, begun.apart), old.value);
   if (!prepared.ok) return prepared;
   const sequence = sequenceOfWork(prepared.value, old.value);
   const inHand = clothInHand(sequence, at);

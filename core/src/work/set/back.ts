@@ -74,17 +74,6 @@ export function twinOf(front: Wish, own?: Pick<Wish, 'title' | 'pieces' | 'yarns
   };
 }
 
-/**
- * A wish as it is counted since it was begun: several fronts of what has two panels were taken for one item before each was
- * one of its own, and those go on so. @param apart whether it was begun since
- */
-export function wishAsBegun(wish: Wish, apart: boolean): Wish {
-  const { set, ...rest } = wish;
-  if (apart || !set?.part || wish.pieces < 2 || itemNamed(wish.item).panels !== 2) return wish;
-  const { part: _part, ...whole } = set;
-  return { ...rest, set: whole };
-}
-
 /** Whether a back is its front’s twin: the same cloth, whatever is made of it. */
 export function isTwin(front: Wish, back: Wish): boolean {
   return JSON.stringify(front.pattern) === JSON.stringify(back.pattern) && front.yarns.length === back.yarns.length;

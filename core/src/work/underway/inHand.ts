@@ -96,7 +96,9 @@ export function sequenceOfWork(prepared: Prepared, work: ThawedWork): Sequence {
 function sequenceOfAlike(alike: readonly MadeAlike[], fromChain = false): Sequence {
   const stretches = alike.map(({ cloth: { fabric, strands }, ...each }) => {
     const { totals } = counted(strands, costsOfWish(each.prepared));
-    return { ...each, fabric, ends: endsToWeave(each.prepared, strands, totals) };
+    const ends = endsToWeave(each.prepared, strands, totals);
+    const closedIn = totals.reduce((sum, { ends }) => sum + ends, 0) - ends.length;
+    return { ...each, fabric, ends, closedIn };
   });
   return sequenceOf(stretches, fromChain);
 }

@@ -4,6 +4,8 @@ import { freeze, thaw } from '../../plan/begun/frozen.ts';
 import { planWish } from '../../plan/piece/plan.ts';
 import type { KeptWork } from '../../records/keptWork.ts';
 import { entryLabel } from '../../records/logEntry.ts';
+import type { Wish } from '../../records/wish.ts';
+import { afterRun } from '../progress/progress.ts';
 import { brokenIn } from './kept.ts';
 
 const id = (end: number) => `00000000-0000-4000-8000-${String(end).padStart(12, '0')}`;
@@ -58,6 +60,43 @@ describe('a work from a file', () => {
       expect(codes(kept({ ticks: [step(0, at(0), to)] }))).toEqual(['kept-outside']);
     }
     expect(codes(kept({ log: [note(50, 47)] }))).toEqual(['kept-outside']);
+  });
+
+  it('whose ends were being woven in before its border closed them in comes in where it stood', () => {
+    // A mosaic of 20 rows has forty ends at its edges; with those of two layers they were 44 parts of one step.
+    const mosaic = sampleWish({
+      pattern: { key: 'tide-marks' },
+      gauge: { from: 'typical' },
+      ending: 'any',
+      height: { by: 'rows', count: 20 },
+      border: { rounds: 2, colour: 'B', envelope: true },
+    });
+    const plan = must(planWish(mosaic));
+    const rows = plan.piece.fabric.courses;
+    expect([rows, plan.piece.closedIn]).toEqual([20, 40]);
+    const begun = freeze(plan);
+    // A chain, the rows, the border as one step, and the ends.
+    const weaving = (end: number) => ({ wish: mosaic, begun, ticks: [step(0, at(0), at(rows + 2, end))], log: [] });
+    expect(codes(kept(weaving(30)))).toEqual([]);
+    expect(codes(kept(weaving(44)))).toEqual(['kept-outside']);
+    // The next press leads behind the step, whatever was woven in of it.
+    expect(afterRun(at(rows + 2, 30), 4, rows + 3)).toEqual(at(rows + 3));
+  });
+
+  it('of several fronts that were counted as one bag comes in where it stood', () => {
+    const set = { id: id(7), title: 'Bags', part: 'front' as const };
+    const fronts: Wish = { ...wish, item: 'bag', pieces: 3, set, finish: { seam: 'sc' } };
+    const { apart: _since, ...before } = freeze(must(planWish(fronts)));
+    // As one: chain, 44 rows and the ends of each. In the second cloth a row is where a seam is when each is for itself.
+    const row = (cloth: number, n: number, run = 0) => at(46 * cloth + n, run);
+    const work = {
+      wish: fronts,
+      begun: before,
+      log: [],
+      ticks: [step(0, at(0), row(1, 1, 8)), step(1, row(1, 1, 8), row(2, 44))],
+    };
+    expect(codes(kept(work))).toEqual([]);
+    expect(codes(kept({ ...work, begun: { ...before, apart: true } }))).toEqual(['kept-outside']);
   });
 
   it('is refused with rows but no beginning, and with one number for two things', () => {

@@ -2,6 +2,7 @@ import type { Fabric } from '../../craft/fabric/fabric.ts';
 import type { Foundation } from '../../craft/foundation/foundation.ts';
 import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { good, type Problem, type Result } from '../../craft/values/problem.ts';
+import { wishAsBegun } from '../../plan/begun/asBegun.ts';
 import { clothAt, type ThawedCloth, type ThawedWork, thaw } from '../../plan/begun/frozen.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
 import { workCourse } from '../../plan/steps/course.ts';
@@ -49,7 +50,7 @@ function wholeOf(begun: FrozenWork, wish: Wish): Result<{ readonly cloth: Thawed
     const prepared = prepareCloth(before.wish, before.cloth);
     if (!prepared.ok) return prepared;
   }
-  const prepared = prepareCloth(wish, cloth.value);
+  const prepared = prepareCloth(wishAsBegun(wish, begun.apart), cloth.value);
   if (!prepared.ok) return prepared;
   return good({ cloth: cloth.value, sequence: sequenceOfWork(prepared.value, cloth.value) });
 }
@@ -109,7 +110,12 @@ export function runsOfUnits(begun: FrozenWork, wish?: Wish): Result<number[]> {
     return runs;
   };
   return good(
-    sequence.units.map((unit) => (unit.kind === 'row' ? (runsIn(unit.piece)[unit.row] ?? 1) : unit.step.runs.length)),
+    sequence.units.map((unit) => {
+      if (unit.kind === 'row') return runsIn(unit.piece)[unit.row] ?? 1;
+      const { runs, facts } = unit.step;
+      // Ends that a border closes in were woven in one by one, before they were left out.
+      return runs.length + Number(facts?.closedIn ?? 0);
+    }),
   );
 }
 
