@@ -1,7 +1,7 @@
 import { sampleWish } from '../../../test/sampleWish.ts';
 import { must } from '../../craft/values/problem.ts';
 import type { WishInput } from '../../records/wish.ts';
-import { costsOfProject } from '../../work/underway/inHand.ts';
+import { cellsInHand, costsOfProject } from '../../work/underway/inHand.ts';
 import { wovenIn } from '../measure/measure.ts';
 import { planWish } from '../piece/plan.ts';
 import { comparePolicies } from '../piece/policies.ts';
@@ -59,6 +59,15 @@ describe('ends that an envelope closes in', () => {
         unit.kind === 'step' && unit.step.code === 'ends' ? [unit.step.runs.length] : [],
       );
     expect([parts(plain), parts(closed)]).toEqual([[82], [4]]);
+  });
+
+  it('of a step that was begun when all of them were parts of it, nothing is left to do but what is there', () => {
+    const place = closed.sequence.units.findIndex((unit) => unit.kind === 'step' && unit.step.code === 'ends');
+    const { piece, prepared } = closed;
+    const { bound, foundation } = prepared;
+    const cloth = { bound, foundation, fabric: piece.fabric, strands: piece.strands };
+    expect(cellsInHand(cloth, closed, { rows: place, runs: 30 })).toBe(4);
+    expect(cellsInHand(cloth, closed, { rows: place, runs: 3 })).toBe(3);
   });
 
   it('are none where a strand is left inside a row, nor where what goes round has no edges', () => {

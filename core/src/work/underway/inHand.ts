@@ -141,7 +141,8 @@ export function costsOfProject(prepared: Prepared, work: ThawedWork): ProjectCos
 export function cellsInHand(rows: Rows, { sequence }: ProjectCosts, at: Position): number {
   const unit = sequence.units[at.rows];
   if (unit?.kind === 'row') return cellsWorked(clothAt(rows, unit.piece), { rows: unit.row, runs: at.runs });
-  return unit ? at.runs : 0;
+  // A step may have had more parts when it was begun than it has now.
+  return unit ? Math.min(at.runs, unit.step.runs.length) : 0;
 }
 
 /** Metres of a colour, course by course, its finishing last. @param colour 0 for A */
