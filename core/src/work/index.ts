@@ -48,19 +48,11 @@ export {
   wishesOfSet,
 } from './set/colourways.ts';
 export { type ItemStand, itemsAt, setAt, toldOfItems } from './set/items.ts';
+export { type SetMember, yarnKey } from './set/parted.ts';
+export { type LastingOfSet, lastingOfSet, lastingWithSet, type SetPool } from './set/pools.ts';
 export { sharedNow } from './set/shared.ts';
 export { type CountedProject, setTotals } from './set/totals.ts';
-export {
-  type LastingOfSet,
-  lastingOfSet,
-  lastingWithSet,
-  type SetChange,
-  type SetMember,
-  type SetPool,
-  type SetWay,
-  setWays,
-  yarnKey,
-} from './set/ways.ts';
+export { type SetChange, type SetWay, setWays } from './set/ways.ts';
 export { hookFor, swatchFigures } from './swatch/hooks.ts';
 export {
   leastRepeats,

@@ -1,6 +1,6 @@
 import { type Estimate, times } from '../../craft/values/estimate.ts';
 import type { Wish } from '../../records/wish.ts';
-import { yarnKey } from './ways.ts';
+import { yarnKey } from './parted.ts';
 
 type Range = Pick<Estimate, 'low' | 'mid' | 'high'>;
 

@@ -7,8 +7,10 @@ import type { Work } from '../../records/answers.ts';
 import type { Wish } from '../../records/wish.ts';
 import { costsOfProject } from '../underway/inHand.ts';
 import { backOf, twinOf } from './back.ts';
+import { type SetMember, yarnKey } from './parted.ts';
+import type { SetPool } from './pools.ts';
 import { sharedNow } from './shared.ts';
-import { type SetMember, type SetPool, setWays, yarnKey } from './ways.ts';
+import { setWays } from './ways.ts';
 
 const set = { id: '0b0f7a52-3a7b-4c3e-9d0a-0a6f5a1c2b3d', title: 'Fair' };
 const [oat, ferry] = sampleWish().yarns as [Wish['yarns'][number], Wish['yarns'][number]];

@@ -1,37 +1,11 @@
-import type { Belief } from '../../craft/values/belief.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
-import type { Yarn } from '../../craft/yarn/yarn.ts';
-import { thaw } from '../../plan/begun/frozen.ts';
-import { prepareWork } from '../../plan/begun/made.ts';
-import { admits } from '../../plan/fit/progression.ts';
-import { heightRule } from '../../plan/fit/up.ts';
 import { secondsBy, unknownPace } from '../../plan/pace/ownPace.ts';
-import { handBelief } from '../../plan/piece/piece.ts';
-import { planWish } from '../../plan/piece/plan.ts';
-import { itemsTouched, panelsOf } from '../../plan/steps/sequence.ts';
-import type { Work } from '../../records/answers.ts';
-import type { Weighing } from '../../records/logEntry.ts';
 import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
-import { costsOfProject, handworkOfRows, type ProjectCosts } from '../underway/inHand.ts';
-import type { Lasting } from '../underway/lasting.ts';
+import { handworkOfRows } from '../underway/inHand.ts';
 import { isTwin } from './back.ts';
-import { type SharedNow, sharedNow } from './shared.ts';
-
-/** One project of a set as it stands. */
-export interface SetMember {
-  readonly work: Work;
-  readonly weighings: readonly Weighing[];
-}
-
-/** A yarn of the set, and what is at hand of it for all its projects. */
-export interface SetPool {
-  /** Of each yarn of a wish that is this one: `yarnKey`. */
-  readonly keys: readonly string[];
-  readonly name: string;
-  readonly balls: number;
-  readonly grams: number;
-}
+import { type Parted, type Planned, partSet, planned, type SetMember, type Stretch, yarnKey } from './parted.ts';
+import { chanceOf, type SetPool } from './pools.ts';
 
 /** Ways to go on with a set. */
 export const setWayKinds = ['planned', 'shorter', 'fewer', 'swapped', 'more'] as const;
@@ -72,126 +46,7 @@ export interface SetWay {
   readonly changes: readonly SetChange[];
 }
 
-/** What makes one yarn of a wish the same as one of another. */
-export function yarnKey({ name, shade, ballMetres, ballGrams, drawer }: Wish['yarns'][number]): string {
-  return JSON.stringify([name, shade, ballMetres, ballGrams, drawer]);
-}
-
-/** A stretch of the set that is made as one: what stays of a project, or the items of it that are not begun. */
-interface Stretch {
-  readonly id: string;
-  readonly wish: Wish;
-  readonly costs: ProjectCosts;
-  readonly belief: Belief;
-  readonly now: Position;
-  readonly weighings: readonly Weighing[];
-}
-
-/** A project as it is counted, and how much of it is begun. */
-interface Touched {
-  readonly counted: Counted;
-  readonly items: number;
-  readonly panels: number;
-}
-
-/** A project, parted into what stays and what may be planned otherwise. */
-interface Parted {
-  readonly id: string;
-  /** Items that stay as they are. */
-  readonly keep: number;
-  readonly kept: Stretch | undefined;
-  /** Of the items that are not begun. */
-  readonly open: Wish | undefined;
-  readonly panels: number;
-}
-
 const start: Position = { rows: 0, runs: 0 };
-
-/** What is counted of a project, and what is known of the hand in it. */
-type Counted = Pick<Stretch, 'costs' | 'belief'>;
-
-function countBegun(work: Work, wish: Wish): Counted | undefined {
-  const cloth = work.begun ? thaw(work.begun) : undefined;
-  const prepared = prepareWork({ ...work, wish });
-  if (!cloth?.ok || !prepared.ok) return undefined;
-  return { costs: costsOfProject(prepared.value, cloth.value), belief: handBelief(prepared.value) };
-}
-
-/** What is counted of a project as it is: as it hangs on the hook, or as it is planned. */
-function countOf(work: Work, wish: Wish): Counted | undefined {
-  return work.state === 'wished' ? planned(wish) : countBegun(work, wish);
-}
-
-/** Items of a project that are touched, and how many cloths each has; nothing where it cannot be counted. */
-function touchedOf({ work }: SetMember): Touched | undefined {
-  const { wish, progress, state } = work;
-  const counted = countOf(work, wish);
-  if (!counted) return undefined;
-  const { sequence } = counted.costs;
-  const touched = { wished: 0, begun: itemsTouched(sequence, progress), finished: sequence.items };
-  return { counted, items: touched[state], panels: panelsOf(sequence) };
-}
-
-/** @param items that stay as they are: those that are touched, and those whose other side is */
-function part({ work, weighings }: SetMember, { counted: whole, panels }: Touched, items: number): Parted {
-  const { id, wish, progress } = work;
-  const pieces = Math.min(wish.pieces, items * panels);
-  if (!pieces) return { id, keep: 0, kept: undefined, open: wish, panels };
-  const counted = (pieces < wish.pieces && countOf(work, { ...wish, pieces })) || whole;
-  // What is set aside stays with what is begun.
-  const yarns = wish.yarns.map(({ balls: _balls, partGrams: _grams, ...yarn }) => yarn);
-  return {
-    id,
-    keep: items,
-    panels,
-    kept: { id, wish, ...counted, now: progress, weighings },
-    open: pieces < wish.pieces ? { ...wish, pieces: wish.pieces - pieces, yarns } : undefined,
-  };
-}
-
-/**
- * Of each project of a set the one that its other side is: a back stands behind its front, and takes yarns of it. Nothing of
- * one that has no other side, or whose other side is not there.
- */
-function othersOf(members: readonly SetMember[]): readonly (number | undefined)[] {
-  const other: (number | undefined)[] = members.map(() => undefined);
-  members.forEach(({ work: { wish: back } }, i) => {
-    if (back.set?.part !== 'back') return;
-    const front = members.findIndex(({ work: { wish } }, at) => {
-      const keys = wish.yarns.map(yarnKey);
-      const fits = wish.set?.part === 'front' && wish.pieces === back.pieces;
-      return fits && other[at] === undefined && back.yarns.every((yarn) => keys.includes(yarnKey(yarn)));
-    });
-    if (front < 0) return;
-    other[i] = front;
-    other[front] = i;
-  });
-  return other;
-}
-
-interface Planned extends Counted {
-  readonly rows: number;
-  readonly stitches: number;
-  readonly size: NonNullable<SetWay['size']>;
-  readonly rule: (rows: number) => boolean;
-}
-
-/** What items that are not begun come to; nothing where they cannot be made so. */
-function planned(wish: Wish): Planned | undefined {
-  const plan = planWish(wish);
-  if (!plan.ok) return undefined;
-  const { prepared, piece, width, height } = plan.value;
-  const { bound, foundation, technique } = prepared;
-  const cloth = { bound, foundation, fabric: piece.fabric, strands: piece.strands };
-  return {
-    costs: costsOfProject(prepared, cloth),
-    belief: handBelief(prepared),
-    rows: piece.rows,
-    stitches: piece.stitches,
-    size: { width: width.width, height: height.height },
-    rule: (rows) => admits(heightRule(bound, technique, wish.ending), rows),
-  };
-}
 
 /** Finds ways to go on with a set; it remembers what it has counted. */
 class SetPlanner {
@@ -200,19 +55,8 @@ class SetPlanner {
   private readonly known = new Map<string, Planned | undefined>();
   readonly sure: number;
 
-  /** Of each project its other side, by its place among them. */
-  private readonly other: readonly (number | undefined)[];
-
   constructor(members: readonly SetMember[], pools: readonly SetPool[]) {
-    const touched = members.map(touchedOf);
-    const countable = members.filter((_, i) => touched[i]);
-    const known = touched.flatMap((each) => each ?? []);
-    this.other = othersOf(countable);
-    this.parted = countable.map((member, i) => {
-      const own = known[i] as Touched;
-      // What stands on the hook in front is to have its back as it was planned, and the other way about.
-      return part(member, own, Math.max(own.items, known[this.other[i] ?? i]?.items ?? 0));
-    });
+    this.parted = partSet(members);
     this.pools = pools;
     this.sure = Math.max(0, ...members.map(({ work }) => work.wish.sure));
   }
@@ -223,7 +67,7 @@ class SetPlanner {
 
   /** A front or a back whose other side is not known: one is nothing without the other, so that it is not planned otherwise. */
   get oneSided(): boolean {
-    return this.opens.some((open, i) => open?.set?.part !== undefined && this.other[i] === undefined);
+    return this.opens.some((open, i) => open?.set?.part !== undefined && this.parted[i]?.other === undefined);
   }
 
   /** So many items a project makes of a wish: a back is half of one. */
@@ -286,7 +130,7 @@ class SetPlanner {
     const to = (rows: number) => {
       const lower = this.opens.map((open) => open && { ...open, choice: { stitches, rows } });
       const opens = this.opens.map((open, i) =>
-        open?.set?.part === 'back' ? this.behind(open, lower[this.other[i] ?? i]) : lower[i],
+        open?.set?.part === 'back' ? this.behind(open, lower[this.parted[i]?.other ?? i]) : lower[i],
       );
       return opens.every((open, i) => open || !this.opens[i]) ? this.way('shorter', opens) : undefined;
     };
@@ -330,7 +174,7 @@ class SetPlanner {
         continue;
       }
       oneLess(i);
-      const other = this.other[i];
+      const other = this.parted[i]?.other;
       if (other !== undefined) oneLess(other);
       const way = this.way('fewer', opens);
       if (this.isSure(way)) return way;
@@ -393,34 +237,6 @@ function exchangedYarns(wish: Wish, [one, other]: Exchanged): Wish {
   return { ...wish, yarns };
 }
 
-/** The chance that a yarn lasts for all of the set that takes it; nothing where it is not known what there is. */
-function chanceOf(pool: SetPool, stretches: readonly Stretch[], more = 0): number | undefined {
-  return sharedBy(pool, stretches, more)?.chance;
-}
-
-/** Whether a yarn lasts for all of the set that takes it, and in which of its stretches it may end. */
-function sharedBy({ keys, balls, grams }: SetPool, stretches: readonly Stretch[], more = 0): SharedNow | undefined {
-  if (!(balls || grams)) return undefined;
-  let yarn: Yarn | undefined;
-  const needs = stretches.flatMap(({ wish, costs, now, weighings }, i) =>
-    wish.yarns.flatMap((own, colour) => {
-      if (!keys.includes(yarnKey(own))) return [];
-      yarn ??= own;
-      return [
-        {
-          id: String(i),
-          metres: costs.metres[colour] ?? [],
-          now,
-          weighings: weighings.filter(({ letter }) => letter === own.letter),
-        },
-      ];
-    }),
-  );
-  const [first] = stretches;
-  if (!yarn || !first) return undefined;
-  return sharedNow({ ...yarn, balls: balls + more, partGrams: grams }, first.belief, needs);
-}
-
 /** What all of it still takes: one hand makes it, so what is doubtful of it is so in each. */
 function together(stretches: readonly Stretch[]): Estimate {
   const left = { low: 0, mid: 0, high: 0, source: 'typical' as const };
@@ -450,44 +266,4 @@ export function setWays(members: readonly SetMember[], pools: readonly SetPool[]
       planner.more(),
     ].flatMap((each) => each ?? []),
   ];
-}
-
-/** Whether a yarn that others of the set take too lasts for all of them. */
-export interface LastingOfSet {
-  readonly letter: string;
-  /** 0 to 1. */
-  readonly chance: number;
-  /** The project in which it may end first; nothing where it lasts. */
-  readonly endsIn: string | undefined;
-}
-
-/** The yarns of one project that others of its set take too. @param members in the order in which they are made */
-export function lastingOfSet(id: string, members: readonly SetMember[], pools: readonly SetPool[]): LastingOfSet[] {
-  const own = members.find(({ work }) => work.id === id)?.work;
-  const stretches = members.flatMap(({ work, weighings }): Stretch[] => {
-    const { wish, progress } = work;
-    const counted = work.begun ? countBegun(work, wish) : planned(wish);
-    return counted
-      ? [{ id: work.id, wish, costs: counted.costs, belief: counted.belief, now: progress, weighings }]
-      : [];
-  });
-  return pools.flatMap((pool): LastingOfSet[] => {
-    const takes = ({ wish }: Pick<Stretch, 'wish'>) => wish.yarns.find((yarn) => pool.keys.includes(yarnKey(yarn)));
-    const letter = own && takes(own)?.letter;
-    if (!letter || stretches.filter(takes).length < 2) return [];
-    const found = sharedBy(pool, stretches);
-    return found ? [{ letter, chance: found.chance, endsIn: stretches[Number(found.endsIn?.id)]?.id }] : [];
-  });
-}
-
-/** The same, of a yarn that a whole set shares told by all that is made of it. @param here the work that it is told of */
-export function lastingWithSet(own: readonly Lasting[], shared: readonly LastingOfSet[], here: string): Lasting[] {
-  const found = own.map((each): Lasting => {
-    const whole = shared.find(({ letter }) => letter === each.letter);
-    if (!whole) return each;
-    const { chance, endsIn } = whole;
-    return { letter: each.letter, chance, endsAt: endsIn === here ? each.endsAt : undefined, ofSet: true };
-  });
-  const others = shared.filter(({ letter }) => !own.some((each) => each.letter === letter));
-  return [...found, ...others.map(({ letter, chance }) => ({ letter, chance, endsAt: undefined, ofSet: true }))];
 }
