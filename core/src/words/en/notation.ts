@@ -57,7 +57,7 @@ export const notation: Readonly<Record<string, (f: Facts) => readonly [expected:
   'end-row': () => ['the end of the row', 'Write runs such as 6A 3B 6A.'],
   'number-instead': (f) => [`a number instead of ${f.name}`, 'A row alone has no named numbers: write 6A 3B 6A.'],
   run: () => ['a run', 'Write runs such as 6A 3B 6A.'],
-  'other-letter': (f) => [
+  'another-letter-number': (f) => [
     `another letter than ${f.name} for a number`,
     'i and j count courses and wedges; use b, n or another.',
   ],
@@ -70,7 +70,7 @@ export const notation: Readonly<Record<string, (f: Facts) => readonly [expected:
     `${f.usual} is not from ${f.least} to ${f.most}.`,
   ],
   'each-colour-once': () => ['each colour once', 'One letter appears twice in “colours”.'],
-  'colours-within': (f) => [
+  'many-colours-line-allows': (f) => [
     'as many colours as the line allows',
     `There are ${f.count}, not ${f.fewest} to ${f.most}.`,
   ],
@@ -79,7 +79,7 @@ export const notation: Readonly<Record<string, (f: Facts) => readonly [expected:
     `The chart uses ${f.mark}; add it to the line “colours”.`,
   ],
   'colour-of-runs': (f) => [`colour ${f.colour} among the colours`, `Add ${f.colour} to the line “colours”.`],
-  'colours-at-most': (f) => [
+  'colours-most': (f) => [
     `${f.most} colours at most`,
     `Its ${f.most} colours take turns, so ${list(f.colours, ' and ')} would get no row.`,
   ],
