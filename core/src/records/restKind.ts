@@ -16,3 +16,6 @@ export const restKinds = [
   'shrink',
 ] as const;
 export type RestKind = (typeof restKinds)[number];
+
+/** Letters of two colours that change places. */
+export type Exchanged = readonly [one: string, other: string];

@@ -132,9 +132,9 @@ function measureRequest(prepared: Prepared, { fabric, strands }: Routed): Measur
   return { fabric, strands, foundation, technique, gauge, yarns, finish, closedIn: hidden, pieces, sure, belief };
 }
 
-/** Ends of one cloth that its border closes in. */
-function closedInOf(prepared: Prepared, strands: Strands): number {
-  return closedIn(prepared, strands, endsIn(strands)).reduce((sum, each) => sum + each, 0);
+/** Ends of one cloth that its border closes in, of all colours. */
+function hiddenIn({ closedIn = [] }: MeasureRequest): number {
+  return closedIn.reduce((sum, each) => sum + each, 0);
 }
 
 function endsIn({ totals }: Strands): number {
@@ -142,13 +142,13 @@ function endsIn({ totals }: Strands): number {
 }
 
 /** What hands do for so many cloths, with their ends and finishing. */
-function handworkOfCloths(prepared: Prepared, { fabric, strands }: Routed, pieces: number): Handwork {
-  const share = pieces / prepared.wish.pieces;
+function handworkOfCloths(request: MeasureRequest, strands: Strands, pieces: number): Handwork {
+  const { foundation, fabric, finish = [], pieces: all = 1 } = request;
   return handworkOf([
-    [handworkOfChain(chainsFor(prepared.foundation, fabric.count)), pieces],
+    [handworkOfChain(chainsFor(foundation, fabric.count)), pieces],
     [handworkOfFabric(fabric), pieces],
-    [handworkOfFinish(0, endsIn(strands) - closedInOf(prepared, strands)), pieces],
-    ...finishParts(finishRequest(prepared, fabric)).map((part) => [handworkOfPart(part), share * part.times] as const),
+    [handworkOfFinish(0, endsIn(strands) - hiddenIn(request)), pieces],
+    ...finish.map((part) => [handworkOfPart(part), (pieces / all) * part.times] as const),
   ]);
 }
 
@@ -166,31 +166,28 @@ export function measured(
   const { fabric, strands } = cloth;
   const { wish } = prepared;
   const request = measureRequest(prepared, cloth);
-  const yarn = measure(
-    request,
-    beside.map((each) => ({ pieces: each.pieces, request: measureRequest(each.prepared, each) })),
-  );
-  const own = wish.pieces - beside.reduce((sum, each) => sum + each.pieces, 0);
+  const others = beside.map((each) => ({ ...each, request: measureRequest(each.prepared, each) }));
+  const own = wish.pieces - others.reduce((sum, each) => sum + each.pieces, 0);
   const hands = handworkOf([
-    ...beside.map((each) => [handworkOfCloths(each.prepared, each, each.pieces), 1] as const),
-    [handworkOfCloths(prepared, cloth, own), 1],
+    ...others.map((each) => [handworkOfCloths(each.request, each.strands, each.pieces), 1] as const),
+    [handworkOfCloths(request, strands, own), 1],
   ]);
   return {
     stitches,
     rows,
     fabric,
     strands,
-    yarn,
+    yarn: measure(request, others),
     finish: request.finish ?? [],
     share: stitchesByColour(fabric),
     ends: endsIn(strands),
-    closedIn: closedInOf(prepared, strands),
-    beside: beside.map(({ pieces, prepared, fabric, strands }) => ({
+    closedIn: hiddenIn(request),
+    beside: others.map(({ pieces, fabric, strands, request }) => ({
       pieces,
       share: stitchesByColour(fabric),
       strands,
-      closedIn: closedInOf(prepared, strands),
-      finish: finishParts(finishRequest(prepared, fabric)),
+      closedIn: hiddenIn(request),
+      finish: request.finish ?? [],
     })),
     hands,
     time: secondsBy(wish.pace ?? unknownPace, hands),

@@ -1,16 +1,11 @@
-import type { RestKind } from '../../records/restKind.ts';
+import type { Exchanged, RestKind } from '../../records/restKind.ts';
 import type { Wish } from '../../records/wish.ts';
 
 /**
  * What each way for the rest of a work is called. @param closing whether the plan has a closing row now
  * @param ending of the way itself @param exchanged letters of colours that change places, where that is known
  */
-export function restName(
-  kind: RestKind,
-  closing: boolean,
-  ending: Wish['ending'],
-  exchanged?: readonly [one: string, other: string],
-): string {
+export function restName(kind: RestKind, closing: boolean, ending: Wish['ending'], exchanged?: Exchanged): string {
   if (kind === 'swapped' && exchanged) return `Swap ${exchanged[0]} and ${exchanged[1]} from here on`;
   if (kind === 'closing') return closing ? 'Leave out the closing row' : 'Add a closing row of {sc}';
   return kind === 'ending' ? endings[ending] : names[kind];

@@ -1,4 +1,5 @@
 import { coursesFor } from '../../craft/technique/courses.ts';
+import { pairsOf } from '../../craft/values/pairs.ts';
 import { good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import { beforeAt, clothAt, type ThawedWork } from '../../plan/begun/frozen.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
@@ -109,19 +110,13 @@ function asMeasured(onward: Onward): RestPlan | undefined {
   return fabric && onward.plan({ kind: 'measured', wish, fabric, rows: nearest, stays });
 }
 
-/** Pairs of colours, each told from 0. */
-function pairsOf(colours: number): [number, number][] {
-  const each = Array.from({ length: colours }, (_, colour) => colour);
-  return each.flatMap((one) => each.slice(one + 1).map((other): [number, number] => [one, other]));
-}
-
 /**
  * Two colours changed about from here on. Of more than two those of which the yarn lasts most surely then, if more surely than
  * as planned.
  */
 function swappedFromHere(onward: Onward, base: Draft, planned: RestPlan): RestPlan | undefined {
   const { colours } = onward.cloth.bound;
-  const swap = ([one, other]: [number, number]): RestPlan | undefined => {
+  const swap = ([one, other]: readonly [number, number]): RestPlan | undefined => {
     const fabric = onward.swapped(onward.stays, [one, other]);
     const exchanged = [colours[one] as string, colours[other] as string] as const;
     return fabric && onward.plan({ ...base, kind: 'swapped', exchanged, fabric });
@@ -129,7 +124,7 @@ function swappedFromHere(onward: Onward, base: Draft, planned: RestPlan): RestPl
   if (colours.length === 2) return swap([0, 1]);
   // What does not last is one of the two; that both do not changes nothing.
   const short = planned.colours.map(({ chance }) => chance !== undefined && chance < onward.wish.sure);
-  return pairsOf(colours.length)
+  return pairsOf(colours.map((_, colour) => colour))
     .filter(([one, other]) => short[one] !== short[other])
     .flatMap((pair) => swap(pair) ?? [])
     .reduce<RestPlan | undefined>(

@@ -21,7 +21,7 @@ import { type Amount, exactly, type Working, type WorkingPart } from '../../plan
 import { sizeWorkings } from '../../plan/workings/workings.ts';
 import type { FrozenWork } from '../../records/begun.ts';
 import type { Measuring, Weighing } from '../../records/logEntry.ts';
-import type { RestKind } from '../../records/restKind.ts';
+import type { Exchanged, RestKind } from '../../records/restKind.ts';
 import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
 import { clothAsWorked, driftNow } from '../underway/drift.ts';
@@ -49,9 +49,6 @@ export interface WorkInHand {
   readonly measures: readonly Measuring[];
   readonly pace: OwnPace;
 }
-
-/** Letters of two colours. */
-export type Exchanged = readonly [one: string, other: string];
 
 /** The rest of a work in another way: a whole plan from the row in hand, proved, with what it comes to. */
 export interface RestPlan {

@@ -1,5 +1,7 @@
 import type { Estimate } from '../../craft/values/estimate.ts';
+import { pairsOf } from '../../craft/values/pairs.ts';
 import { secondsBy, unknownPace } from '../../plan/pace/ownPace.ts';
+import type { Exchanged } from '../../records/restKind.ts';
 import type { Wish } from '../../records/wish.ts';
 import type { Position } from '../progress/progress.ts';
 import { handworkOfRows } from '../underway/inHand.ts';
@@ -20,9 +22,6 @@ export interface SetChange {
   /** The other items, planned otherwise: a project of their own where others stay. Nothing where they are left out. */
   readonly wish: Wish | undefined;
 }
-
-/** Letters of two colours. */
-type Exchanged = readonly [one: string, other: string];
 
 /** One way to go on with a set, with what it comes to. */
 export interface SetWay {
@@ -196,17 +195,11 @@ class SetPlanner {
 
   /** Pairs of colours of which at least one does not last. */
   private exchanges(before: SetWay): Exchanged[] {
-    const short = new Set(this.pools.filter((_, i) => (before.pools[i]?.chance ?? 1) < this.sure));
-    const keys = new Set([...short].flatMap((pool) => pool.keys));
-    const letters = [...new Set(this.opens.flatMap((open) => open?.yarns.map(({ letter }) => letter) ?? []))].sort();
-    const scarce = new Set(
-      this.opens.flatMap((open) => open?.yarns.filter((yarn) => keys.has(yarnKey(yarn))).map(({ letter }) => letter)),
-    );
-    return letters.flatMap((one, i) =>
-      letters
-        .slice(i + 1)
-        .flatMap((other): Exchanged[] => (scarce.has(one) || scarce.has(other) ? [[one, other]] : [])),
-    );
+    const short = this.pools.flatMap(({ keys }, i) => ((before.pools[i]?.chance ?? 1) < this.sure ? keys : []));
+    const yarns = this.opens.flatMap((open) => open?.yarns ?? []);
+    const scarce = new Set(yarns.filter((yarn) => short.includes(yarnKey(yarn))).map(({ letter }) => letter));
+    const letters = [...new Set(yarns.map(({ letter }) => letter))].sort();
+    return pairsOf(letters).filter(([one, other]) => scarce.has(one) || scarce.has(other));
   }
 
   /** As few balls bought as it takes. */
