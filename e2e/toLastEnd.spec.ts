@@ -145,6 +145,10 @@ test('dishcloths for a fair: counted one by one to the last end, with their band
   await expect(page.getByText(`${cloths} of ${cloths} done`)).toBeVisible();
   await page.goto(`${server.address}/works/${work.id}/finish`);
   await expect(page.getByText(`Paper band around all ${cloths}`)).toBeVisible();
+  await expect(page.getByText(`Total time, for all ${cloths}`)).toBeVisible();
+  // Four ends of each.
+  await expect(page.getByText(`${4 * cloths} to weave in`)).toBeVisible();
+  await expect(page.getByText(`for all ${cloths}`, { exact: true })).toBeVisible();
   await page.getByRole('link', { name: 'Cost and price' }).click();
   await page.getByLabel('A ball of A').fill('3.40');
   await page.getByLabel('A ball of B').fill('3.60');
