@@ -70,13 +70,13 @@ test('two tabs on one work count a row once', async ({ context, server }) => {
   await expect(two.getByTestId('row-number')).toHaveText(`Row ${shown + 1}`);
 });
 
-/** The rows that a page shows from now on, one after the other. */
+/** The row that a page shows, and those that it shows from now on, one after the other. */
 async function rowsSeen(page: Page): Promise<() => Promise<string[]>> {
   await page.evaluate(() => {
-    const seen: string[] = [];
+    const shown = () => document.querySelector('[data-testid="row-number"]')?.textContent ?? '';
+    const seen = [shown()];
     const look = () => {
-      const text = document.querySelector('[data-testid="row-number"]')?.textContent ?? '';
-      if (text !== seen.at(-1)) seen.push(text);
+      if (shown() !== seen.at(-1)) seen.push(shown());
     };
     new MutationObserver(look).observe(document.body, { childList: true, subtree: true, characterData: true });
     Object.assign(window, { seenRows: seen });
@@ -101,11 +101,11 @@ test('what another tab has brought to the server is not taken back for a moment'
   await expect.poll(async () => (await server.get<Progress>(`/works/${id}`)).progress).toEqual(at(1));
   await expect(two.getByText('✓ Saved')).toBeVisible();
   await expect(one.getByTestId('row-number')).toHaveText('Row 2');
-  expect(await seen()).toEqual(['Row 2']);
+  expect(await seen()).toEqual(['Row 1', 'Row 2']);
   // And the next row is counted from there.
   await one.keyboard.press('Enter');
   await expect(two.getByTestId('row-number')).toHaveText('Row 3');
-  expect(await seen()).toEqual(['Row 2', 'Row 3']);
+  expect(await seen()).toEqual(['Row 1', 'Row 2', 'Row 3']);
   await two.goto(`${server.address}/works/${id}/log`);
   const note = (page: Page) => page.getByRole('listitem').filter({ hasText: 'Kettle.' });
   await two.getByLabel('Note at row 2').fill('Kettle.');
@@ -206,5 +206,5 @@ test('an answer that was on its way while a row was taken does not take it back 
   await expect(page.getByText('✓ Saved')).toBeVisible();
   release();
   await page.waitForTimeout(1000);
-  expect(await seen()).toEqual(['Row 2', 'Row 3']);
+  expect(await seen()).toEqual(['Row 1', 'Row 2', 'Row 3']);
 });
