@@ -87,6 +87,7 @@ export {
   runsForward,
   sidesOf,
 } from './fabric/fabric.ts';
+export { beginColour } from './fabric/onHook.ts';
 export type { LayRequest } from './fabric/rows.ts';
 export { type SeenGrid, seenGrid } from './fabric/seen.ts';
 export {

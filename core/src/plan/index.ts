@@ -1,5 +1,6 @@
 export { wishAsBegun } from './begun/asBegun.ts';
 export { clothAt, freeze, type ThawedWork, thaw } from './begun/frozen.ts';
+export { withLastLoop } from './begun/lastLoop.ts';
 export { type MadeWork, onlySize, planWork, prepareCloth, prepareWork } from './begun/made.ts';
 export { wishFromPiece } from './book/fromPiece.ts';
 export { type PatternFacts, patternFacts } from './book/patternFacts.ts';
@@ -8,6 +9,7 @@ export { checkStrands } from './check/strands.ts';
 export { type Mend, mendsFor, type Study, studyDrawing } from './desk/study.ts';
 export { roundsInPattern } from './finish/borderPart.ts';
 export type { PatternedRound } from './finish/borderPattern.ts';
+export type { OtherSide } from './finish/finish.ts';
 export { strapAcross, strapJoining, strapWanted } from './finish/strap.ts';
 export { isTube, type TubeMeasure, type TubeSize, type WidthOffer, widthsAcross } from './fit/across.ts';
 export type { EndRule, HeightOffer } from './fit/up.ts';
@@ -15,11 +17,11 @@ export type { Question } from './items/item.ts';
 export { coverFor, measureOf, panelsOf, policyOf, techniquesFor } from './items/items.ts';
 export { itemKinds, itemNamed } from './items/register.ts';
 export { lay } from './lay/lay.ts';
-export { measure, wovenIn, type YarnNeed } from './measure/measure.ts';
+export { type EndsOfPlan, endsOfPlan, measure, wovenIn, type YarnNeed } from './measure/measure.ts';
 export { type Handwork, handworkOf } from './pace/hours.ts';
 export { type ActPace, type OwnPace, secondsBy, secondsEach, unknownPace } from './pace/ownPace.ts';
 export { type HookAdvice, hookAdvice } from './piece/hookAdvice.ts';
-export { handBelief, makePiece, routePiece } from './piece/piece.ts';
+export { handBelief, makePiece, type Piece, routePiece, sideOf } from './piece/piece.ts';
 export { endsWarning, type Plan, planWish } from './piece/plan.ts';
 export { largestFromStash, type SearchStep, searchLargest } from './piece/stash.ts';
 export { chartOf } from './route/ofFabric.ts';
@@ -27,8 +29,19 @@ export { turnAfter } from './route/twists.ts';
 export { chooseSizes, type SizeChoice } from './sizes/choices.ts';
 export { asWideAsHigh, fitSizes, type Sizes } from './sizes/sizes.ts';
 export { sidesOff } from './sizes/tolerance.ts';
-export { countedIn, leftIn, type WorkedCourse, type WorkedRun, workCourse } from './steps/course.ts';
+export { countedCells, countedShare } from './steps/countedShare.ts';
+export {
+  type Counted,
+  countedIn,
+  countOf,
+  leftIn,
+  type WorkedCourse,
+  type WorkedRun,
+  workCourse,
+} from './steps/course.ts';
+export { type Ending, endingOfCloth } from './steps/ending.ts';
 export type { WorkStep } from './steps/finishSteps.ts';
+export type { IdleStrand } from './steps/idle.ts';
 export { firstRows, nextRow, placeOfRow, rowsAmong, rowsIn, type Sequence, standingAt } from './steps/sequence.ts';
 export { type HangingStrand, StrandBook, type StrandOrder } from './steps/strandBook.ts';
 export { cautionsFor } from './wish/cautions.ts';

@@ -69,6 +69,7 @@ export const planDocumentSchema = z.strictObject({
     into: z.string(),
     advice: z.array(z.string()),
     chains: z.number().int(),
+    colour: z.string().optional().describe('the letter of the colour it is begun in'),
     firstInto: z.number().int(),
     turningChains: z.number().int(),
     turningChainCounts: z.boolean(),
@@ -168,17 +169,27 @@ export const planDocumentSchema = z.strictObject({
     }),
   ),
   technique: z.strictObject({ change: z.string(), lookOver: z.string(), height: z.string(), idle: z.string() }),
+  endingOpen: z
+    .boolean()
+    .default(false)
+    .describe('the last loop may be fastened either way: nothing is worked on from it'),
+  ends: z
+    .strictObject({ toWeave: z.number().int(), closedIn: z.number().int() })
+    .default({ toWeave: 0, closedIn: 0 })
+    .describe('ends of all pieces and their finishing: those woven in, and those that an envelope border closes in'),
   finish: z.array(
     z.strictObject({
       part: z.string().describe('closing, border, envelope, seam, strap or ring'),
       name: z.string(),
       colour: z.string(),
       stitches: z.number().int(),
+      rounds: z.array(z.number().int()).default([]).describe('stitches at the end of each of its rounds'),
       ends: z.number().int(),
       times: z.number().int().describe('how often it is done: for each piece, or for each item'),
       steps: z.array(z.string()),
     }),
   ),
+  ending: z.string().default('').describe('what to do with the last loop, and with the yarn on the hook'),
   time: z.strictObject({ hours: z.tuple([z.number(), z.number()]), text: z.string() }),
   measureNext: z.array(z.strictObject({ what: z.string(), within: z.string() })),
   savings: z.array(z.string()),

@@ -127,8 +127,20 @@ const finishSchema = z.strictObject({
   seam: z.enum(['whipped', 'mattress', 'slip stitch', 'sc']).optional(),
   /** A cover in one cloth: the flap that it folds over with. */
   flap: typedLength.optional(),
+  /** It is sewn with a long end that the last row leaves, where a seam is sewn. */
+  longEnd: z.boolean().optional(),
+  /** Colours of the closing row, the seam and the ring; A where they are left out. */
+  closingColour: letters.optional(),
+  seamColour: letters.optional(),
+  ringColour: letters.optional(),
   /** A round of sc about the open upper end; with eyelets a second one, for a cord. */
-  mouth: z.strictObject({ eyelets: z.boolean().default(false) }).optional(),
+  mouth: z
+    .strictObject({
+      eyelets: z.boolean().default(false),
+      /** The edge of flat panels that is the mouth: the last row, or the foundation, which is firmer. */
+      edge: z.enum(['last', 'foundation']).optional(),
+    })
+    .optional(),
   /** The face that is outside when a tube or a seam is closed; asked before it is. */
   outside: outsideSchema.optional(),
 });
@@ -161,7 +173,7 @@ function standing<const From extends readonly [string, ...string[]]>(from: From)
 
 /** Everything a plan is made from. The one shape behind the screen, the API and the command line. */
 export const wishSchema = z.strictObject({
-  ...labelOf('puntada-wish', 4),
+  ...labelOf('puntada-wish', 5),
   title: z.string().trim().min(1).max(80),
   item: itemKey,
   units: z.enum(['cm', 'in']).default('cm'),
@@ -215,6 +227,8 @@ export const wishSchema = z.strictObject({
       title: z.string().trim().min(1).max(80),
       /** The other side of what is joined: it takes the outside size of the front. */
       part: z.enum(['front', 'back']).optional(),
+      /** The other side of what is joined, as it is planned: stitches of its last row, and its rows. */
+      other: z.strictObject({ stitches: count(), courses: count() }).optional(),
     })
     .optional(),
   border: borderSchema.optional(),
@@ -241,6 +255,8 @@ export const wishSchema = z.strictObject({
   floats: z.boolean().default(false),
   /** How the maker feels about weaving in ends: it prices them. */
   weaving: z.enum(['hate', 'usual', 'easy']).optional(),
+  /** How the last loop is fastened: its end drawn through, or locked under a second colour. */
+  lastLoop: z.enum(['drawn', 'locked']).optional(),
   /** What the last one taught, to be thought of in this one. */
   lessons: z.array(z.string().trim().min(1).max(2000)).max(20).optional(),
   /** The pace of the hand that makes it, as far as its steps were clocked; without it that of a steady hand. */
@@ -253,12 +269,13 @@ export const wishSchema = z.strictObject({
 
 /**
  * Version 2 may have figures placed on its ground; version 3 may be made for a set, and its mouth edged; version 4 may have
- * a border in a pattern, and be folded.
+ * a border in a pattern, and be folded; version 5 may say how its last loop is fastened, in which colours it is finished, and
+ * of what size its other side is.
  */
 export const wishRecord = {
   format: 'puntada-wish',
   schema: wishSchema,
-  steps: [(old) => old, (old) => old, (old) => old],
+  steps: [(old) => old, (old) => old, (old) => old, (old) => old],
 } satisfies RecordKind;
 
 /** A wish as it is stored: everything filled in. */

@@ -7,8 +7,9 @@ export { rowsAsMarkdown, rowsAsText, runColumns, runTable } from './document/row
 export { hookWords, sizeReason } from './en/advice.ts';
 export { anyMultipleText, arithmeticWords, shortMultiple } from './en/arithmetic.ts';
 export { cautionWords } from './en/cautions.ts';
-export { upWord } from './en/counts.ts';
+export { coursesText, upWord } from './en/counts.ts';
 export { costWords, markName, mendWords, placeWords, refusedWords, widthWords } from './en/desk.ts';
+export { endingShort, endingWords } from './en/ending.ts';
 export { differenceWords } from './en/findRow.ts';
 export { yarnPartName } from './en/finish.ts';
 export { beginningAdvice, beginningWords, foundationWords } from './en/foundations.ts';
@@ -18,7 +19,7 @@ export { itemName } from './en/items.ts';
 export { labelNames } from './en/labels.ts';
 export { endsAtText, type LastingOn, shortText } from './en/lasting.ts';
 export { likelySlipWords } from './en/likelySlips.ts';
-export { upper } from './en/lists.ts';
+export { oneOf, upper } from './en/lists.ts';
 export { nextStepWords } from './en/nextStep.ts';
 export {
   nameless,
@@ -35,6 +36,7 @@ export { placedWords } from './en/placed.ts';
 export {
   beginLines,
   coverLines,
+  endsLine,
   type PrintPart,
   printPartNames,
   printParts,

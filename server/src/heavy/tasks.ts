@@ -1,5 +1,5 @@
 import { type DecimalMark, good, type Result, tellDecimals } from '@puntada/core/craft';
-import { freeze, planWish } from '@puntada/core/plan';
+import { freeze, type MadeWork, type OtherSide, planWish, planWork, sideOf, withLastLoop } from '@puntada/core/plan';
 import type { FrozenWork, PlanDocument, Wish } from '@puntada/core/records';
 import { planDocument } from '@puntada/core/words';
 import { backOf, type Position, proveRest, touchedOf } from '@puntada/core/work';
@@ -40,6 +40,15 @@ export const tasks = {
   back({ front, own }: { front: Wish; own: Wish }): ReturnType<typeof backOf> {
     const { key, text } = own.pattern;
     return backOf(front, { ...(key ? { key } : {}), ...(text ? { text } : {}) }, own);
+  },
+  /** What a work is as the other side of what is joined. */
+  side(work: MadeWork): Result<OtherSide> {
+    const plan = planWork(work);
+    return plan.ok ? good(sideOf(plan.value)) : plan;
+  },
+  /** A begun cloth whose last loop is fastened another way. */
+  lastLoop({ begun, wish }: { begun: FrozenWork; wish: Wish }): ReturnType<typeof withLastLoop> {
+    return withLastLoop(begun, wish);
   },
   /** A wish with another gauge of its swatch. */
   moved,

@@ -5,6 +5,7 @@ import {
   beginLines,
   coverLines,
   datesOf,
+  endsLine,
   logLines,
   type Maker,
   type PrintPart,
@@ -164,19 +165,21 @@ function finish({ sheet, document }: Context): void {
     sheet.heading(3, `${name}${colour ? `, ${colour}` : ''}${times > 1 ? ` × ${times}` : ''}`);
     for (const step of steps) sheet.paragraph(step);
   }
-  sheet.named(printWords.ends, String(document.strands.ends));
+  sheet.paragraph(document.ending);
+  sheet.named(printWords.ends, endsLine(document.ends, document.size.pieces));
   for (const text of document.endPlaces.length ? [document.strands.untwist] : []) if (text) sheet.paragraph(text);
 }
 
 function yarn({ sheet, document }: Context): void {
   sheet.page();
   sheet.heading(2, printPartNames.yarn);
-  for (const { letter, name, metres, grams, balls, parts, ends, stitches } of document.colours) {
+  for (const { letter, name, metres, grams, balls, parts, ends, closedIn, stitches } of document.colours) {
     sheet.heading(3, `${letter}, ${name}`);
     sheet.named(printWords.yarn, `${metres.text}, ${grams.text}${balls ? `: ${balls.text}` : ''}`);
     for (const [part, figure] of Object.entries(parts)) sheet.named(part, figure.text);
     sheet.named(printWords.stitches, String(stitches));
-    sheet.named(printWords.ends, String(ends));
+    sheet.named(printWords.ends, String(ends - closedIn));
+    if (closedIn) sheet.named(printWords.closedIn, String(closedIn));
   }
 }
 

@@ -230,6 +230,27 @@ export function amendWish(db: Db, id: string, revision: number, wish: Wish): Pro
   );
 }
 
+/** The first back that was made for a set; nothing where it has none. */
+export async function firstBackOf(db: Db, set: string): Promise<string | undefined> {
+  const [first] = await rows(
+    db,
+    z.object({ id: z.uuid() }),
+    `select id from works where wish->'set'->>'id' = $1 and wish->'set'->>'part' = 'back' and deleted_at is null
+     order by created_at, id limit 1`,
+    [set],
+  );
+  return first?.id;
+}
+
+/** Writes a part of a begun work’s wish that is still open, with its cloth. @returns whether this revision was still the newest */
+export function amendBegun(db: Db, id: string, revision: number, wish: Wish, begun: FrozenWork): Promise<boolean> {
+  return changedOne(
+    db,
+    'update works set wish = $3, begun = $4, revision = revision + 1, changed_at = now() where id = $1 and revision = $2',
+    [id, revision, JSON.stringify(wish), JSON.stringify(begun)],
+  );
+}
+
 /** Marks a begun work finished. */
 export function finishWork(db: Db, id: string, revision: number): Promise<boolean> {
   return changedOne(

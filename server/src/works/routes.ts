@@ -8,6 +8,7 @@ import { accept, bodyOf, handler, Refusal } from '../http/answers.ts';
 import { workOf } from './find.ts';
 import {
   addWork,
+  amendBegun,
   amendWish,
   archiveWork,
   beginWork,
@@ -18,9 +19,9 @@ import {
   listWorks,
   takeBackStart,
 } from './queries.ts';
-import { archiving, binning, changedWork, facing, newWork, otherSet, revisionOnly } from './schema.ts';
+import { archiving, binning, changedWork, ending, facing, newWork, otherSet, revisionOnly } from './schema.ts';
 import { planSet } from './setPlan.ts';
-import { planTogether } from './together.ts';
+import { planTogether, tellOtherSides } from './together.ts';
 
 /** The refusal of a change made on a stale copy: it brings the fresh state along and overwrites nothing. */
 function stale(work: Work, given: number): Refusal {
@@ -65,6 +66,7 @@ export function workRoutes(db: Database, heavy: Heavy): Router {
       const { id: own, wish, due } = bodyOf(newWork, request);
       accept(await heavy.run('check', wish));
       const id = await addWork(db, wish, due, own);
+      await tellOtherSides(db, heavy, wish);
       response.status(201).json(await findWork(db, id));
     }),
   );
@@ -96,7 +98,8 @@ export function workRoutes(db: Database, heavy: Heavy): Router {
         if (!(await changeWish(db, work.id, revision, wish))) throw stale(await workOf(db, request), revision);
         const changed = (await findWork(db, work.id)) as Work;
         await planTogether(db, heavy, changed);
-        return changed;
+        await tellOtherSides(db, heavy, changed.wish);
+        return (await findWork(db, work.id)) as Work;
       };
       const id = String(request.params.id);
       const own = change();
@@ -119,7 +122,8 @@ export function workRoutes(db: Database, heavy: Heavy): Router {
       if (!begun) throw stale(await workOf(db, request), revision);
       const started = (await findWork(db, work.id)) as Work;
       await planTogether(db, heavy, started);
-      response.json(started);
+      await tellOtherSides(db, heavy, started.wish);
+      response.json(await findWork(db, work.id));
     }),
   );
 
@@ -163,6 +167,23 @@ export function workRoutes(db: Database, heavy: Heavy): Router {
       // Which face is outside is the only part of a begun work's wish that is still open.
       const wish = { ...work.wish, finish: { ...work.wish.finish, outside } };
       if (!(await amendWish(db, work.id, revision, wish))) throw stale(await workOf(db, request), revision);
+      response.json(await findWork(db, work.id));
+    }),
+  );
+
+  router.post(
+    '/:id/last-loop',
+    handler(async (request, response) => {
+      const { revision, lastLoop } = bodyOf(ending, request);
+      const work = await workOf(db, request);
+      const wish = { ...work.wish, lastLoop };
+      // The strands of a begun cloth move in its last row alone; what is worked of that already stays.
+      const worked = work.begun && work.progress.rows >= work.begun.courses.length + (work.begun.fromChain ? 1 : 0);
+      const begun = work.begun && !worked && accept(await heavy.run('lastLoop', { begun: work.begun, wish }), 500);
+      const amended = begun
+        ? await amendBegun(db, work.id, revision, wish, begun)
+        : await amendWish(db, work.id, revision, wish);
+      if (!amended) throw stale(await workOf(db, request), revision);
       response.json(await findWork(db, work.id));
     }),
   );

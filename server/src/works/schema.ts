@@ -46,6 +46,7 @@ export const revisionOnly = z.strictObject({ revision: z.number().int() });
 export const archiving = z.strictObject({ revision: z.number().int(), archived: z.boolean() });
 export const binning = z.strictObject({ revision: z.number().int(), deleted: z.boolean() });
 export const facing = z.strictObject({ revision: z.number().int(), outside: outsideSchema });
+export const ending = z.strictObject({ revision: z.number().int(), lastLoop: z.enum(['drawn', 'locked']) });
 export const otherPlan = z.strictObject({
   revision: z.number().int(),
   wish: anyVersion(wishRecord),

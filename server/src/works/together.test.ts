@@ -1,5 +1,8 @@
 import { randomUUID } from 'node:crypto';
 import { EventEmitter, once } from 'node:events';
+import { must } from '@puntada/core/craft';
+import { planWish } from '@puntada/core/plan';
+import { wishSchema } from '@puntada/core/records';
 import { type Listening, listen } from '../../test/listening.ts';
 import { at, galleyCloth, tick } from '../../test/sampleWorks.ts';
 import { type Heavy, inThisThread } from '../heavy/heavy.ts';
@@ -62,7 +65,10 @@ describe('the projects of a set', () => {
     });
     const twin = await add('Its twin', { item: 'bag panel', set: { ...own, part: 'back' } });
     const choice = { stitches: 52, rows: 44 };
-    await server.ask('PUT', `/works/${front.id}`, { revision: 1, wish: { ...front.wish, choice } });
+    // The front was told of what size its back is, which is a revision of its own: the 20 cm of the first back.
+    const told = await get(front.id);
+    expect(told.wish.set.other.stitches).toBe(must(planWish(wishSchema.parse(back.wish))).width.inRow);
+    await server.ask('PUT', `/works/${front.id}`, { revision: told.revision, wish: { ...told.wish, choice } });
     const { wish, revision } = await get(back.id);
     // 52 stitches of 6.25 mm and 44 rows of 5.56 mm.
     expect([wish.width, wish.height, wish.yarns]).toEqual([
@@ -70,6 +76,9 @@ describe('the projects of a set', () => {
       { by: 'length', length: '24.4 cm' },
       back.wish.yarns,
     ]);
+    // Seam and mouth of the front go by what its back is now.
+    const { width: wide, height: high } = must(planWish(wishSchema.parse(wish)));
+    expect((await get(front.id)).wish.set.other).toEqual({ stitches: wide.inRow, courses: high.rows });
     // What is the same cloth takes the very counts.
     expect((await get(twin.id)).wish).toMatchObject({ title: 'Its twin', item: 'bag panel', choice });
     const before = await get(front.id);

@@ -3,7 +3,7 @@ import { setNotice } from '@puntada/core/words';
 import { isTwin, togetherWith, twinOf } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
 import type { Heavy } from '../heavy/heavy.ts';
-import { listWorks, noteChange } from './queries.ts';
+import { amendWish, findWork, firstBackOf, listWorks, noteChange } from './queries.ts';
 
 /** Another of the set as it is planned along with one; nothing where it could not be, or is not to be. */
 async function along(heavy: Heavy, changed: Wish, own: Wish): Promise<Wish | undefined> {
@@ -41,4 +41,27 @@ export async function planTogether(db: Db, heavy: Heavy, { id, wish }: Work): Pr
 /** The same for wishes that say the same, in whatever order. */
 function asTold(wish: Wish): string {
   return JSON.stringify(Object.entries(wish).sort(([a], [b]) => (a < b ? -1 : 1)));
+}
+
+/**
+ * Says in every front of a set of what size its back is, so that whatever plans the front knows the seam and the mouth of
+ * both. Where several backs belong to one set, the first that was made is taken for that of each front.
+ */
+export async function tellOtherSides(db: Db, heavy: Heavy, { set }: Wish): Promise<void> {
+  if (!set?.part) return;
+  const back = await firstBackOf(db, set.id);
+  const side = back && (await sideOfWork(db, heavy, back));
+  if (!side) return;
+  for (const { id, revision, wish } of await listWorks(db)) {
+    if (wish.set?.id !== set.id) continue;
+    const known = wish.set?.other;
+    if (wish.set?.part !== 'front' || (known?.stitches === side.stitches && known.courses === side.courses)) continue;
+    await amendWish(db, id, revision, { ...wish, set: { ...wish.set, other: side } });
+  }
+}
+
+async function sideOfWork(db: Db, heavy: Heavy, id: string) {
+  const work = await findWork(db, id);
+  const side = work && (await heavy.run('side', { wish: work.wish, begun: work.begun }));
+  return side?.ok ? side.value : undefined;
 }

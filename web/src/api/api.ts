@@ -146,6 +146,15 @@ export const api = createApi({
         if (answer) dispatch(api.util.upsertQueryData('work', id, answer.data));
       },
     }),
+    endWork: build.mutation<Work, { id: string; revision: number; lastLoop: 'drawn' | 'locked' }>({
+      responseSchema: giving(workSchema),
+      query: ({ id, revision, lastLoop }) => ({
+        url: `/works/${id}/last-loop`,
+        method: 'POST',
+        body: { revision, lastLoop },
+      }),
+      invalidatesTags: (_work, _error, { id }) => ['Works', { type: 'Work', id }],
+    }),
     faceWork: build.mutation<Work, { id: string; revision: number; outside: 'RS' | 'WS' }>({
       responseSchema: giving(workSchema),
       query: ({ id, revision, outside }) => ({
@@ -199,6 +208,7 @@ export const {
   usePlanSetMutation,
   useBinQuery,
   useUnbeginWorkMutation,
+  useEndWorkMutation,
   useFaceWorkMutation,
   useFinishWorkMutation,
   useSendTicksMutation,

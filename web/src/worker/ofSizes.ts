@@ -1,15 +1,20 @@
-import type { Estimate, Problem, Result, ToldUnit } from '@puntada/core/craft';
+import { beginColour, type Estimate, type Problem, type Result, type ToldUnit } from '@puntada/core/craft';
 import {
+  type Counted,
+  countedCells,
+  countedShare,
+  endsOfPlan,
   endsWarning,
   type MadeWork,
   makePiece,
+  type Piece,
   type PieceWorkings,
+  type Prepared,
   pieceWorkings,
   planWork,
   prepare,
   type SearchStep,
   searchLargest,
-  wovenIn,
   type YarnNeed,
 } from '@puntada/core/plan';
 import { type LabelWish, type PlanDocument, readShape, wishSchema } from '@puntada/core/records';
@@ -21,6 +26,9 @@ export interface PieceFigures {
   readonly stitches: number;
   readonly rows: number;
   readonly share: readonly number[];
+  /** What is counted along a row, and the letter of the colour that it is begun in. */
+  readonly counted: Counted;
+  readonly beginsIn: string;
   readonly yarn: readonly YarnNeed[];
   /** Of all pieces, finishing included. */
   readonly ends: number;
@@ -45,10 +53,7 @@ export function measureSizes(message: MeasureMessage): PieceFigures[] {
   return sizes.flatMap(({ stitches, rows }) => {
     const piece = makePiece(prepared.value, stitches, rows);
     if (!piece.ok) return [];
-    const { share, yarn, time } = piece.value;
-    const ends = wovenIn(yarn);
-    const workings = pieceWorkings(prepared.value, piece.value);
-    return [{ stitches, rows, share, yarn, ends, time, workings }];
+    return [{ ...figuresOf(prepared.value, piece.value), stitches, rows }];
   });
 }
 
@@ -73,11 +78,22 @@ export function label(work: MadeWork, told: ToldUnit, wish: LabelWish): Result<L
 export function figuresOfWork(work: MadeWork): PieceFigures | undefined {
   const plan = planWork(work);
   if (!plan.ok) return undefined;
-  const { piece } = plan.value;
-  const ends = wovenIn(piece.yarn);
-  const { fabric, rows, share, yarn, time } = piece;
-  const workings = pieceWorkings(plan.value.prepared, piece);
-  return { stitches: fabric.count, rows, share, yarn, ends, time, workings };
+  const { piece, prepared } = plan.value;
+  return { ...figuresOf(prepared, piece), stitches: piece.fabric.count, rows: piece.rows };
+}
+
+/** What is said of one piece. */
+function figuresOf(prepared: Prepared, piece: Piece): Omit<PieceFigures, 'stitches' | 'rows'> {
+  const { yarn, time, fabric } = piece;
+  return {
+    share: countedShare(fabric),
+    counted: countedCells(fabric),
+    beginsIn: prepared.bound.colours[beginColour(fabric)] ?? 'A',
+    yarn,
+    ends: endsOfPlan(yarn).toWeave,
+    time,
+    workings: pieceWorkings(prepared, piece),
+  };
 }
 
 /** The whole plan of a work as its open document, or what is in the way: of the cloth on the hook once it is begun. */

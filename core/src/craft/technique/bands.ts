@@ -66,6 +66,12 @@ export function endsAsBegun(rows: readonly RowColours[]): boolean {
   return below === rows.length || below === bandLength(rows, last, -1);
 }
 
+/** Whether the last row is in the colours of the first, however high the stripes are that begin and end it. */
+export function endsInColours(rows: readonly RowColours[]): boolean {
+  const [first, final] = [rows[0], rows.at(-1)];
+  return first !== undefined && first.colours === final?.colours;
+}
+
 /** Rows after which colours come again, whatever the rows before. */
 export function colourPeriod(bound: BoundPattern): number {
   return leastCommonMultiple(bound.repeatCourses, 2);

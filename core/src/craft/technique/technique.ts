@@ -79,6 +79,8 @@ export interface Technique {
   offset?(course: number): number;
   /** Yarn that is not in use never lies inside its stitches. */
   readonly neverCarried?: true;
+  /** Its rows have not all the same number of cells. */
+  readonly unevenRows?: true;
   /** In rounds that are not turned it does not lean. */
   readonly upright?: true;
   /** The chains that begin a row are part of its first cell. */

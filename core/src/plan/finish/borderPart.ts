@@ -49,15 +49,19 @@ interface BorderRequest {
   readonly sc: readonly StitchSize[];
   /** Stitches of the last round of a circle. */
   readonly round?: number | undefined;
+  /** Worked in rounds: its border goes round the upper end, which has neither sides nor corners. */
+  readonly tube?: string | undefined;
   readonly pieces: number;
 }
 
 /** A border as a part of the finishing. */
 interface BorderMade extends YarnOfPart {
   readonly part: 'border' | 'envelope';
+  readonly goesOn: boolean;
   /** What it takes of the second colour of its pattern. */
   readonly second?: YarnOfPart;
   readonly stitches: number;
+  readonly rounds: readonly number[];
   /** Changes of colour. */
   readonly changes?: number;
   readonly times: number;
@@ -82,7 +86,19 @@ function borderOnCircle(round: number, wish: BorderWish, size: StitchSize): Bord
   return { across: 0, up: 0, rounds, stitches: rounds.reduce((sum, count) => sum + count, 0) };
 }
 
+/** Rounds on the upper end of a tube: each as long as the one below. */
+function borderOnTube(stitches: number, wish: BorderWish): Border {
+  const rounds = Array.from({ length: wish.rounds }, () => stitches);
+  return { across: 0, up: 0, rounds, stitches: stitches * wish.rounds };
+}
+
+/** Stitches that a border goes round, where it has no sides; nothing where it has four. */
+function aroundOf({ round, tube, stitches }: BorderRequest): number | undefined {
+  return round ?? (tube ? stitches : undefined);
+}
+
 function borderOf(request: BorderRequest, wish: BorderWish, size: StitchSize): Border {
+  if (request.tube) return borderOnTube(request.stitches, wish);
   if (request.round !== undefined) return borderOnCircle(request.round, wish, size);
   const byRule = wish.by === 'rule';
   // Along top and bottom each stitch between the corners takes one, whatever the gauge; clusters and blocks have none to count.
@@ -94,6 +110,7 @@ function borderOf(request: BorderRequest, wish: BorderWish, size: StitchSize): B
 
 /** How the rounds about a circle are counted. @param on stitches of its last round @param added each round, where that is always the same */
 function circleSteps(on: number, [first = 0, ...more]: readonly number[], added?: number): Told[] {
+  if (added === 0) return [{ code: 'border-round-1', facts: { stitches: first, on, all: 1 + more.length } }];
   return [
     { code: 'border-round-1', facts: { stitches: first, on } },
     ...(more.length ? [{ code: 'border-rounds', facts: { more: added, counts: more } }] : []),
@@ -115,17 +132,19 @@ function patternedPart(
   request: BorderRequest,
   wish: BorderWish,
   { key, colour }: NonNullable<BorderWish['pattern']>,
+  goesOn: boolean,
 ): BorderMade {
   const sizes = [request.sc[wish.colour], request.sc[colour]] as readonly StitchSize[];
   const plain = borderOf(request, wish, sizes[0] as StitchSize);
   const { multiple, more } = borderPatterns[key];
   const [across, up] = [plain.across, plain.up].map((count) => holding(count, multiple, more)) as [number, number];
-  const circle = request.round !== undefined;
+  const around = aroundOf(request);
+  const circle = around !== undefined;
   const rounds = circle ? patternedCircle(key, plain.rounds) : patternedRounds(key, across, up, wish.rounds);
   const [own, second] = sizes.map((size, i) => ({
     colour: i === 0 ? wish.colour : colour,
     metres: patternedMetres(rounds, i as 0 | 1, size),
-    ends: 2,
+    ends: i === 0 && goesOn ? 0 : 2,
   })) as [YarnOfPart, YarnOfPart];
   const counts = rounds.map((round) => countsOf(round).reduce((a, b) => a + b));
   const letters = { own: request.letters[wish.colour] ?? '', second: request.letters[colour] ?? '' };
@@ -134,12 +153,16 @@ function patternedPart(
   return {
     part: 'border',
     ...own,
+    goesOn,
     second,
+    rounds: counts,
     stitches: counts.reduce((sum, count) => sum + count, 0),
     changes: rounds.reduce((sum, round) => sum + changesIn(round), 0),
     times: request.pieces,
     steps: [
-      ...(circle ? circleSteps(request.round ?? 0, counts) : sidesSteps({ across, up, rounds: counts })),
+      ...(circle
+        ? circleSteps(around, counts, request.tube ? 0 : undefined)
+        : sidesSteps({ across, up, rounds: counts })),
       ...(fitted ? [{ code: 'border-fitted', facts: { ...first, acrossTo: across, upTo: up, multiple, more } }] : []),
       { code: 'border-pattern', facts: { key, ...letters } },
       ...rounds.map(({ across, up, corner }, n) => ({
@@ -168,22 +191,30 @@ function patternedMetres(rounds: readonly PatternedRound[], which: 0 | 1, size: 
   return mm / 1000;
 }
 
-/** A border, plain, of two layers, or in a pattern: what it takes, and how it is worked. */
-export function borderPart(request: BorderRequest, wish: BorderWish): BorderMade {
+/**
+ * A border, plain, of two layers, or in a pattern: what it takes, and how it is worked.
+ * @param hand number of the colour on the hook, with which it goes on where that is its own
+ */
+export function borderPart(request: BorderRequest, wish: BorderWish, hand?: number): BorderMade {
   const { pattern } = wish;
-  if (pattern) return patternedPart(request, wish, pattern);
+  const goesOn = hand === wish.colour;
+  if (pattern) return patternedPart(request, wish, pattern, goesOn);
   const size = request.sc[wish.colour] as StitchSize;
   const made = borderOf(request, wish, size);
   const layers = wish.envelope ? 2 : 1;
+  const around = aroundOf(request);
+  const added = request.tube ? 0 : addedAround(size);
   return {
     part: wish.envelope ? 'envelope' : 'border',
     colour: wish.colour,
     metres: layers * borderMetres(made, size),
-    ends: 2 * layers,
+    ends: 2 * layers - (goesOn ? 2 : 0),
+    goesOn,
     stitches: layers * made.stitches,
+    rounds: made.rounds,
     times: request.pieces,
     steps: [
-      ...(request.round === undefined ? sidesSteps(made) : circleSteps(request.round, made.rounds, addedAround(size))),
+      ...(around === undefined ? sidesSteps(made) : circleSteps(around, made.rounds, added)),
       ...(wish.envelope ? [{ code: 'border-second-layer' }] : []),
     ],
   };

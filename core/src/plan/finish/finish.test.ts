@@ -10,7 +10,7 @@ import { circleLies, flatIncrease, fullness } from '../fit/circle.ts';
 import type { Handwork } from '../pace/hours.ts';
 import { endsIn, metresOfStep, stepsOf, type WorkStep } from '../steps/finishSteps.ts';
 import { border, borderMetres, sideByGauge, sideByRule } from './border.ts';
-import { type FinishPart, type FinishRequest, finishParts, foldedBand, handworkOfPart } from './finish.ts';
+import { type FinishPart, type FinishRequest, finishParts, foldedBand, handworkOfPart, stepsOfPart } from './finish.ts';
 import { seamMetres, sewingLength } from './seam.ts';
 import { strapAcross, strapStretch, strapToMake } from './strap.ts';
 
@@ -137,7 +137,10 @@ describe('what is done when the cloth is off the hook', () => {
     stitch: 'sc',
     technique: carried,
     stitches: 60,
+    begun: 60,
     courses: 72,
+    insert: false,
+    colours: { closing: 0, seam: 0, ring: 0 },
     width: (60 * 100) / 14,
     height: 72 * 6.25,
     sc: [size, size],
@@ -206,7 +209,7 @@ describe('what is done when the cloth is off the hook', () => {
     });
 
     it('is worked side by side, round by round, and its steps add up to it', () => {
-      const steps = stepsOf(part as FinishPart);
+      const steps = stepsOf(part as FinishPart, ['A', 'B']);
       expect(steps.map(({ runs }) => runs.length)).toEqual([4, 4, 4]);
       const [, round] = steps as [WorkStep, WorkStep, WorkStep];
       expect(round.runs.map((run) => stepRunWords(run, round, 'US'))).toEqual([
@@ -231,7 +234,7 @@ describe('what is done when the cloth is off the hook', () => {
       const round = finishParts({ ...dotted, round: 48 }).find((each) => each.part === 'border');
       expect(round?.stitches).toBe(48 + 56 + 60);
       expect(inWords(round)).toContain('Round 2: 1 B, (1 A, 3 B) × 13, 1 A, 2 B.');
-      const [, second] = stepsOf(round as FinishPart) as [WorkStep, WorkStep];
+      const [, second] = stepsOf(round as FinishPart, ['A', 'B']) as [WorkStep, WorkStep];
       expect(second.runs).toHaveLength(1);
       expect(stepRunWords(second.runs[0] as Told, second, 'US')).toBe(
         '56 sc all round: 1 B, (1 A, 3 B) × 13, 1 A, 2 B',
@@ -243,7 +246,9 @@ describe('what is done when the cloth is off the hook', () => {
     const mouth = (change: Partial<FinishRequest>) =>
       finishParts({ ...request, mouth: true, ...change }).find((each) => each.part === 'mouth');
     const edged = mouth({ edge: { eyelets: true } });
-    expect([edged?.stitches, edged?.ends, edged?.times]).toEqual([120 + 116 + 8, 2, 1]);
+    // Worked on from the seam in the same yarn: no ends.
+    expect([edged?.stitches, edged?.chains, edged?.ends, edged?.times]).toEqual([120 + 116, 8, 0, 1]);
+    expect(mouth({ edge: { eyelets: true, edge: 'foundation' } })?.ends).toBe(2);
     // Each round is begun with a chain and closed with a slip stitch, as a border is.
     const rounds = borderMetres({ across: 0, up: 0, rounds: [120, 116], stitches: 236 }, size);
     expect(edged?.metres).toBeCloseTo(rounds + (8 * yarnInStitch('ch', size)) / 1000, 9);
@@ -314,9 +319,69 @@ describe('what is done when the cloth is off the hook', () => {
   });
 
   it('a closing row in the colour on the hook is not cut and joined again', () => {
-    const closing = (inHand: number) => finishParts({ ...request, inHand }).find((each) => each.part === 'closing');
-    expect([closing(0)?.ends, closing(1)?.ends]).toEqual([0, 2]);
-    expect(inWords(closing(0))[0]).toMatch(/^Go on with A/);
+    const closing = (inHand: number | undefined, colour = 0) =>
+      finishParts({ ...request, inHand, colours: { ...request.colours, closing: colour } })[0] as FinishPart;
+    expect([closing(0).ends, closing(1).ends, closing(undefined).ends, closing(1, 1).ends]).toEqual([0, 2, 2, 0]);
+    const begins = (part: FinishPart) => finishStep(stepsOfPart(part, ['A', 'B'])[0] as Told, 'cm');
+    expect(begins(closing(0))).toBe('Go on with A, without cutting it.');
+    expect(begins(closing(0, 1))).toBe('Join B.');
+  });
+
+  it('what is worked on from the last round has no ends of its own: border, seam of a tube, mouth and ring', () => {
+    const tube = { ...request, tube: 'chain', pieces: 1, closing: false, stitches: 120 } as const;
+    const ends = (change: Partial<FinishRequest>) =>
+      finishParts({ ...tube, ...change }).map(({ part, ends }) => `${part} ${ends}`);
+    const plain = { rounds: 2, colour: 0, by: 'gauge', envelope: false } as const;
+    expect(ends({ border: plain })).toEqual(['border 0', 'seam 0', 'strap 2', 'ring 0']);
+    // A border in B is joined, and so is the seam in A above it.
+    expect(ends({})).toEqual(['border 2', 'seam 2', 'strap 2', 'ring 0']);
+    // What is sewn is sewn with a yarn of its own, or with the long end that the last round leaves.
+    const sewn = (longEnd: boolean) => ends({ border: undefined, seam: { kind: 'mattress', longEnd } })[0];
+    expect([sewn(false), sewn(true)]).toEqual(['seam 2', 'seam 0']);
+    expect(ends({ border: undefined, inHand: undefined })[0]).toBe('seam 2');
+  });
+
+  it('a border of a tube is rounds on its upper end, without corners: 120 and 120', () => {
+    const tube = {
+      ...request,
+      tube: 'chain',
+      stitches: 120,
+      border: { rounds: 2, colour: 0, by: 'gauge', envelope: false },
+    } as const;
+    const part = finishParts({ ...tube, closing: false })[0];
+    expect([part?.stitches, part?.rounds]).toEqual([240, [120, 120]]);
+    expect(inWords(part)).toEqual(['Rounds 1–2: 1 {sc} in each of the 120 stitches of the round below.']);
+  });
+
+  it('a back of other rows is counted too: 60 row ends over 37, a mouth of 44 and 42 is 86', () => {
+    const back = {
+      ...request,
+      stitches: 44,
+      begun: 44,
+      courses: 60,
+      other: { stitches: 42, courses: 37 },
+      mouth: true,
+    };
+    const parts = finishParts({ ...back, edge: { eyelets: true } });
+    const seam = parts.find(({ part }) => part === 'seam');
+    // 60 + 44 + 60, and two more in each bottom corner.
+    expect(seam?.stitches).toBe(168);
+    expect(inWords(seam)[1]).toContain('spreading its 60 row ends over the 37 of the back');
+    const mouth = parts.find(({ part }) => part === 'mouth');
+    // 86 round the mouth; in the second round four stitches are passed over.
+    expect([mouth?.rounds, mouth?.stitches]).toEqual([[86, 82], 168]);
+    expect(inWords(mouth)[0]).toContain('each of the 44 stitches of the front and the 42 of the back, 86 in all');
+  });
+
+  it('the insert of a tube goes in before its last end is closed', () => {
+    const tube = (begun: 'chain' | 'ring') =>
+      inWords(finishParts({ ...request, tube: begun, insert: true, closing: false, border: undefined })[0]).slice(1);
+    const [insert, top] = [
+      'Put the insert in before you close the last end.',
+      'Close the top through both tops: 30 pairs.',
+    ];
+    expect(tube('chain')).toEqual([insert, top]);
+    expect(tube('ring')).toEqual(['Close the bottom through both edges of the first round: 30 pairs.', insert, top]);
   });
 
   it('a strap is twice the drop and 10 cm, less what it stretches; a ring by its inside', () => {

@@ -4,7 +4,7 @@ import type { Told } from '../../craft/values/problem.ts';
 import { type StitchSize, yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
 import { type Handwork, handworkOfFinish } from '../pace/hours.ts';
 import { type BorderWish, borderPart, type YarnOfPart } from './borderPart.ts';
-import { mouthPart } from './mouth.ts';
+import { type MouthWish, mouthPart } from './mouth.ts';
 import { type SeamKind, seamMetres, sewingLength } from './seam.ts';
 import { type StrapKind, strapJoining, strapStretch, strapToMake, strapWanted } from './strap.ts';
 
@@ -19,10 +19,16 @@ export interface FinishPart {
   /** m, without tails. */
   readonly metres: number;
   readonly ends: number;
+  /** The yarn on the hook goes on, without being cut and joined again. */
+  readonly goesOn?: boolean | undefined;
   /** What a border in a pattern takes of its second colour. */
   readonly second?: YarnOfPart | undefined;
-  /** Stitches worked in it, for the time it takes. */
+  /** Stitches worked in it; what is counted of it everywhere. */
   readonly stitches: number;
+  /** Chains worked beside those stitches, such as those of eyelets. */
+  readonly chains?: number | undefined;
+  /** Stitches there are at the end of each of its rounds, where it is worked in rounds. */
+  readonly rounds?: readonly number[] | undefined;
   /** Changes of colour in it, likewise. */
   readonly changes?: number | undefined;
   /** How often it is done in the whole wish: once for each cloth, or once for each item that is joined of them. */
@@ -37,8 +43,15 @@ export function yarnsOfPart({ colour, metres, ends, second }: FinishPart): reado
 }
 
 /** What hands do in a part of the finishing. */
-export function handworkOfPart({ stitches, ends, second, changes }: FinishPart): Handwork {
-  return handworkOfFinish(stitches, ends + (second?.ends ?? 0), changes);
+export function handworkOfPart({ stitches, chains = 0, ends, second, changes }: FinishPart): Handwork {
+  return handworkOfFinish(stitches + chains, ends + (second?.ends ?? 0), changes);
+}
+
+/** What is done with a part, its beginning first: whether the yarn on the hook goes on or is joined. */
+export function stepsOfPart(part: FinishPart, letters: readonly string[]): readonly Told[] {
+  const { goesOn, steps, colour } = part;
+  if (goesOn === undefined) return steps;
+  return [{ code: goesOn ? 'go-on' : 'join-yarn', facts: { letter: letters[colour] ?? '' } }, ...steps];
 }
 
 export interface StrapWish {
@@ -57,9 +70,13 @@ export interface FinishRequest {
   /** The main stitch of the cloth. */
   readonly stitch: StitchKey;
   readonly technique: Technique;
-  /** Stitches of a whole row, and courses. */
+  /** Stitches of the last course, and courses. */
   readonly stitches: number;
+  /** Stitches of the first course, for an edging of the foundation. */
+  readonly begun: number;
   readonly courses: number;
+  /** The other side of what is joined, where it is a cloth of its own. */
+  readonly other?: OtherSide | undefined;
   /** The cloth before its border, mm. */
   readonly width: number;
   readonly height: number;
@@ -78,8 +95,12 @@ export interface FinishRequest {
   readonly sides: 3 | 4;
   /** Stitches of the last round of a circle. */
   readonly round?: number | undefined;
-  /** Number of the colour that the last row ends in. */
-  readonly inHand: number;
+  /** Number of the colour that is on the hook when the last row is done; nothing where it is fastened off. */
+  readonly inHand: number | undefined;
+  /** An insert goes in before the last side is closed. */
+  readonly insert: boolean;
+  /** Numbers of the colours of the closing row, the seam and the ring. */
+  readonly colours: { readonly closing: number; readonly seam: number; readonly ring: number };
   /** Of a cover in one cloth, mm. */
   readonly flap?: number | undefined;
   readonly border?: BorderWish | undefined;
@@ -88,7 +109,7 @@ export interface FinishRequest {
   readonly ring?: number | undefined;
   readonly strap?: StrapWish | undefined;
   /** Rounds about the mouth, where it has one. */
-  readonly edge?: { readonly eyelets: boolean } | undefined;
+  readonly edge?: MouthWish | undefined;
   /** Panels are joined at their sides, a tube is closed where it is open. */
   readonly seam?: SeamWish | undefined;
 }
@@ -96,6 +117,8 @@ export interface FinishRequest {
 /** How panels or a tube are closed. */
 export interface SeamWish {
   readonly kind: SeamKind;
+  /** It is sewn with a long end that the last row leaves. */
+  readonly longEnd?: boolean | undefined;
   /** The face that is outside; not yet decided where it is absent. */
   readonly outside?: 'RS' | 'WS' | undefined;
 }
@@ -111,27 +134,39 @@ function seamedIn({ tube, flap }: FinishRequest): Seamed {
 /** Stitches in each corner of joined panels. */
 const cornerOfPanels = 3;
 
-function closingPart({ stitches, sc, inHand, pieces }: FinishRequest): FinishPart {
-  const size = sc[0] as StitchSize;
+/** The plain row that levels the upper edge: a stitch in each of the last row. */
+function closingPart(
+  { stitches, sc, pieces, colours: { closing } }: FinishRequest,
+  hand: number | undefined,
+): FinishPart {
+  const size = sc[closing] as StitchSize;
+  const goesOn = hand === closing;
   return {
     part: 'closing',
-    colour: 0,
+    colour: closing,
     metres: (stitches * yarnInStitch('sc', size) + yarnInStitch('tch1', size)) / 1000,
-    // The colour on the hook goes on: nothing is cut and joined again.
-    ends: inHand === 0 ? 0 : 2,
+    ends: goesOn ? 0 : 2,
+    goesOn,
     stitches,
     times: pieces,
-    steps: [{ code: 'closing-row', facts: { goesOn: inHand === 0, stitches } }],
+    steps: [{ code: 'closing-row', facts: { stitches } }],
   };
 }
 
-function ringPart(inside: number, size: StitchSize, { items }: FinishRequest): FinishPart {
+function ringPart(
+  inside: number,
+  { items, sc, colours: { ring } }: FinishRequest,
+  hand: number | undefined,
+): FinishPart {
+  const size = sc[ring] as StitchSize;
   const chains = Math.max(4, Math.round(inside / size.width));
+  const goesOn = hand === ring;
   return {
     part: 'ring',
-    colour: 0,
+    colour: ring,
     metres: (chains * yarnInStitch('ch', size) + yarnInStitch('join', size)) / 1000,
-    ends: 2,
+    ends: goesOn ? 0 : 2,
+    goesOn,
     stitches: chains,
     times: items,
     steps: [{ code: 'ring', facts: { chains, inside } }],
@@ -195,10 +230,18 @@ interface SeamPlan {
   readonly steps: readonly Told[];
 }
 
+/** A cloth to which another is joined: its stitches and courses. */
+export interface OtherSide {
+  readonly stitches: number;
+  readonly courses: number;
+}
+
 /** Panels: one stitch a row end and a stitch of the bottom, three in each corner; a cover is closed at its fourth side. */
-function panelSeam({ stitches, courses, sides }: FinishRequest): SeamPlan {
+function panelSeam({ stitches, courses, sides, other }: FinishRequest): SeamPlan {
   const three = stitches + 2 * courses + 2 * (cornerOfPanels - 1);
-  const first = { code: 'join-panels', facts: { courses, stitches, corner: cornerOfPanels, all: three } };
+  const unlike = other && (other.stitches !== stitches || other.courses !== courses);
+  const beside = unlike ? { courses2: other.courses, stitches2: other.stitches } : {};
+  const first = { code: 'join-panels', facts: { courses, stitches, corner: cornerOfPanels, all: three, ...beside } };
   if (sides === 3) return { stitches: three, steps: [first] };
   const fourth = stitches + 2 * (cornerOfPanels - 1);
   return {
@@ -236,30 +279,42 @@ function tubeSeam(request: FinishRequest): SeamPlan {
     };
   }
   const steps = ends.map((end) => ({ code: end === 'top' ? 'close-top' : 'close-bottom', facts: { pairs } }));
-  return { stitches: pairs * ends.length, steps };
+  // The insert goes in before the last end is closed.
+  const closed = request.insert ? [...steps.slice(0, -1), { code: 'put-insert-in' }, ...steps.slice(-1)] : steps;
+  return { stitches: pairs * ends.length, steps: closed };
 }
 
-function seamPart(request: FinishRequest, seam: SeamWish): FinishPart | undefined {
-  const { kind } = seam;
-  const size = request.sc[0] as StitchSize;
+function isSewn(kind: SeamKind): boolean {
+  return kind === 'whipped' || kind === 'mattress';
+}
+
+function seamPart(request: FinishRequest, seam: SeamWish, hand: number | undefined): FinishPart | undefined {
+  const { kind, longEnd = false } = seam;
+  const colour = request.colours.seam;
+  const size = request.sc[colour] as StitchSize;
   const of = seamedIn(request);
   const { stitches, steps } =
     of === 'tube' ? tubeSeam(request) : of === 'panels' ? panelSeam(request) : flapSeam(request);
-  // What stands on a circle and keeps its mouth has nothing to be closed.
+  // What is worked on a circle and keeps its mouth has nothing to be closed.
   if (!stitches && request.tube === 'circle') return undefined;
-  const sewn = kind === 'whipped' || kind === 'mattress';
+  const sewn = isSewn(kind);
   const cut = sewingLength((stitches * size.width) / 1000);
+  // Two panels are two cloths: the seam of both begins with a yarn of its own. The ring of a chain is closed below first.
+  const onHook = of !== 'panels' && hand === colour && !(request.tube === 'ring' && !request.mouth);
+  const tail = sewn && longEnd && onHook;
+  const goesOn = !sewn && onHook;
   return {
     part: 'seam',
-    colour: 0,
+    colour,
     metres: stitches ? seamMetres(kind, stitches, size) : 0,
-    ends: stitches ? 2 : 0,
+    ends: stitches && !goesOn && !tail ? 2 : 0,
+    ...(stitches && !sewn ? { goesOn } : {}),
     stitches,
     times: request.items,
     steps: [
       ...(stitches ? [holdStep(seam, of)] : []),
       ...steps,
-      ...(sewn && stitches ? [{ code: 'cut-to-sew', facts: { metres: cut } }] : []),
+      ...(sewn && stitches ? [{ code: tail ? 'sew-with-end' : 'cut-to-sew', facts: { metres: cut } }] : []),
     ],
   };
 }
@@ -268,13 +323,23 @@ function seamPart(request: FinishRequest, seam: SeamWish): FinishPart | undefine
 export function finishParts(request: FinishRequest): FinishPart[] {
   const size = request.sc[0] as StitchSize;
   const parts: FinishPart[] = [];
-  if (request.closing) parts.push(closingPart(request));
-  if (request.border) parts.push(borderPart(request, request.border));
-  const seam = request.seam && seamPart(request, request.seam);
-  if (seam) parts.push(seam);
-  if (request.edge && request.mouth) parts.push(mouthPart(request, request.edge));
-  if (request.strap) parts.push(strapPart(request.strap, request.sc[request.strap.colour] ?? size, request));
-  if (request.ring !== undefined) parts.push(ringPart(request.ring, size, request));
+  // The colour that is on the hook, as long as nothing fastens it off.
+  let hand = request.inHand;
+  const put = (part: FinishPart | undefined, after: number | undefined) => {
+    if (!part) return;
+    parts.push(part);
+    hand = after;
+  };
+  if (request.closing) put(closingPart(request, hand), request.colours.closing);
+  if (request.border) put(borderPart(request, request.border, hand), request.border.colour);
+  const { seam } = request;
+  if (seam) {
+    const made = seamPart(request, seam, hand);
+    if (made) put(made, made.stitches ? (isSewn(seam.kind) ? undefined : made.colour) : hand);
+  } else if (request.pieces > request.items) hand = undefined;
+  if (request.edge && request.mouth) put(mouthPart(request, request.edge, hand), 0);
+  if (request.strap) put(strapPart(request.strap, request.sc[request.strap.colour] ?? size, request), hand);
+  if (request.ring !== undefined) put(ringPart(request.ring, request, hand), undefined);
   return parts;
 }
 

@@ -38,6 +38,17 @@ export interface YarnNeed {
   readonly question?: BallQuestion;
 }
 
+/** Ends of a whole plan: those that are woven in, and those that a border closes in, of every piece and its finishing. */
+export interface EndsOfPlan {
+  readonly toWeave: number;
+  readonly closedIn: number;
+}
+
+/** The ends of a whole plan, counted from what its colours need: what every screen and every sheet of paper says. */
+export function endsOfPlan(needs: readonly Pick<YarnNeed, 'ends' | 'closedIn'>[]): EndsOfPlan {
+  return { toWeave: wovenIn(needs), closedIn: needs.reduce((sum, { closedIn }) => sum + closedIn, 0) };
+}
+
 /** Ends that are woven in, of all colours. */
 export function wovenIn(needs: readonly Pick<YarnNeed, 'ends' | 'closedIn'>[]): number {
   return needs.reduce((sum, { ends, closedIn }) => sum + ends - closedIn, 0);

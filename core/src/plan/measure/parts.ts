@@ -1,4 +1,5 @@
 import { cellWorked, type Fabric, isRoundMaking } from '../../craft/fabric/fabric.ts';
+import { onHook } from '../../craft/fabric/onHook.ts';
 import { chainsFor, type Foundation } from '../../craft/foundation/foundation.ts';
 import { type StitchKey, stitchKind, stitchKinds } from '../../craft/stitches/kinds.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
@@ -185,7 +186,7 @@ export function chainsByCourse(
   const round = isRoundMaking(fabric.making);
   for (let course = 0; course < fabric.courses; course++) {
     const at = cellWorked(fabric, course, 0);
-    const colour = fabric.colours[at] as number;
+    const colour = onHook(fabric, at);
     const size = narrow[colour] as StitchSize;
     const first = stitchKind(fabric.kinds[at] as number).key;
     // A row that bridges a group ends with a slip stitch into the edge stitch.
@@ -203,7 +204,7 @@ export function foundationMetres(request: Omit<CourseRequest, 'strands'>): {
 } {
   const { fabric, technique, stitchWidth, rowHeight, diameters } = request;
   const at = cellWorked(fabric, 0, 0);
-  const colour = fabric.colours[at] as number;
+  const colour = onHook(fabric, at);
   const width = stitchWidth / (technique.perWidth ?? 1);
   const chain = yarnInStitch('ch', { width, height: rowHeight, diameter: diameters[colour] as number });
   const chains = chainsBefore(request, 0, stitchKind(fabric.kinds[at] as number).key);

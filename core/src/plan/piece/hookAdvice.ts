@@ -26,7 +26,7 @@ const thin = 2;
 
 /**
  * The hook that the case asks for. docs/craft.md, “Where the hook goes”: carried flat cloth one size up, so that it stays
- * supple; carried rounds of dc, and a thin yarn, one size down, so that the strand does not show.
+ * supple; carried rounds of dc, in a tube or a circle, and a thin yarn, one size down, so that the strand does not show.
  */
 export function hookAdvice(prepared: Prepared): HookAdvice {
   const { wish, bound, technique, gauge } = prepared;
@@ -34,8 +34,9 @@ export function hookAdvice(prepared: Prepared): HookAdvice {
   const usual = typicalYarns[weight].hook;
   const told = { usual, used: wish.hook, moves: gauge.source === 'typical' };
   if (!carriesInside(bound, technique, wish.policy)) return told;
-  if (isTube(prepared) && bound.stitch === 'dc') return { ...told, try: { hook: usual - step(usual), why: 'hidden' } };
+  const round = isTube(prepared) || technique.circle === true;
+  if (round && bound.stitch === 'dc') return { ...told, try: { hook: usual - step(usual), why: 'hidden' } };
   if (weight <= thin) return { ...told, try: { hook: usual - step(usual), why: 'thin' } };
-  if (isTube(prepared)) return told;
+  if (round) return told;
   return { ...told, try: { hook: usual + step(usual), why: 'supple' } };
 }

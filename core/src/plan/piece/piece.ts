@@ -1,3 +1,4 @@
+import { edgeStitches } from '../../craft/fabric/edgeStitches.ts';
 import {
   cellsIn,
   cellWorked,
@@ -18,7 +19,7 @@ import { yarnFigures } from '../../craft/yarn/yarn.ts';
 import { checkFabric } from '../check/fabric.ts';
 import { checkStrands } from '../check/strands.ts';
 import { closedIn } from '../finish/closedIn.ts';
-import { type FinishPart, type FinishRequest, finishParts, handworkOfPart } from '../finish/finish.ts';
+import { type FinishPart, type FinishRequest, finishParts, handworkOfPart, type OtherSide } from '../finish/finish.ts';
 import { isTube, widthsAcross } from '../fit/across.ts';
 import { itemsIn } from '../items/items.ts';
 import { itemNamed } from '../items/register.ts';
@@ -28,6 +29,7 @@ import type { CourseRequest } from '../measure/parts.ts';
 import { type Handwork, handworkOf, handworkOfChain, handworkOfFabric, handworkOfFinish } from '../pace/hours.ts';
 import { secondsBy, unknownPace } from '../pace/ownPace.ts';
 import { costsFor, type StrandCosts } from '../route/costs.ts';
+import { withLock } from '../route/lock.ts';
 import { chartOf } from '../route/ofFabric.ts';
 import { route } from '../route/route.ts';
 import type { Strands } from '../route/strands.ts';
@@ -67,14 +69,24 @@ export function costsOfWish({ wish, gauge }: Prepared): StrandCosts {
   return costsFor(wish.policy, wish.floats && !wish.smallChildren, size, wish.weaving);
 }
 
-/** The way of the strands through a fabric under the wish's policy. */
+/** The way of the strands through a fabric under the wish's policy; a last loop that is locked has a second one beside it. */
 export function routePiece(prepared: Prepared, fabric: Fabric): Strands {
   const { policy } = prepared.wish;
-  return route(
-    chartOf(fabric),
-    costsOfWish(prepared),
-    policy === 'carry-always' || policy === 'bobbins' ? policy : 'least-cost',
-  );
+  const costs = costsOfWish(prepared);
+  const way = policy === 'carry-always' || policy === 'bobbins' ? policy : 'least-cost';
+  const strands = route(chartOf(fabric), costs, way);
+  return isLocked(prepared, fabric) ? withLock(strands, costs, mayCarry(prepared)) : strands;
+}
+
+/** Whether strands may lie inside stitches in this work. */
+export function mayCarry({ wish, technique }: Prepared): boolean {
+  return wish.policy !== 'cut-always' && wish.policy !== 'side-only' && !technique.neverCarried;
+}
+
+/** Whether the last loop is to be locked, and nothing is worked on from it. */
+export function isLocked(prepared: Prepared, fabric: Fabric): boolean {
+  if (prepared.wish.lastLoop !== 'locked') return false;
+  return !finishParts(finishRequest(prepared, fabric)).some(({ goesOn }) => goesOn);
 }
 
 /** What is known of the maker's yarn in this work: more where the swatch was weighed. */
@@ -208,27 +220,50 @@ export function measuringRequest<Cloth extends Pick<CourseRequest, 'fabric' | 'f
   };
 }
 
+/** The number of the colour that is on the hook when the last row is done; nothing where that is fastened off. */
+function inHandAfter(fabric: Fabric): number | undefined {
+  if (!fabric.courses || fabric.making === 'right-side') return undefined;
+  const last = fabric.courses - 1;
+  return fabric.colours[cellWorked(fabric, last, cellsIn(fabric, last) - 1)];
+}
+
+/** What a piece is as the other side of what is joined: stitches of its last row, and its rows. */
+export function sideOf({
+  prepared,
+  piece,
+}: {
+  readonly prepared: Prepared;
+  readonly piece: Pick<Piece, 'fabric'>;
+}): OtherSide {
+  const { stitches, courses } = finishRequest(prepared, piece.fabric);
+  return { stitches, courses };
+}
+
 /** What the finishing needs to know of a laid piece. */
 export function finishRequest(prepared: Prepared, fabric: Fabric): FinishRequest {
   const { bound, technique, finish, wish, gauge, foundation, yarns } = prepared;
   const courses = sidesOf(fabric).courses;
   const tube = isTube(prepared) ? tubeBegins(foundation) : undefined;
-  const lastCell = fabric.courses ? cellWorked(fabric, fabric.courses - 1, cellsIn(fabric, fabric.courses - 1) - 1) : 0;
   const key = technique.gaugeKey(bound);
+  const item = itemNamed(wish.item);
+  const edgePost = bound.cell === 'hdc@between';
   return {
     ...finish,
     letters: bound.colours,
     stitch: bound.stitch,
     technique,
-    stitches: technique.width.stitches(fabric.count, foundation),
+    stitches: edgeStitches(fabric, fabric.courses - 1, edgePost),
+    begun: edgeStitches(fabric, 0, edgePost),
     courses,
+    other: wish.set?.other,
     width: widthsAcross(prepared, fabric.count) * gauge.stitchWidth.mid,
     height: courses * gauge.rowHeight.mid,
     tube,
-    mouth: itemNamed(wish.item).mouth === true,
-    sides: itemNamed(wish.item).sides ?? 3,
+    mouth: item.mouth === true,
+    insert: item.asks.includes('insert'),
+    sides: item.sides ?? 3,
     round: technique.circle ? stitchesMade(courseCells(fabric, fabric.courses - 1)) : undefined,
-    inHand: fabric.colours[lastCell] as number,
+    inHand: inHandAfter(fabric),
     rowHeight: gauge.rowHeight.mid,
     sc: yarns.map((yarn) => {
       const { width, height } = singleCrochetOf(gauge, key, yarn.weight);

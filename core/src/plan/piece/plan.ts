@@ -5,6 +5,7 @@ import type { WidthOffer } from '../fit/across.ts';
 import type { HeightOffer } from '../fit/up.ts';
 import { fitSizes, type Sizes, sizeAt } from '../sizes/sizes.ts';
 import { type Prepared, prepare } from '../wish/prepare.ts';
+import { circleWarning, unusedWarning, washWarning } from '../wish/sense.ts';
 import { makePiece, type Piece } from './piece.ts';
 import { manyEndsOf } from './policies.ts';
 
@@ -47,7 +48,13 @@ export function planWish(wish: Wish, told: ToldUnit = wish.units): Result<Plan> 
     width: size.value.width,
     height: size.value.height,
     piece: piece.value,
-    warnings: [...sizes.value.warnings, ...endsWarning(prepared.value, piece.value)],
+    warnings: [
+      ...sizes.value.warnings,
+      ...endsWarning(prepared.value, piece.value),
+      ...washWarning(prepared.value.wish),
+      ...circleWarning(wish, prepared.value),
+      ...unusedWarning(prepared.value.bound.colours, piece.value.share),
+    ],
   });
 }
 

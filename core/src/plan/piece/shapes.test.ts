@@ -434,10 +434,13 @@ describe('every item', () => {
         )
           continue;
         const technique = must(techniqueOf(pattern));
-        const made = preset.rounds && pattern.made === 'flat' && makingsOf(pattern.technique).includes('turned-rounds');
+        const inRounds =
+          preset.rounds && pattern.made === 'flat' && makingsOf(pattern.technique).includes('turned-rounds');
+        // Mosaic rows, all from the right side, go round unturned.
+        const made = inRounds ? 'turned-rounds' : preset.rounds && pattern.made === 'right-side' ? 'rounds' : undefined;
         const plan = wished(pattern.key, {
           item: preset.item,
-          pattern: { key: pattern.key, ...(made ? { made: 'turned-rounds' } : {}) },
+          pattern: { key: pattern.key, ...(made ? { made } : {}) },
           width: { by: 'length', length: `${preset.width} cm` },
           height: { by: 'length', length: `${preset.height} cm` },
           edges: 'whole',

@@ -41,6 +41,11 @@ export function isRound(construction: Construction): boolean {
   return construction === 'rounds' || construction === 'turned-rounds';
 }
 
+/** Whether two boundaries are one place: in rounds both edges are the seam. */
+export function isSamePlace(chart: Chart, a: number, b: number): boolean {
+  return a === b || (isRound(chart.construction) && a % chart.columns === b % chart.columns);
+}
+
 /** First column of a row, and the one behind its last. The edges of every row are boundaries 0 and `columns`. */
 export function firstOf(chart: Chart, row: number): number {
   return chart.spans ? (chart.spans[2 * row] as number) : 0;
@@ -72,10 +77,15 @@ export function columnsTo(chart: Chart, row: number, a: number, b: number): numb
   return columnOf(chart, row, a < b ? b : a);
 }
 
+/** Columns between two boundaries of a row. */
+export function columnsBetween(chart: Chart, row: number, a: number, b: number): number {
+  return Math.abs(columnOf(chart, row, a) - columnOf(chart, row, b));
+}
+
 /** Stitches between two boundaries of a row; a part of a cluster or block counts as a part. */
 export function stitchesBetween(chart: Chart, row: number, a: number, b: number): number {
-  if (!chart.scale) return chart.spans ? Math.abs(columnOf(chart, row, a) - columnOf(chart, row, b)) : Math.abs(a - b);
-  return Math.abs(columnOf(chart, row, a) - columnOf(chart, row, b)) * (chart.scale[row] as number);
+  if (!chart.scale) return chart.spans ? columnsBetween(chart, row, a, b) : Math.abs(a - b);
+  return columnsBetween(chart, row, a, b) * (chart.scale[row] as number);
 }
 
 /** Calls `visit` for each run of one colour, in working order. Boundaries are where the hook stands. */

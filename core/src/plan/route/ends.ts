@@ -1,4 +1,5 @@
 import { eachRun } from './chart.ts';
+import { type LastPlace, lastPlaces } from './hangs.ts';
 import { CARRY, CUT } from './moves.ts';
 import type { StrandWay } from './strands.ts';
 
@@ -49,13 +50,6 @@ function laidIn(carries: readonly Moved[], row: number, place: number): number {
   return at;
 }
 
-/** Where a strand is left that is carried on from a place in the same row. */
-function leftAt(carries: readonly Moved[], row: number, place: number): number {
-  let at = place;
-  for (const each of carries) if (each.row === row && each.from === at) at = each.to;
-  return at;
-}
-
 /**
  * Where the ends of a piece are: one where each strand begins and one where it is left, and two at every cut. The way
  * of the strands is docs/strand-routing.md, “What can be done with a strand”.
@@ -63,12 +57,13 @@ function leftAt(carries: readonly Moved[], row: number, place: number): number {
 export function endsOf(way: StrandWay): EndPlace[] {
   const found: EndPlace[] = [];
   const moved = movesOf(way);
+  const places = lastPlaces(way);
   usesOf(way).forEach((uses, strand) => {
     const own = moved[strand] ?? [];
     const carries = own.filter(({ kind }) => kind === CARRY);
     const cuts = own.filter(({ kind }) => kind === CUT);
-    const [first, last] = [uses[0], uses.at(-1)];
-    if (!first || !last) return;
+    const [first] = uses;
+    if (!first) return;
     found.push({ strand, row: first.row, boundary: laidIn(carries, first.row, first.start) });
     uses.slice(1).forEach((next, i) => {
       const before = uses[i] as Use;
@@ -79,7 +74,8 @@ export function endsOf(way: StrandWay): EndPlace[] {
       found.push({ strand, row: cut.row, boundary: cut.from });
       found.push({ strand, row: next.row, boundary: laidIn(carries, next.row, next.start) });
     });
-    found.push({ strand, row: last.row, boundary: leftAt(carries, last.row, last.end) });
+    const { row, boundary } = places.find((place) => place.strand === strand) as LastPlace;
+    found.push({ strand, row, boundary });
   });
   return found;
 }

@@ -1,5 +1,5 @@
-import { type Chart, eachRun } from './chart.ts';
-import { CARRY, CUT, type MoveList } from './moves.ts';
+import { type Chart, eachRun, isSamePlace } from './chart.ts';
+import { CARRY, CLIMB, CUT, FLOAT_UP, type MoveList } from './moves.ts';
 
 /** The boundary at which a strand hangs after a row, or this when it is not attached. */
 export const OFF = -1;
@@ -19,34 +19,49 @@ export function movesByRow(moves: MoveList, rows: number): Int32Array[] {
   return byRow;
 }
 
-/** The last row in which each strand is used; −1 where it never is. */
-export function lastUses(chart: Chart): Int32Array {
-  const last = new Int32Array(chart.colourCount).fill(-1);
+/** Where a strand hangs once its last use and all of its moves are behind it. */
+export interface LastPlace {
+  readonly strand: number;
+  readonly row: number;
+  readonly boundary: number;
+}
+
+/** Where every strand is after its last stitch, and whatever is done with it after that. */
+export function lastPlaces({ chart, moves }: { readonly chart: Chart; readonly moves: MoveList }): LastPlace[] {
+  const found = new Map<number, { strand: number; row: number; boundary: number }>();
   for (let row = 0; row < chart.rows; row++) {
-    eachRun(chart, row, (colour) => {
-      last[colour] = row;
-    });
+    eachRun(chart, row, (strand, _start, end) => found.set(strand, { strand, row, boundary: end }));
   }
-  return last;
+  for (let i = 0; i < moves.length; i++) {
+    const own = found.get(moves.colour[i] as number);
+    const [kind, row, from] = [moves.kind[i] as number, moves.row[i] as number, moves.from[i] as number];
+    // Moves are in the order of working: what goes on from where a strand is left is done after its last stitch.
+    const goesOn = kind === CARRY || kind === CLIMB || kind === FLOAT_UP;
+    if (!own || !goesOn || row < own.row || !isSamePlace(chart, from, own.boundary)) continue;
+    if (kind === CARRY) own.boundary = moves.to[i] as number;
+    own.row = row;
+  }
+  return [...found.values()];
 }
 
 /**
  * Where every strand hangs after every row: boundaries, row-major by colour, `OFF` where it is not attached.
- * A strand that will not be used again is fastened off after its last row.
+ * A strand that is neither used nor moved again is fastened off after its last row.
  */
 export function hangingMap(chart: Chart, moves: MoveList): Int32Array {
   const { rows, colourCount } = chart;
   const map = new Int32Array(rows * colourCount).fill(OFF);
   const position = new Int32Array(colourCount).fill(OFF);
   const byRow = movesByRow(moves, rows);
-  const lastRow = lastUses(chart);
+  const lastRow = new Int32Array(colourCount).fill(-1);
+  for (const { strand, row } of lastPlaces({ chart, moves })) lastRow[strand] = row;
   for (let row = 0; row < rows; row++) {
     eachRun(chart, row, (colour, _start, end) => {
       position[colour] = end;
     });
     for (const i of byRow[row] as Int32Array) {
       const colour = moves.colour[i] as number;
-      if (moves.from[i] !== position[colour]) continue;
+      if (!isSamePlace(chart, moves.from[i] as number, position[colour] as number)) continue;
       if (moves.kind[i] === CARRY) position[colour] = moves.to[i] as number;
       else if (moves.kind[i] === CUT && (moves.to[i] as number) > row) position[colour] = OFF;
     }

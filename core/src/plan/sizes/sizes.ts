@@ -1,7 +1,7 @@
 import { mostStitches } from '../../craft/fabric/fabric.ts';
 import { type Estimate, times } from '../../craft/values/estimate.ts';
 import { at, good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
-import { type AcrossFit, type AcrossRequest, fitAcross, offerWidth, type WidthOffer } from '../fit/across.ts';
+import { type AcrossFit, type AcrossRequest, fitAcross, isTube, offerWidth, type WidthOffer } from '../fit/across.ts';
 import { circleLies, flatIncrease, fullness } from '../fit/circle.ts';
 import { fitUp, type HeightOffer, offerHeight, type UpFit, type UpRequest } from '../fit/up.ts';
 import { measureOf } from '../items/items.ts';
@@ -14,14 +14,17 @@ export interface Sizes {
   readonly warnings: readonly Problem[];
 }
 
-/** What a border adds to the width. */
-function besideWidth({ finish, sc }: Prepared): Estimate | undefined {
-  return finish.border && times(sc.height, 2 * finish.border.rounds);
+/** What a border adds to the width: it goes round a flat piece, and only on top of a tube. */
+function besideWidth(prepared: Prepared): Estimate | undefined {
+  const { finish, sc } = prepared;
+  return isTube(prepared) ? undefined : finish.border && times(sc.height, 2 * finish.border.rounds);
 }
 
 /** What border and closing row add to the height. */
-function besideHeight({ finish, sc }: Prepared): Estimate | undefined {
-  const rows = (finish.border ? 2 * finish.border.rounds : 0) + (finish.closing ? 1 : 0);
+function besideHeight(prepared: Prepared): Estimate | undefined {
+  const { finish, sc } = prepared;
+  const edges = isTube(prepared) ? 1 : 2;
+  const rows = (finish.border ? edges * finish.border.rounds : 0) + (finish.closing ? 1 : 0);
   return rows ? times(sc.height, rows) : undefined;
 }
 

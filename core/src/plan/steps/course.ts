@@ -6,6 +6,7 @@ import {
   facesRight,
   isRoundMaking,
 } from '../../craft/fabric/fabric.ts';
+import { ground, onHook } from '../../craft/fabric/onHook.ts';
 import type { Foundation } from '../../craft/foundation/foundation.ts';
 import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { codeOf, type StitchKey, stitchKind } from '../../craft/stitches/kinds.ts';
@@ -51,9 +52,12 @@ export interface WorkedCourse {
   readonly turn: number;
   readonly turnCounts: boolean;
   readonly stitches: number;
+  /** Stitches of each colour, or blocks where those are counted. */
   readonly byColour: readonly { readonly colour: string; readonly count: number }[];
   readonly byKind: readonly { readonly kind: StitchKey; readonly count: number }[];
   readonly last: { readonly kind: StitchKey; readonly colour: string };
+  /** The colour that is on the hook when it begins: of its chain, and of the foundation below row 1. */
+  readonly beginsIn: string;
   /** The colour that turns: that of the next row, or this row's last. */
   readonly inHand: string;
   /** What ends it, where something does. */
@@ -62,15 +66,36 @@ export interface WorkedCourse {
   readonly edgePost: boolean;
 }
 
-/** What the runs of a course count, in the plural. */
-export function countedIn({ byKind }: Pick<WorkedCourse, 'byKind'>): 'stitches' | 'clusters' | 'blocks' {
+/** What is counted along a course, in the plural. */
+export type Counted = 'stitches' | 'clusters' | 'blocks';
+
+/** What the runs of a course count. */
+export function countedIn({ byKind }: Pick<WorkedCourse, 'byKind'>): Counted {
   if (byKind.some(({ kind }) => kind === 'block')) return 'blocks';
   return byKind.some(({ kind }) => kind === 'cluster') ? 'clusters' : 'stitches';
 }
 
-/** How many of them are still to be worked. @param run the run in hand, from 0 */
-export function leftIn({ runs }: WorkedCourse, run: number): number {
-  return runs.slice(run).reduce((sum, { count }) => sum + count, 0);
+/** How many of what is counted there are in a run: an increase is two stitches, an edge stitch is no cluster. */
+function countedInRun({ kinds, count }: WorkedRun, counted: Counted): number {
+  let sum = 0;
+  for (let n = 0; n < count; n++) {
+    const kind = stitchKind(codeOf(kinds[n % kinds.length] as StitchKey));
+    if (counted === 'stitches') sum += kind.stitches;
+    else if (counted === 'blocks' || kind.standsFor === 'cluster') sum++;
+  }
+  return sum;
+}
+
+/** How many of what is counted there are when the course is done. The post at the edge of wide hdc is no stitch. */
+export function countOf(course: WorkedCourse): number {
+  return leftIn(course, 0);
+}
+
+/** How many of what is counted are still to be worked. @param run the run in hand, from 0 */
+export function leftIn(course: WorkedCourse, run: number): number {
+  const counted = countedIn(course);
+  const left = course.runs.slice(run).reduce((sum, each) => sum + countedInRun(each, counted), 0);
+  return left - (run === 0 && course.edgePost ? 1 : 0);
 }
 
 interface Stretch {
@@ -161,16 +186,15 @@ export function workCourse(fabric: Fabric, bound: BoundPattern, foundation: Foun
   const letter = (colour: number) => colourLetter(bound, colour);
   const { kinds, colours } = workedCells(fabric, course);
   const cells = stretches(kinds, colours);
-  const next = course + 1 < fabric.courses ? (fabric.colours[cellWorked(fabric, course + 1, 0)] as number) : undefined;
+  const next = course + 1 < fabric.courses ? onHook(fabric, cellWorked(fabric, course + 1, 0)) : undefined;
   const joinsAnew = fabric.making === 'right-side' || fabric.making === 'paired' || fabric.making === 'netted';
   const nextColour = joinsAnew ? undefined : next;
   const firstKey = kinds[0] as StitchKey;
   const edgePost = bound.cell === 'hdc@between';
-  // A fleck is drawn up in its own colour and closed in the ground's: no stitch before or after it is finished otherwise.
-  const isFleck = (cell: Stretch | undefined) => cell?.kinds.includes('fleck') === true;
+  const held = (cell: Stretch | undefined) => cell && (cell.kinds.includes('fleck') ? ground : cell.colour);
   const runs = cells.map((cell, i): WorkedRun => {
-    const after = cells[i + 1]?.colour ?? nextColour;
-    const changes = after !== undefined && after !== cell.colour && !isFleck(cell) && !isFleck(cells[i + 1]);
+    const after = held(cells[i + 1]) ?? nextColour;
+    const changes = after !== undefined && after !== held(cell);
     const opens = i === 0 && stitchKind(codeOf(firstKey)).opens;
     return {
       count: cell.count,
@@ -186,16 +210,17 @@ export function workCourse(fabric: Fabric, bound: BoundPattern, foundation: Foun
         : {}),
     };
   });
+  const byKind = tally(kinds.map((key) => stitchKind(codeOf(key)).standsFor));
   const byColour = new Map<number, number>();
   kinds.forEach((key, n) => {
     const colour = colours[n] as number;
-    byColour.set(colour, (byColour.get(colour) ?? 0) + stitchesOf(key));
+    byColour.set(colour, (byColour.get(colour) ?? 0) + (byKind.has('block') ? 1 : stitchesOf(key)));
   });
-  const byKind = tally(kinds.map((key) => stitchKind(codeOf(key)).standsFor));
   const lastColour = colours.at(-1) as number;
+  const lastHeld = held(cells.at(-1)) as number;
   const first = stitchKind(codeOf(kinds[0] as StitchKey));
   const turn = course === 0 ? 0 : turnOf(first.key, foundation);
-  const own = letter(lastColour);
+  const own = letter(lastHeld);
   const close = closeOf(fabric, course, firstKey, own, nextColour === undefined ? undefined : letter(nextColour));
   return {
     number: course + 1,
@@ -207,7 +232,8 @@ export function workCourse(fabric: Fabric, bound: BoundPattern, foundation: Foun
     byColour: [...byColour].sort(([a], [b]) => a - b).map(([colour, count]) => ({ colour: letter(colour), count })),
     byKind: [...byKind].sort(([a], [b]) => codeOf(a) - codeOf(b)).map(([kind, count]) => ({ kind, count })),
     last: { kind: stitchKind(codeOf(kinds.at(-1) as StitchKey)).standsFor, colour: letter(lastColour) },
-    inHand: letter(nextColour ?? lastColour),
+    inHand: letter(nextColour ?? lastHeld),
+    beginsIn: letter(onHook(fabric, cellWorked(fabric, course, 0))),
     ...(close ? { close } : {}),
     edgePost,
   };

@@ -1,6 +1,6 @@
 import type { Told } from '../../craft/values/problem.ts';
 import type { YarnOfPart } from '../finish/borderPart.ts';
-import { type FinishPart, yarnsOfPart } from '../finish/finish.ts';
+import { type FinishPart, stepsOfPart, yarnsOfPart } from '../finish/finish.ts';
 import { type Handwork, handworkOfChain, handworkOfFinish } from '../pace/hours.ts';
 
 /** What is done beside rows: before a further cloth, when one is off the hook, and when several are joined. */
@@ -71,14 +71,6 @@ export function chainStep({ chains, colour, metres }: FoundationChain, again: bo
   return step('chain', { facts, runs: byTwenties(chains), colour, stitches: chains, metres, hands });
 }
 
-/** Stitches of each round of a border, as its steps tell them; nothing where they tell none. */
-function roundsOf({ steps }: FinishPart): number[] {
-  const fact = (code: string, name: string) => steps.find((each) => each.code === code)?.facts?.[name];
-  const first = fact('border-sides', 'first') ?? fact('border-round-1', 'stitches');
-  const more = fact('border-more', 'counts') ?? fact('border-rounds', 'counts') ?? [];
-  return first === undefined ? [] : [Number(first), ...(more as readonly number[])];
-}
-
 /** What a round of a border in a pattern is told to be. */
 function patternOf(steps: readonly Told[], round: number): Told['facts'] {
   return steps.find(({ code, facts }) => code === 'border-pattern-round' && facts?.n === round + 1)?.facts;
@@ -130,45 +122,49 @@ function runsOfStrap([told]: readonly Told[]): Told[] {
 }
 
 /** The rounds of a mouth: side by side, the second with its eyelets. */
-function mouthSteps({ colour, metres, stitches, steps }: FinishPart): WorkStep[] {
+function mouthSteps(part: FinishPart, letters: readonly string[]): WorkStep[] {
+  const { colour, metres, stitches, chains: inEyelets = 0, steps, rounds: counts = [] } = part;
   const [first, second] = steps;
-  const side = Number(first?.facts?.side);
-  const { before, chains, between } = second?.facts ?? {};
-  const plain = (of: string): Told[] => [{ code: 'mouth-side', facts: { count: side, of } }];
+  const { before, chains } = second?.facts ?? {};
+  const fact = (of: Told | undefined, name: string, side: string) =>
+    (side === 'second' ? of?.facts?.[`${name}2`] : undefined) ?? of?.facts?.[name];
+  const plain = (of: string): Told[] => [{ code: 'mouth-side', facts: { count: fact(first, 'side', of), of } }];
   const eyelets = (of: string): Told[] => [
     { code: 'mouth-side', facts: { count: before, of } },
     { code: 'eyelet', facts: { chains, of } },
-    { code: 'mouth-side', facts: { count: between, of } },
+    { code: 'mouth-side', facts: { count: fact(second, 'between', of), of } },
     { code: 'eyelet', facts: { chains, of } },
     { code: 'mouth-side', facts: { count: before, of } },
   ];
   const both = (runs: (of: string) => Told[]) => ['first', 'second'].flatMap(runs);
-  const rounds = [both(plain), ...(second ? [both(eyelets)] : [])];
-  const inFirst = 2 * side;
-  return rounds.map((runs, round) => {
-    const share = (round === 0 ? inFirst : stitches - inFirst) / stitches;
+  const begins = stepsOfPart(part, letters).slice(0, -steps.length);
+  return [both(plain), ...(second ? [both(eyelets)] : [])].map((runs, round) => {
+    const own = counts[round] ?? 0;
+    const worked = own + (round === 0 ? 0 : inEyelets);
+    const share = worked / (stitches + inEyelets);
     return step('mouth', {
-      facts: { round: round + 1, of: rounds.length },
+      facts: { round: round + 1, of: counts.length },
       runs,
-      told: steps.slice(round, round + 1),
+      told: [...(round === 0 ? begins : []), ...steps.slice(round, round + 1)],
       colour,
-      stitches: runs.reduce((sum, run) => sum + (run.code === 'mouth-side' ? Number(run.facts?.count) : 0), 0),
+      stitches: own,
       metres: metres * share,
-      hands: handworkOfFinish(stitches * share, 0),
+      hands: handworkOfFinish(worked, 0),
     });
   });
 }
 
 /** A part of the finishing as steps: a border round by round, a seam side by side, all else at once. */
-export function stepsOf(part: FinishPart): WorkStep[] {
-  const { colour, metres, stitches, steps } = part;
-  if (part.part === 'mouth') return mouthSteps(part);
-  const sides = part.part === 'seam' ? runsOfSeam(steps) : part.part === 'strap' ? runsOfStrap(steps) : [];
+export function stepsOf(part: FinishPart, letters: readonly string[]): WorkStep[] {
+  const { colour, metres, stitches } = part;
+  if (part.part === 'mouth') return mouthSteps(part, letters);
+  const steps = stepsOfPart(part, letters);
+  const sides = part.part === 'seam' ? runsOfSeam(steps) : part.part === 'strap' ? runsOfStrap(part.steps) : [];
   if (sides.length) {
     const hands = handworkOfFinish(stitches, 0);
     return [step(part.part, { runs: sides, told: steps, colour, stitches, metres, hands })];
   }
-  const rounds = part.part === 'border' || part.part === 'envelope' ? roundsOf(part) : [];
+  const rounds = part.rounds ?? [];
   const all = rounds.reduce((sum, each) => sum + each, 0);
   if (!all || part.part === 'envelope') {
     // Parts of one step: a work that was begun before they were counted stands where it stood.

@@ -1,4 +1,5 @@
 import type { Fabric } from '../../craft/fabric/fabric.ts';
+import { beginColour } from '../../craft/fabric/onHook.ts';
 import { chainsFor, type Foundation } from '../../craft/foundation/foundation.ts';
 import { beforeAt } from '../begun/frozen.ts';
 import { finishParts } from '../finish/finish.ts';
@@ -61,8 +62,11 @@ function stepsBeside({ prepared, fabric, ends, closedIn }: Stretch) {
   const { colour, metres } = foundationMetres(measuringRequest(prepared, { fabric, foundation: prepared.foundation }));
   return {
     chain: (again: boolean) => (chains > 0 ? [chainStep({ chains, colour, metres }, again)] : []),
-    cloth: [...ofCloth.flatMap(stepsOf), ...endsStep([...inOrder(ends), ...endsIn(ofCloth, letters)], closedIn)],
-    item: [...ofItem.flatMap(stepsOf), ...endsStep(endsIn(ofItem, letters))],
+    cloth: [
+      ...ofCloth.flatMap((part) => stepsOf(part, letters)),
+      ...endsStep([...inOrder(ends), ...endsIn(ofCloth, letters)], closedIn),
+    ],
+    item: [...ofItem.flatMap((part) => stepsOf(part, letters)), ...endsStep(endsIn(ofItem, letters))],
   };
 }
 
@@ -100,7 +104,7 @@ export function firstRows(
   { fabric, foundation }: { readonly fabric: Fabric; readonly foundation: Foundation },
   fromChain: boolean,
 ): Sequence {
-  const chain = { chains: chainsFor(foundation, fabric.count), colour: fabric.colours[0] as number, metres: 0 };
+  const chain = { chains: chainsFor(foundation, fabric.count), colour: beginColour(fabric), metres: 0 };
   const rows = Array.from({ length: fabric.courses }, (_, row): Unit => ({ kind: 'row', piece: 0, row }));
   const before: Unit[] = fromChain ? [{ kind: 'step', piece: 0, of: 'cloth', step: chainStep(chain, false) }] : [];
   return { pieces: 1, items: 1, rowsOf: [fabric.courses], units: [...before, ...rows] };

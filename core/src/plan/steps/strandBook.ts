@@ -1,12 +1,26 @@
-import { colourLetter } from '../../craft/fabric/fabric.ts';
+import { colourLetter, type Fabric } from '../../craft/fabric/fabric.ts';
 import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import { techniqueNamed } from '../../craft/techniques/register.ts';
 import type { Told } from '../../craft/values/problem.ts';
-import { type Chart, eachRun, isRound, startBoundary, stitchesBetween } from '../route/chart.ts';
-import { hangingMap, lastUses, movesByRow, OFF } from '../route/hangs.ts';
+import {
+  behindLast,
+  type Chart,
+  columnsBetween,
+  direction,
+  EMPTY,
+  eachRun,
+  firstOf,
+  isRound,
+  startBoundary,
+  stitchesBetween,
+} from '../route/chart.ts';
+import { hangingMap, lastPlaces, movesByRow, OFF } from '../route/hangs.ts';
 import { CARRY, CLIMB, CUT, FLOAT, FLOAT_RISING, FLOAT_UP, type MoveList } from '../route/moves.ts';
 import type { Strands } from '../route/strands.ts';
 import { ballOrder, halfTwists } from '../route/twists.ts';
+import type { WorkedCourse } from './course.ts';
+import { type Ending, staysOn } from './ending.ts';
+import { cellEdges, cellsOver, type IdleStrand, type Stretch } from './idle.ts';
 
 /** What is done with one idle colour in one row, in working numbers: stitch 1 is the first one worked. */
 export interface StrandOrder {
@@ -46,7 +60,9 @@ export class StrandBook {
   private readonly letters: readonly string[];
   private readonly byRow: Int32Array[];
   private readonly map: Int32Array;
-  private readonly lastUses: Int32Array;
+  /** The row after which each strand is no longer needed. */
+  private readonly lastRows: ReadonlyMap<number, number>;
+  private readonly ending: Ending | undefined;
   /** Of the balls after each row, where the work is always turned the same way. */
   readonly twists: Int32Array;
   /** Colours have bobbins. */
@@ -56,12 +72,18 @@ export class StrandBook {
   /** What a course is called: row, round or diagonal. */
   private readonly course: string;
 
-  constructor({ chart, moves, colourOf }: Pick<Strands, 'chart' | 'moves' | 'colourOf'>, bound: BoundPattern) {
+  /** @param ending what becomes of the last loop: a strand that goes on or is locked there is not fastened off before */
+  constructor(
+    { chart, moves, colourOf }: Pick<Strands, 'chart' | 'moves' | 'colourOf'>,
+    bound: BoundPattern,
+    ending?: Ending,
+  ) {
+    this.ending = ending;
     this.chart = chart;
     this.moves = moves;
     this.byRow = movesByRow(moves, chart.rows);
     this.map = hangingMap(chart, moves);
-    this.lastUses = lastUses(chart);
+    this.lastRows = new Map(lastPlaces({ chart, moves }).map(({ strand, row }) => [strand, row]));
     this.divided = new Set(colourOf).size < colourOf.length;
     this.twists = halfTwists({ chart, moves });
     this.cell = techniqueNamed(bound.pattern.technique)?.cellWord ?? 'stitch';
@@ -150,15 +172,109 @@ export class StrandBook {
     const joined = join(carried).filter(({ from, to }) => to >= from);
     // Where every row is joined and fastened off, the row itself says so.
     const everyRow = this.chart.construction === 'right-side';
-    const last = row === this.lastUse(colour) && !everyRow;
-    if (last) acts.push({ code: 'fasten-off', facts: { letter, cell: this.cell } });
+    const last = row === this.lastRows.get(colour) && !everyRow;
+    if (last && !this.isKept(row, letter)) acts.push({ code: 'fasten-off', facts: { letter, cell: this.cell } });
     if (!acts.length && !joined.length) return undefined;
     const carry = joined.length ? this.carryAct(letter, joined, uses, this.stitches(row)) : undefined;
     return { colour: letter, carried: joined, carry, acts };
   }
 
-  private lastUse(colour: number): number {
-    return this.lastUses[colour] as number;
+  /** Whether a strand that the last row is done with is worked on from there, or locked with another. */
+  private isKept(row: number, letter: string): boolean {
+    const { ending } = this;
+    if (!ending || row < this.chart.rows - 1) return false;
+    return staysOn(ending, letter) || (ending.kind === 'locked' && (letter === ending.letter || letter === ending.by));
+  }
+
+  /**
+   * What every strand that is attached, and not worked with, does while one run is worked. This is what the orders of the
+   * row say, stitch by stitch. @param run from 0
+   */
+  during(fabric: Fabric, course: WorkedCourse, run: number): IdleStrand[] {
+    const current = course.runs[run];
+    if (!current) return [];
+    const row = course.number - 1;
+    const edges = cellEdges(fabric, this.chart, row);
+    const own = { from: current.from - 1, to: current.from - 1 + current.count };
+    const worked = this.workedWith(row, edges, own);
+    const begins = edges[own.from] as number;
+    const idle: IdleStrand[] = [];
+    for (let strand = 0; strand < this.chart.colourCount; strand++) {
+      if (worked.has(strand)) continue;
+      const over = cellsOver(edges, this.carries(row, strand), own);
+      if (!over && !this.isAttached(row, strand, begins)) continue;
+      idle.push({ colour: this.letters[strand] as string, over });
+    }
+    return idle;
+  }
+
+  /** A place along a row, in columns from where the row begins. */
+  private along(row: number, boundary: number): number {
+    return columnsBetween(this.chart, row, startBoundary(this.chart, row), boundary);
+  }
+
+  /** The stretches of a row along which a strand is carried, in columns from where the row begins; joined where they meet. */
+  private carries(row: number, strand: number): Stretch[] {
+    const { moves } = this;
+    const found: { from: number; to: number }[] = [];
+    for (const i of this.byRow[row] as Int32Array) {
+      if (moves.colour[i] !== strand || moves.kind[i] !== CARRY) continue;
+      found.push({ from: this.along(row, moves.from[i] as number), to: this.along(row, moves.to[i] as number) });
+    }
+    found.sort((a, b) => a.from - b.from);
+    const joined: { from: number; to: number }[] = [];
+    for (const each of found) {
+      const open = joined.at(-1);
+      if (open && each.from === open.to) open.to = each.to;
+      else joined.push(each);
+    }
+    return joined;
+  }
+
+  /** The strands that some cells of a row are worked with. @param cells from and to, from 0 */
+  private workedWith(row: number, edges: Float64Array, { from, to }: Stretch): Set<number> {
+    const { chart } = this;
+    const forward = direction(chart.construction, row) === 1;
+    const first = forward ? firstOf(chart, row) : behindLast(chart, row) - 1;
+    const found = new Set<number>();
+    for (let n = Math.floor(edges[from] as number); n < Math.ceil(edges[to] as number); n++) {
+      const strand = chart.colours[row * chart.columns + (forward ? first + n : first - n)] as number;
+      if (strand !== EMPTY) found.add(strand);
+    }
+    return found;
+  }
+
+  /** Whether a strand hangs on the work when a place of a row is reached. @param place in columns from where the row begins */
+  private isAttached(row: number, strand: number, place: number): boolean {
+    const { chart, moves } = this;
+    let attached = row > 0 && this.map[(row - 1) * chart.colourCount + strand] !== OFF;
+    const left: number[] = [];
+    eachRun(chart, row, (own, _start, end) => {
+      if (own === strand && this.along(row, end) <= place) left.push(this.along(row, end));
+    });
+    if (left.length) attached = true;
+    for (const { from, to } of this.carries(row, strand)) {
+      if (from < place) attached = true;
+      if (to <= place) left.push(to);
+    }
+    if (!attached) return false;
+    const at = Math.max(0, ...left);
+    // Cut where it was left, or needed no more.
+    for (const i of this.byRow[row] as Int32Array) {
+      const isCut = moves.colour[i] === strand && moves.kind[i] === CUT;
+      if (isCut && this.along(row, moves.from[i] as number) === at) return false;
+    }
+    const done = row === this.lastRows.get(strand) && !this.isKept(row, this.letters[strand] as string);
+    return !(done && left.length > 0 && this.isDoneAt(row, strand, at));
+  }
+
+  /** Whether nothing more is done with a strand in a row behind a place. */
+  private isDoneAt(row: number, strand: number, place: number): boolean {
+    let later = this.carries(row, strand).some(({ to }) => to > place);
+    eachRun(this.chart, row, (own, _start, end) => {
+      if (own === strand && this.along(row, end) > place) later = true;
+    });
+    return !later;
   }
 
   /** Working numbers of the stitches at which the colour's runs begin and end in a row. */

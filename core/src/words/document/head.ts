@@ -1,4 +1,5 @@
 import { baseFor, usualIncrease } from '../../craft/fabric/base.ts';
+import { beginColour } from '../../craft/fabric/onHook.ts';
 import { printOrder } from '../../craft/patterns/order.ts';
 import { trueRepeat } from '../../plan/lay/repeat.ts';
 import { hookAdvice } from '../../plan/piece/hookAdvice.ts';
@@ -29,7 +30,7 @@ function hookOf(prepared: Prepared, terms: Terms): PlanDocument['hook'] {
 
 /** The pattern with its numbers, the beginning, the hook, and what the technique is told by. */
 export function headOf(plan: Plan, terms: Terms): Pick<PlanDocument, 'pattern' | 'foundation' | 'hook' | 'technique'> {
-  const { prepared, sizes, width } = plan;
+  const { prepared, sizes, width, piece } = plan;
   const { bound, foundation, technique, wish } = prepared;
   const { pattern } = bound;
   const told = (text: string) => termed(text, terms);
@@ -58,6 +59,7 @@ export function headOf(plan: Plan, terms: Terms): Pick<PlanDocument, 'pattern' |
       into: wish.into,
       advice: beginningAdvice(foundation, width.stitches, wish.into).map(told),
       chains: width.chains,
+      colour: bound.colours[beginColour(piece.fabric)] ?? 'A',
       firstInto: foundation.firstInto,
       turningChains: foundation.turn,
       turningChainCounts: foundation.counted,

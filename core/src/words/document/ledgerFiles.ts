@@ -12,7 +12,7 @@ export const yarnColumns = ['colour', 'yarn', 'part', 'low', 'middle', 'high', '
 
 /** Where the yarn of a plan goes: a line for each part of each colour in m, then its whole in m and in g. */
 export function yarnTable({ colours }: Pick<PlanDocument, 'colours'>): string[][] {
-  return colours.flatMap(({ letter, name, parts, metres, grams, balls, ends }) => {
+  return colours.flatMap(({ letter, name, parts, metres, grams, balls, ends, closedIn }) => {
     const line = (part: string, figure: Figure, rest: string[] = ['', '']) => [
       letter,
       asCell(name),
@@ -25,7 +25,7 @@ export function yarnTable({ colours }: Pick<PlanDocument, 'colours'>): string[][
     ];
     return [
       ...Object.entries(parts).map(([part, figure]) => line(part, figure)),
-      line('all', metres, [number(balls?.count), String(ends)]),
+      line('all', metres, [number(balls?.count), String(ends - closedIn)]),
       line('all', grams),
     ];
   });

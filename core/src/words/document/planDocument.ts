@@ -1,5 +1,6 @@
 import type { Estimate } from '../../craft/values/estimate.ts';
-import { yarnsOfPart } from '../../plan/finish/finish.ts';
+import { stepsOfPart, yarnsOfPart } from '../../plan/finish/finish.ts';
+import { endsOfPlan } from '../../plan/measure/measure.ts';
 import { measureNext } from '../../plan/measure/next.ts';
 import { handBelief } from '../../plan/piece/piece.ts';
 import type { Plan } from '../../plan/piece/plan.ts';
@@ -8,10 +9,12 @@ import { cautionsFor } from '../../plan/wish/cautions.ts';
 import type { PlanDocument } from '../../records/planDocument.ts';
 import { nextMeasureWords, savingWords } from '../en/advice.ts';
 import { cautionWords } from '../en/cautions.ts';
+import { endingWords } from '../en/ending.ts';
 import { finishNames, finishStep } from '../en/finish.ts';
 import { placedWords } from '../en/placed.ts';
 import { problemWords } from '../en/problems.ts';
 import { hoursText } from '../figures/figures.ts';
+import { writing } from '../rows/writing.ts';
 import { termed } from '../terms/termed.ts';
 import type { Maker } from '../terms/terms.ts';
 import { printedWorkings } from '../workings/printed.ts';
@@ -34,6 +37,7 @@ export function planDocument(plan: Plan, maker: Partial<Maker> = {}): PlanDocume
   const { prepared, width, height, piece } = plan;
   const { wish, bound, gauge } = prepared;
   const grams = piece.yarn.reduce((sum, need) => sum + need.grams.mid, 0);
+  const { ending } = writing(plan, terms, 'right');
   const told = (text: string) => termed(text, terms);
   return {
     format: 'puntada-plan',
@@ -44,19 +48,24 @@ export function planDocument(plan: Plan, maker: Partial<Maker> = {}): PlanDocume
     ...sizesOf(plan),
     colours: coloursOf(plan),
     ...strandsOf(plan, terms),
+    ends: endsOfPlan(piece.yarn),
     finish: piece.finish.map((made) => {
-      const { part, stitches, times, steps } = made;
+      const { part, stitches, times } = made;
+      const steps = stepsOfPart(made, bound.colours);
       const yarns = yarnsOfPart(made);
       return {
         part,
         name: finishNames[part],
         colour: yarns.map(({ colour }) => bound.colours[colour] ?? '').join(', '),
         stitches,
+        rounds: [...(made.rounds ?? [])],
         ends: yarns.reduce((sum, { ends }) => sum + ends, 0),
         times,
         steps: steps.map((step) => told(finishStep(step, prepared.told))),
       };
     }),
+    ending: endingWords(ending),
+    endingOpen: ending.kind === 'drawn' || ending.kind === 'locked',
     time: timeOf(piece.time),
     measureNext: measureNext(grams, gauge.source === 'typical' ? 'typical' : 'measured', handBelief(prepared)).map(
       (next) => ({

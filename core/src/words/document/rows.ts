@@ -2,8 +2,8 @@ import { stitchKind } from '../../craft/stitches/kinds.ts';
 import type { Plan } from '../../plan/piece/plan.ts';
 import type { PlanDocument } from '../../records/planDocument.ts';
 import { rowAdvice } from '../rows/advice.ts';
-import { groupRows } from '../rows/groups.ts';
-import { courseWord, rowBody, rowLine, writeRow } from '../rows/rows.ts';
+import { alikeBody, groupRows } from '../rows/groups.ts';
+import { courseWord, rowLine, writeRow } from '../rows/rows.ts';
 import { writing } from '../rows/writing.ts';
 import { legend, type Maker } from '../terms/terms.ts';
 
@@ -34,7 +34,7 @@ export function rowsOf(
     grouped: groupRows(
       written.map((row) => ({
         line: rowLine(row, word, manner),
-        body: [rowBody(row, manner), ...row.strands].join('\n'),
+        body: alikeBody(row, manner),
       })),
       word,
     ),

@@ -4,7 +4,7 @@ import { counted, list, upper } from './lists.ts';
 /** What the fields of the records are called, by the end of their path; numbers in a path stand for any place in a list. */
 const names: Readonly<Record<string, string>> = {
   title: 'the name',
-  item: 'what it is',
+  item: 'the kind of thing (dishcloth, blanket, bag …)',
   units: 'the units',
   pieces: 'the number of pieces',
   'width.length': 'the width',

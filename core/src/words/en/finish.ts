@@ -81,8 +81,14 @@ export function finishStep({ code, facts: f = {} }: Told, units: ToldUnit): stri
   const length = (mm: Fact) => printLength(Number(mm), units);
   switch (code) {
     case 'closing-row':
-      return `${f.goesOn ? 'Go on with A, without cutting it' : 'Join A'}: close with a plain row of ${f.stitches} {sc}, so that the upper edge becomes as firm as the lower.`;
+      return `Close with a plain row of ${f.stitches} {sc}, so that the upper edge becomes as firm as the lower.`;
+    case 'go-on':
+      return `Go on with ${f.letter}, without cutting it.`;
+    case 'join-yarn':
+      return `Join ${f.letter}.`;
     case 'border-round-1':
+      if (Number(f.all) > 1)
+        return `Rounds 1–${f.all}: 1 {sc} in each of the ${f.stitches} stitches of the round below.`;
       return f.on === f.stitches
         ? `Round 1: 1 {sc} in each of the ${f.stitches} stitches of the last round.`
         : `Round 1: ${f.stitches} {sc} in the ${f.on} stitches of the last round.`;
@@ -129,7 +135,13 @@ export function finishStep({ code, facts: f = {} }: Told, units: ToldUnit): stri
     case 'hold':
       return holdWords(f.of, f.outside, f.ridge);
     case 'join-panels':
-      return `Join two panels at three sides: 1 stitch per row end (${f.courses} on each side), 1 in each of the ${f.stitches} stitches of the bottom, ${f.corner} in each bottom corner, ${f.all} in all.`;
+      return f.courses2 === undefined
+        ? `Join two panels at three sides: 1 stitch per row end (${f.courses} on each side), 1 in each of the ${f.stitches} stitches of the bottom, ${f.corner} in each bottom corner, ${f.all} in all.`
+        : `Join front and back at three sides, front facing you: 1 stitch per row end of the front, spreading its ${f.courses} row ends over the ${f.courses2} of the back; along the bottom 1 in each of its ${f.stitches} stitches, over the ${f.stitches2} of the back; ${f.corner} in each bottom corner, ${f.all} in all.`;
+    case 'put-insert-in':
+      return 'Put the insert in before you close the last end.';
+    case 'sew-with-end':
+      return `Sew with the long end that the last row left: ${yarnLengthNumber(Number(f.metres), units)} ${yarnLengthUnit(units)}.`;
     case 'fourth-side':
       return `Put the insert in, then close the fourth side: ${f.stitches} pairs and the two corners, ${f.all} in all.`;
     case 'fold-flap':
@@ -137,9 +149,11 @@ export function finishStep({ code, facts: f = {} }: Told, units: ToldUnit): stri
     case 'join-sides':
       return `Join the two sides: 1 stitch per row end through both layers, ${f.rows} on each side, ${f.all} in all.`;
     case 'mouth-round':
-      return `Round 1, from a side seam on: 1 {sc} in each of the ${f.side} stitches of either side, ${f.around} in all.`;
+      return f.side2 === undefined
+        ? `Round 1, from a side seam on: 1 {sc} in each of the ${f.side} stitches of either side, ${f.around} in all.`
+        : `Round 1, from a side seam on: 1 {sc} in each of the ${f.side} stitches of the front and the ${f.side2} of the back, ${f.around} in all.`;
     case 'mouth-eyelets':
-      return `Round 2, each side alike: ${f.before} {sc}, an eyelet (ch ${f.chains}, skip 1), ${f.between} {sc}, an eyelet, ${f.before} {sc}. Keep the eyelets narrower than the knot of the cord.`;
+      return `Round 2, ${f.between2 === undefined ? 'each side alike' : `front (back: ${f.between2} {sc} between the eyelets)`}: ${f.before} {sc}, an eyelet (ch ${f.chains}, skip 1), ${f.between} {sc}, an eyelet, ${f.before} {sc}. Keep the eyelets narrower than the knot of the cord.`;
     case 'nothing-to-close':
       return `Nothing to close: the ${f.begins} is its bottom, and the top is its mouth.`;
     case 'close-top':

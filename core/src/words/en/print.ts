@@ -3,6 +3,7 @@ import { figure } from '../../craft/values/decimal.ts';
 import type { Figure, PlanDocument } from '../../records/planDocument.ts';
 import { countOver, spanWords } from '../figures/figures.ts';
 import { type Terms, termed } from '../terms/termed.ts';
+import { coursesText } from './counts.ts';
 import { upper } from './lists.ts';
 
 /** The parts of a printed plan, in their order on paper. */
@@ -42,9 +43,16 @@ function over({ low, mid, high, source }: Figure, told: ToldUnit): string {
   return countOver(source === 'typical' || mid === undefined ? { low, high } : { low: mid, high: mid }, told);
 }
 
+/** So many ends, of all pieces where there are several; those that a border closes in beside them. */
+export function endsLine({ toWeave, closedIn }: NonNullable<PlanDocument['ends']>, pieces: number): string {
+  const all = pieces > 1 ? `, all ${pieces} pieces` : '';
+  const closed = closedIn ? `; ${closedIn} more are closed in by the border` : '';
+  return `${toWeave}${all}${closed}`;
+}
+
 /** What stands on the cover: sizes, gauge, hook and what is needed. */
 export function coverLines(
-  { size, gauge, hook, pattern, time, strands }: PlanDocument,
+  { size, gauge, hook, pattern, time, ends }: PlanDocument,
   told: ToldUnit,
   terms: Terms,
 ): Named[] {
@@ -54,13 +62,13 @@ export function coverLines(
     ['Finished size', `${size.height.source === 'typical' ? size.width.short : size.width.text} × ${size.height.text}`],
     ...(size.tube ? [['In rounds', size.tube.text] as const] : []),
     ...(size.pieces > 1 ? [['Pieces', String(size.pieces)] as const] : []),
-    ['Stitches and rows', `${size.stitches} ${size.counts}, ${size.courses} rows`],
+    ['Stitches and rows', `${size.stitches} ${size.counts}, ${coursesText(size.courses, pattern.made)}`],
     [
       upper(termed('{gauge}', terms)),
-      `${over(gauge.stitchWidth, told)} ${size.shape === 'circle' ? 'stitches' : size.counts} and ${over(gauge.rowHeight, told)} rows in ${spanWords(told)}`,
+      `${over(gauge.stitchWidth, told)} ${size.shape === 'circle' ? 'stitches' : size.counts} and ${over(gauge.rowHeight, told)} ${/rounds$/.test(pattern.made) ? 'rounds' : 'rows'} in ${spanWords(told)}`,
     ],
     ['Hook', `${figure(hook.used ?? hook.usual)} mm`],
-    ['Ends to weave in', String(strands.ends)],
+    ['Ends to weave in', endsLine(ends, size.pieces)],
     ['Time', time.text],
   ];
 }
@@ -77,8 +85,13 @@ export function yarnLines({ colours }: PlanDocument): Named[] {
 export function beginLines({ foundation, pattern }: PlanDocument): Named[] {
   return [
     ...(foundation.chains
-      ? [['Foundation', `Chain ${foundation.chains}; the first stitch goes into the ${foundation.name}.`] as const]
-      : [['Foundation', foundation.name] as const]),
+      ? [
+          [
+            'Foundation',
+            `Chain ${foundation.chains} in ${foundation.colour}; the first stitch goes into the ${foundation.name}.`,
+          ] as const,
+        ]
+      : [['Foundation', `${foundation.name} in ${foundation.colour}`] as const]),
     ...foundation.advice.map((text) => ['', text] as const),
     ['Works on', pattern.multiple.stitches],
     ...(pattern.alike.stitches === pattern.multiple.stitches
@@ -127,5 +140,6 @@ export const printWords = {
   made: 'Made with Puntada',
   yarn: 'In all',
   ends: 'Ends to weave in',
+  closedIn: 'Ends closed in by the border',
   stitches: 'Stitches',
 } as const;

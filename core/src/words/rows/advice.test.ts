@@ -55,7 +55,7 @@ describe('what is told beside a row', () => {
     expect(rowAdvice(request, rows).ahead).toEqual([
       'A is needed for the last time in the last sc.',
       'B is needed for the last time at stitch 32.',
-      'Fasten off: cut the yarn and pull the end through the last loop.',
+      'Fasten off: cut A and pull the end through the last loop.',
     ]);
     expect(rowAdvice(request, 7).ahead).toEqual([]);
   });

@@ -2,7 +2,9 @@ import type { IntoChain } from '../../craft/foundation/foundation.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
 import type { Facts, Told } from '../../craft/values/problem.ts';
 import { type WorkedCourse, workCourse } from '../../plan/steps/course.ts';
+import type { Ending } from '../../plan/steps/ending.ts';
 import { type LastUse, lastUsesIn, markersOf } from '../../plan/steps/rowAdvice.ts';
+import { endingWords } from '../en/ending.ts';
 import { techniqueWords } from '../en/techniques.ts';
 import { type Terms, termed } from '../terms/termed.ts';
 import { stitchWord } from '../terms/terms.ts';
@@ -24,6 +26,8 @@ export interface RowAdvice {
 export interface RowAdviceRequest extends Pick<WriteRequest, 'fabric' | 'bound' | 'foundation'> {
   readonly technique: Technique;
   readonly terms: Terms;
+  /** What becomes of the last loop. */
+  readonly ending: Ending;
 }
 
 export interface AdviceRequest extends WriteRequest, RowAdviceRequest {
@@ -66,7 +70,7 @@ function aheadOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
   const word = courseWord(fabric.making).toLowerCase();
   if (course.number === fabric.courses - 1)
     words.unshift(bound.pattern.ends ? `One ${word} to go. ${bound.pattern.ends}` : `One ${word} to go.`);
-  if (course.number === fabric.courses) words.push('Fasten off: cut the yarn and pull the end through the last loop.');
+  if (course.number === fabric.courses) words.push(endingWords(request.ending));
   return words;
 }
 

@@ -555,11 +555,13 @@ class Maker {
     let sum = 0;
     for (const { words, colour = '' } of items) {
       const many = Number(/^(\d+) (?!skipped)/.exec(words)?.[1] ?? 1);
-      const each = /cluster|block/.test(words)
-        ? 3 * many
-        : /first stitch and space/.test(words)
-          ? 2
-          : this.amount(words, false, false);
+      const each = /block/.test(words)
+        ? many
+        : /cluster/.test(words)
+          ? 3 * many
+          : /first stitch and space/.test(words)
+            ? 2
+            : this.amount(words, false, false);
       sum += each;
       byColour.set(colour, (byColour.get(colour) ?? 0) + (/edge post/.test(words) ? 1 : each));
     }

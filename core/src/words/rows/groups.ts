@@ -1,8 +1,16 @@
+import type { Manner } from '../terms/terms.ts';
+import { rowBody, type WrittenRow } from './rows.ts';
+
 /** One row as it may be grouped: the line that is printed, and what it says without its number. */
 export interface GroupedRow {
   readonly line: string;
   /** What the row says and what is done with its yarns: rows are alike only if both are. */
   readonly body: string;
+}
+
+/** Everything that a row says, to the last word: rows are alike only if all of it is. */
+export function alikeBody(row: WrittenRow, manner?: Manner): string {
+  return [rowBody(row, manner), row.change, row.end, ...row.strands].join('\n');
 }
 
 /** How many rows from here repeat those `period` rows back. */

@@ -162,7 +162,7 @@ function totalHolds(told: string, cells: readonly Required<ReadCell>[], wording:
     .sort(([a], [b]) => codeOf(a) - codeOf(b))
     .map(([kind, count]) => summedStitch(count, kind, terms, style))
     .join(', ');
-  const plain = kinds.size === 1 && [...kinds.values()][0] === stitches;
+  const plain = kinds.size === 1 && (kinds.has('block') || [...kinds.values()][0] === stitches);
   return holds(plain ? list : `${stitches} stitches: ${list}`);
 }
 

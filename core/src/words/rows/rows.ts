@@ -3,6 +3,7 @@ import { beginsSmall, chainsFor, type Foundation, tubeBegins } from '../../craft
 import type { BoundPattern } from '../../craft/patterns/bound.ts';
 import type { Making } from '../../craft/patterns/model.ts';
 import { codeOf, type StitchKey, stitchKind } from '../../craft/stitches/kinds.ts';
+import type { ToldUnit } from '../../craft/units/length.ts';
 import { countedIn, type RowClose, type WorkedCourse, type WorkedRun, workCourse } from '../../plan/steps/course.ts';
 import type { StrandBook } from '../../plan/steps/strandBook.ts';
 import { ordinal } from '../en/lists.ts';
@@ -34,6 +35,8 @@ export interface WriteRequest {
   /** Compact unless it is to be written as printed patterns are. */
   readonly manner?: Manner | undefined;
   readonly hand: Hand;
+  /** In which tails are measured; centimetres unless said. */
+  readonly units?: ToldUnit | undefined;
 }
 
 /** One row in words. */
@@ -131,7 +134,7 @@ function intoChainWords(course: WorkedCourse, foundation: Foundation, count: num
 
 /** How the first row begins: its foundation, and where in it the first stitch goes. */
 function foundationWords(course: WorkedCourse, foundation: Foundation, count: number, wording: Wording): string {
-  const colour = course.runs[0]?.colour;
+  const colour = course.beginsIn;
   const made = chainsFor(foundation, count);
   const { chained = false } = wording;
   const chain = `chain ${made} in ${colour}`;
@@ -157,7 +160,7 @@ function foundationWords(course: WorkedCourse, foundation: Foundation, count: nu
 
 /** How a row of a net begins: which loop is taken up, and whether the work is turned. */
 function netWords(course: WorkedCourse, wording: Wording): string {
-  const colour = course.runs[0]?.colour;
+  const colour = course.beginsIn;
   const { number } = course;
   const chain = chains(1, wording);
   const slip = slipStitch(wording);
@@ -177,7 +180,7 @@ export function startWords(
   count: number,
   wording: Wording,
 ): string {
-  const colour = course.runs[0]?.colour;
+  const colour = course.beginsIn;
   if (course.number === 1) return foundationWords(course, foundation, count, wording);
   if (making === 'right-side') {
     return `join ${colour} with a ${slipStitch(wording)} in the first stitch, ${chains(1, wording)}`;
@@ -292,7 +295,7 @@ export function totalWords(course: WorkedCourse, { terms, style }: Wording): str
       ? ''
       : `; last one ${oneStitch(course.last.kind, terms, style)} in ${course.last.colour}`;
   if (course.edgePost) return `${course.stitches} stitches and the edge post (${colours})${last}`;
-  const plain = main && main.count === course.stitches;
+  const plain = main && (main.kind === 'block' || main.count === course.stitches);
   return `${plain ? kinds : `${course.stitches} stitches: ${kinds}`} (${colours})${last}`;
 }
 
@@ -300,7 +303,8 @@ export function totalWords(course: WorkedCourse, { terms, style }: Wording): str
 function printedTotal({ byColour, byKind, stitches, edgePost }: WorkedCourse, { terms, style }: Wording): string {
   const [only, ...more] = byColour;
   const kinds = byKind.map(({ kind, count }) => summedStitch(count, kind, terms, style)).join(', ');
-  const plain = byKind.length === 1 && byKind[0]?.count === stitches;
+  const [main] = byKind;
+  const plain = byKind.length === 1 && (main?.kind === 'block' || main?.count === stitches);
   const all = edgePost ? `${stitches} stitches and the edge post` : plain ? kinds : `${stitches} stitches: ${kinds}`;
   if (!more.length) return `${all} in ${only?.colour}`;
   return `${all}${plain || edgePost ? ':' : ';'} ${byColour.map(({ colour, count }) => `${count} ${colour}`).join(', ')}`;
@@ -320,7 +324,7 @@ export function writeRow(request: WriteRequest, number: number): WrittenRow {
     close: closingWords(course.close, request),
     change: changeWords(course, fabric.making, request),
     changeInside: changeWords(course, fabric.making, request, 'close'),
-    strands: request.strands.orders(number - 1).map(orderWords),
+    strands: request.strands.orders(number - 1).map((order) => orderWords(order, request.units)),
     total: printedTotal(course, request),
     end: `${totalWords(course, request)}${hanging.length ? `; ${hanging.join(', ')}` : ''}`,
   };

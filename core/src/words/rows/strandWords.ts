@@ -1,3 +1,4 @@
+import type { ToldUnit } from '../../craft/units/length.ts';
 import type { Fact, Facts, Told } from '../../craft/values/problem.ts';
 import type { HangingPlace, StrandBook, StrandOrder } from '../../plan/steps/strandBook.ts';
 
@@ -26,7 +27,12 @@ function carryWords(f: Facts): string {
   return `carry ${f.letter} inside ${words.join(', ').replaceAll(',,', ',').replace(/,$/, '')}`;
 }
 
-const acts: Readonly<Record<string, (f: Facts) => string>> = {
+/** A tail that is left where a strand is cut, in the units of the maker. */
+function tailWords(units: ToldUnit): string {
+  return units === 'cm' ? '15 cm' : '6 in';
+}
+
+const acts: Readonly<Record<string, (f: Facts, units: ToldUnit) => string>> = {
   'carry-whole': (f) => `carry ${f.letter} inside the whole ${f.course}`,
   'carry-to-end': (f) => `carry ${f.letter} inside ${fromWords(f, f.from)} to the end of the ${f.course}`,
   'carry-and-leave': (f) => `carry ${f.letter} inside ${plural(f.cell)} ${f.from}–${f.to} and leave it there`,
@@ -34,23 +40,23 @@ const acts: Readonly<Record<string, (f: Facts) => string>> = {
   climb: (f) => `${f.letter} climbs the ${f.seam ? 'seam' : 'edge'}`,
   hang: (f) => `let ${f.letter} hang on the back after ${f.cell} ${f.from}`,
   float: (f) => `bring ${f.letter} across the back from ${f.cell} ${f.from} to ${f.cell} ${f.to}`,
-  cut: (f) =>
-    `cut ${f.letter} after ${f.cell} ${f.from}, leave 15 cm, join it again ${f.again === undefined ? `at its next ${f.cell} of this ${f.course}` : `in ${f.course} ${f.again}`}`,
+  cut: (f, units) =>
+    `cut ${f.letter} after ${f.cell} ${f.from}, leave ${tailWords(units)}, join it again ${f.again === undefined ? `at its next ${f.cell} of this ${f.course}` : `in ${f.course} ${f.again}`}`,
   'fasten-off': (f) => `fasten off ${f.letter} after its last ${f.cell}`,
 };
 
-function actWords({ code, facts }: Told): string {
-  return acts[code]?.(facts ?? {}) ?? code;
+function actWords({ code, facts }: Told, units: ToldUnit): string {
+  return acts[code]?.(facts ?? {}, units) ?? code;
 }
 
-/** What is done with one idle colour in a row: `carry A inside the whole row`. */
-export function orderWords(order: StrandOrder): string {
-  return [...(order.carry ? [order.carry] : []), ...order.acts].map(actWords).join('; ');
+/** What is done with one idle colour in a row: `carry A inside the whole row`. @param units in which tails are measured */
+export function orderWords(order: StrandOrder, units: ToldUnit = 'cm'): string {
+  return [...(order.carry ? [order.carry] : []), ...order.acts].map((act) => actWords(act, units)).join('; ');
 }
 
 /** What is done with it beside carrying: climbing, floating, cutting, fastening off. */
-export function besideCarrying(order: StrandOrder): string[] {
-  return order.acts.map(actWords);
+export function besideCarrying(order: StrandOrder, units: ToldUnit = 'cm'): string[] {
+  return order.acts.map((act) => actWords(act, units));
 }
 
 const places: Readonly<Record<Exclude<HangingPlace['place'], 'inside'>, string>> = {

@@ -148,8 +148,7 @@ describe('rows of each technique, as a maker reads them', () => {
     expect([row(3).start, row(3).work]).toEqual(['turn', 'in A: block after 4 sl st, 1 block']);
     expect([row(4).start, row(4).work]).toEqual(['turn', 'block after 4 sl st B']);
     expect(row(3).change).toBe('open the next diagonal with its chain in B');
-    // Three dc in each block.
-    expect(row(2).end).toContain('6 stitches: 2 blocks (6 A)');
+    expect(row(2).end).toContain('2 blocks (2 A)');
     expect(rowsOf('signal-flag', 3, 2, { terms: 'UK' })(3).work).toBe('in A: block after 4 ss, 1 block');
   });
 

@@ -133,14 +133,14 @@ describe('the runs of a row', () => {
 describe('orders for the idle strands', () => {
   it('stripes of one row: the other colour is carried inside the whole row, and comes out where it is wanted', () => {
     const { request } = written({ pattern: { key: 'houndstooth' } });
-    expect(request.strands.orders(1).map(orderWords)).toEqual(['carry A inside the whole row']);
+    expect(request.strands.orders(1).map((order) => orderWords(order))).toEqual(['carry A inside the whole row']);
     expect(hangingWords(request.strands, 1)).toEqual(['A and B at this edge']);
   });
 
   it('cut always: says after which stitch, how long the tail, and when it is joined again', () => {
     const { request, plan } = written({ pattern: { key: 'houndstooth' }, policy: 'cut-always' });
     const last = plan.piece.stitches;
-    expect(request.strands.orders(0).map(orderWords)).toEqual([
+    expect(request.strands.orders(0).map((order) => orderWords(order, 'cm'))).toEqual([
       `cut A after stitch ${last}, leave 15 cm, join it again in row 3`,
     ]);
     // Two tails for each row in which a colour is used: an end at either side.
@@ -155,9 +155,14 @@ describe('orders for the idle strands', () => {
     // Row 2 ends with A in stitches 33–36; row 3 begins with B, whose last stitch in row 2 was 32: it is carried on to the end.
     expect(request.strands.orders(1).map((order) => order.colour)).toEqual(['A', 'B']);
     expect(request.strands.orders(1)[1]?.carried.at(-1)).toEqual({ from: 33, to: 36 });
-    expect(request.strands.orders(1).map(orderWords)[1]).toContain('on to the end of the row');
+    expect(request.strands.orders(1).map((order) => orderWords(order))[1]).toContain('on to the end of the row');
     const last = plan.piece.rows - 1;
-    expect(request.strands.orders(last).map(orderWords).join()).toContain('fasten off A after its last stitch');
+    expect(
+      request.strands
+        .orders(last)
+        .map((order) => orderWords(order))
+        .join(),
+    ).toContain('fasten off A after its last stitch');
     expect(request.strands.hanging(last)).toEqual([]);
   });
 
@@ -168,7 +173,7 @@ describe('orders for the idle strands', () => {
       edges: 'whole',
       ending: 'any',
     });
-    const texts = [0, 1, 2, 3].flatMap((row) => request.strands.orders(row).map(orderWords));
+    const texts = [0, 1, 2, 3].flatMap((row) => request.strands.orders(row).map((order) => orderWords(order)));
     expect(texts.join('; ')).toMatch(/carry [AB] inside/);
   });
 });

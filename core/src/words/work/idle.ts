@@ -1,28 +1,21 @@
-import type { WorkedCourse } from '../../plan/steps/course.ts';
-import type { StrandOrder } from '../../plan/steps/strandBook.ts';
+import type { IdleStrand } from '../../plan/steps/idle.ts';
 
-/** What each idle colour that is attached does while one run is worked, short. @param run from 0 */
-export function idleWords(
-  course: WorkedCourse,
-  run: number,
-  orders: readonly StrandOrder[],
-  attached: readonly string[],
-): string[] {
-  const current = course.runs[run];
-  if (!current) return [];
-  const first = current.from;
-  const last = current.from + current.count - 1;
-  return attached
-    .filter((letter) => letter !== current.colour)
-    .map((letter) => {
-      const carried = orders.find((order) => order.colour === letter)?.carried ?? [];
-      const here = carried.find((each) => each.from <= last && each.to >= first);
-      if (!here) return `${letter}: leave it hanging`;
-      if (here.from <= first && here.to >= last) return `${letter}: carry it inside`;
-      if (here.to < last)
-        return `${letter}: carry it inside ${stitches(Math.min(here.to, last) - first + 1)}, leave it there`;
-      return `${letter}: carry it inside from stitch ${here.from} of the row`;
-    });
+/** What one idle colour that is attached does while a run of so many cells is worked, short. */
+function idleStrand({ colour, over }: IdleStrand, count: number): string {
+  if (!over) return `${colour}: leave it hanging`;
+  const { from, to } = over;
+  if (from === 1 && to === count) return `${colour}: carry it inside`;
+  const inside = `carry it inside ${stitches(to - from + 1)}`;
+  if (from === 1) return `${colour}: ${inside}, leave it there`;
+  const before = `leave it hanging for ${stitches(from - 1)}`;
+  return to === count
+    ? `${colour}: ${before}, then carry it inside`
+    : `${colour}: ${before}, ${inside}, leave it there`;
+}
+
+/** What each idle colour does while one run is worked. @param count cells of the run */
+export function idleWords(idle: readonly IdleStrand[], count: number): string[] {
+  return idle.map((strand) => idleStrand(strand, count));
 }
 
 function stitches(n: number): string {

@@ -4,7 +4,14 @@ import { finishSaid, upper } from '@puntada/core/words';
 import { MapPin } from 'lucide-react';
 import { type ReactNode, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
-import { problemsOf, useChangePreferences, useFaceWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
+import {
+  problemsOf,
+  useChangePreferences,
+  useEndWorkMutation,
+  useFaceWorkMutation,
+  usePreferences,
+  useWorkQuery,
+} from '../../api/api.ts';
 import { Head } from '../../app/Shell.tsx';
 import { Stages } from '../../app/Stages.tsx';
 import { ButtonLink } from '../../parts/Button.tsx';
@@ -88,30 +95,36 @@ interface StepsProps {
 }
 
 function Steps({ document, work, shown, onShow }: StepsProps) {
-  const ends = document.colours.reduce((sum, colour) => sum + colour.ends - colour.closedIn, 0);
-  const closed = document.colours.reduce((sum, colour) => sum + colour.closedIn, 0);
+  const { toWeave: ends, closedIn: closed } = document.ends;
   const { pattern } = document;
   const several = document.size.items > 1;
-  const { lastLoop, ends: weaving } = usePreferences();
+  const { ends: weaving } = usePreferences();
+  const [end, ending] = useEndWorkMutation();
   const change = useChangePreferences();
   return (
     <div>
       <ol>
         <Step title="Last row" note="">
-          <p>{pattern.ends || finishSaid.fastenOffAfterLast}</p>
-          <p>{finishSaid.lastLoop[lastLoop]}</p>
-          <Choice
-            label={finishSaid.howLastLoop}
-            value={lastLoop}
-            options={(['drawn', 'locked'] as const).map((value) => ({ value, words: finishSaid.lastLoops[value] }))}
-            onChange={(next) => change({ lastLoop: next })}
-          />
+          {pattern.ends ? <p>{pattern.ends}</p> : null}
+          <p>{document.ending}</p>
+          {document.endingOpen ? (
+            <Choice
+              label={finishSaid.howLastLoop}
+              value={work.wish.lastLoop ?? 'drawn'}
+              options={(['drawn', 'locked'] as const).map((value) => ({ value, words: finishSaid.lastLoops[value] }))}
+              onChange={(next) => {
+                void end({ id: work.id, revision: work.revision, lastLoop: next });
+                change({ lastLoop: next });
+              }}
+            />
+          ) : null}
+          <Problems problems={problemsOf(ending.error)} />
         </Step>
         {document.finish.map((part) => (
           <Step
             key={part.name}
             title={upper(part.name)}
-            note={finishSaid.stitchesIn(part.stitches, part.colour)}
+            note={finishSaid.stitchesIn(part.stitches, part.rounds, part.colour)}
             of={several ? finishSaid.forEach : undefined}
             place={part.part}
             shown={shown === part.part}

@@ -61,7 +61,7 @@ export default function RowsView() {
 
 function Rows({ work, cloth: whole, sequence }: { work: Work; cloth: WorkCloth; sequence: Sequence | undefined }) {
   const changePreferences = useChangePreferences();
-  const { terms, hand, manner } = usePreferences();
+  const { terms, hand, manner, told } = usePreferences();
   const notes = useNotes(work.id);
   const begun = work.state !== 'wished';
   // The chart is of one cloth: of that which is in hand. Until all are counted the first is known.
@@ -92,10 +92,22 @@ function Rows({ work, cloth: whole, sequence }: { work: Work; cloth: WorkCloth; 
   const [cell, setCell] = useState(16);
   const zoomBy = (by: number) => setZoom(Math.max(smallestCell, Math.min(largestCell, Math.round(cell * by))));
   const request = useMemo((): AdviceRequest => {
-    const strands = new StrandBook(cloth.strands, bound);
+    const strands = new StrandBook(cloth.strands, bound, cloth.ending);
     const technique = must(techniqueOf(bound.pattern));
-    return { fabric, bound, foundation, strands, terms, hand, manner, technique, into: work.wish.into };
-  }, [fabric, bound, foundation, cloth.strands, terms, hand, manner, work.wish.into]);
+    return {
+      fabric,
+      bound,
+      foundation,
+      strands,
+      terms,
+      hand,
+      manner,
+      technique,
+      into: work.wish.into,
+      ending: cloth.ending,
+      units: told,
+    };
+  }, [fabric, bound, foundation, cloth.strands, cloth.ending, terms, hand, manner, told, work.wish.into]);
   return (
     <div className="flex min-h-dvh flex-col lg:h-dvh">
       <Head title={work.wish.title} under={which ? `${which}; ${beginsWith(cloth)}` : beginsWith(cloth)}>

@@ -1,4 +1,4 @@
-import { type AdviceRequest, beginningAdvice, rowAdvice, upper, writeRow } from '@puntada/core/words';
+import { type AdviceRequest, beginningAdvice, rowAdvice, rowsSaid, upper, writeRow } from '@puntada/core/words';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { type KeyboardEvent, useEffect, useRef } from 'react';
 import { useCraftWords } from '../../parts/Craft.tsx';
@@ -99,8 +99,11 @@ function Row({ request, number, selected, inHand, onSelect, notes }: RowProps) {
       <div className="text-center leading-none">
         <p className="count text-[26px]">{number}</p>
         <p className="mt-1.5 text-[13px] text-soft">
-          {row.side} <span aria-hidden>{row.direction === 'right to left' ? '←' : '→'}</span>
-          <span className="sr-only">{row.direction}</span>
+          {row.side}
+          <span className="mt-1 block">
+            {rowsSaid.onChart} <span aria-hidden>{row.direction === 'right to left' ? '←' : '→'}</span>
+            <span className="sr-only">{row.direction}</span>
+          </span>
         </p>
         {inHand ? <p className="mt-1.5 text-[13px] font-semibold text-verdigris">next</p> : null}
       </div>

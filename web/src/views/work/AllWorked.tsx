@@ -1,6 +1,6 @@
-import { workCourse } from '@puntada/core/plan';
+import { countedIn, countOf, workCourse } from '@puntada/core/plan';
 import type { Work } from '@puntada/core/records';
-import { courseWord, workSaid } from '@puntada/core/words';
+import { courseWord, endingWords, workSaid } from '@puntada/core/words';
 import { type ReactNode, useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { problemsOf, useFinishWorkMutation } from '../../api/api.ts';
@@ -43,7 +43,7 @@ export function AllWorked({ work, cloth, waiting, which, last: isLast, open, chi
       </h2>
       {children}
       <p className={open ? 'max-w-[76ch] border-t border-rule pt-4 text-[17px] text-soft' : ''}>
-        {workSaid.stitchesInLastFasten(last.stitches, word)}
+        {workSaid.inLast(countOf(last), countedIn(last), word)} {endingWords(cloth.ending)}
       </p>
       <p className="flex flex-wrap gap-3">
         <ButtonLink to={`/works/${id}/finish`}>{workSaid.seeFinishingSteps}</ButtonLink>

@@ -107,14 +107,15 @@ function useOwnCounter(): Counter {
 
 function Rehearsal({ work, cloth, back }: { work: Work; cloth: WorkCloth; back: string }) {
   const navigate = useNavigate();
-  const { terms, hand } = usePreferences();
+  const preferences = usePreferences();
+  const { terms, hand } = preferences;
   const counter = useOwnCounter();
   const { position } = counter;
   const { fabric } = cloth;
   const word = courseWord(fabric.making);
   const rows = Math.min(rehearsed, fabric.courses);
   const over = position.rows >= rows;
-  const row = useRowInHand(cloth, over ? { rows: fabric.courses, runs: 0 } : position, terms);
+  const row = useRowInHand(cloth, over ? { rows: fabric.courses, runs: 0 } : position, preferences);
   const sequence = useMemo(() => firstRows(cloth, false), [cloth]);
   const steps = useSteps(cloth, counter, sequence);
   const [reading, changeReading] = useReading();
@@ -160,7 +161,7 @@ function Rehearsal({ work, cloth, back }: { work: Work; cloth: WorkCloth; back: 
                 terms={terms}
                 row={row}
                 word={word}
-                tug={tugWords(reading.tug, row.course, row.at, row.idle.length > 0)}
+                tug={tugWords(reading.tug, row.course, row.at, row.idle.length > 0, word.toLowerCase())}
               />
             </section>
             <ClothAndEnd

@@ -1,4 +1,4 @@
-import { countedIn, turnAfter } from '@puntada/core/plan';
+import { countedIn, countOf, turnAfter } from '@puntada/core/plan';
 import {
   closingWords,
   type Hand,
@@ -34,10 +34,10 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
     >
       <h2 className="pb-1 text-[17px]">{workSaid.atEnd(word, course.number)}</h2>
       <dl className="text-[16px]">
-        <Line term={counted === 'blocks' ? 'Blocks' : 'Stitches'} value={String(course.stitches)} big />
+        <Line term={upper(counted)} value={String(countOf(course))} big />
         {kinds ? (
           <Line
-            term="In each colour"
+            term={workSaid.ofEachKind}
             value={course.byKind.map(({ kind, count }) => summedStitch(count, kind, terms)).join(', ')}
           />
         ) : null}
@@ -51,7 +51,7 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
           <Line term="Last stitch" value={`${stitchWord(course.last.kind, terms)} in ${course.last.colour}`} />
         )}
         {close ? <Line term="Joined with" value={close} /> : null}
-        <Line term="Then" value={next ?? 'fasten off'} />
+        <Line term="Then" value={next} />
         {turn ? (
           <>
             <Line term="Turn" value={`${turn}, ${twists % 2 ? '1 half-twist' : 'no twist'}`} />

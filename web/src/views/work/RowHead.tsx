@@ -25,7 +25,7 @@ export function RowHead({ row: { course, at, begins }, cloth: { fabric }, hand, 
           {course.side === 'RS' ? workSaid.rightSideFacingYou : workSaid.wrongSideFacingYou}
         </span>
       </span>
-      <span className="text-[22px]">{hand === 'right' ? '← right to left' : 'left to right →'}</span>
+      <span className="text-[22px]">{workSaid.handGoes[hand]}</span>
       {at === 0 ? <span className="text-[22px] text-soft">{begins}</span> : null}
       <span className="-my-2 ml-auto flex flex-wrap max-sm:my-0 items-center gap-x-5 text-[17px]">{children}</span>
     </div>

@@ -79,7 +79,8 @@ export default function WorkView() {
 }
 
 function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
-  const { terms, hand, told } = usePreferences();
+  const preferences = usePreferences();
+  const { terms, hand, told } = preferences;
   const counter = useCounter(work);
   const { position } = counter;
   const costs = useWorkCosts(work);
@@ -96,7 +97,7 @@ function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
     const inRow = unit?.kind === 'row';
     return { rows: inRow ? stands.rows : fabric.courses, runs: inRow ? position.runs : 0 };
   }, [unit, stands.rows, fabric.courses, position.runs]);
-  const row = useRowInHand(cloth, local, terms, whole.fromChain === true || stands.piece > 0);
+  const row = useRowInHand(cloth, local, preferences, whole.fromChain === true || stands.piece > 0);
   const steps = useSteps(whole, counter, known);
   const which = sequence ? clothOf(sequence, stands, work.wish.item) : '';
   const { data: log } = useLog(work.id, true);
@@ -186,7 +187,7 @@ function AtWork({ work, cloth: whole }: { work: Work; cloth: WorkCloth }) {
                 terms={terms}
                 row={row}
                 word={word}
-                tug={tugWords(reading.tug, row.course, row.at, row.idle.length > 0)}
+                tug={tugWords(reading.tug, row.course, row.at, row.idle.length > 0, word.toLowerCase())}
               />
             </section>
             <ClothAndEnd

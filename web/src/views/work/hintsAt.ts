@@ -1,5 +1,5 @@
 import { techniqueOf } from '@puntada/core/craft';
-import type { WorkedCourse } from '@puntada/core/plan';
+import type { Ending, WorkedCourse } from '@puntada/core/plan';
 import { rowAdvice, type Terms } from '@puntada/core/words';
 import type { Rows } from '@puntada/core/work';
 
@@ -8,7 +8,7 @@ import type { Rows } from '@puntada/core/work';
  * its last run. @param run from 0
  */
 export function hintsAt(
-  { fabric, bound, foundation }: Rows,
+  { fabric, bound, foundation, ending }: Rows & { readonly ending: Ending },
   course: WorkedCourse,
   run: number,
   terms: Terms,
@@ -16,7 +16,7 @@ export function hintsAt(
   const technique = techniqueOf(bound.pattern);
   if (!technique.ok) return [];
   const { markers, ahead, lookOver } = rowAdvice(
-    { fabric, bound, foundation, technique: technique.value, terms },
+    { fabric, bound, foundation, ending, technique: technique.value, terms },
     course.number,
   );
   return [...(run === 0 ? [...markers, ...ahead] : []), ...(run === course.runs.length - 1 ? [lookOver] : [])];

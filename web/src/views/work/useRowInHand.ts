@@ -1,5 +1,6 @@
-import { StrandBook, type StrandOrder, type WorkedCourse, type WorkedRun, workCourse } from '@puntada/core/plan';
-import { againstBelow, besideCarrying, idleWords, startWords, type Terms } from '@puntada/core/words';
+import type { ToldUnit } from '@puntada/core/craft';
+import { StrandBook, type WorkedCourse, type WorkedRun, workCourse } from '@puntada/core/plan';
+import { againstBelow, besideCarrying, endingShort, idleWords, startWords, type Terms } from '@puntada/core/words';
 import type { Position } from '@puntada/core/work';
 import { useMemo } from 'react';
 import type { WorkCloth } from '../../parts/useWorkCloth.ts';
@@ -11,11 +12,11 @@ export interface RowInHand {
   readonly run: WorkedRun;
   /** The number of the run, from 0. */
   readonly at: number;
-  /** How it begins, and how the next does; nothing after the last. */
+  /** How it begins, and how the next does; after the last what becomes of its loop. */
   readonly begins: string;
   /** The same in whole words, to be said. */
   readonly beginsSaid: string;
-  readonly next: string | undefined;
+  readonly next: string;
   /** What each idle colour does, and what is done with strands besides. */
   readonly idle: readonly string[];
   readonly others: readonly string[];
@@ -26,25 +27,31 @@ export interface RowInHand {
   readonly strands: StrandBook;
 }
 
+/** How its words are read. */
+interface Reading {
+  readonly terms: Terms;
+  readonly told: ToldUnit;
+}
+
 /** What is in hand at a position; nothing once all is worked. @param chained the chain that its first row stands on is made */
 export function useRowInHand(
   cloth: WorkCloth,
   position: Position,
-  terms: Terms,
+  { terms, told }: Reading,
   chained = false,
 ): RowInHand | undefined {
-  const { fabric, bound, foundation } = cloth;
+  const { fabric, bound, foundation, ending } = cloth;
   const { rows, runs: at } = position;
-  const strands = useMemo(() => new StrandBook(cloth.strands, bound), [cloth.strands, bound]);
+  const strands = useMemo(() => new StrandBook(cloth.strands, bound, ending), [cloth.strands, bound, ending]);
   const row = useMemo(() => {
     if (rows >= fabric.courses) return undefined;
     const course = workCourse(fabric, bound, foundation, rows);
     const beginning = (of: WorkedCourse) => startWords(of, foundation, fabric.making, fabric.count, { terms, chained });
     const after = rows + 1 < fabric.courses ? workCourse(fabric, bound, foundation, rows + 1) : undefined;
     const beginsSaid = startWords(course, foundation, fabric.making, fabric.count, { terms, style: 'whole', chained });
-    const next = after && beginning(after);
+    const next = after ? beginning(after) : endingShort(ending);
     return { course, begins: beginning(course), beginsSaid, next, orders: strands.orders(rows) };
-  }, [fabric, bound, foundation, strands, rows, terms, chained]);
+  }, [fabric, bound, foundation, strands, ending, rows, terms, chained]);
   return useMemo(() => {
     const run = row?.course.runs[at];
     if (!row || !run) return undefined;
@@ -56,25 +63,11 @@ export function useRowInHand(
       begins,
       beginsSaid,
       next,
-      idle: idleWords(course, at, orders, attachedIn(course, at, strands, orders)),
-      others: orders.flatMap(besideCarrying),
+      idle: idleWords(strands.during(fabric, course, at), run.count),
+      others: orders.flatMap((order) => besideCarrying(order, told)),
       below: againstBelow(fabric, bound, course.number - 1, run, terms),
-      hints: hintsAt({ fabric, bound, foundation }, course, at, terms),
+      hints: hintsAt({ fabric, bound, foundation, ending }, course, at, terms),
       strands,
     };
-  }, [row, at, fabric, bound, foundation, strands, terms]);
-}
-
-/**
- * Colours that hang on the work while a run is worked: those that hung after the row below, those used since, and
- * those that are laid in to be carried from here.
- */
-function attachedIn(course: WorkedCourse, run: number, strands: StrandBook, orders: readonly StrandOrder[]): string[] {
-  const current = course.runs[run];
-  if (!current) return [];
-  const last = current.from + current.count - 1;
-  const before = course.number > 1 ? strands.hanging(course.number - 2).map((strand) => strand.colour) : [];
-  const used = course.runs.slice(0, run).map((each) => each.colour);
-  const laidIn = orders.filter((order) => order.carried.some((each) => each.from <= last)).map((order) => order.colour);
-  return [...new Set([...before, ...used, ...laidIn])].sort();
+  }, [row, at, fabric, bound, foundation, ending, strands, terms, told]);
 }

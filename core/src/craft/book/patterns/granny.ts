@@ -37,17 +37,17 @@ across 2 "pairs of clusters"
 up 6 "rows of diamonds"
 read seen
 ends "Finish with a plain row."
-careful "For matching edges use an even number of clusters; the alternation moves by one in every second round of the colours."
+careful "For matching edges use an even number of clusters; each colour keeps its diamonds one above the other."
 row: | 1A |
 row: | 1A 1B |
 row: | 1B |
-row: | 1B 1C |
+row: | 1C 1B |
 row: | 1C |
 row: | 1C 1A |
 row: | 1A |
 row: | 1B 1A |
 row: | 1B |
-row: | 1C 1B |
+row: | 1B 1C |
 row: | 1C |
 row: | 1A 1C |
 `;

@@ -65,6 +65,7 @@ export const granny: Technique = {
   looks: ['texture'],
   offset: (course) => (course % 2 ? -0.5 : 0),
   cellWord: 'cluster',
+  unevenRows: true,
   perWidth: 3,
   sample: [7, 8],
   step: 1,

@@ -54,6 +54,46 @@ export const sizes: Table = {
       `Give its width as a length or in ${f.word}.`,
     ];
   },
+  'border-too-wide': (f) => [
+    `A border of ${printLength(Number(f.border), f.units as ToldUnit)} on each side leaves too little room for the pattern in ${printLength(Number(f.mm), f.units as ToldUnit)}.`,
+    `Make it ${length(f.least, f.units)} wide or more, or work fewer rounds.`,
+  ],
+  'tolerance-none': (f) => [
+    `${f.typed} leaves no room: a stitch pattern does not come in every size.`,
+    'Allow a difference of at least 1 mm, or leave the field empty.',
+  ],
+  'gauge-span-short': (f) => [
+    `Nobody can count stitches over ${f.typed}.`,
+    'Count in the middle of the swatch over 5 cm (2 in) or more, and type that length.',
+  ],
+  'item-is-circle': (f) => [
+    `A ${f.item} is a circle, and ${lower(f.pattern)} is worked in rows.`,
+    'Choose a pattern that grows in rounds from the middle, or make a mat.',
+  ],
+  'item-no-circle': (f) => [
+    `${upper(String(f.pattern))} makes a circle, which cannot be joined to a ${f.item}.`,
+    'Choose another pattern, or make a round mat.',
+  ],
+  'item-in-rounds': (f) => [
+    `A ${f.item} is worked in rounds, and ${lower(f.pattern)} is worked in rows here.`,
+    'Choose “in rounds” for the pattern, or a pattern that can be worked in rounds.',
+  ],
+  'circle-two-sizes': (f) => [
+    `A circle has one size, so ${f.height} does not count: it is planned ${f.width} across.`,
+    'Type its diameter in both fields.',
+  ],
+  'flap-too-long': (f) => [
+    `A flap of ${f.flap} is as long as the cover itself (${f.face}).`,
+    'Make the flap shorter than the face that it closes.',
+  ],
+  'ring-too-wide': (f) => [
+    `A hanging ring of ${f.ring} is too wide.`,
+    'Give its inside width, up to 30 cm (12 in); 6 cm is usual.',
+  ],
+  'envelope-in-rounds': () => [
+    'Rounds have no row ends that an envelope border could hide.',
+    'Choose a plain border, or one in a pattern.',
+  ],
   'narrower-than-repeat': (f) => [
     `${printLength(Number(f.mm), f.units as ToldUnit)} is narrower than one repeat of ${lower(f.pattern)}, which is ${f.repeat} ${f.word} (${length(f.repeatWidth, f.units)}).`,
     `The narrowest possible is ${f.least} ${f.word}, ${length(f.leastWidth, f.units)}; or choose smaller ${f.parts}.`,
@@ -62,6 +102,12 @@ export const sizes: Table = {
     const one = Number(f.asked) === 1;
     const unit = one ? String(f.unit).replace(/s$/, '') : f.unit;
     const ends = f.ending === 'as-begun' ? 'in the colour you began with' : `with whole ${f.parts}`;
+    if (f.inColour) {
+      return [
+        `${f.asked} ${unit} would end with a stripe or block that is not as high as the first.`,
+        `Use ${list(f.instead, ' or ')} ${f.unit}${f.anywhere ? ', or let it end anywhere' : ''}.`,
+      ];
+    }
     return [
       f.closed
         ? `${f.asked} ${unit} cannot be closed: the closing row in B comes after a row of A.`

@@ -1,10 +1,24 @@
+import type { Fibre } from '../../../craft/gauge/fibres.ts';
 import { figure } from '../../../craft/values/decimal.ts';
-import { counted } from '../lists.ts';
+import { counted, list } from '../lists.ts';
 import { techniqueWords } from '../techniques.ts';
+import { fibreName } from '../yarns.ts';
 import type { Table } from './table.ts';
 
 /** Yarn. */
 export const yarn: Table = {
+  'ball-impossible': (f) => [
+    `A ball of ${f.letter} with ${f.metres} m in ${f.grams} g is thinner than thread or thicker than rope.`,
+    'Check the length and the weight on the label.',
+  ],
+  'wash-unlike-fibre': (f) => [
+    `${list(f.yarns, ' and ')} ${(f.yarns as readonly string[]).length === 1 ? 'is' : 'are'} ${fibreName(f.fibre as Fibre)}, which is not usually washed that way.`,
+    'Choose the first wash that its label gives, or leave it out.',
+  ],
+  'colour-unused': (f) => [
+    `At this size no stitch is worked in ${list(f.letters, ' or ')}.`,
+    'Make it larger, or choose a pattern with fewer colours.',
+  ],
   'melts-near-heat': (f) => [
     f.part === undefined
       ? `${f.yarn} is ${f.fibres}, which melts on a hot pan and burns the hand.`

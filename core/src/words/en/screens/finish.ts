@@ -14,14 +14,8 @@ export const finishSaid = {
   startsInCorner: (hand: Told) => `starts in the ${hand} corner`,
   afterLastRowClosing: 'After the last row: closing row, border, seams, ends',
   countingFinishingSteps: 'Counting the finishing steps…',
-  fastenOffAfterLast: 'Fasten off after the last row.',
   howLastLoop: 'How you fasten the last loop',
   lastLoops: { drawn: 'Pull it through', locked: 'Lock it' },
-  lastLoop: {
-    drawn: 'Fasten off: cut the yarn and pull the end through the last loop.',
-    locked:
-      'Lay the second colour across the last loop, chain 1 tightly over it, and cut both: each strand locks the other.',
-  },
   howEnds: 'What you do with ends',
   endWays: { woven: 'Weave them in', knotted: 'Knot, then weave', over: 'Work over them' },
   endsDone: {
@@ -33,7 +27,10 @@ export const finishSaid = {
   },
   foldSo: (across: number, up: number) =>
     `Fold it in ${foldWord(across)} one way and in ${foldWord(up)} the other, right side out, the last row on top. How long a paper band has to be stands in Finishing.`,
-  stitchesIn: (stitches: number, letter: string) => `${stitches} stitches in ${letter}`,
+  stitchesIn: (stitches: number, rounds: readonly number[], letter: string) =>
+    rounds.length > 1 && rounds.length < 4 && rounds.reduce((sum, each) => sum + each, 0) === stitches
+      ? `${rounds.join(' + ')} stitches in ${letter}`
+      : `${stitches} stitches in ${letter}`,
   endsOf: (
     colours: readonly {
       readonly letter: string;

@@ -2,6 +2,7 @@ import type { Told } from './told.ts';
 
 /** What the screens of `rows` say. */
 export const rowsSaid = {
+  onChart: 'chart',
   chartRowsByStitches: (courses: Told, stitches: Told, selected: Told) =>
     `Chart of ${courses} rows by ${stitches} stitches, row ${selected} selected`,
   noSizeFitsThis: 'No size fits this idea yet.',

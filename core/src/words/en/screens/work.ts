@@ -2,8 +2,10 @@ import type { Told } from './told.ts';
 
 /** What the screens of `work` say. */
 export const workSaid = {
-  stitchesInLastFasten: (stitches: Told, word: Told) =>
-    `${stitches} stitches in the last ${word}. Fasten off: cut the yarn, leaving 15 cm, and pull the end through the last loop. Weave in each end inside its own colour.`,
+  handGoes: { right: 'hand ← right to left', left: 'hand → left to right' },
+  ofEachKind: 'Of each kind',
+  inLast: (count: number, counted: 'stitches' | 'clusters' | 'blocks', word: Told) =>
+    `${count} ${count === 1 ? counted.slice(0, counted === 'stitches' ? -2 : -1) : counted} in the last ${word}.`,
   chainsTo: (upTo: number, all: number) => (upTo < all ? `chains, to ${upTo} of ${all}` : `chains, to all ${all}`),
   thenRun: (run: string) => `then ${run}`,
   thenMarker: 'then put a marker in',
