@@ -220,7 +220,16 @@ function noChain({ bound, foundation, technique }: AcrossRequest): Problem {
 }
 
 function narrow(request: AcrossRequest, mm: number): Problem {
-  const { bound, units, technique } = request;
+  const { bound, units, technique, beside } = request;
+  // The repeat itself would fit: it is the border that takes the room.
+  if (beside && mm >= finishedWidth({ ...request, beside: undefined }, bound.repeatStitches).mid) {
+    const least = finishedWidth(request, widthRule(request, request.edges).least);
+    return {
+      code: 'border-too-wide',
+      path: 'length',
+      facts: { mm, border: beside.mid / 2, units, least },
+    };
+  }
   const { least } = widthRule(request, request.edges);
   const repeat = bound.repeatStitches;
   return {

@@ -1,4 +1,5 @@
 import fc from 'fast-check';
+import { sampleWish } from '../../../test/sampleWish.ts';
 import { told } from '../../../test/told.ts';
 import { findPattern, patternBook } from '../../craft/book/book.ts';
 import { cellsIn, courseCells, type Fabric, sidesOf } from '../../craft/fabric/fabric.ts';
@@ -15,6 +16,7 @@ import { makingsOf, techniqueOf } from '../../craft/techniques/register.ts';
 import { must } from '../../craft/values/problem.ts';
 import { lay } from '../lay/lay.ts';
 import { trueRepeat } from '../lay/repeat.ts';
+import { planWish } from '../piece/plan.ts';
 import { widthRule } from './across.ts';
 import { admits } from './progression.ts';
 import { canEndAsBegun, fitUp, heightRule, isAsBegun } from './up.ts';
@@ -231,5 +233,41 @@ describe('sides on a circle', () => {
     expect(sides.courses).toBe(12);
     expect(Array.from({ length: 8 }, (_, course) => cellsIn(fabric, course))).toEqual([6, 6, 12, 18, 24, 30, 36, 42]);
     expect(Array.from({ length: 12 }, (_, course) => cellsIn(sides, course))).toEqual(Array(12).fill(48));
+  });
+});
+
+describe('a count of rows that was typed', () => {
+  const asked = (order: string, count: number) =>
+    planWish(
+      sampleWish({
+        item: 'mat',
+        pattern: { key: 'houndstooth', order },
+        width: { by: 'stitches', count: 20 },
+        height: { by: 'rows', count },
+        yarns: ['A', 'B', 'C'].map((letter) => ({
+          letter,
+          name: letter,
+          shade: '#888888',
+          weight: 4,
+          fibre: 'cotton',
+        })),
+      }),
+    );
+
+  it('of a whole order ends as begun where its last row is in the colour of the first: 2 + 9 × 4 + 1 = 39', () => {
+    expect(asked('A A | C B A B | A', 39).ok).toBe(true);
+    // 35 rows of the middle end with A, and the closing A above makes two as at the beginning; 34 end with B.
+    expect(asked('A A | C B A B | A', 38).ok).toBe(true);
+    const refused = asked('A A | C B A B | A', 37);
+    expect(refused.ok ? [] : refused.problems.map(({ code, facts }) => [code, facts?.inColour])).toEqual([
+      ['rows-illegal', true],
+    ]);
+  });
+
+  it('that cuts its last blocks is refused for that, not for its colour: 42 rows of blocks of 4', () => {
+    const cut = planWish(sampleWish({ height: { by: 'rows', count: 42 } }));
+    const [problem] = cut.ok ? [] : cut.problems;
+    expect([problem?.code, problem?.facts?.inColour]).toEqual(['rows-illegal', true]);
+    expect(told(problem).message).toBe('42 rows would end with a stripe or block that is not as high as the first.');
   });
 });

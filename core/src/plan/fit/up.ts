@@ -2,7 +2,7 @@ import { type BoundPattern, leastCommonMultiple } from '../../craft/patterns/bou
 import { evaluate } from '../../craft/patterns/count.ts';
 import type { StitchPattern } from '../../craft/patterns/model.ts';
 import type { RowOrder } from '../../craft/patterns/order.ts';
-import { colourPeriod, endsAsBegun, rowColours } from '../../craft/technique/bands.ts';
+import { colourPeriod, endsAsBegun, endsInColours, rowColours } from '../../craft/technique/bands.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
 import { added, type Estimate, times } from '../../craft/values/estimate.ts';
 import { good, type Problem, type Result, refused, type Told } from '../../craft/values/problem.ts';
@@ -251,20 +251,27 @@ export function fitUp(request: UpRequest): Result<UpFit> {
     return good({ offers, chosen: offerHeight(request, nearest(rule, wished)), warnings: [] });
   }
   const asked = wish.by === 'rows' ? wish.count : rowsOfRepeats(bound, technique, wish.count);
-  if (!admits(rule, asked)) {
+  const inColour =
+    ending === 'as-begun' &&
+    admits(heightRule(bound, technique, 'any'), asked) &&
+    endsInColours(rowColours(bound, technique, asked));
+  // Whole repeats, or the maker's own order to its end, are right where their last row is in the colours of the first.
+  const whole = inColour && admits(heightRule(bound, technique, 'whole'), asked);
+  if (!admits(rule, asked) && !whole) {
     const instead = neighbours(rule, asked);
     const closed = technique.endings?.(bound) !== undefined && ending !== 'as-begun';
     const anywhere = ending !== 'any' && admits(heightRule(bound, technique, 'any'), asked);
     return refused({
       code: 'rows-illegal',
       path: 'count',
-      facts: { asked, unit: unitOf(bound), parts: bound.up.word, ending, closed, anywhere, instead },
+      facts: { asked, unit: unitOf(bound), parts: bound.up.word, ending, closed, anywhere, inColour, instead },
       instead,
       ...(anywhere ? { anywhere: asked } : {}),
     });
   }
+  const offered = [...new Set([...around(rule, asked), asked])].sort((a, b) => a - b);
   return good({
-    offers: around(rule, asked).map((n) => offerHeight(request, n)),
+    offers: offered.map((n) => offerHeight(request, n)),
     chosen: offerHeight(request, asked),
     warnings: [],
   });

@@ -1,6 +1,7 @@
 import { sampleIn, sampleWish } from '../../../test/sampleWish.ts';
 import { told } from '../../../test/told.ts';
 import { patternBook } from '../../craft/book/book.ts';
+import { makingsOf } from '../../craft/techniques/register.ts';
 import { must } from '../../craft/values/problem.ts';
 import { planWish } from '../piece/plan.ts';
 import { comparePolicies } from '../piece/policies.ts';
@@ -9,6 +10,12 @@ import { cautionsFor } from '../wish/cautions.ts';
 import { prepare } from '../wish/prepare.ts';
 import { coverFor, techniquesFor } from './items.ts';
 import { itemKinds, itemNamed } from './register.ts';
+
+/** The rounds that a technique is worked in, where it is not always. */
+function roundOf(technique: string) {
+  const made = makingsOf(technique).find((each) => each === 'turned-rounds' || each === 'rounds');
+  return made === undefined ? {} : { made: made as 'rounds' };
+}
 
 describe('every item in every technique it is made in', () => {
   const cases = itemKinds.flatMap((preset) =>
@@ -26,6 +33,8 @@ describe('every item in every technique it is made in', () => {
       edges: 'whole',
       ending: 'whole',
       ...preset.wish,
+      // What goes round something is made in rounds.
+      ...(preset.measure === 'flat' ? {} : { pattern: { key: pattern?.key, ...roundOf(technique) } }),
     });
     const plan = planWish(wish);
     if (!plan.ok && item === 'strap') {

@@ -20,7 +20,7 @@ import type { StitchPattern } from '../../craft/patterns/model.ts';
 import { readOrder } from '../../craft/patterns/order.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
 import { makingsOf, techniqueOf } from '../../craft/techniques/register.ts';
-import type { ToldUnit } from '../../craft/units/length.ts';
+import { parseLength, type ToldUnit } from '../../craft/units/length.ts';
 import type { Estimate } from '../../craft/values/estimate.ts';
 import { at, good, type Problem, type Result, refused } from '../../craft/values/problem.ts';
 import { type Yarn, yarnFigures } from '../../craft/yarn/yarn.ts';
@@ -31,22 +31,34 @@ import type { FinishRequest } from '../finish/finish.ts';
 import type { WishedWidth } from '../fit/across.ts';
 import { isTube } from '../fit/across.ts';
 import { flattestIncrease } from '../fit/circle.ts';
+import { withReadEdges } from '../fit/readEdges.ts';
 import type { WishedHeight } from '../fit/up.ts';
 import { flapCover } from '../items/items.ts';
 import { itemKinds, itemNamed } from '../items/register.ts';
 import { carriesInside } from './carries.ts';
 import { placedFigures, withFigureColours } from './placed.ts';
 import { readLength } from './readLength.ts';
+import { senseProblems } from './sense.ts';
 import { readGauge } from './wishedGauge.ts';
 
 /** The finishing of a wish, in figures. */
-export type FinishWish = Pick<FinishRequest, 'border' | 'closing' | 'ring' | 'strap' | 'seam' | 'edge'> & {
+export type FinishWish = Pick<FinishRequest, 'border' | 'closing' | 'ring' | 'strap' | 'seam' | 'edge' | 'colours'> & {
   /** mm; of a cover in one cloth. */
   readonly flap?: number | undefined;
 };
 
 /** Nobody measures a cloth closer than this, mm. */
 const leastTolerance = 1;
+
+/** How far a size may be off. None at all is no tolerance: no pattern comes in every size. */
+function readTolerance(typed: string, wish: Wish, problems: Problem[]): number {
+  const read = parseLength(typed, wish.units);
+  if (Number.parseFloat(typed.replace(',', '.')) === 0 || (read.ok && read.value < leastTolerance)) {
+    problems.push({ code: 'tolerance-none', path: 'tolerance', facts: { typed } });
+    return leastTolerance;
+  }
+  return readLength(typed, wish, 'tolerance', problems, leastTolerance);
+}
 
 /** A wish with every word turned into figures: what the pipeline begins with. */
 export interface Prepared {
@@ -174,7 +186,9 @@ function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): Finis
     }
     return Math.max(0, number);
   };
-  const { ring, strap, seam, outside, flap, mouth } = wish.finish ?? {};
+  const { ring, strap, seam, outside, flap, mouth, longEnd } = wish.finish ?? {};
+  const coloured = (part: 'closing' | 'seam' | 'ring') =>
+    colour(wish.finish?.[`${part}Colour`] ?? bound.colours[0] ?? 'A', `finish.${part}Colour`);
   return {
     flap: flap === undefined ? undefined : readLength(flap, wish, 'finish.flap', []),
     closing: wish.closing,
@@ -187,7 +201,8 @@ function readFinish(wish: Wish, bound: BoundPattern, problems: Problem[]): Finis
       width: readLength(strap.width, wish, 'finish.strap.width', problems, 2),
       colour: colour(strap.colour, 'finish.strap.colour'),
     },
-    seam: seam && { kind: seam, outside },
+    seam: seam && { kind: seam, outside, longEnd },
+    colours: { closing: coloured('closing'), seam: coloured('seam'), ring: coloured('ring') },
     edge: mouth,
   };
 }
@@ -261,7 +276,7 @@ function unmade(wish: Wish): Problem[] {
   const problems: Problem[] = [];
   readWidth(wish, problems);
   readHeight(wish, problems);
-  if (wish.tolerance !== undefined) readLength(wish.tolerance, wish, 'tolerance', problems, leastTolerance);
+  if (wish.tolerance !== undefined) readTolerance(wish.tolerance, wish, problems);
   readGauge(wish, problems);
   return problems;
 }
@@ -280,17 +295,18 @@ export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepare
   if (!bound.ok || !technique.ok) return refused(...unmade(wish), ...problems);
   const foundation = chooseFoundation(waysOf(technique.value, bound.value, wish), wish.foundation);
   if (!foundation.ok) problems.push(...foundation.problems.map((problem) => at('foundation', problem)));
+  // Where it cannot begin as it is wished the other problems are told all the same.
+  const [usual] = waysOf(technique.value, bound.value, wish);
+  const begunAs = foundation.ok ? foundation.value : (findFoundation(usual as string) as Foundation);
   problems.push(
     ...itemProblems(wish),
     ...(itemNamed(wish.item).refuses?.(wish) ?? []),
+    ...senseProblems(wish, { bound: bound.value, technique: technique.value, foundation: begunAs }),
     ...sumProblems(bound.value),
     ...loopProblems(wish, technique.value),
   );
   const madeOf = { bound: bound.value, technique: technique.value };
-  // Where it cannot begin as it is wished the other problems are told all the same.
-  const [usual] = waysOf(technique.value, bound.value, wish);
-  const begun = foundation.ok ? foundation.value : (findFoundation(usual as string) as Foundation);
-  const read = prepareMade(wish, told, { ...madeOf, foundation: begun });
+  const read = prepareMade(wish, told, { ...madeOf, foundation: begunAs });
   const all = [...problems, ...(read.ok ? [] : read.problems)];
   return all.length || !read.ok ? refused(...all) : read;
 }
@@ -310,12 +326,12 @@ export type MadeAs = Pick<Prepared, 'bound' | 'technique' | 'foundation'>;
  * @param begun the gauge of a cloth that is on the hook, which nothing moves any more
  */
 export function prepareMade(wish: Wish, told: ToldUnit, made: MadeAs, begun?: BegunGauge): Result<Prepared> {
-  const { bound, technique, foundation } = made;
+  const { technique, foundation } = made;
+  const bound = withReadEdges(made.bound, technique, foundation);
   const problems: Problem[] = [];
   const width = readWidth(wish, problems);
   const height = readHeight(wish, problems);
-  const tolerance =
-    wish.tolerance === undefined ? undefined : readLength(wish.tolerance, wish, 'tolerance', problems, leastTolerance);
+  const tolerance = wish.tolerance === undefined ? undefined : readTolerance(wish.tolerance, wish, problems);
   const counted = readGauge(wish, problems);
   const yarns = readYarns(wish, bound, problems);
   const finish = readFinish(wish, bound, problems);

@@ -1,4 +1,5 @@
 import { countedGauge, type Gauge, type GaugeCount } from '../../craft/gauge/gauge.ts';
+import { parseLength } from '../../craft/units/length.ts';
 import type { Problem } from '../../craft/values/problem.ts';
 import type { Wish } from '../../records/wish.ts';
 import { readLength } from './readLength.ts';
@@ -14,7 +15,17 @@ export interface WishedGauge {
 
 /** One stitch of cloth is between these, mm; the spread of single counts may be wider. */
 const smallest = 1;
+/** Nobody counts over less, mm. */
+const shortestSpan = 10;
 const largest = 60;
+
+/** The span a count was made over: so short a one cannot be counted over. */
+function readSpan(over: string, wish: Wish, path: string, problems: Problem[]): number {
+  const read = parseLength(over, wish.units);
+  if (!read.ok || read.value >= shortestSpan) return readLength(over, wish, path, problems);
+  problems.push({ code: 'gauge-span-short', path, facts: { typed: over } });
+  return read.value;
+}
 
 /** The gauge a wish was counted at; nothing where it is typical, or where a count cannot be read. */
 export function readGauge(wish: Wish, problems: Problem[]): WishedGauge | undefined {
@@ -22,7 +33,7 @@ export function readGauge(wish: Wish, problems: Problem[]): WishedGauge | undefi
   if (gauge.from === 'typical') return undefined;
   const before = problems.length;
   const counts = (all: readonly TypedCount[] | undefined, path: string): GaugeCount[] =>
-    (all ?? []).map(({ count, over }) => ({ count, span: readLength(over, wish, path, problems) }));
+    (all ?? []).map(({ count, over }) => ({ count, span: readSpan(over, wish, path, problems) }));
   const stitches = counts([gauge.stitches, ...(gauge.moreStitches ?? [])], 'gauge.stitches.over');
   const rows = counts([gauge.rows, ...(gauge.moreRows ?? [])], 'gauge.rows.over');
   const washedStitches = counts(gauge.washedStitches, 'gauge.washedStitches');

@@ -15,6 +15,11 @@ function findBack({ key, text }: BackPattern): Result<StitchPattern> {
   return findPattern(text ?? key ?? '');
 }
 
+/** The place of a back in the set of its front. */
+function backIn({ id, title }: NonNullable<Wish['set']>): NonNullable<Wish['set']> {
+  return { id, title, part: 'back' };
+}
+
 const millimetre = (mm: number) => `${Math.round(mm) / 10} cm`;
 
 /**
@@ -44,7 +49,7 @@ export function backOf(front: Wish, pattern: BackPattern, own?: Pick<Wish, 'titl
       height: { by: 'length', length: millimetre(height.height.mid) },
       pattern: { ...pattern, ...(sameCloth ? { stitch: prepared.bound.stitch } : {}) },
       pieces: own?.pieces ?? front.pieces,
-      ...(front.set ? { set: { ...front.set, part: 'back' } } : {}),
+      ...(front.set ? { set: backIn(front.set) } : {}),
       gauge: sameCloth ? front.gauge : { from: 'typical' },
       ...(front.hook === undefined ? {} : { hook: front.hook }),
       ...(front.wash ? { wash: front.wash } : {}),
@@ -69,7 +74,7 @@ export function twinOf(front: Wish, own?: Pick<Wish, 'title' | 'pieces' | 'yarns
     title: own?.title ?? `${front.title.slice(0, 74)}, back`,
     item: otherSide[front.item] ?? front.item,
     pieces: own?.pieces ?? front.pieces,
-    ...(front.set ? { set: { ...front.set, part: 'back' } } : {}),
+    ...(front.set ? { set: backIn(front.set) } : {}),
     yarns: own?.yarns ?? front.yarns.map(({ balls: _balls, partGrams: _part, ...yarn }) => yarn),
   };
 }

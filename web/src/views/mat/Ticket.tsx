@@ -26,6 +26,7 @@ import {
   lengthFigure,
   matSaid,
   metresFigure,
+  oneOf,
   printedWorking,
   shortMultiple,
   sourceWords,
@@ -52,11 +53,11 @@ interface Props {
 
 /** Every number of the chosen size, and where it comes from. */
 export function Ticket({ prepared, sizes, width, height, figures, units }: Props) {
-  const first = prepared.yarns[0];
   const { foundation, technique } = prepared;
   const { made } = prepared.bound.pattern;
   const { pieces } = prepared.wish;
   const round = technique.circle === true;
+  const edgePost = prepared.bound.cell === 'hdc@between';
   const together = pieces > 1 ? matSaid.allTogetherAsYarn(pieces) : undefined;
   const off = sidesOff(prepared, { width, height });
   const allowed = matSaid.furtherOffThanYouAllow(printLength(prepared.tolerance ?? 0, units));
@@ -87,7 +88,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
             ) : (
               'a ring'
             )}{' '}
-            in {first?.letter}
+            {figures ? `in ${figures.beginsIn}` : ''}
           </span>
           <span className="text-[15px] text-soft">
             <Craft>{foundationWords(foundation)}</Craft>
@@ -96,12 +97,21 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
       </div>
       <Why width={width} height={height} sizes={sizes} />
       <dl>
-        <Line term={upper(technique.width.word)} value={String(width.stitches)} working={print(size.stitches)} />
+        <Line
+          term={upper(technique.width.word)}
+          value={String(width.stitches - (edgePost ? 1 : 0))}
+          note={edgePost ? matSaid.andEdgePost : undefined}
+          working={print(size.stitches)}
+        />
         <Line
           term={upper(rowsWord)}
           value={String(height.rows)}
           working={print(size.rows)}
-          note={height.asBegun ? matSaid.lastRowMatchesFirst : undefined}
+          note={
+            height.asBegun
+              ? matSaid.lastMatchesFirst(made === 'diagonals' ? 'row of blocks' : oneOf(rowsWord))
+              : undefined
+          }
         />
         <Line
           term={round ? 'Diameter' : widthTerm(prepared, width)}
@@ -137,6 +147,7 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
             workings={workings?.yarn[i]}
             print={print}
             stitches={figures?.share[i]}
+            counted={figures?.counted ?? 'stitches'}
             of={figures ? figures.share.reduce((sum, count) => sum + count, 0) : 1}
             units={units}
             each={pieces > 1 ? ' per piece' : ''}
@@ -258,6 +269,7 @@ interface YarnLineProps {
   readonly workings: YarnWorkings | undefined;
   readonly print: (working: Working | undefined) => PrintedWorking | undefined;
   readonly stitches: number | undefined;
+  readonly counted: string;
   readonly of: number;
   readonly units: ToldUnit;
   /** Stitches are those of a piece, where there are several; yarn is that of all. */
@@ -265,7 +277,7 @@ interface YarnLineProps {
 }
 
 /** One colour: what it takes, and its share of the cloth as a bar of its own yarn. */
-function YarnLine({ yarn, need, workings, print, stitches, of, units, each }: YarnLineProps) {
+function YarnLine({ yarn, need, workings, print, stitches, counted, of, units, each }: YarnLineProps) {
   const share = stitches === undefined ? 0 : stitches / of;
   return (
     <li className="flex items-start gap-3 border-t border-rule py-1.5 first:border-t-0">
@@ -279,7 +291,8 @@ function YarnLine({ yarn, need, workings, print, stitches, of, units, each }: Ya
         </p>
         <p className="flex justify-between gap-2 text-[14px] text-soft">
           <span>
-            {stitches ?? '…'} stitches{each}, {Math.round(share * 100)} %
+            {stitches ?? '…'} {counted}
+            {each}, {Math.round(share * 100)} %
           </span>
           {need?.balls ? <Worked working={print(workings?.balls)}>{ballsFigure(need.balls).text}</Worked> : null}
         </p>

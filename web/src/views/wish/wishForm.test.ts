@@ -106,7 +106,7 @@ describe('a new wish', () => {
               item,
               width: long(width),
               height: long(height),
-              pattern: { key: pattern.key, numbers: usualNumbers(item, pattern) },
+              pattern: { key: pattern.key, numbers: usualNumbers(item, pattern), made: usualMade(item, pattern) },
               yarns: pattern.colours.map(usualYarn),
             },
           );
