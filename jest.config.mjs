@@ -4,7 +4,20 @@ export default {
   extensionsToTreatAsEsm: ['.ts', '.tsx'],
   testEnvironment: 'node',
   transform: {
-    '^.+\\.tsx?$': [
+    '^.+\\.tsx$': [
+      '<rootDir>/jest.transform.mjs',
+      {
+        swcrc: false,
+        jsc: {
+          target: 'es2023',
+          parser: { syntax: 'typescript', tsx: true },
+          transform: { react: { runtime: 'automatic' } },
+        },
+        module: { type: 'es6' },
+        sourceMaps: 'inline',
+      },
+    ],
+    '^.+\\.ts$': [
       '<rootDir>/jest.transform.mjs',
       {
         swcrc: false,

@@ -14,8 +14,15 @@ const words: Readonly<Record<Stage, string>> = {
   work: 'Make',
 };
 
+interface Props {
+  readonly work: Work;
+  readonly here: Stage;
+  /** Takes what is typed here with it before another stage is opened; nothing where all of it is stored. */
+  readonly leave?: ((to: string) => void) | undefined;
+}
+
 /** The order of work as a running seam: what is settled is sewn, what is to come is only marked. */
-export const Stages = memo(function Stages({ work, here }: { work: Work; here: Stage }) {
+export const Stages = memo(function Stages({ work, here, leave }: Props) {
   const settled = work.state === 'wished' ? 1 : 5;
   return (
     <>
@@ -49,7 +56,16 @@ export const Stages = memo(function Stages({ work, here }: { work: Work; here: S
             return (
               <li key={stage} className="min-w-0 flex-1 sm:w-[64px] sm:flex-none">
                 {open ? (
-                  <NavLink to={`/works/${work.id}/${stage}`} className={`${look} rounded-md hover:bg-sheet`}>
+                  <NavLink
+                    to={`/works/${work.id}/${stage}`}
+                    className={`${look} rounded-md hover:bg-sheet`}
+                    onClick={(event) => {
+                      const own = event.button === 0 && !event.metaKey && !event.ctrlKey && !event.shiftKey;
+                      if (!leave || !own || stage === here) return;
+                      event.preventDefault();
+                      leave(`/works/${work.id}/${stage}`);
+                    }}
+                  >
                     {inside}
                   </NavLink>
                 ) : (

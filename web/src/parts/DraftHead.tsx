@@ -14,14 +14,14 @@ const words: Readonly<Record<SaveState, string>> = {
   stale: '✕ Changed elsewhere',
 };
 
-/** Whether what is shown is stored: the same words on every page. */
-export function SavedWords({ state }: { state: SaveState }) {
+/** Whether what is shown is stored: the same words on every page. @param draft it is kept, and not yet taken into the project */
+export function SavedWords({ state, draft = false }: { state: SaveState; draft?: boolean }) {
   const look =
     state === 'saved' ? 'text-verdigris' : state === 'refused' || state === 'stale' ? 'text-brick' : 'text-soft';
   return (
     // As wide whatever it says, so that what stands beside it does not move away under a finger.
     <p className={`min-w-24 text-[15px] ${look}`} aria-live="polite">
-      {words[state]}
+      {draft && state === 'saved' ? partsSaid.savedAsDraft : words[state]}
     </p>
   );
 }

@@ -34,5 +34,9 @@ export function worded(problem: Told): string {
 
 /** The words of problems, which no page has until there is one; nothing while they are on their way. */
 export function useWording(): Wording | undefined {
-  return useSyncExternalStore(wait, () => wording);
+  return useSyncExternalStore(
+    wait,
+    () => wording,
+    () => wording,
+  );
 }

@@ -2,7 +2,7 @@ import type { IntoChain } from '../../craft/foundation/foundation.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
 import type { Facts, Told } from '../../craft/values/problem.ts';
 import { type WorkedCourse, workCourse } from '../../plan/steps/course.ts';
-import type { Ending } from '../../plan/steps/ending.ts';
+import { type Ending, staysOn } from '../../plan/steps/ending.ts';
 import { type LastUse, lastUsesIn, markersOf } from '../../plan/steps/rowAdvice.ts';
 import { endingWords } from '../en/ending.ts';
 import { techniqueWords } from '../en/techniques.ts';
@@ -66,7 +66,10 @@ function lastWords({ colour, place }: LastUse, terms: Terms): string {
 
 function aheadOf(request: RowAdviceRequest, course: WorkedCourse): string[] {
   const { fabric, bound } = request;
-  const words = lastUsesIn(request, course).map((use) => lastWords(use, request.terms));
+  // What is worked on from the last loop is needed for more than these rows.
+  const words = lastUsesIn(request, course)
+    .filter(({ colour }) => !staysOn(request.ending, colour))
+    .map((use) => lastWords(use, request.terms));
   const word = courseWord(fabric.making).toLowerCase();
   if (course.number === fabric.courses - 1)
     words.unshift(bound.pattern.ends ? `One ${word} to go. ${bound.pattern.ends}` : `One ${word} to go.`);

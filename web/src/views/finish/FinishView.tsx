@@ -66,7 +66,7 @@ function Finishing({ document, work }: { document: PlanDocument; work: Work }) {
   return (
     <div className="grid gap-x-12 gap-y-6 lg:grid-cols-[minmax(0,1fr)_440px]">
       <div ref={list} className="max-lg:order-2">
-        <Steps document={document} work={work} shown={shown} onShow={setShown} />
+        <FinishingSteps document={document} work={work} shown={shown} onShow={setShown} />
       </div>
       <aside className="lg:sticky lg:top-4 lg:self-start">
         <FinishDrawing
@@ -94,7 +94,8 @@ interface StepsProps {
   readonly onShow: (step: string) => void;
 }
 
-function Steps({ document, work, shown, onShow }: StepsProps) {
+/** The steps of the finishing as they are shown. @internal */
+export function FinishingSteps({ document, work, shown, onShow }: StepsProps) {
   const { toWeave: ends, closedIn: closed } = document.ends;
   const { pattern } = document;
   const several = document.size.items > 1;

@@ -70,6 +70,7 @@ function Need({ work, draft, settled }: { work: Work; draft: PlanDraft; settled:
             colour={colour}
             workings={document.workings.yarn.find(({ letter }) => letter === colour.letter)}
             wish={wish}
+            made={document.pattern.made}
           />
         ))}
       </ul>
@@ -125,10 +126,11 @@ interface ColourNeedProps {
   readonly colour: PlanDocument['colours'][number];
   readonly workings: PlanDocument['workings']['yarn'][number] | undefined;
   readonly wish: Wish;
+  readonly made: string;
 }
 
 /** One colour: the range, where it goes, the balls with their chance, and where each ball ends. */
-function ColourNeed({ colour, workings, wish }: ColourNeedProps) {
+function ColourNeed({ colour, workings, wish, made }: ColourNeedProps) {
   const yarn = wish.yarns.find((each) => each.letter === colour.letter);
   const whole = (colour.metres.low + colour.metres.high) / 2;
   return (
@@ -186,8 +188,7 @@ function ColourNeed({ colour, workings, wish }: ColourNeedProps) {
         ) : null}
         {colour.ballEnds.map((end) => (
           <p key={end.ball} className="mt-1 text-[15px] text-soft">
-            Ball {end.ball} ends between rows <span className="count">{end.between.join('–')}</span>
-            {needSaid.joinNextAfterRow} <span className="count">{end.joinAfter}</span> at the latest.
+            {needSaid.ballEnds(end.ball, end.between, end.joinAfter, made)}
           </p>
         ))}
       </div>

@@ -24,6 +24,7 @@ export function Policies({ document, settled, onTake }: Props) {
   ] as const;
   return (
     <div className="overflow-x-auto">
+      {document.size.pieces > 1 ? <p className="pb-1 text-[15px] text-soft">{needSaid.perPiece}</p> : null}
       <table className="folds w-full border-collapse text-[16px]">
         <caption className="sr-only">{needSaid.whatToDoWith}</caption>
         <thead>

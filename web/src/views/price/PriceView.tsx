@@ -1,4 +1,4 @@
-import { decimal, numberOrText } from '@puntada/core/craft';
+import { decimal, numberOrText, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { PlanDocument, Wish, Work, WorkSummary } from '@puntada/core/records';
 import { priceSaid } from '@puntada/core/words';
 import { type Costs, materialsOf, materialsTimes, type PriceWay, pricesOf, setTotals } from '@puntada/core/work';
@@ -115,7 +115,7 @@ interface PriceProps extends Paid {
 }
 
 function Price({ id, workId, whole, items, yarns, hours: all }: PriceProps) {
-  const { currency, rate } = usePreferences();
+  const { currency, rate, told } = usePreferences();
   const change = useChangePreferences();
   const { data: drawer } = useDrawerQuery();
   const { typed, set, problems } = useTyped(id, workId, whole ? 'set' : 'one');
@@ -161,7 +161,10 @@ function Price({ id, workId, whole, items, yarns, hours: all }: PriceProps) {
               <span className="flex min-w-[180px] flex-1 items-center gap-2 text-[16px]">
                 <YarnChip letter={chip} shade={shade} />
                 <span className="min-w-0 wrap-anywhere">
-                  {name}, <b className="count">{decimal(metres, 0)} m</b>
+                  {name},{' '}
+                  <b className="count">
+                    {yarnLengthNumber(metres, told)} {yarnLengthUnit(told)}
+                  </b>
                 </span>
               </span>
               <div className="w-[150px]">

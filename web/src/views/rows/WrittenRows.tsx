@@ -54,7 +54,7 @@ export function WrittenRows({ request, selected, inHand, onSelect, notesAt }: Pr
             className="absolute top-0 left-0 w-full"
             style={{ transform: `translateY(${item.start}px)` }}
           >
-            <Row
+            <WrittenRow
               request={request}
               number={item.index + 1}
               selected={item.index + 1 === selected}
@@ -78,7 +78,8 @@ interface RowProps {
   readonly notes: Parameters<typeof NotesOf>[0]['notes'];
 }
 
-function Row({ request, number, selected, inHand, onSelect, notes }: RowProps) {
+/** One row as it is shown. @internal */
+export function WrittenRow({ request, number, selected, inHand, onSelect, notes }: RowProps) {
   const row = writeRow(request, number);
   // What draws the next colour in at the join is told with the join.
   const change = row.close ? row.changeInside : row.change;

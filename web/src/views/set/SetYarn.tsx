@@ -1,4 +1,4 @@
-import { decimal } from '@puntada/core/craft';
+import { type ToldUnit, yarnLengthNumber, yarnLengthUnit } from '@puntada/core/craft';
 import type { Wish } from '@puntada/core/records';
 import { chanceText, metresFigure, placeName, setSaid } from '@puntada/core/words';
 import { ballsInOrder, type SharedBall, sharedNow, shoppingOf } from '@puntada/core/work';
@@ -99,7 +99,7 @@ function PoolRow({ pool, projects }: { pool: Pool; projects: readonly SetProject
             {balls.map((ball, i) => (
               // biome-ignore lint/suspicious/noArrayIndexKey: balls are told by their numbers
               <li key={i} className="py-1">
-                <b className="count">{setSaid.ball(i + 1)}</b>: {ballWords(ball, projects)}
+                <b className="count">{setSaid.ball(i + 1)}</b>: {ballWords(ball, projects, told)}
               </li>
             ))}
           </ol>
@@ -142,13 +142,14 @@ function endPlace({ id, unit }: { id: string; unit: number }, projects: readonly
 }
 
 /** What a ball goes into, where it ends, and what is left of it. */
-function ballWords({ parts, left }: SharedBall, projects: readonly SetProject[]): string {
-  const into = parts.map(({ id, metres }) => setSaid.ballPart(nameOfProject(id, projects), decimal(metres, 0)));
+function ballWords({ parts, left }: SharedBall, projects: readonly SetProject[], units: ToldUnit): string {
+  const yarn = (metres: number) => `${yarnLengthNumber(metres, units)} ${yarnLengthUnit(units)}`;
+  const into = parts.map(({ id, metres }) => setSaid.ballPart(nameOfProject(id, projects), yarn(metres)));
   const last = parts.at(-1);
   if (last?.endsIn !== undefined) {
     return `${into.join(', ')}; ${setSaid.endsIn(endPlace({ id: last.id, unit: last.endsIn }, projects))}.`;
   }
-  return `${into.join(', ')}${left >= 0.5 ? `; ${setSaid.leftOver(decimal(left, 0))}` : ''}.`;
+  return `${into.join(', ')}${left >= 0.5 ? `; ${setSaid.leftOver(yarn(left))}` : ''}.`;
 }
 
 /** Whether the yarn lasts for the whole set, by the ball that was weighed in one of its projects. */

@@ -9,7 +9,7 @@ import { useCraftWords } from '../../parts/Craft.tsx';
 import { Field, SelectOf } from './Field.tsx';
 import { MorePart } from './More.tsx';
 import { backPatterns, panelsOfForm } from './setForm.ts';
-import { isTubeForm, type WishFormValues } from './wishForm.ts';
+import { isCircle, isTubeForm, type WishFormValues } from './wishForm.ts';
 
 /** How the rounds of a border may be worked. */
 const borderKinds = ['plain', 'envelope', ...borderPatternKeys] as const;
@@ -50,11 +50,13 @@ export function FinishPart() {
         {bordered ? (
           <div className="w-[250px]">
             <SelectOf name="border.as" label={wishSaid.borderAs}>
-              {borderKinds.map((kind) => (
-                <option key={kind} value={kind}>
-                  {wishSaid.borderKinds[kind]}
-                </option>
-              ))}
+              {borderKinds
+                .filter((kind) => kind !== 'envelope' || !tube)
+                .map((kind) => (
+                  <option key={kind} value={kind}>
+                    {wishSaid.borderKinds[kind]}
+                  </option>
+                ))}
             </SelectOf>
           </div>
         ) : null}
@@ -63,7 +65,7 @@ export function FinishPart() {
             <LetterOf name="border.second" label={wishSaid.borderSecond} />
           </div>
         ) : null}
-        {bordered ? (
+        {bordered && !tube && !isCircle(pattern.key) ? (
           <div className="w-[250px]">
             <SelectOf name="border.by" label={wishSaid.borderSides}>
               <option value="gauge">{told(wishSaid.byGauge)}</option>

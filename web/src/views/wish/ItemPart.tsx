@@ -1,4 +1,4 @@
-import { findPattern, patternBook } from '@puntada/core/craft';
+import { findPattern, isWritten, patternBook } from '@puntada/core/craft';
 import { itemKinds, itemNamed, techniquesFor } from '@puntada/core/plan';
 import type { Item } from '@puntada/core/records';
 import { itemName, wishSaid } from '@puntada/core/words';
@@ -7,8 +7,8 @@ import { Choice } from '../../parts/Choice.tsx';
 import { Field, Part } from './Field.tsx';
 import { More } from './More.tsx';
 import { takePattern } from './takePattern.ts';
-import { usualFinish, usualMade, usualNumbers, usualSize, usualTitle } from './usual.ts';
-import type { WishFormValues } from './wishForm.ts';
+import { piecesOf, usualFinish, usualMade, usualNumbers, usualSize, usualTitle } from './usual.ts';
+import { isTubeForm, type WishFormValues } from './wishForm.ts';
 
 /** What it is to be. Choosing it sets what people usually make, unless the size was touched. */
 export function ItemPart() {
@@ -19,7 +19,6 @@ export function ItemPart() {
     if (itemKinds.some((preset) => usualTitle(preset.item) === watch('title'))) setValue('title', usualTitle(item));
     const units = watch('units');
     const usual = usualFinish(item, units);
-    setValue('pieces', usual.pieces);
     setValue('border.rounds', usual.border.rounds);
     setValue('closing', usual.closing);
     setValue('finish', usual.finish);
@@ -27,7 +26,9 @@ export function ItemPart() {
     const pattern = found.ok ? found.value : undefined;
     const technique = pattern?.technique;
     const offered = techniquesFor(item);
-    if (!technique || !offered.includes(technique)) {
+    // A pattern of the maker's own stays, whatever it is to go into: what cannot be is said, and another can be chosen.
+    const own = isWritten(watch('pattern.key'));
+    if (!technique || (!offered.includes(technique) && !own)) {
       const first = patternBook.find((each) => each.technique === offered[0]);
       if (first) takePattern({ setValue, watch }, first.key);
     } else if (pattern) {
@@ -36,6 +37,9 @@ export function ItemPart() {
       setValue('pattern.made', usualMade(item, pattern));
       setValue('foundation', '');
     }
+    // Two panels are one bag in rounds.
+    const tube = isTubeForm(watch());
+    setValue('pieces', tube ? piecesOf(item, usual.pieces, true) : usual.pieces);
     setValue('across', '');
     // Its cautions are those of a small child's things.
     setValue('smallChildren', itemNamed(item).wish.smallChildren ?? false);
@@ -63,7 +67,7 @@ export function ItemPart() {
             <div>
               <Field
                 name="pieces"
-                label={itemNamed(watch('item')).countsPanels ? 'Panels' : 'How many'}
+                label={itemNamed(watch('item')).countsPanels && !isTubeForm(watch()) ? 'Panels' : 'How many'}
                 inputMode="numeric"
                 className="count text-[18px]"
               />

@@ -18,8 +18,8 @@ import { useFormContext } from 'react-hook-form';
 import { Choice } from '../../parts/Choice.tsx';
 import { useCraftWords } from '../../parts/Craft.tsx';
 import { Field, SelectOf } from './Field.tsx';
-import { usualYarn } from './usual.ts';
-import { isOnCircle, lettersOf, type WishFormValues } from './wishForm.ts';
+import { piecesOf, usualYarn } from './usual.ts';
+import { isOnCircle, isTubeForm, lettersOf, type WishFormValues } from './wishForm.ts';
 
 /** Whether stitches go into a chain that is as long as the piece is wide. */
 function beginsOnChain(way: string | undefined): boolean {
@@ -55,9 +55,12 @@ function Making({ pattern }: { pattern: StitchPattern }) {
         value={watch('pattern.made') || pattern.made}
         options={makings.map((value) => ({ value, words: makingWords[value] ?? value }))}
         onChange={(next) => {
+          const before = isTubeForm(watch());
           setValue('pattern.made', next === pattern.made ? '' : (next as WishFormValues['pattern']['made']), {
             shouldDirty: true,
           });
+          const tube = isTubeForm(watch());
+          if (tube !== before) setValue('pieces', piecesOf(watch('item'), watch('pieces'), tube));
           setValue('foundation', '');
         }}
       />

@@ -2,7 +2,7 @@ import { zodResolver } from '@hookform/resolvers/zod';
 import type { Work } from '@puntada/core/records';
 import { anyVersion, draftRecord, readShape } from '@puntada/core/records';
 import { setSaid, stateWord, wishSaid } from '@puntada/core/words';
-import { type SyntheticEvent, useDeferredValue, useEffect, useState } from 'react';
+import { type SyntheticEvent, useDeferredValue, useEffect, useRef, useState } from 'react';
 import { FormProvider, type Resolver, set, useForm } from 'react-hook-form';
 import { Link, useLocation, useNavigate, useParams, useSearchParams } from 'react-router';
 import { problemsOf, useAddWorkMutation, useChangeWorkMutation, usePreferences, useWorkQuery } from '../../api/api.ts';
@@ -176,7 +176,7 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
     resolver: checked,
     mode: 'onTouched',
   });
-  const { units } = usePreferences();
+  const { units, lastLoop } = usePreferences();
   const frozen = work !== undefined && work.state !== 'wished';
   const { getValues, setValue } = form;
   // The maker's units rule every number that is typed; what was typed in others stays as long as it was.
@@ -227,6 +227,7 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
     const [first] = names;
     if (first) setTimeout(() => document.querySelector<HTMLElement>('[aria-invalid="true"]')?.focus());
   };
+  const target = useRef('');
   const submit = form.handleSubmit(async (filled) => {
     const read = readWish(filled, work?.wish);
     if (!read.ok) {
@@ -236,7 +237,9 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
     }
     // Its hours go by the maker's own hand, as far as that is known by now.
     const { data: pace } = await askPace();
-    const wish = pace?.acts.length ? { ...read.value, pace } : read.value;
+    const paced = pace?.acts.length ? { ...read.value, pace } : read.value;
+    // How the last loop is fastened is a habit, which each new project may change.
+    const wish = !work && lastLoop === 'locked' ? { ...paced, lastLoop } : paced;
     const due = filled.due || null;
     if (work && due !== work.due && (await setDue({ id: work.id, due })).error) return;
     const typed = work?.wish.set ? { wishes: [wish] } : wishesTyped(filled, wish, setIds[0] as string);
@@ -257,7 +260,7 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
     await kept.drop(true);
     // Back leads to this project, and not to an empty form that would make a second one.
     if (!work) navigate(`/works/${saved.data.id}/wish`, { replace: true });
-    navigate(`/works/${saved.data.id}/size`);
+    navigate(target.current || `/works/${saved.data.id}/size`);
   }, show);
   const save = (event: SyntheticEvent) => {
     // What was refused before may have been mended while the refusal was still on its way: it is asked again.
@@ -265,6 +268,15 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
     forgetChanging();
     form.clearErrors();
     void submit(event);
+  };
+  // Another stage shows the idea as it is typed here: it is taken into the project first, or what is in the way is said.
+  const leave = (to: string) => {
+    target.current = to;
+    forgetChanging();
+    form.clearErrors();
+    void submit().finally(() => {
+      target.current = '';
+    });
   };
   const giveUp = async () => {
     await kept.drop();
@@ -279,8 +291,10 @@ function WishForm({ work, draftId, fromDraft, draftRevision, start }: FormProps)
       <OpenedParts value={opened}>
         <Head title={work ? work.wish.title : 'New project'} under={wishSaid.chooseWhatToMake}>
           {frozen ? null : <UndoRedo {...steps} />}
-          {savedAs ? <SavedWords state={savedAs} /> : null}
-          {work ? <Stages work={work} here="wish" /> : null}
+          {savedAs ? <SavedWords state={savedAs} draft={work !== undefined} /> : null}
+          {work ? (
+            <Stages work={work} here="wish" leave={half || kept.state === 'waiting' ? leave : undefined} />
+          ) : null}
         </Head>
         <main
           id="main"

@@ -2,6 +2,7 @@ import { withUnit } from '@puntada/core/craft';
 import type { Wish } from '@puntada/core/records';
 import { get } from 'react-hook-form';
 import type { WishFormValues } from './formValues.ts';
+import { usualFinish } from './usual.ts';
 
 /** Metres of a label as its field holds them: where bare numbers are yards, with their unit, so that none is lost. */
 export function metresText(metres: number | undefined, units: Wish['units']): string {
@@ -25,8 +26,14 @@ const lengthFields = [
 export function inUnits(form: WishFormValues, units: Wish['units']): [path: string, text: string][] {
   if (form.units === units) return [];
   const yarn = form.units === 'cm' ? 'm' : 'yd';
+  // What was only offered, and not typed, is offered in the units of the maker.
+  const [offered, instead] = [usualFinish(form.item, form.units), usualFinish(form.item, units)];
+  const textOf = (path: string) => {
+    const text = String(get(form, path) ?? '');
+    return text && text === get(offered, path) ? String(get(instead, path)) : withUnit(text, form.units);
+  };
   return [
-    ...lengthFields.map((path): [string, string] => [path, withUnit(String(get(form, path) ?? ''), form.units)]),
+    ...lengthFields.map((path): [string, string] => [path, textOf(path)]),
     ...form.yarns.map((each, i): [string, string] => [`yarns.${i}.ballMetres`, withUnit(each.ballMetres, yarn)]),
     ['units', units],
   ];

@@ -1,7 +1,7 @@
 import { findPattern, takesFigures, techniqueNamed } from '@puntada/core/craft';
 import type { UseFormReturn } from 'react-hook-form';
-import { usualMade, usualNumbers, usualYarn } from './usual.ts';
-import type { WishFormValues } from './wishForm.ts';
+import { piecesOf, usualMade, usualNumbers, usualYarn } from './usual.ts';
+import { isTubeForm, type WishFormValues } from './wishForm.ts';
 
 /** Takes another pattern into the wish: its usual numbers, and a yarn for each of its colours. */
 export function takePattern(
@@ -12,8 +12,11 @@ export function takePattern(
   if (!found.ok) return;
   const { colours } = found.value;
   const kept = watch('yarns');
+  const before = isTubeForm(watch());
   setValue('pattern.key', key, { shouldDirty: true });
   setValue('pattern.made', usualMade(watch('item'), found.value));
+  const tube = isTubeForm(watch());
+  if (tube !== before) setValue('pieces', piecesOf(watch('item'), watch('pieces'), tube));
   setValue('pattern.order', '');
   setValue('pattern.loops', 'both');
   setValue('foundation', '');

@@ -23,6 +23,17 @@ export function usualMade(
   return (round as WishFormValues['pattern']['made'] | undefined) ?? '';
 }
 
+/**
+ * How many pieces a form says, where it changes between rows and rounds: two panels are one bag in rounds.
+ * @param tube whether it is in rounds after the change
+ */
+export function piecesOf(item: Item, pieces: string, tube: boolean): string {
+  const { panels, countsPanels } = itemNamed(item);
+  const count = Number(pieces);
+  if (!panels || !countsPanels || !Number.isInteger(count) || count < 1) return pieces;
+  return String(tube ? Math.max(1, Math.round(count / panels)) : count * panels);
+}
+
 /** What a wish is called before it has a name. */
 export function usualTitle(item: Item): string {
   return `New ${item}`;

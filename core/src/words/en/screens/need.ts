@@ -19,7 +19,11 @@ export const needSaid = {
   whereMetresGo: (letter: Told) => `Where the metres of ${letter} go`,
   addGramsAndMetres: 'Add grams and metres per ball on the Idea page to see how many balls to buy.',
   whatYouHave: 'What you have is',
-  joinNextAfterRow: '; join the next after row',
+  perPiece: 'For one piece; the yarn above is for all of them.',
+  ballEnds: (ball: number, [from, to]: readonly number[], join: number, made: string) => {
+    const word = /rounds$/.test(made) ? 'round' : made === 'diagonals' ? 'diagonal' : 'row';
+    return `Ball ${ball} ends between ${word}s ${from} and ${to}; join the next after ${word} ${join} at the latest.`;
+  },
   twoOrMoreStrands: 'Two or more strands inside',
   visibleThroughFabric: 'Visible through the fabric',
   testStripsOneSmall: 'Test strips: one small cloth, three ways with the idle yarn',

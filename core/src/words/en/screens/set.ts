@@ -35,9 +35,9 @@ export const setSaid = {
   yarnHint:
     'Taken ball by ball, in the order above. A ball that is weighed in one project tells of the hand in all that share the yarn.',
   ball: (number: number) => `Ball ${number}`,
-  ballPart: (work: Told, metres: Told) => `${work} ${metres} m`,
+  ballPart: (work: Told, yarn: Told) => `${work} ${yarn}`,
   endsIn: (place: Told) => `ends in ${place}`,
-  leftOver: (metres: Told) => `${metres} m left`,
+  leftOver: (yarn: Told) => `${yarn} left`,
   labelUnknown: 'No label yet, so balls cannot be counted.',
   balls: (number: number) => counted(number, 'ball'),
   goOn: (title: Told) => `Go on with ${title}`,
