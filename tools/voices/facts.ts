@@ -108,10 +108,14 @@ function ending(shown: Shown, say: Say): void {
   void text;
   const kept = found(last, /Do not cut ([A-H]):/);
   if (kept) {
-    const cut = new RegExp(`[Ff]asten off ${kept}\\b|cut ${kept}\\b`);
-    if (cut.test(last.replace(/Do not cut [A-H]/g, ''))) say('a yarn that goes on', ['Rows', 'cut'], ['Rows, end', 'kept']);
+    const cut = new RegExp(`[Ff]asten off ${kept}\\b`);
+    if (cut.test(last.replace(/Do not cut [A-H]/g, '')))
+      say('a yarn that goes on', ['Rows', 'cut'], ['Rows, end', 'kept']);
     say('a yarn that goes on is taken up', ['Rows', kept], ['Finishing', found(finishing, /Go on with ([A-H]),/)]);
-  } else if (/Go on with [A-H], without cutting/.test(finishing.split('¦ Ends')[0] ?? '') && !document.finish[0]?.steps[0]?.startsWith('Join'))
+  } else if (
+    /Go on with [A-H], without cutting/.test(finishing.split('¦ Ends')[0] ?? '') &&
+    !document.finish[0]?.steps[0]?.startsWith('Join')
+  )
     say('a yarn that goes on', ['Rows', 'cut'], ['Finishing', 'goes on']);
   const lock = found(last, /lay ([A-H]) across it/);
   if (lock && new RegExp(`[Ff]asten off ${lock}\\b`).test(rows.join(' ')))
@@ -130,10 +134,17 @@ function finish({ make, document, rows }: Shown, say: Say): void {
       const stitches = /You should have: (\d+)/.exec(last)?.[1];
       const diagonal = /¦? ?\d+ blocks?/.test(last.split('You should have:')[1] ?? '');
       const made = found(own[0]?.parts[0] ?? '', /Stitches, when it is done ¦ (\d+)/);
-      say('closing row', ['Finishing', part.stitches], ['Make', made], ...(diagonal ? [] : [['Rows', stitches] as const]));
+      say(
+        'closing row',
+        ['Finishing', part.stitches],
+        ['Make', made],
+        ...(diagonal ? [] : [['Rows', stitches] as const]),
+      );
     }
     if (part.part === 'border' || part.part === 'mouth') {
-      const counts = own.slice(0, perPiece).map(({ parts }) => Number(found(parts[0] ?? '', /Stitches, when it is done ¦ (\d+)/)));
+      const counts = own
+        .slice(0, perPiece)
+        .map(({ parts }) => Number(found(parts[0] ?? '', /Stitches, when it is done ¦ (\d+)/)));
       say(`stitches of the ${name}`, ['Finishing', part.stitches], ['Make', sum(counts)]);
       say(`rounds of the ${name}`, ['Finishing', part.rounds.join(', ')], ['Make', counts.join(', ')]);
     }
@@ -148,11 +159,21 @@ function idle({ rows, make }: Shown, say: Say): void {
     for (const whole of written.matchAll(/[Cc]arry ([A-H]\d?) inside the whole (?:row|round|diagonal)/g)) {
       const letter = whole[1] as string;
       for (const [at, text] of parts.entries())
-        say(`${letter} in course ${row}, run ${at + 1}`, ['Rows', 'inside'], ['Make', new RegExp(`${letter}: carry it inside`).test(text) ? 'inside' : 'not inside']);
+        say(
+          `${letter} in course ${row}, run ${at + 1}`,
+          ['Rows', 'inside'],
+          ['Make', new RegExp(`${letter}: carry it inside`).test(text) ? 'inside' : 'not inside'],
+        );
     }
     const carried = new Set([...written.matchAll(/[Cc]arry ([A-H]\d?) inside/g)].map(([, letter]) => letter));
-    const told = new Set(parts.flatMap((text) => [...text.matchAll(/([A-H]\d?): [^¦]*?carry it inside/g)].map(([, letter]) => letter)));
-    say(`colours carried in course ${row}`, ['Rows', [...carried].sort().join('')], ['Make', [...told].sort().join('')]);
+    const told = new Set(
+      parts.flatMap((text) => [...text.matchAll(/([A-H]\d?): [^¦]*?carry it inside/g)].map(([, letter]) => letter)),
+    );
+    say(
+      `colours carried in course ${row}`,
+      ['Rows', [...carried].sort().join('')],
+      ['Make', [...told].sort().join('')],
+    );
   }
 }
 
@@ -160,7 +181,7 @@ const everything = ({ size, rows, make, finishing, text }: Shown): [string, stri
   ['Size', size],
   ['Rows', rows.join(' ')],
   ['Make', make.flatMap(({ parts }) => parts).join(' ')],
-  ['Finishing', finishing],
+  ['Finishing', finishing.replace(/^Last \w+ ¦ ¦? ?[^¦]*¦ (?=[A-Z])/, '')],
   ['text', text],
 ];
 
@@ -173,12 +194,30 @@ function wording(shown: Shown, reading: Reading, say: Say): void {
       if (hit) say(fact, ['wanted', 'never'], [surface, of.slice(Math.max(0, hit.index - 30), hit.index + 40)]);
     };
     never('an empty place', /undefined|NaN|\[object|inside ;|, ,/);
-    never('a plural of one', /(?<![\d.–,] ?)\b1 (rows|rounds|diagonals|blocks|stitches|ends|balls|colours|pieces|chains|clusters)\b/);
-    if (reading.units === 'in') never('centimetres in an inch project', /\d (cm|mm)\b(?! hook)|\d m\b/, text.replace(/\d+(\.\d+)? mm (is the usual|hook)/g, ''));
+    never(
+      'a plural of one',
+      /(?<![\d.–,] ?)\b1 (rows|rounds|diagonals|blocks|stitches|ends|balls|colours|pieces|chains|clusters)\b/,
+    );
+    if (reading.units === 'in')
+      never(
+        'centimetres in an inch project',
+        /\d (cm|mm)\b(?! hook)|\d m\b/,
+        text.replace(/\d+(\.\d+)? mm (is the usual|hook)/g, ''),
+      );
     else never('inches in a centimetre project', /\d in\b(?! [A-H]\b)(?= (wide|long|inside|for)\b)|\d yd\b/);
     if (reading.terms === 'UK') never('a US word in UK terms', /\b(sc|hdc|sl st)\b/);
     else never('a UK word in US terms', /\b(htr|dtr)\b/);
-    if (round && surface !== 'Size') never('rows in rounds', /\b[Rr]ows?\b(?! (?:below|down|of chains|end))/, text.replace(/(two|2) rows (down|below)|row below|closing row|plain row|Finish with[^.]*\.|Finish after[^.]*\./gi, ''));
+    if (round && surface !== 'Size')
+      never(
+        'rows in rounds',
+        /\b[Rr]ows?\b(?! (?:below|down|of chains|end))/,
+        text
+          .replace(
+            /(two|2) rows (down|below)|row below|closing row|plain row|Watch out:[^\n]*|Good places to end:[^\n]*/gi,
+            '',
+          )
+          .replace(/¦ [^¦]*row of blocks[^¦]*¦/g, ''),
+      );
   }
 }
 
@@ -189,7 +228,11 @@ function yarn({ size, document, csv }: Shown, say: Say): void {
     const line = csv.split('\n').find((each) => each.startsWith(`${letter},`) && /,all,.*,m,/.test(each));
     say(`yarn of ${letter}`, ['Size', shown], ['JSON', metres.short]);
     const [, , , low, , high] = line?.split(',') ?? [];
-    say(`range of ${letter}`, ['CSV', `${low}–${high}`], ['JSON', `${Number(metres.low?.toFixed(2))}–${Number(metres.high?.toFixed(2))}`]);
+    say(
+      `range of ${letter}`,
+      ['CSV', `${low}–${high}`],
+      ['JSON', `${Number(metres.low?.toFixed(2))}–${Number(metres.high?.toFixed(2))}`],
+    );
   }
 }
 

@@ -1,8 +1,8 @@
 import './browser.ts';
 import { configureStore } from '@reduxjs/toolkit';
 import { createElement, type ReactElement } from 'react';
-import { Provider } from 'react-redux';
 import { renderToStaticMarkup } from 'react-dom/server';
+import { Provider } from 'react-redux';
 import { MemoryRouter } from 'react-router';
 import { api } from '../../web/src/api/api.ts';
 

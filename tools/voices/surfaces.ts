@@ -1,11 +1,10 @@
 import './browser.ts';
-import { createElement } from 'react';
-import { freeze, type MadeWork, type Plan, planWork, StrandBook, secondsBy, unknownPace } from '@puntada/core/plan';
+import { must, techniqueOf } from '@puntada/core/craft';
+import { freeze, type MadeWork, type Plan, planWork, StrandBook, thaw } from '@puntada/core/plan';
 import type { Wish, Work } from '@puntada/core/records';
 import { courseWord, planDocument, rowsAsText, yarnTable } from '@puntada/core/words';
 import { sequenceOfWork } from '@puntada/core/work';
-import { must, techniqueOf } from '@puntada/core/craft';
-import { thaw } from '@puntada/core/plan';
+import { createElement } from 'react';
 import { clothOfPiece, workCloth } from '../../web/src/parts/workCloth.ts';
 import { FinishingSteps } from '../../web/src/views/finish/FinishView.tsx';
 import { Ticket } from '../../web/src/views/mat/Ticket.tsx';
@@ -17,9 +16,6 @@ import { StepInHand } from '../../web/src/views/work/StepInHand.tsx';
 import { type RowInHand, useRowInHand } from '../../web/src/views/work/useRowInHand.ts';
 import { figuresOfWork } from '../../web/src/worker/ofSizes.ts';
 import { type Reading, shown } from './shown.ts';
-
-void secondsBy;
-void unknownPace;
 
 /** One unit of Make as its pages show it. */
 export interface MadeUnit {
@@ -85,7 +81,18 @@ export function showAll(plan: Plan, reading: Reading): Shown {
   const strands = new StrandBook(cloth.strands, bound, ending);
   const technique = must(techniqueOf(bound.pattern));
   const { terms, hand } = reading;
-  const request = { fabric, bound, foundation, strands, terms, hand, technique, into: wish.into, ending, units } as const;
+  const request = {
+    fabric,
+    bound,
+    foundation,
+    strands,
+    terms,
+    hand,
+    technique,
+    into: wish.into,
+    ending,
+    units,
+  } as const;
   const rows = Array.from({ length: fabric.courses }, (_, i) =>
     shown(
       createElement(WrittenRow, {
@@ -157,7 +164,9 @@ export function showAll(plan: Plan, reading: Reading): Shown {
     make,
     finishing,
     text: rowsAsText(wish.title, document),
-    csv: yarnTable(document).map((line) => line.join(',')).join('\n'),
+    csv: yarnTable(document)
+      .map((line) => line.join(','))
+      .join('\n'),
     document,
     plan: whole,
     work: { wish, begun },

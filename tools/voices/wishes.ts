@@ -21,7 +21,7 @@ export const trials = fc
   .record({
     which: fc.nat({ max: made.length - 1 }),
     item: fc.constantFrom(...itemKinds.map(({ item }) => item)),
-    wide: fc.integer({ min: 1, max: 3 }),
+    wide: fc.integer({ min: 2, max: 4 }),
     high: fc.integer({ min: 1, max: 2 }),
     policy: fc.constantFrom('carry-always' as const, 'as-needed' as const, 'cut-always' as const, 'side-only' as const),
     edges: fc.constantFrom('whole' as const, 'mirrored' as const),
@@ -57,7 +57,13 @@ export const trials = fc
       closing: drawn.closing,
       ...(drawn.locked ? { lastLoop: 'locked' } : {}),
       finish: { seam: drawn.seam, ...(drawn.mouth ? { mouth: { eyelets: true } } : {}) },
-      yarns: colours.map((letter) => ({ letter, name: `Yarn ${letter}`, shade: '#888888', weight: 4, fibre: 'cotton' })),
+      yarns: colours.map((letter) => ({
+        letter,
+        name: `Yarn ${letter}`,
+        shade: '#888888',
+        weight: 4,
+        fibre: 'cotton',
+      })),
     });
     if (!wish.success || !planWish(wish.data).ok) return undefined;
     const { units, terms, hand } = drawn;

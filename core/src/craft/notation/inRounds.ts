@@ -44,5 +44,9 @@ export function inRounds(pattern: StitchPattern, made: Making): StitchPattern {
     const parts = cells.split('|');
     return parts.length === 3 ? (parts[1] as string) : cells;
   });
-  return { ...pattern, made, rows, chart };
+  const around = { ...pattern, made, rows, chart };
+  // What ends rows well, and what is to be minded at their edges, says nothing of rounds.
+  if (round.includes(pattern.made)) return around;
+  const up = { ...pattern.up, word: pattern.up.word.replace(/\brow(s?)\b/, 'round$1') };
+  return { ...around, up, ends: '', careful: '' };
 }

@@ -35,7 +35,7 @@ export function endingOf({ fabric, strands, bound, finish, lastLoop = 'drawn' }:
   if (!fabric.courses || fabric.making === 'right-side') return { kind: 'each-row' };
   const last = fabric.courses - 1;
   const letter = colourLetter(bound, fabric.colours[cellWorked(fabric, last, cellsIn(fabric, last) - 1)] as number);
-  const next = finish.find(({ part, goesOn }) => goesOn !== undefined || part === 'seam');
+  const next = finish.find(({ part, goesOn, stitches }) => goesOn !== undefined || (part === 'seam' && stitches > 0));
   if (next?.goesOn) return { kind: 'goes-on', with: next.part, letter };
   if (next?.steps.some(({ code }) => code === 'sew-with-end')) return { kind: 'long-end', letter };
   if (lastLoop !== 'locked') return { kind: 'drawn', letter, unlocked: false };

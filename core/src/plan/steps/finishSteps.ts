@@ -195,14 +195,16 @@ export interface EndToWeave {
   readonly letter: string;
   /** From 1; nothing for one of the finishing. */
   readonly row?: number | undefined;
-  /** The edge at which row 1 begins, the other, or neither. */
-  readonly edge?: 'near' | 'far' | 'inside' | undefined;
+  /** The edge at which row 1 begins, the other, the seam of rounds, or none of them. */
+  readonly edge?: 'near' | 'far' | 'seam' | 'inside' | undefined;
+  /** What a course is called there; a row where it is left out. */
+  readonly course?: 'round' | 'diagonal' | undefined;
   readonly part?: string | undefined;
 }
 
 /** Up the edge where row 1 begins, down the other, and then what hangs inside, from below. */
 export function inOrder(ends: readonly EndToWeave[]): EndToWeave[] {
-  const edges = ['near', 'far', 'inside'];
+  const edges = ['near', 'seam', 'far', 'inside'];
   const place = ({ edge = 'inside' }: EndToWeave) => edges.indexOf(edge);
   const along = ({ edge, row = 0 }: EndToWeave) => (edge === 'far' ? -row : row);
   return [...ends].sort((a, b) => place(a) - place(b) || along(a) - along(b));

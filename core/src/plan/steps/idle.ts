@@ -44,8 +44,17 @@ export function cellEdges(fabric: Fabric, chart: Chart, course: number): Float64
   return edges;
 }
 
-/** The cell at whose beginning a place along the course lies, or lies nearest; of two the later. */
-export function nearestEdge(edges: Float64Array, place: number): number {
+/**
+ * The cell at whose beginning a place along the course lies, or lies nearest; of two the later.
+ * @param part of a cell that a column is, where cells lie half a cell beside those below: the place is then counted as the
+ * orders of a row count it, in whole cells
+ */
+export function nearestEdge(edges: Float64Array, place: number, part?: number): number {
+  if (part !== undefined) {
+    let n = 0;
+    while (n + 1 < edges.length && Math.round((edges[n + 1] as number) * part) <= Math.round(place * part)) n++;
+    return n;
+  }
   let best = 0;
   for (let n = 1; n < edges.length; n++) {
     if (Math.abs((edges[n] as number) - place) <= Math.abs((edges[best] as number) - place)) best = n;
@@ -57,10 +66,15 @@ export function nearestEdge(edges: Float64Array, place: number): number {
  * Which cells of a run are worked over a strand that is carried along stretches of its course; nothing where none is.
  * @param stretches in columns from where the course begins @param run its cells, from 0
  */
-export function cellsOver(edges: Float64Array, stretches: readonly Stretch[], run: Stretch): Stretch | undefined {
+export function cellsOver(
+  edges: Float64Array,
+  stretches: readonly Stretch[],
+  run: Stretch,
+  part?: number,
+): Stretch | undefined {
   for (const { from, to } of stretches) {
-    const first = Math.max(run.from, nearestEdge(edges, from));
-    const last = Math.min(run.to, nearestEdge(edges, to));
+    const first = Math.max(run.from, nearestEdge(edges, from, part));
+    const last = Math.min(run.to, nearestEdge(edges, to, part));
     if (last > first) return { from: first - run.from + 1, to: last - run.from };
   }
   return undefined;

@@ -197,11 +197,12 @@ export class StrandBook {
     const edges = cellEdges(fabric, this.chart, row);
     const own = { from: current.from - 1, to: current.from - 1 + current.count };
     const worked = this.workedWith(row, edges, own);
+    const part = this.chart.spans && this.chart.scale?.[row];
     const begins = edges[own.from] as number;
     const idle: IdleStrand[] = [];
     for (let strand = 0; strand < this.chart.colourCount; strand++) {
       if (worked.has(strand)) continue;
-      const over = cellsOver(edges, this.carries(row, strand), own);
+      const over = cellsOver(edges, this.carries(row, strand), own, part);
       if (!over && !this.isAttached(row, strand, begins)) continue;
       idle.push({ colour: this.letters[strand] as string, over });
     }

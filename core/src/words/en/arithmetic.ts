@@ -19,12 +19,17 @@ function plus(extra: unknown): string {
   return Number(extra) ? ` + ${extra}` : '';
 }
 
+/** What is counted, in the singular where there is one. */
+function unitOf({ count, unit }: NonNullable<Told['facts']>): string {
+  return count === 1 ? oneOf(String(unit)) : String(unit);
+}
+
 /** One step of the arithmetic of a size, as it is written on scrap paper. */
 export function arithmeticWords({ code, facts: f = {} }: Told): string {
   switch (code) {
     case 'repeats': {
       const word = Number(f.repeats) === 1 ? oneOf(String(f.word)) : f.word;
-      return `${f.repeats} ${word} × ${f.multiple}${plus(f.extra)} = ${f.count} ${f.unit}`;
+      return `${f.repeats} ${word} × ${f.multiple}${plus(f.extra)} = ${f.count} ${unitOf(f)}`;
     }
     case 'cut':
       return `${f.repeats} whole ${f.word} × ${f.multiple} + ${f.cut} at each edge = ${f.count} ${f.unit}`;
@@ -68,7 +73,7 @@ export function arithmeticWords({ code, facts: f = {} }: Told): string {
       return `${parts.filter(Boolean).join(' + ')} = ${f.rows} ${f.unit}`;
     }
     case 'rows':
-      return `${f.rows} ${f.unit}`;
+      return `${f.rows} ${f.rows === 1 ? oneOf(String(f.unit)) : f.unit}`;
     case 'rows-with-base':
       return `${f.rows} ${f.unit}, base row and closing row included`;
     default:

@@ -61,7 +61,7 @@ export function turningChainWords({ turn, counted }: Foundation): string {
 
 /** What speaks for each place in the chain. */
 export const intoChainWords: Readonly<Record<IntoChain, string>> = {
-  'one loop': 'quick; leaves the lower edge thinner and row 1 a little taller, so close with a plain row of {sc}',
+  'one loop': 'quick; leaves the lower edge thinner, so close the upper one with plain {sc}',
   'two loops': 'firmer',
   'back bump': 'neatest: the lower edge looks like the upper one',
 };

@@ -22,7 +22,7 @@ export function counted(count: number, one: string, many = `${one}s`): string {
 
 /** One of a plural: `pairs of blocks` is `pair of blocks`. */
 export function oneOf(plural: string): string {
-  return plural.replace(/^(\w+)s\b/, '$1');
+  return plural.replace(/^stitches\b/, 'stitch').replace(/^(\w+)s\b/, '$1');
 }
 
 /** `1st`, `12th`. */

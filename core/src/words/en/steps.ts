@@ -46,13 +46,14 @@ const seamSides: Readonly<Record<string, string>> = {
 const edges: Readonly<Record<string, string>> = {
   near: 'at the edge where row 1 begins',
   far: 'at the other edge',
+  seam: 'at the seam',
   inside: 'inside',
 };
 
 /** Where an end hangs: `, at the other edge, row 12`; of which part of the finishing it is. */
-function endPlaceWords({ row, edge, part }: NonNullable<Told['facts']>): string {
+function endPlaceWords({ row, edge, part, course = 'row' }: NonNullable<Told['facts']>): string {
   if (part) return ` of the ${finishNames[part as keyof typeof finishNames] ?? part}`;
-  return row === undefined ? '' : `, ${edges[String(edge)] ?? ''}, row ${row}`;
+  return row === undefined ? '' : `, ${edges[String(edge)] ?? ''}, ${course} ${row}`;
 }
 
 const washes: Readonly<Record<string, string>> = {
@@ -92,7 +93,9 @@ export function stepRunWords({ code, facts: f = {} }: Told, step: WorkStep, term
     case 'strap-row':
       return `row ${f.n} of ${f.of}, ${f.along} stitches`;
     case 'chains':
-      return f.count === 20 ? `20 chains, to ${f.upTo}: put a marker in` : `${f.count} chains, to ${f.upTo}`;
+      return f.count === 20
+        ? `20 chains, to ${f.upTo}: put a marker in`
+        : `${f.count} ${f.count === 1 ? 'chain' : 'chains'}, to ${f.upTo}`;
     case 'wash':
       return 'wash and dry it';
     case 'fold':

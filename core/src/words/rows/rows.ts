@@ -129,7 +129,7 @@ function intoChainWords(course: WorkedCourse, foundation: Foundation, count: num
   const begin = `skip ${skip} ${skip === 1 ? 'chain' : 'chains'}, first ${stitchWord(stitchKind(codeOf(first)).standsFor, terms, style)} in ${into}`;
   if (sides === 1) return begin;
   const half = count / 2;
-  return `${begin}; ${half} stitches along the chain, then ${half} along its other side, the first of them in the last chain again`;
+  return `${begin}; ${half} ${half === 1 ? 'stitch' : 'stitches'} along the chain, then ${half} along its other side, the first of them in the last chain again`;
 }
 
 /** How the first row begins: its foundation, and where in it the first stitch goes. */

@@ -20,6 +20,7 @@ const course = (own: WorkedRun, close?: WorkedCourse['close']): WorkedCourse => 
   byColour: [{ colour: own.colour, count: own.count }],
   byKind: [{ kind: own.kinds[0] ?? 'sc', count: own.count }],
   last: { kind: own.kinds[0] ?? 'sc', colour: own.colour },
+  beginsIn: own.colour,
   inHand: own.changeTo ?? own.colour,
   edgePost: false,
   ...(close ? { close } : {}),

@@ -1,3 +1,4 @@
+import { isRoundMaking } from '../../craft/fabric/fabric.ts';
 import { must } from '../../craft/values/problem.ts';
 import { beforeAt, clothAt, type ThawedCloth, type ThawedWork } from '../../plan/begun/frozen.ts';
 import { prepareCloth } from '../../plan/begun/made.ts';
@@ -61,13 +62,23 @@ function endsToWeave(
     return totals.flatMap(({ ends }, colour) => Array.from({ length: ends }, () => ({ letter: letter(colour) })));
   }
   const edges = !technique.circle;
-  const edgeOf = (boundary: number) => (boundary === 0 ? 'near' : boundary === way.chart.columns ? 'far' : 'inside');
+  const round = isRoundMaking(bound.pattern.made);
+  const edgeOf = (boundary: number) => {
+    if (boundary !== 0 && boundary !== way.chart.columns) return 'inside';
+    return round ? 'seam' : boundary === 0 ? 'near' : 'far';
+  };
+  const course = round
+    ? { course: 'round' as const }
+    : bound.pattern.made === 'diagonals'
+      ? { course: 'diagonal' as const }
+      : {};
   const closed = closesEdges(prepared);
   const open = places.filter((place) => !(closed && isAtEdge(place, way)));
   return open.map(({ strand, row, boundary }) => ({
     letter: letter(way.colourOf[strand] ?? 0),
     row: row + 1,
     edge: edges ? edgeOf(boundary) : 'inside',
+    ...course,
   }));
 }
 

@@ -105,7 +105,7 @@ export function FinishingSteps({ document, work, shown, onShow }: StepsProps) {
   return (
     <div>
       <ol>
-        <Step title="Last row" note="">
+        <Step title={finishSaid.lastCourse(document.pattern.made)} note="">
           {pattern.ends ? <p>{pattern.ends}</p> : null}
           <p>{document.ending}</p>
           {document.endingOpen ? (

@@ -1,5 +1,5 @@
 import { countedIn, leftIn } from '@puntada/core/plan';
-import { closingWords, howMade, stitchWord, type Terms } from '@puntada/core/words';
+import { closingWords, howMade, oneOf, stitchWord, type Terms } from '@puntada/core/words';
 import { useState } from 'react';
 import type { RowInHand } from './useRowInHand.ts';
 
@@ -15,6 +15,7 @@ interface Props {
 /** What is told beside the run in hand: idle strands, the row below, what is left, what to mind. */
 export function RunWords({ row: { course, run, at, idle, below, hints }, terms, word, tug }: Props) {
   const close = at === course.runs.length - 1 ? closingWords(course.close, { terms }) : '';
+  const left = leftIn(course, at);
   const made = run.kinds.flatMap((kind) => {
     const how = howMade(kind, terms);
     return how ? [{ stitch: stitchWord(kind, terms), how }] : [];
@@ -34,8 +35,8 @@ export function RunWords({ row: { course, run, at, idle, below, hints }, terms, 
         {close ? <span>Then {close}</span> : null}
         {tug ? <span className="text-ochre">{tug}</span> : null}
         <span className="text-soft">
-          <span className="count font-medium">{leftIn(course, at)}</span> {countedIn(course)} left in the{' '}
-          {word.toLowerCase()}
+          <span className="count font-medium">{left}</span> {left === 1 ? oneOf(countedIn(course)) : countedIn(course)}{' '}
+          left in the {word.toLowerCase()}
         </span>
         {made.length ? <HowMade of={made} /> : null}
       </p>

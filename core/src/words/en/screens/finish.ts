@@ -4,6 +4,8 @@ const foldWord = (parts: number) => ({ 2: 'half', 3: 'thirds', 4: 'quarters' })[
 
 /** What the screens of `finish` say. */
 export const finishSaid = {
+  lastCourse: (made: string) =>
+    /rounds$/.test(made) ? 'Last round' : made === 'diagonals' ? 'Last diagonal' : 'Last row',
   whereItGoes: 'The piece laid out, with the place of each step',
   showStep: (name: Told) => `Show the step: ${name}`,
   showPlace: (name: Told) => `Show where: ${name}`,
@@ -30,7 +32,7 @@ export const finishSaid = {
   stitchesIn: (stitches: number, rounds: readonly number[], letter: string) =>
     rounds.length > 1 && rounds.length < 4 && rounds.reduce((sum, each) => sum + each, 0) === stitches
       ? `${rounds.join(' + ')} stitches in ${letter}`
-      : `${stitches} stitches in ${letter}`,
+      : `${stitches} ${stitches === 1 ? 'stitch' : 'stitches'} in ${letter}`,
   endsOf: (
     colours: readonly {
       readonly letter: string;
