@@ -401,6 +401,8 @@ const trials = [
   ['files at the doors of the pages', 'web/src/views/open', {}],
   ['clocks that differ', 'core/src/work/progress', {}],
   ['steps that come late', 'server/src/progress/late.test', {}],
+  ['voices: 2,000 projects, every surface compared', 'tools/voices', { PUNTADA_VOICES: '2000' }],
+  ['hands: 1,000 projects worked by Make alone', 'core/src/words/work/handsInMake', { PUNTADA_HANDS: '1000' }],
 ];
 
 /** Tries all of them, or those whose names hold a word, one after the other, and prints a table. */

@@ -8,6 +8,11 @@ Object.assign(globalThis, {
   localStorage: { getItem: () => null, setItem: () => undefined, removeItem: () => undefined },
   sessionStorage: { getItem: () => null, setItem: () => undefined, removeItem: () => undefined },
   matchMedia: () => ({ ...events, matches: false }),
+  BroadcastChannel: class {
+    addEventListener() {}
+    postMessage() {}
+    close() {}
+  },
   Worker: class {
     addEventListener() {}
     postMessage() {}
@@ -16,3 +21,11 @@ Object.assign(globalThis, {
   ...events,
 });
 Object.defineProperty(globalThis, 'navigator', { value: { language: 'en-GB', onLine: true }, configurable: true });
+
+// Nothing that a page waits for keeps a trial from ending.
+const { setTimeout: wait, setInterval: again } = globalThis;
+const letGo = (timer: NodeJS.Timeout) => timer.unref();
+Object.assign(globalThis, {
+  setTimeout: (...given: Parameters<typeof wait>) => letGo(wait(...given)),
+  setInterval: (...given: Parameters<typeof again>) => letGo(again(...given)),
+});

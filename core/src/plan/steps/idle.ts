@@ -40,6 +40,9 @@ export function cellEdges(fabric: Fabric, chart: Chart, course: number): Float64
   const edges = new Float64Array(cells + 1);
   for (let n = 0; n < cells; n++) {
     edges[n + 1] = (edges[n] as number) + columnsOfCell(fabric, chart, course, cellWorked(fabric, course, n));
+    // Thirds of a wedge add up to a wedge.
+    const whole = Math.round(edges[n + 1] as number);
+    if (Math.abs((edges[n + 1] as number) - whole) < 1e-6) edges[n + 1] = whole;
   }
   return edges;
 }
