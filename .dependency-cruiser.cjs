@@ -68,7 +68,7 @@ module.exports = {
     {
       name: 'only-declared-packages',
       severity: 'error',
-      from: { pathNot: '(\\.test\\.ts$|^server/test/)' },
+      from: { pathNot: '(\\.test\\.ts$|^server/test/|^tools/voices/)' },
       to: { dependencyTypes: ['npm-no-pkg', 'unknown'] },
     },
   ],

@@ -7,7 +7,7 @@ export { rowsAsMarkdown, rowsAsText, runColumns, runTable } from './document/row
 export { hookWords, sizeReason } from './en/advice.ts';
 export { anyMultipleText, arithmeticWords, shortMultiple } from './en/arithmetic.ts';
 export { cautionWords } from './en/cautions.ts';
-export { coursesText, upWord } from './en/counts.ts';
+export { upWord } from './en/counts.ts';
 export { costWords, markName, mendWords, placeWords, refusedWords, widthWords } from './en/desk.ts';
 export { endingShort, endingWords } from './en/ending.ts';
 export { differenceWords } from './en/findRow.ts';

@@ -301,7 +301,7 @@ export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepare
   problems.push(
     ...itemProblems(wish),
     ...(itemNamed(wish.item).refuses?.(wish) ?? []),
-    ...senseProblems(wish, { bound: bound.value, technique: technique.value, foundation: begunAs }),
+    ...senseProblems(wish, { bound: bound.value, technique: technique.value }),
     ...sumProblems(bound.value),
     ...loopProblems(wish, technique.value),
   );

@@ -1,10 +1,17 @@
 import type { Fibre } from '../../craft/gauge/fibres.ts';
+import type { BoundPattern } from '../../craft/patterns/bound.ts';
+import type { Technique } from '../../craft/technique/technique.ts';
 import { parseLength } from '../../craft/units/length.ts';
 import type { Problem } from '../../craft/values/problem.ts';
 import type { Wish } from '../../records/wish.ts';
 import { isTube } from '../fit/across.ts';
 import { itemNamed } from '../items/register.ts';
-import type { MadeAs } from './prepare.ts';
+
+/** What a wish is made as. */
+interface MadeAs {
+  readonly bound: BoundPattern;
+  readonly technique: Technique;
+}
 
 /** A yarn has between these metres in a gram: from a thread to a rope. */
 const [fewestMetres, mostMetres] = [0.15, 25];

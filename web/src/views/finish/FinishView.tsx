@@ -94,7 +94,7 @@ interface StepsProps {
   readonly onShow: (step: string) => void;
 }
 
-/** The steps of the finishing as they are shown. @internal */
+/** The steps of the finishing as they are shown. */
 export function FinishingSteps({ document, work, shown, onShow }: StepsProps) {
   const { toWeave: ends, closedIn: closed } = document.ends;
   const { pattern } = document;
