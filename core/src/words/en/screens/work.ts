@@ -2,7 +2,7 @@ import type { Told } from './told.ts';
 
 /** What the screens of `work` say. */
 export const workSaid = {
-  handGoes: { right: 'hand ← right to left', left: 'hand → left to right' },
+  handGoes: { right: 'hand ← right to left', left: 'hand left to right →' },
   ofEachKind: 'Of each kind',
   inLast: (count: number, counted: 'stitches' | 'clusters' | 'blocks', word: Told) =>
     `${count} ${count === 1 ? counted.slice(0, counted === 'stitches' ? -2 : -1) : counted} in the last ${word}.`,
