@@ -1,4 +1,4 @@
-import type { Fabric } from '../../craft/fabric/fabric.ts';
+import { type Fabric, isRoundMaking } from '../../craft/fabric/fabric.ts';
 import { beginColour } from '../../craft/fabric/onHook.ts';
 import { chainsFor, type Foundation } from '../../craft/foundation/foundation.ts';
 import { beforeAt } from '../begun/frozen.ts';
@@ -28,6 +28,8 @@ export type Unit =
 export interface Sequence {
   readonly pieces: number;
   readonly items: number;
+  /** What a course of its cloths is called; a row where it is left out. */
+  readonly word?: 'row' | 'round' | 'diagonal' | undefined;
   /** Rows of each cloth. */
   readonly rowsOf: readonly number[];
   readonly units: readonly Unit[];
@@ -43,6 +45,12 @@ export interface Stretch {
   readonly ends: readonly EndToWeave[];
   /** How many more there are, which its border closes in. */
   readonly closedIn?: number | undefined;
+}
+
+/** What a course of a cloth is called. */
+function courseOf({ making }: Fabric): NonNullable<Sequence['word']> {
+  if (making === 'diagonals') return 'diagonal';
+  return isRoundMaking(making) ? 'round' : 'row';
 }
 
 /** Which stretch a cloth is of. @param piece from 0 */
@@ -96,7 +104,7 @@ export function sequenceOf(stretches: readonly Stretch[], fromChain: boolean): S
     if ((piece + 1) % perItem === 0) put('item', own.item);
     if (piece === pieces - 1) put('all', atTheEnd(now.prepared.wish, items));
   }
-  return { pieces, items, rowsOf, units };
+  return { pieces, items, word: courseOf(now.fabric), rowsOf, units };
 }
 
 /** As much of a project as its first cloth tells before the whole is counted: its chain, where that is a step, and its rows. */
@@ -107,7 +115,7 @@ export function firstRows(
   const chain = { chains: chainsFor(foundation, fabric.count), colour: beginColour(fabric), metres: 0 };
   const rows = Array.from({ length: fabric.courses }, (_, row): Unit => ({ kind: 'row', piece: 0, row }));
   const before: Unit[] = fromChain ? [{ kind: 'step', piece: 0, of: 'cloth', step: chainStep(chain, false) }] : [];
-  return { pieces: 1, items: 1, rowsOf: [fabric.courses], units: [...before, ...rows] };
+  return { pieces: 1, items: 1, word: courseOf(fabric), rowsOf: [fabric.courses], units: [...before, ...rows] };
 }
 
 /** Rows of a cloth, from 0; behind the last one those of the last. */

@@ -28,7 +28,8 @@ export function endsAtText({ low, high }: NonNullable<ColourNow['endsAt']>, on: 
   const before = sequence ? placeOfRow(sequence, 0, 0) : 0;
   const [from, to] = [Math.max(0, low - before), Math.max(0, high - before)];
   if (from > rows) return 'in the finishing';
-  return to > rows ? `between row ${from} and the end` : `between rows ${from} and ${to}`;
+  const word = sequence?.word ?? 'row';
+  return to > rows ? `between ${word} ${from} and the end` : `between ${word}s ${from} and ${to}`;
 }
 
 /** Where each of some colours runs out: `A runs out between rows 97 and 107; B may not last`. */

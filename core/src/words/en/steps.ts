@@ -149,7 +149,12 @@ export function clothName(item: string): string {
  * A place of the whole, as a note or a weighing is kept by it: `row 5`, `dishcloth 2, row 5`, `border, round 1 of 2`.
  * @param done units that are done there; its last one is told @param word what a row is called
  */
-export function placeName(sequence: Sequence, done: number, item: string, word = 'row'): string {
+export function placeName(
+  sequence: Sequence,
+  done: number,
+  item: string,
+  word: string = sequence.word ?? 'row',
+): string {
   const { units, pieces, items } = sequence;
   const unit = units[done - 1];
   if (!unit) return done < 1 ? `${word} 0` : 'the end';

@@ -22,7 +22,7 @@ export const matSaid = {
   letItStopAt: 'Let it stop at any row',
   thisProjectSoIts: (state: Told) => `This project is ${state}, so its size is fixed.`,
   dragEdgeTapMark: (shape: 'circle' | 'tube' | 'flat') =>
-    `Drag an edge, tap a mark on its ruler, or use the arrow keys on it. At a long mark ${marks[shape]}the last row matches the first.`,
+    `Drag an edge, tap a mark on its ruler, or use the arrow keys on it. At a long mark ${marks[shape]}the last ${shape === 'flat' ? 'row' : 'round'} matches the first.`,
   yarnEstimate9Times:
     'The yarn is an estimate: 9 times in 10 it falls in this range. The balls are 95 % sure to be enough. Weigh a ball as you go to narrow it.',
   startWithRing: 'Start with a ring',
