@@ -1,4 +1,4 @@
-import { at, expect, pastChain, test } from './server.ts';
+import { at, begunCloth, expect, pastChain, test } from './server.ts';
 import { toTheEnd } from './toTheEnd.ts';
 
 test('five cloths in three colourways share one yarn: planned in one size, told item by item, ball by ball', async ({
@@ -343,13 +343,21 @@ test('every way to fill the table, a yarn taken from the drawer and let go again
   const [mat] = await server.get<{ id: string; wish: { pieces: number; border: { by: string } } }[]>('/works');
   expect([mat?.wish.pieces, mat?.wish.border.by]).toEqual([3, 'rule']);
   await page.goto(`${server.address}/works/${mat?.id}/finish`);
-  await page.getByText('Lock it', { exact: true }).click();
-  await expect(page.getByText('each strand locks the other')).toBeVisible();
   await page.getByText('Work over them', { exact: true }).click();
   await expect(page.getByText('The time counts each end as woven in.')).toBeVisible();
+  // The last loop of stripes that carry their second yarn is locked with it, on every page that says so.
+  const stripes = await begunCloth(server, { pattern: { key: 'houndstooth' }, policy: 'carry-always' });
+  await page.goto(`${server.address}/works/${stripes}/finish`);
+  await page.getByText('Lock it', { exact: true }).click();
+  const locked = /Lock the last loop: lay [AB] across it/;
+  await expect(page.getByText(locked)).toBeVisible();
   await expect.poll(() => server.get('/preferences')).toMatchObject({ lastLoop: 'locked', ends: 'over' });
   await page.reload();
-  await expect(page.getByText('each strand locks the other')).toBeVisible();
+  await expect(page.getByText(locked)).toBeVisible();
+  await page.getByRole('link', { name: 'Rows' }).click();
+  await page.getByRole('listbox', { name: 'Rows in words' }).press('End');
+  await expect(page.getByText(locked)).toBeVisible();
+  await expect(page.getByText(/^Fasten off [AB] after its last stitch/)).toHaveCount(0);
   // From the bench to the set, to its labels and prices, and a word that is taken back.
   await page.goto(server.address);
   await page.getByRole('link', { name: 'The set: Quay mats' }).click();

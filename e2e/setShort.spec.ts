@@ -103,7 +103,9 @@ test('two bags whose yarn runs short: fronts and backs that are not started are 
   });
   const add = (part: 'front' | 'back') => server.post<{ id: string; wish: object }>('/works', { wish: wishOf(part) });
   const [front] = [await add('front'), await add('back')];
-  await server.post(`/works/${front.id}/begin`, { revision: 1, wish: front.wish });
+  // The front was told of what size its back is.
+  const { revision, wish } = await server.get<{ revision: number; wish: object }>(`/works/${front.id}`);
+  await server.post(`/works/${front.id}/begin`, { revision, wish });
   await server.post(`/works/${front.id}/ticks`, {
     ticks: [{ id: crypto.randomUUID(), at: Date.now(), from: start, to: at(3) }],
   });

@@ -230,16 +230,16 @@ export function amendWish(db: Db, id: string, revision: number, wish: Wish): Pro
   );
 }
 
-/** The first back that was made for a set; nothing where it has none. */
-export async function firstBackOf(db: Db, set: string): Promise<string | undefined> {
-  const [first] = await rows(
+/** The fronts, or the backs, of a set, in the order in which they were made. */
+export async function partsOfSet(db: Db, set: string, part: 'front' | 'back'): Promise<string[]> {
+  const found = await rows(
     db,
     z.object({ id: z.uuid() }),
-    `select id from works where wish->'set'->>'id' = $1 and wish->'set'->>'part' = 'back' and deleted_at is null
-     order by created_at, id limit 1`,
-    [set],
+    `select id from works where wish->'set'->>'id' = $1 and wish->'set'->>'part' = $2 and deleted_at is null
+     order by created_at, id`,
+    [set, part],
   );
-  return first?.id;
+  return found.map(({ id }) => id);
 }
 
 /** Writes a part of a begun work’s wish that is still open, with its cloth. @returns whether this revision was still the newest */

@@ -76,6 +76,8 @@ export function workRoutes(db: Database, heavy: Heavy): Router {
     handler(async (request, response) => {
       const { changes } = bodyOf(otherSet, request);
       await planSet(db, heavy, changes);
+      const sets = new Map((await listWorks(db)).flatMap(({ wish }) => (wish.set?.part ? [[wish.set.id, wish]] : [])));
+      for (const wish of sets.values()) await tellOtherSides(db, heavy, wish);
       response.json(await listWorks(db));
     }),
   );

@@ -3,7 +3,7 @@ import { setNotice } from '@puntada/core/words';
 import { isTwin, togetherWith, twinOf } from '@puntada/core/work';
 import type { Db } from '../db/database.ts';
 import type { Heavy } from '../heavy/heavy.ts';
-import { amendWish, findWork, firstBackOf, listWorks, noteChange } from './queries.ts';
+import { amendWish, findWork, listWorks, noteChange, partsOfSet } from './queries.ts';
 
 /** Another of the set as it is planned along with one; nothing where it could not be, or is not to be. */
 async function along(heavy: Heavy, changed: Wish, own: Wish): Promise<Wish | undefined> {
@@ -45,23 +45,24 @@ function asTold(wish: Wish): string {
 
 /**
  * Says in every front of a set of what size its back is, so that whatever plans the front knows the seam and the mouth of
- * both. Where several backs belong to one set, the first that was made is taken for that of each front.
+ * both. The backs are taken in the order in which they were made, as the fronts are; where there are fewer, the last one
+ * serves for the fronts that are left.
  */
-export async function tellOtherSides(db: Db, heavy: Heavy, { set }: Wish): Promise<void> {
+export async function tellOtherSides(db: Db, heavy: Heavy, { set }: Pick<Wish, 'set'>): Promise<void> {
   if (!set?.part) return;
-  const back = await firstBackOf(db, set.id);
-  const side = back && (await sideOfWork(db, heavy, back));
-  if (!side) return;
-  for (const { id, revision, wish } of await listWorks(db)) {
-    if (wish.set?.id !== set.id) continue;
-    const known = wish.set?.other;
-    if (wish.set?.part !== 'front' || (known?.stitches === side.stitches && known.courses === side.courses)) continue;
-    await amendWish(db, id, revision, { ...wish, set: { ...wish.set, other: side } });
+  const [fronts, backs] = [await partsOfSet(db, set.id, 'front'), await partsOfSet(db, set.id, 'back')];
+  for (const [i, id] of fronts.entries()) {
+    const front = await findWork(db, id);
+    const side = await sideOfWork(db, heavy, backs[i] ?? backs.at(-1));
+    const known = front?.wish.set?.other;
+    if (!front?.wish.set || !side) continue;
+    if (known?.stitches === side.stitches && known?.courses === side.courses) continue;
+    await amendWish(db, id, front.revision, { ...front.wish, set: { ...front.wish.set, other: side } });
   }
 }
 
-async function sideOfWork(db: Db, heavy: Heavy, id: string) {
-  const work = await findWork(db, id);
+async function sideOfWork(db: Db, heavy: Heavy, id: string | undefined) {
+  const work = id ? await findWork(db, id) : undefined;
   const side = work && (await heavy.run('side', { wish: work.wish, begun: work.begun }));
   return side?.ok ? side.value : undefined;
 }

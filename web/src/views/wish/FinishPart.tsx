@@ -9,7 +9,7 @@ import { useCraftWords } from '../../parts/Craft.tsx';
 import { Field, SelectOf } from './Field.tsx';
 import { MorePart } from './More.tsx';
 import { backPatterns, panelsOfForm } from './setForm.ts';
-import { isCircle, isTubeForm, type WishFormValues } from './wishForm.ts';
+import { isCircle, isSewn, isTubeForm, type WishFormValues } from './wishForm.ts';
 
 /** How the rounds of a border may be worked. */
 const borderKinds = ['plain', 'envelope', ...borderPatternKeys] as const;
@@ -22,7 +22,7 @@ function isPattern(as: WishFormValues['border']['as'] | undefined): boolean {
 /** What is done when the cloth is off the hook: each item asks only what belongs to it. */
 export function FinishPart() {
   const { watch, setValue } = useFormContext<WishFormValues>();
-  const { item, border, weaving, finish, units, pattern, foundation } = watch();
+  const { item, border, weaving, finish, units, pattern, foundation, closing } = watch();
   const { flap, seam, strap } = finish;
   const tube = isTubeForm({ pattern });
   const told = useCraftWords();
@@ -112,6 +112,21 @@ export function FinishPart() {
             </SelectOf>
           </div>
         ) : null}
+        {shows('seam') && seam ? (
+          <div className="w-[104px]">
+            <LetterOf name="finish.seamColour" label={wishSaid.seamIn} />
+          </div>
+        ) : null}
+        {shows('ring') && finish.ring ? (
+          <div className="w-[104px]">
+            <LetterOf name="finish.ringColour" label={wishSaid.ringIn} />
+          </div>
+        ) : null}
+        {closing ? (
+          <div className="w-[130px]">
+            <LetterOf name="finish.closingColour" label={wishSaid.closingIn} />
+          </div>
+        ) : null}
         {shows('flap') && !tube ? (
           <div className="w-[150px]">
             <Field
@@ -137,6 +152,14 @@ export function FinishPart() {
               <option value="">none</option>
               <option value="plain">{told(wishSaid.mouthRound)}</option>
               <option value="eyelets">{wishSaid.mouthEyelets}</option>
+            </SelectOf>
+          </div>
+        ) : null}
+        {itemNamed(item).mouth && finish.mouth && !tube ? (
+          <div className="w-[216px]">
+            <SelectOf name="finish.mouthEdge" label={wishSaid.mouthIs}>
+              <option value="last">{wishSaid.mouthEdges.last}</option>
+              <option value="foundation">{wishSaid.mouthEdges.foundation}</option>
             </SelectOf>
           </div>
         ) : null}
@@ -179,6 +202,7 @@ export function FinishPart() {
           <p className="mt-1 text-[14px] text-soft">{wishSaid.fewerEndsYouWant}</p>
         </div>
         <div className="flex basis-full flex-wrap gap-x-8 gap-y-2">
+          {shows('seam') && isSewn(seam) ? <Tick name="finish.longEnd">{wishSaid.longEnd}</Tick> : null}
           <Tick name="closing">{told(wishSaid.plainClosingRowSc)}</Tick>
           {itemNamed(item).folds ? <Tick name="fold">{wishSaid.foldIt}</Tick> : null}
           <Tick name="smallChildren">{wishSaid.forBabyOrSmall}</Tick>
@@ -188,8 +212,10 @@ export function FinishPart() {
   );
 }
 
+type ColourField = 'border.colour' | 'border.second' | `finish.${'closing' | 'seam' | 'ring'}Colour`;
+
 /** One of the yarns, by its letter. */
-function LetterOf({ name, label }: { name: 'border.colour' | 'border.second'; label: string }) {
+function LetterOf({ name, label }: { name: ColourField; label: string }) {
   const { watch } = useFormContext<WishFormValues>();
   return (
     <SelectOf name={name} label={label}>
@@ -221,7 +247,13 @@ function FinishSummary() {
   return <span>{parts.length ? parts.join(', ') : wishSaid.onlyEndsToWeave}</span>;
 }
 
-function Tick({ name, children }: { name: 'closing' | 'fold' | 'smallChildren'; children: ReactNode }) {
+function Tick({
+  name,
+  children,
+}: {
+  name: 'closing' | 'fold' | 'smallChildren' | 'finish.longEnd';
+  children: ReactNode;
+}) {
   const { register } = useFormContext<WishFormValues>();
   return (
     <label className="flex min-h-11 cursor-pointer items-center gap-2.5 text-[16px]">

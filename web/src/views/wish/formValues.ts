@@ -108,6 +108,14 @@ export interface WishFormValues {
     };
     /** Of a cover in one cloth; empty for none. */
     flap: string;
+    /** Letters of the yarns of the closing row, the seam and the ring. */
+    closingColour: string;
+    seamColour: string;
+    ringColour: string;
+    /** A seam is sewn with a long end of the last row. */
+    longEnd: boolean;
+    /** The edge of flat panels that is the mouth. */
+    mouthEdge: 'last' | 'foundation';
     seam: '' | 'whipped' | 'mattress' | 'slip stitch' | 'sc';
     /** Rounds about the mouth of a bag: none, one, or a second with eyelets. */
     mouth: '' | 'plain' | 'eyelets';

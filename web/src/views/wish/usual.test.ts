@@ -1,4 +1,4 @@
-import { bedOf, bedSize, beds, usualFinish, usualSize, usualTitle } from './usual.ts';
+import { bedOf, bedSize, beds, piecesOf, usualFinish, usualSize, usualTitle } from './usual.ts';
 
 describe('what is usual', () => {
   it('a cot is 90 × 120 cm, which are 35 1/2 × 47 inches to the half', () => {
@@ -21,5 +21,16 @@ describe('what is usual', () => {
       pieces: '2',
       finish: { strap: { kind: 'sc along', drop: '11 in' } },
     });
+  });
+});
+
+describe('how many pieces a bag has', () => {
+  it('two panels are one bag in rounds, and a bag in rounds two panels again; other items stay as many', () => {
+    expect([piecesOf('bag', '2', true), piecesOf('bag', '4', true), piecesOf('bag', '1', false)]).toEqual([
+      '1',
+      '2',
+      '2',
+    ]);
+    expect([piecesOf('cushion cover', '2', true), piecesOf('bag', '', true)]).toEqual(['2', '']);
   });
 });

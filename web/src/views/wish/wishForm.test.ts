@@ -145,6 +145,13 @@ describe('a wish in its form', () => {
     { item: 'bag', pieces: '2', finish: { strap: { kind: 'sc along', drop: '30 cm' }, seam: 'sc' } },
     { item: 'bag', pieces: '2', finish: { seam: 'sc', mouth: 'eyelets' } },
     { item: 'bag', pieces: '2', finish: { seam: 'sc', mouth: 'plain' } },
+    { item: 'bag', pieces: '2', finish: { seam: 'sc', seamColour: 'B', mouth: 'plain', mouthEdge: 'foundation' } },
+    { item: 'cushion cover', closing: true, finish: { seam: 'mattress', longEnd: true, closingColour: 'B' } },
+    {
+      item: 'potholder',
+      pattern: { key: 'sea-chest' },
+      finish: { ring: '6 cm', seam: 'slip stitch', ringColour: 'B' },
+    },
     { item: 'blanket', border: { rounds: '2', colour: 'A', by: 'rule' } },
     { item: 'blanket', border: { rounds: '2', colour: 'A', as: 'envelope' } },
     { item: 'dishcloth', pieces: '3', fold: true },

@@ -263,8 +263,17 @@ function bordered(form: WishFormValues, before: Wish | undefined): unknown {
   return { ...before?.border, rounds, colour, by, envelope: as === 'envelope', pattern };
 }
 
+/** Whether a seam is sewn, and not crocheted. */
+export function isSewn(seam: WishFormValues['finish']['seam']): boolean {
+  return seam === 'whipped' || seam === 'mattress';
+}
+
 function finishOf(form: WishFormValues, before: Wish | undefined): unknown {
-  const { ring, seam, strap, flap, mouth } = form.finish;
+  const { ring, seam, strap, flap, mouth, closingColour, seamColour, ringColour, longEnd, mouthEdge } = form.finish;
+  // A is what is meant where nothing is said, and a yarn that is gone is none.
+  const chosen = (letter: string) =>
+    letter !== 'A' && form.yarns.some((yarn) => yarn.letter === letter) ? letter : undefined;
+  const foundation = mouthEdge === 'foundation' && !isTubeForm(form) ? { edge: mouthEdge } : {};
   const flapped = itemNamed(form.item).asks.includes('flap') && !isTubeForm(form);
   const finish = dropEmpty({
     ring: ring || undefined,
@@ -272,7 +281,11 @@ function finishOf(form: WishFormValues, before: Wish | undefined): unknown {
     seam: seam || undefined,
     flap: (flapped && flap) || undefined,
     outside: seam ? before?.finish?.outside : undefined,
-    mouth: mouth && itemNamed(form.item).mouth ? { eyelets: mouth === 'eyelets' } : undefined,
+    mouth: mouth && itemNamed(form.item).mouth ? { eyelets: mouth === 'eyelets', ...foundation } : undefined,
+    closingColour: form.closing ? chosen(closingColour) : undefined,
+    seamColour: seam ? chosen(seamColour) : undefined,
+    ringColour: ring ? chosen(ringColour) : undefined,
+    longEnd: longEnd && isSewn(seam) ? true : undefined,
   });
   return Object.keys(finish).length ? finish : undefined;
 }
@@ -365,6 +378,11 @@ export function toForm(wish: Wish): WishFormValues {
         width: wish.finish?.strap?.width ?? usual.finish.strap.width,
       },
       flap: wish.finish?.flap ?? '',
+      closingColour: wish.finish?.closingColour ?? 'A',
+      seamColour: wish.finish?.seamColour ?? 'A',
+      ringColour: wish.finish?.ringColour ?? 'A',
+      longEnd: wish.finish?.longEnd ?? false,
+      mouthEdge: wish.finish?.mouth?.edge ?? 'last',
       seam: wish.finish?.seam ?? '',
       mouth: wish.finish?.mouth ? (wish.finish.mouth.eyelets ? 'eyelets' : 'plain') : '',
     },

@@ -1,6 +1,6 @@
 /** What the screens of `parts` say. */
 export const partsSaid = {
-  savedAsDraft: '✓ Draft saved',
+  savedAsDraft: '✓ Saved as a draft',
   copyAsPicture: (page: number) => `Copy page ${page} as a picture`,
   copied: 'Copied.',
   nothingCopied: '✕ This browser lets nothing be copied here. Save it as a file instead.',

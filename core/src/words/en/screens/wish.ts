@@ -2,6 +2,12 @@ import type { Told } from './told.ts';
 
 /** What the screens of `wish` say. */
 export const wishSaid = {
+  seamIn: 'Seam in',
+  ringIn: 'Ring in',
+  closingIn: 'Closing row in',
+  longEnd: 'Leave a long end for sewing',
+  mouthIs: 'Which edge is the mouth',
+  mouthEdges: { last: 'the last row', foundation: 'the foundation (firmer)' },
   foldIt: 'Fold it when it is done, for a stall or a gift',
   folded: 'folded',
   borderAs: 'Its rounds',
