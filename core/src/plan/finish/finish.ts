@@ -51,7 +51,10 @@ export function handworkOfPart({ stitches, chains = 0, ends, second, changes }: 
 export function stepsOfPart(part: FinishPart, letters: readonly string[]): readonly Told[] {
   const { goesOn, steps, colour } = part;
   if (goesOn === undefined) return steps;
-  return [{ code: goesOn ? 'go-on' : 'join-yarn', facts: { letter: letters[colour] ?? '' } }, ...steps];
+  const begins = { code: goesOn ? 'go-on' : 'join-yarn', facts: { letter: letters[colour] ?? '' } };
+  // Which face is outside is decided before anything is joined.
+  const [first, ...rest] = steps;
+  return first?.code === 'hold' ? [first, begins, ...rest] : [begins, ...steps];
 }
 
 export interface StrapWish {

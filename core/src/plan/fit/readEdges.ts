@@ -1,6 +1,7 @@
 import { courseCells, type Fabric } from '../../craft/fabric/fabric.ts';
 import type { Foundation } from '../../craft/foundation/foundation.ts';
 import type { BoundMultiple, BoundPattern } from '../../craft/patterns/bound.ts';
+import type { StitchPattern } from '../../craft/patterns/model.ts';
 import type { Technique } from '../../craft/technique/technique.ts';
 import { lay } from '../lay/lay.ts';
 
@@ -14,6 +15,19 @@ function readsAlike(fabric: Fabric): boolean {
     if (!colours.every((colour, x) => colour === colours[colours.length - 1 - x])) return false;
   }
   return true;
+}
+
+/** What is read off the cloth of a pattern: it is asked with every keystroke. */
+const known = new WeakMap<StitchPattern, Map<string, BoundMultiple>>();
+
+function alikeKnown(bound: BoundPattern, foundation: Foundation): BoundMultiple {
+  const { pattern, numbers, stitch, colours } = bound;
+  const own = known.get(pattern) ?? new Map<string, BoundMultiple>();
+  known.set(pattern, own);
+  const key = `${foundation.key} ${stitch} ${colours.join('')} ${JSON.stringify(numbers)}`;
+  const alike = own.get(key) ?? alikeOn(bound, foundation);
+  own.set(key, alike);
+  return alike;
 }
 
 /** The counts whose two edges are alike, read off the laid cloth: all that can be worked where none are, or all are. */
@@ -36,8 +50,8 @@ function alikeOn(bound: BoundPattern, foundation: Foundation): BoundMultiple {
  */
 export function withReadEdges(bound: BoundPattern, technique: Technique, foundation: Foundation): BoundPattern {
   if (!technique.unevenRows) return bound;
-  const alike = alikeOn(bound, foundation);
-  const known = bound.across.alike;
-  if (alike.multiple === known.multiple && alike.extra === known.extra) return bound;
+  const alike = alikeKnown(bound, foundation);
+  const written = bound.across.alike;
+  if (alike.multiple === written.multiple && alike.extra === written.extra) return bound;
   return { ...bound, across: { ...bound.across, alike } };
 }

@@ -5,6 +5,7 @@ import { measureNext } from '../../plan/measure/next.ts';
 import { handBelief } from '../../plan/piece/piece.ts';
 import type { Plan } from '../../plan/piece/plan.ts';
 import { savings } from '../../plan/piece/stash.ts';
+import { endingOf } from '../../plan/steps/ending.ts';
 import { cautionsFor } from '../../plan/wish/cautions.ts';
 import type { PlanDocument } from '../../records/planDocument.ts';
 import { nextMeasureWords, savingWords } from '../en/advice.ts';
@@ -14,7 +15,6 @@ import { finishNames, finishStep } from '../en/finish.ts';
 import { placedWords } from '../en/placed.ts';
 import { problemWords } from '../en/problems.ts';
 import { hoursText } from '../figures/figures.ts';
-import { writing } from '../rows/writing.ts';
 import { termed } from '../terms/termed.ts';
 import type { Maker } from '../terms/terms.ts';
 import { printedWorkings } from '../workings/printed.ts';
@@ -37,7 +37,7 @@ export function planDocument(plan: Plan, maker: Partial<Maker> = {}): PlanDocume
   const { prepared, width, height, piece } = plan;
   const { wish, bound, gauge } = prepared;
   const grams = piece.yarn.reduce((sum, need) => sum + need.grams.mid, 0);
-  const { ending } = writing(plan, terms, 'right');
+  const ending = endingOf({ ...piece, bound, lastLoop: wish.lastLoop });
   const told = (text: string) => termed(text, terms);
   return {
     format: 'puntada-plan',

@@ -48,7 +48,10 @@ export function RowEnd({ row: { course, next, others, strands }, word, terms, ha
           />
         ) : null}
         {course.close?.kind === 'slip' ? null : (
-          <Line term="Last stitch" value={`${stitchWord(course.last.kind, terms)} in ${course.last.colour}`} />
+          <Line
+            term={workSaid.last[counted]}
+            value={`${stitchWord(course.last.kind, terms)} in ${course.last.colour}`}
+          />
         )}
         {close ? <Line term="Joined with" value={close} /> : null}
         <Line term="Then" value={next} />

@@ -2,6 +2,7 @@ import type { Told } from './told.ts';
 
 /** What the screens of `work` say. */
 export const workSaid = {
+  last: { stitches: 'Last stitch', clusters: 'Last stitch', blocks: 'Last block' },
   handGoes: { right: 'hand ← right to left', left: 'hand left to right →' },
   ofEachKind: 'Of each kind',
   inLast: (count: number, counted: 'stitches' | 'clusters' | 'blocks', word: Told) =>
