@@ -12,7 +12,7 @@ export type { PatternedRound } from './finish/borderPattern.ts';
 export type { OtherSide } from './finish/finish.ts';
 export { strapAcross, strapJoining, strapWanted } from './finish/strap.ts';
 export { isTube, type TubeMeasure, type TubeSize, type WidthOffer, widthsAcross } from './fit/across.ts';
-export type { EndRule, HeightOffer } from './fit/up.ts';
+export { canEndAsBegun, type EndRule, type HeightOffer } from './fit/up.ts';
 export type { Question } from './items/item.ts';
 export { coverFor, measureOf, panelsOf, policyOf, techniquesFor } from './items/items.ts';
 export { itemKinds, itemNamed } from './items/register.ts';

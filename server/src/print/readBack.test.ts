@@ -110,6 +110,27 @@ const ways = ofEach.flatMap(({ technique, key, plan }, i) => {
 });
 
 describe('what another program reads on the pages', () => {
+  it('is one number of ends on cover, finishing and yarn page: 4 of a mosaic throw with an envelope, 80 closed in', async () => {
+    const plan = planned({
+      item: 'blanket',
+      pattern: { key: 'tide-marks' },
+      width: { by: 'stitches', count: 27 },
+      height: { by: 'rows', count: 40 },
+      edges: 'whole',
+      ending: 'any',
+      border: { rounds: 2, colour: 'B', envelope: true },
+    }) as Plan;
+    const read = running(
+      await print(plan, { terms: 'US', hand: 'right' }, { parts: 'cover,finish,yarn', paper: 'A4' }),
+    );
+    const said = [...read.matchAll(/Endstoweavein(\d+)/g)].map(([, count]) => Number(count));
+    // Two ends of each of two layers in B; of the rows none is woven in.
+    expect(said).toEqual([4, 4, 0, 4]);
+    expect(read).toContain('Endstoweavein4;80moreareclosedinbytheborder');
+    expect([...read.matchAll(/Endsclosedinbytheborder(\d+)/g)].map(([, count]) => Number(count))).toEqual([40, 40]);
+    expect(read).toContain('Fastenoffthelastrowliketheothers.');
+  });
+
   it('is of every technique', () => {
     expect(ofEach.map(({ technique }) => technique)).toEqual(techniques.map(({ key }) => key));
   });

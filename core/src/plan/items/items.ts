@@ -46,10 +46,18 @@ function hasOneRowStripes(bound: BoundPattern, technique: Technique): boolean {
   return changes > looked / 2;
 }
 
-/** What is usually done with the idle strands: one-row stripes of a blanket are carried, or their ends have no end. */
+/**
+ * What is usually done with the idle strands: one-row stripes of a blanket in two colours are carried, or their ends have no
+ * end. An odd number of one-row colours climbs the side edge, so nothing need lie inside. docs/craft.md, “One-row stripes”.
+ */
 export function policyOf(item: string, bound: BoundPattern, technique: Technique): Policy {
   const own = technique.policy ?? itemNamed(item).wish.policy;
-  return own ?? (itemNamed(item).large && hasOneRowStripes(bound, technique) ? 'carry-always' : 'as-needed');
+  return (
+    own ??
+    (itemNamed(item).large && bound.colours.length % 2 === 0 && hasOneRowStripes(bound, technique)
+      ? 'carry-always'
+      : 'as-needed')
+  );
 }
 
 /** What the width of a tube means: what the maker says, or what the item is measured by. docs/craft.md, “Rounds”. */

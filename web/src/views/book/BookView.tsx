@@ -199,7 +199,9 @@ export default function BookView() {
               <p className="text-[14px] leading-snug text-soft">{stored?.pattern.note || entry.about}</p>
               <p className="mt-1 text-[14px]">
                 {entry.technique},{' '}
-                {entry.colours.replaceAll(' ', '').length > 3 ? 'several' : entry.colours.split(' ').length} colours
+                {entry.colours.replaceAll(' ', '').length > 3
+                  ? bookSaid.severalColours
+                  : bookSaid.colours(entry.colours.split(' ').length)}
                 {stored ? ', your own' : ''}
               </p>
               {stored && byHand ? (

@@ -1,5 +1,6 @@
 import { type Printed, printLength, type ToldUnit } from '@puntada/core/craft';
 import {
+  canEndAsBegun,
   type HeightOffer,
   measureOf,
   type Prepared,
@@ -110,7 +111,9 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
           note={
             height.asBegun
               ? matSaid.lastMatchesFirst(made === 'diagonals' ? 'row of blocks' : oneOf(rowsWord))
-              : undefined
+              : prepared.wish.ending === 'as-begun' && !canEndAsBegun(prepared.bound, technique)
+                ? matSaid.endsInAnother(made === 'diagonals' ? 'row of blocks' : oneOf(rowsWord))
+                : undefined
           }
         />
         <Line
@@ -138,6 +141,9 @@ export function Ticket({ prepared, sizes, width, height, figures, units }: Props
           />
         )}
       </dl>
+      {prepared.wish.wash ? (
+        <p className="pt-1.5 text-[14px] text-soft">{matSaid.afterWash(prepared.wish.wash)}</p>
+      ) : null}
       <ul className="border-b border-rule" aria-busy={!figures}>
         {prepared.yarns.map((yarn, i) => (
           <YarnLine

@@ -2,6 +2,8 @@ import type { Told } from './told.ts';
 
 /** What the screens of `book` say. */
 export const bookSaid = {
+  severalColours: 'several colours',
+  colours: (count: number) => `${count} ${count === 1 ? 'colour' : 'colours'}`,
   thereNoSuchPattern: 'There is no such pattern in the book, or it was deleted.',
   openPatternBook: 'Open the pattern book',
   stitchPatternsInTechniques: (patterns: number, techniques: number, own: number) =>

@@ -2,6 +2,13 @@ import type { Told } from './told.ts';
 
 const marks = { circle: '', tube: 'each side starts a repeat and ', flat: 'both edges match and ' };
 
+const washNames = {
+  'cotton-hot': 'cotton, hot',
+  acrylic: 'acrylic',
+  'wool-blocked': 'wool, wet blocked',
+  'superwash-tumbled': 'superwash, tumbled',
+} as const;
+
 /** What the screens of `mat` say. */
 export const matSaid = {
   sizesCloseToWhat: 'Sizes close to what you asked',
@@ -33,6 +40,8 @@ export const matSaid = {
   thisSizeInFigures: 'This size in figures',
   lastMatchesFirst: (course: Told) => `last ${course} matches the first`,
   andEdgePost: 'and the edge post',
+  endsInAnother: (course: Told) => `its last ${course} is in another colour than its first`,
+  afterWash: (wash: keyof typeof washNames) => `Sizes are those after the first wash: ${washNames[wash]}.`,
   heightSides: 'Height of the sides',
   endsToWeaveIn: 'Ends to weave in',
   atAveragePaceYours: 'at an average pace (yours isn’t known yet)',

@@ -16,8 +16,8 @@ export const needSaid = {
   whatYouCouldMeasure: 'What you could measure, and how close the estimate then gets.',
   oneSizeNarrowerOr: 'One size narrower or shorter doesn’t save a whole ball.',
   buyItAllAt: 'Buy it all at once, from one dye lot. If lots differ, change balls every two rows.',
-  whereMetresGo: (letter: Told) => `Where the metres of ${letter} go`,
-  addGramsAndMetres: 'Add grams and metres per ball on the Idea page to see how many balls to buy.',
+  whereMetresGo: (letter: Told) => `Where the yarn of ${letter} goes`,
+  addGramsAndMetres: 'Add the weight and length of a ball on the Idea page to see how many balls to buy.',
   whatYouHave: 'What you have is',
   perPiece: 'For one piece; the yarn above is for all of them.',
   ballEnds: (ball: number, [from, to]: readonly number[], join: number, made: string) => {

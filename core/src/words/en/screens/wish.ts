@@ -28,7 +28,7 @@ export const wishSaid = {
   mouthEyelets: 'with eyelets for a cord',
   makeLighterYarnNo: 'Make A the lighter yarn. No label? Leave the lengths empty.',
   weightFibreMetresAnd: (letter: Told) => `Weight, fibre, metres and balls of ${letter}`,
-  noLabelYetYarn: 'no label yet: yarn in metres, no balls',
+  noLabelYetYarn: 'no label yet: a length of yarn, no balls',
   labelInOneLine: (letter: Told) => `Label of ${letter}, in one line`,
   contrastAndB: 'Contrast of A and B',
   hereBLighterYarn: ' Here B is the lighter yarn; usually that is A.',
