@@ -46,7 +46,7 @@ export const trials = fc
       item: drawn.item,
       units: drawn.units,
       width: { by: 'repeats', count: drawn.wide },
-      height: { by: 'repeats', count: pattern.technique === 'mesh' ? drawn.high + 2 : drawn.high },
+      height: { by: 'repeats', count: pattern.made === 'netted' ? drawn.high + 2 : drawn.high },
       pattern: { key: pattern.key, ...(round ? { made: round } : {}) },
       edges: drawn.edges,
       ending: 'any',

@@ -268,7 +268,7 @@ class Maker {
     must(toldTwice !== null || counted !== null, 'it is not said which chains are skipped at the beginning');
     must(Number((toldTwice ?? counted)?.[1]) === skipped, `${skipped} chains lie before the first stitch`);
     const sides =
-      /(\d+) stitches along the chain, then (\d+) along its other side, the first of them in the last chain again/.exec(
+      /(\d+) stitch(?:es)? along the chain, then (\d+) along its other side, the first of them in the last chain again/.exec(
         text,
       );
     if (sides) {
