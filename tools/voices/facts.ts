@@ -167,7 +167,7 @@ function idle({ rows, make }: Shown, say: Say): void {
     }
     const carried = new Set([...written.matchAll(/[Cc]arry ([A-H]\d?) inside/g)].map(([, letter]) => letter));
     const told = new Set(
-      parts.flatMap((text) => [...text.matchAll(/([A-H]\d?): [^¦]*?carry it inside/g)].map(([, letter]) => letter)),
+      parts.flatMap((text) => [...text.matchAll(/([A-H]\d?): [^¦:]*?carry it inside/g)].map(([, letter]) => letter)),
     );
     say(
       `colours carried in course ${row}`,
