@@ -114,7 +114,7 @@ function ending(shown: Shown, say: Say): void {
     say('a yarn that goes on is taken up', ['Rows', kept], ['Finishing', found(finishing, /Go on with ([A-H]),/)]);
   } else if (
     /Go on with [A-H], without cutting/.test(finishing.split('¦ Ends')[0] ?? '') &&
-    !document.finish[0]?.steps[0]?.startsWith('Join')
+    !document.finish[0]?.steps.some((step) => step.startsWith('Join '))
   )
     say('a yarn that goes on', ['Rows', 'cut'], ['Finishing', 'goes on']);
   const lock = found(last, /lay ([A-H]) across it/);
