@@ -2,6 +2,7 @@ import { assemble, type Fabric } from '../../craft/fabric/fabric.ts';
 import { foundations } from '../../craft/foundation/foundation.ts';
 import { carried } from '../../craft/techniques/carried/carried.ts';
 import { firstBelief } from '../../craft/values/belief.ts';
+import type { Estimate } from '../../craft/values/estimate.ts';
 import { ballsNeeded, chanceEnough, forecastError } from '../../craft/values/forecast.ts';
 import { normalBelow } from '../../craft/values/normal.ts';
 import { yarnFigures } from '../../craft/yarn/yarn.ts';
@@ -9,6 +10,7 @@ import { yarnInStitch } from '../../craft/yarn/yarnPerStitch.ts';
 import { usualCosts } from '../route/costs.ts';
 import { chartOf } from '../route/ofFabric.ts';
 import { route } from '../route/route.ts';
+import { measure } from './measure.ts';
 import { measureParts } from './parts.ts';
 
 const foundation = foundations[0] as (typeof foundations)[number];
@@ -115,6 +117,22 @@ describe('yarn in a piece', () => {
     const total = (part?.stitches ?? 0) + (part?.chains ?? 0) + (part?.tails ?? 0);
     expect(total).toBeCloseTo(77.27, 2);
     expect(total / 2).toBeCloseTo(38.64, 2);
+  });
+
+  it('thirteen cloths closed as one leave whole ends: 2 of each and 4 of the closing, 30', () => {
+    const fabric = plainCloth(5, 10);
+    const length = (mid: number): Estimate => ({ mid, low: mid, high: mid, source: 'swatch' });
+    const [need] = measure({
+      fabric,
+      strands: route(chartOf(fabric), usualCosts, 'least-cost'),
+      foundation,
+      technique: carried,
+      gauge: { stitchWidth: length(6), rowHeight: length(6), source: 'swatch' },
+      yarns: [{ letter: 'A', name: 'Oat', shade: '#eeddcc', weight: 4, fibre: 'cotton' }],
+      finish: [{ part: 'closing', colour: 0, metres: 2, ends: 4, stitches: 20, times: 1, steps: [] }],
+      pieces: 13,
+    });
+    expect(need?.ends).toBe(30);
   });
 
   it('a carried row of 80 A and 46 B takes 4.354 m of A and 2.913 m of B', () => {

@@ -156,7 +156,8 @@ export function measure(request: MeasureRequest, beside: readonly MadeBeside[] =
     const figure = figures[colour] as ReturnType<typeof yarnFigures>;
     const taken = together([...others, own].map((each) => each[colour] as Taken));
     const byName = [...taken.parts].map(([part, metres]) => ({ part, metres: metres * really }));
-    const { ends, closedIn } = taken;
+    // What is worked once for several pieces was shared out among them: whole again only up to the last digit.
+    const [ends, closedIn] = [Math.round(taken.ends), Math.round(taken.closedIn)];
     const tailed = ends * tailMetres;
     const made = byName.reduce((sum, part) => sum + part.metres, 0);
     const metres = plus(spread(made, error, gauge.source), tailed);

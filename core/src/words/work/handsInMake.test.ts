@@ -178,6 +178,10 @@ const anyWork = fc.record({
 /** Projects that are worked: some on every run, a thousand with PUNTADA_HANDS=1000. */
 const worked = Number(process.env.PUNTADA_HANDS ?? 120);
 
+/** The same projects on every run, others each time when their number is named; a named seed wins. */
+const seed = process.env.PUNTADA_SEED ?? (process.env.PUNTADA_HANDS ? undefined : '20261202');
+const seeded = seed === undefined ? {} : { seed: Number(seed) };
+
 it('every order for an idle yarn in Make can be done, and the ends come out as planned', () => {
   let count = 0;
   fc.assert(
@@ -247,7 +251,7 @@ it('every order for an idle yarn in Make can be done, and the ends come out as p
       // Every yarn that was joined has two ends, whatever became of it.
       expect([pattern.key, round, 2 * hands.joins]).toEqual([pattern.key, round, plan.value.piece.ends]);
     }),
-    { numRuns: worked * 3, ...(process.env.PUNTADA_SEED ? { seed: Number(process.env.PUNTADA_SEED) } : {}) },
+    { numRuns: worked * 3, ...seeded },
   );
   expect(count).toBeGreaterThanOrEqual(worked / 2);
 }, 600_000);
