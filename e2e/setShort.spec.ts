@@ -103,7 +103,7 @@ test('two bags whose yarn runs short: fronts and backs that are not started are 
   });
   const add = (part: 'front' | 'back') => server.post<{ id: string; wish: object }>('/works', { wish: wishOf(part) });
   const [front] = [await add('front'), await add('back')];
-  // The front was told of what size its back is.
+  // The size of the back was written into the front.
   const { revision, wish } = await server.get<{ revision: number; wish: object }>(`/works/${front.id}`);
   await server.post(`/works/${front.id}/begin`, { revision, wish });
   await server.post(`/works/${front.id}/ticks`, {

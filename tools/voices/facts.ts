@@ -2,7 +2,7 @@ import type { Reading } from './shown.ts';
 import type { MadeUnit, Shown } from './surfaces.ts';
 
 /*
- * Reads the same facts out of every surface as a maker would, with words of its own: it knows no function that counts, only
+ * Reads the same facts out of every surface as a maker would, with words of its own: it shares no counting with the program, only
  * what is written. A contradiction is two surfaces that say one fact differently.
  */
 

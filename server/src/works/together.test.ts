@@ -65,7 +65,7 @@ describe('the projects of a set', () => {
     });
     const twin = await add('Its twin', { item: 'bag panel', set: { ...own, part: 'back' } });
     const choice = { stitches: 52, rows: 44 };
-    // The front was told of what size its back is, which is a revision of its own: the 20 cm of the first back.
+    // The size of the back was written into the front, which is a revision of its own: the 20 cm of the first back.
     const told = await get(front.id);
     expect(told.wish.set.other.stitches).toBe(must(planWish(wishSchema.parse(back.wish))).width.inRow);
     await server.ask('PUT', `/works/${front.id}`, { revision: told.revision, wish: { ...told.wish, choice } });

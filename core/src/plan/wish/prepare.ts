@@ -295,7 +295,7 @@ export function prepare(wish: Wish, told: ToldUnit = wish.units): Result<Prepare
   if (!bound.ok || !technique.ok) return refused(...unmade(wish), ...problems);
   const foundation = chooseFoundation(waysOf(technique.value, bound.value, wish), wish.foundation);
   if (!foundation.ok) problems.push(...foundation.problems.map((problem) => at('foundation', problem)));
-  // Where it cannot begin as it is wished the other problems are told all the same.
+  // Where it cannot begin as wished, the other problems are named too.
   const [usual] = waysOf(technique.value, bound.value, wish);
   const begunAs = foundation.ok ? foundation.value : (findFoundation(usual as string) as Foundation);
   problems.push(
